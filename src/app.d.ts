@@ -1,0 +1,4 @@
+declare global {
+  namespace App {}
+}
+export {};

@@ -1,0 +1,203 @@
+/** What a line of a card is, before its words are read: rows of a table, list marks, notes. */
+
+export interface CardRow {
+  /** 1-based line number on the card. */
+  readonly source: number;
+  /** Text to read for items; quantity and unit columns apart. */
+  readonly text: string;
+  /** Text of the quantity column with its unit; null: none. */
+  readonly quantity: string | null;
+  readonly inTable: boolean;
+  /** List mark or other sign that the line is one of a list. */
+  readonly bullet: boolean;
+  readonly indent: number;
+}
+
+const HEADER_ROLES: readonly (readonly [RegExp, Role])[] = [
+  [
+    /^(?:item|items|description|desc\.?|product|product name|contents?|article|name|item name|item description|component|material|what|equipment|supplies|supply)$/i,
+    "text",
+  ],
+  [
+    /^(?:qty\.?|quantity|count|amount|pieces|pcs|number|q'ty|quantities|units in kit|in kit|how many|stock|on hand|in stock|nr|no\. of|number of pieces|total qty|packs)$/i,
+    "quantity",
+  ],
+  [
+    /^(?:size|dimensions?|measurements?|spec|specification|format|size\/spec|variant|details?|strength)$/i,
+    "size",
+  ],
+  [/^(?:unit|uom|units|pack|pack size|packaging|per|unit of measure|form|each)$/i, "unit"],
+  [
+    /^(?:no\.?|nr\.?|#|row|pos\.?|line|item no\.?|item #|ref\.?|code|sku|stock code|part no\.?|part|art\.? ?no\.?|id|barcode|ean|location|compartment|category|section|pocket|price|unit price|cost|value|total|expires?|expiry|exp\.?|expiry date|best before|use by|lot|batch|checked|notes?|remarks?|supplier|weight|date|order code|cat\.? ?no\.?|bin|shelf|currency|brand)$/i,
+    "skip",
+  ],
+];
+type Role = "text" | "quantity" | "size" | "unit" | "skip";
+
+const roleOf = (cell: string): Role | null =>
+  HEADER_ROLES.find(([pattern]) => pattern.test(cell.trim()))?.[1] ?? null;
+
+/** Splits a card into rows. Table columns are found by a header line; all else is a row of text. */
+export function cardRows(text: string): CardRow[] {
+  const lines = text.split(/\r\n|\n|\r/);
+  const rows: CardRow[] = [];
+  let table: { split: (line: string) => string[]; roles: (Role | null)[] } | null = null;
+  lines.forEach((line, i) => {
+    if (line.trim() === "") {
+      if (table && !lines.slice(i + 1, i + 3).some((l) => table!.split(l).length >= 2))
+        table = null;
+      return;
+    }
+    const header = tableHeader(line, lines[i + 1] ?? "");
+    if (header) {
+      table = header;
+      return;
+    }
+    if (table) {
+      const cells = table.split(line);
+      if (cells.every((c) => /^[-:=\s]*$/.test(c))) return;
+      if (cells.length >= 2) {
+        rows.push(tableRow(cells, table.roles, i + 1));
+        return;
+      }
+      if (!/^\s*\|/.test(line) && cells.length < 2)
+        table = table.roles.length > 2 && !/[,;\t]/.test(line) ? table : null;
+    }
+    rows.push(plainRow(line, i + 1));
+  });
+  return rows;
+}
+
+function tableHeader(
+  line: string,
+  next: string,
+): { split: (line: string) => string[]; roles: (Role | null)[] } | null {
+  for (const split of SPLITTERS) {
+    const cells = split(line);
+    if (cells.length < 2 || cells.length > 20) continue;
+    const roles = cells.map(roleOf);
+    const known = roles.filter((r) => r !== null).length;
+    const hasText = roles.includes("text");
+    if (
+      known >= 2 &&
+      hasText &&
+      known >= cells.length - 1 &&
+      (split(next).length >= 2 || next.trim() === "" || split === SPLITTERS[4])
+    )
+      return { split: split === SPLITTERS[4] ? dotted : split, roles };
+  }
+  return null;
+}
+
+const delimited = (delimiter: string) => (line: string) => splitQuoted(line, delimiter);
+/** Columns by a run of blanks, or by dot leaders. */
+const spaced = (line: string) => line.trim().split(/\s{2,}|\s*\.{3,}\s*|\t+/);
+const dotted = spaced;
+const piped = (line: string) =>
+  line.includes("|")
+    ? line
+        .trim()
+        .replace(/^\||\|$/g, "")
+        .split("|")
+        .map((c) => c.trim())
+    : [line];
+const SPLITTERS = [delimited("\t"), piped, delimited(";"), delimited(","), spaced];
+
+/** RFC 4180 within one line: quotes hold delimiters, doubled quotes are one. */
+export function splitQuoted(line: string, delimiter: string): string[] {
+  const cells: string[] = [];
+  let cell = "";
+  let quoted = false;
+  for (let i = 0; i < line.length; i++) {
+    const c = line[i]!;
+    if (quoted) {
+      if (c === '"' && line[i + 1] === '"') {
+        cell += '"';
+        i++;
+      } else if (c === '"') quoted = false;
+      else cell += c;
+    } else if (c === '"' && cell.trim() === "") {
+      quoted = true;
+      cell = "";
+    } else if (c === delimiter) {
+      cells.push(cell.trim());
+      cell = "";
+    } else cell += c;
+  }
+  cells.push(cell.trim());
+  return cells;
+}
+
+function tableRow(
+  cells: readonly string[],
+  roles: readonly (Role | null)[],
+  source: number,
+): CardRow {
+  const of = (role: Role) => cells.filter((c, i) => roles[i] === role && c !== "").join(", ");
+  const texts = cells
+    .filter((c, i) => (roles[i] === "text" || roles[i] === null) && c !== "")
+    .join(", ");
+  const size = of("size");
+  // Rows shorter than the header, as columns set by blanks where a size is missing: the last number counts.
+  let quantity = of("quantity");
+  let sizeText = size;
+  if (
+    cells.length < roles.length &&
+    quantity === "" &&
+    /^\d+(?:\s*\p{L}+)?$/u.test(cells.at(-1)!)
+  ) {
+    quantity = cells.at(-1)!;
+    if (sizeText === quantity) sizeText = "";
+  }
+  const unit = of("unit");
+  const amount = [quantity, unit].filter(Boolean).join(" ");
+  const hasName = texts !== "";
+  return {
+    source,
+    text: stripPrices(hasName ? [texts, sizeText].filter(Boolean).join(", ") : ""),
+    quantity: quantity === "" ? (unit === "" ? null : `1 ${unit}`) : amount,
+    inTable: true,
+    bullet: true,
+    indent: 0,
+  };
+}
+
+function plainRow(line: string, source: number): CardRow {
+  const indent = /^\s*/.exec(line)![0].length;
+  let text = line.trim();
+  let bullet = false;
+  const mark = /^(?:[-–—*•·▪◦●○■□☐☑✓✔»>+~]|\[[ xX]?\]|o(?=\s{2,}))\s*(?=\S)/u.exec(text);
+  if (mark && !/^[-–—]\d/.test(text)) {
+    text = text.slice(mark[0].length);
+    bullet = true;
+  }
+  const listNumber = /^(?:\(?\d{1,3}[.)]|#\d{1,3}[.:)]?|\d{1,3}\s*[:]|[a-z][.)])\s+(?=\S)/i.exec(
+    text,
+  );
+  if (listNumber) {
+    text = text.slice(listNumber[0].length);
+    bullet = true;
+  }
+  text = text.replace(/^\[[ xX]?\]\s*/, "");
+  return { source, text: stripPrices(text), quantity: null, inTable: false, bullet, indent };
+}
+
+/** Takes out what looks like a count and is none: prices, dates, codes, phone numbers. */
+function stripPrices(text: string): string {
+  return text
+    .replace(/(?:[£€$¥]|\b(?:EUR|USD|GBP|CHF|SEK|AUD|CAD|NZD)\b)\s*\d+(?:[.,]\d+)*/g, " ")
+    .replace(/\b\d+(?:[.,]\d{1,2})?\s*(?:[£€]|\b(?:EUR|USD|GBP|CHF|SEK|AUD|CAD|NZD)\b)/g, " ")
+    .replace(/\$\s*(?=\s|$)/g, " ")
+    .replace(
+      /\b(?:exp(?:iry|ires?|\.)?|use by|best before|bbe?|dated?|lot|batch)\s*(?:date)?\s*[:.]?\s*(?:end\s+)?(?:\d{1,4}[-/.]\d{1,4}(?:[-/.]\d{1,4})?|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?\s*\d{2,4})/gi,
+      " ",
+    )
+    .replace(/\b20\d\d-(?:0[1-9]|1[0-2])(?:-\d\d)?\b/g, " ")
+    .replace(/\b(?:0[1-9]|1[0-2])\/20\d\d\b/g, " ")
+    .replace(/\b(?!X\d)[A-Z]{1,5}-?\d{3,}[A-Z]?\b|\b[A-Z]{2,4}-\d{2,}\b/g, " ")
+    .replace(
+      /(?:\b(?:ref|sku|item|part|art|cat|code|stock)\.?\s*(?:no\.?|number|#|code)?\s*[:#]\s*)[\w-]*\d[\w-]*/gi,
+      " ",
+    )
+    .replace(/#\s?\d{3,}\b/g, " ");
+}

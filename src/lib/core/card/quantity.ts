@@ -1,0 +1,366 @@
+import type { Token } from "./lexer.ts";
+
+/** What a stretch of tokens says of number, size and content, with the words that name the thing. */
+export interface Reading {
+  /** Usable pieces before the rule for gloves; null: no number at all. */
+  readonly pieces: number | null;
+  /** Number of pairs that was said as such. */
+  readonly pairs: number | null;
+  /** The word 'pair' stands there. */
+  readonly inPairs: boolean;
+  /** The count was only 'a' or 'an'. */
+  readonly article: boolean;
+  readonly sizeMm: readonly number[] | null;
+  /** Two bare numbers, `4 x 4`, that may be a size or a count of packs. */
+  readonly bare: readonly [number, number] | null;
+  readonly volumeMl: number | null;
+  readonly volumeMaybeMass: boolean;
+  readonly strengthMg: number | null;
+  /** The words left, as text. */
+  readonly noun: string;
+}
+
+const PACK =
+  /^(?:packs?|pks?|pkts?|packets?|boxe?s?|cards?|blisters?|strips?|bags?|tubes?|bottles?|tins?|tubs?|pots?|cartons?|sets?|sleeves?|bundles?|wallets?|pouch(?:es)?|sachets?|rolls?|sheets?|ampoules?|vials?|foils?|envelopes?|refills?|containers?|jars?|cans?|bunch(?:es)?|cases?|twinpacks?|multipacks?|trays?|dispensers?)$/i;
+const PACK_ONLY =
+  /^(?:packs?|pks?|pk|pkt|packet|box|card|blister|strip|bag|carton|set|sleeve|bundle|wallet|tin|tub|tube|bottle|envelope|sheet|case|tray|roll|foil|pouch|sachet)$/i;
+const COUNT_WORD =
+  /^(?:pcs?|pces?|pieces?|ea|each|units?|count|ct|off|nos?|items?|x|qty|quantity|tablets?|tabs?|caps?|capsules?|caplets?|doses?|singles?|of|parts?)$/i;
+const PAIR = /^(?:pairs?|prs?)$/i;
+const NOT_A_COUNT_AFTER =
+  /^(?:spf|size|model|type|ref|rev|class|level|ffp|category|cat|part|code|item|lot|page|version|grade|step|section|module|stage|dia|diameter|up to|until|from|approx)$/i;
+const QUANTITY_WORD = /^(?:qty|quantity|count|amount|number|pcs|pieces|contains|quan|anzahl)$/i;
+
+interface Counted {
+  value: number;
+  strength: number;
+  article: boolean;
+}
+
+/** Reads numbers, sizes and contents out of tokens of one item. */
+export function readQuantity(tokens: readonly Token[]): Reading {
+  const used = new Set<number>();
+  const sizes = readSizes(tokens, used);
+  let volumeMl: number | null = null;
+  let volumeMaybeMass = false;
+  let strengthMg: number | null = null;
+  tokens.forEach((t, i) => {
+    if (t.kind !== "volume" && t.kind !== "strength" && t.kind !== "otherUnit") return;
+    used.add(i).add(i - 1);
+    if (t.kind === "volume" && volumeMl === null) {
+      volumeMl = t.ml;
+      volumeMaybeMass = t.maybeMass;
+    }
+    if (t.kind === "strength" && strengthMg === null) strengthMg = t.mg;
+  });
+
+  const word = (i: number): string => (tokens[i]?.kind === "word" ? tokens[i]!.text : "");
+  const number = (i: number): number | null => {
+    const t = tokens[i];
+    return t?.kind === "number" && !used.has(i) ? t.value : null;
+  };
+  const kind = (i: number) => tokens[i]?.kind;
+  let depth = 0;
+  const inside = tokens.map((t) => {
+    if (t.kind === "open") depth++;
+    const here = depth > 0;
+    if (t.kind === "close") depth = Math.max(0, depth - 1);
+    return here;
+  });
+
+  let inner: number | null = null;
+  let outer: number | null = null;
+  let pairs: number | null = null;
+  let bare: [number, number] | null = null;
+  const plain: Counted[] = [];
+  let inPairs = false;
+  tokens.forEach((_, i) => {
+    if (PAIR.test(word(i))) inPairs = true;
+    if (/^(?:twin|double)$/i.test(word(i)) && /^packs?$/i.test(word(i + 1))) inner ??= 2;
+    if (/^twin-?packs?$/i.test(word(i))) inner ??= 2;
+  });
+
+  for (let i = 0; i < tokens.length; i++) {
+    const n = number(i);
+    if (n === null) continue;
+    const token = tokens[i] as Token & { article: boolean };
+    let next = i + 1;
+    const hyphen = kind(next) === "dash" && tokens[next]!.start === tokens[i]!.end;
+    if (hyphen) next++;
+    // adjectives between number and pack: "two little bottles"
+    const w = word(next);
+    const beforeWord = word(i - 1);
+    const before2 = word(i - 2);
+    if (NOT_A_COUNT_AFTER.test(beforeWord)) continue;
+    // one, two, three rolls: counting aloud
+    const aloud = countingAloud(tokens, i, used);
+    if (aloud > i) {
+      for (let k = i; k < aloud; k++) used.add(k);
+      continue;
+    }
+    used.add(i);
+    const bagWord =
+      /^(?:little|small|large|big|full|new|unopened|sealed|individual|plastic|spare)$/i.test(w) &&
+      PACK.test(word(next + 1))
+        ? word(next + 1)
+        : w;
+    const isPack = PACK.test(bagWord);
+    if (
+      /^(?:of|with|containing|x)$/i.test(beforeWord) &&
+      PACK.test(before2) &&
+      outer === null &&
+      !PAIR.test(w)
+    ) {
+      inner = n;
+    } else if (kind(i - 1) === "slash" && PACK_ONLY.test(word(i - 2))) {
+      inner = n;
+    } else if (
+      /^(?:pk|pack|box)$/i.test(beforeWord) &&
+      !isPack &&
+      outer === null &&
+      tokens[i - 1]!.end >= tokens[i]!.start - 1 &&
+      i === tokens.length - 1 - (kind(i + 1) === "close" ? 1 : 0) &&
+      inside[i] &&
+      number(i - 2) === null
+    ) {
+      inner = n;
+    } else if (
+      /^(?:per|to)$/i.test(w) ||
+      (/^in$/i.test(w) && /^(?:a|an|each|every|one)$/i.test(tokens[next + 1]?.text ?? "")) ||
+      (kind(next) === "slash" && PACK_ONLY.test(word(next + 1)))
+    ) {
+      inner = n;
+      // "per pack", "in each": the article and pack word are no count of their own
+      for (let k = next + 1; k < Math.min(next + 3, tokens.length); k++)
+        if (kind(k) === "number") used.add(k);
+    } else if (PAIR.test(w)) {
+      pairs = n;
+      plain.push({ value: n, strength: 6, article: token.article });
+    } else if ((hyphen && /^(?:packs?|pks?)$/i.test(w)) || (/^(?:pack|pk)$/i.test(w) && n > 1)) {
+      inner = n;
+    } else if (hyphen && /^(?:piece|pc|count|ct)$/i.test(w)) {
+      plain.push({ value: n, strength: 3, article: false });
+    } else if (isPack) {
+      const after = bagWord === w ? next + 1 : next + 2;
+      const of =
+        /^(?:of|with|containing|x|each)$/i.test(word(after)) || kind(after) === "times"
+          ? after + 1
+          : kind(after) === "open" || kind(after) === "separator"
+            ? after + 1
+            : after;
+      const then = number(of);
+      const follows = word(of + 1);
+      const ofNumber = of > after && then !== null && tokens[of]!.kind === "number";
+      if (
+        ofNumber &&
+        (kind(after) !== "separator" || /^(?:each|per|in)$/i.test(follows)) &&
+        !(kind(after) === "open" && PAIR.test(follows))
+      ) {
+        inner = then;
+        if (PAIR.test(follows)) inPairs = true;
+        used.add(of);
+      }
+      if (outer === null) outer = n;
+      else plain.push({ value: n, strength: 1, article: token.article });
+    } else if (/^each$/i.test(w) && outer !== null) {
+      inner = n;
+    } else if (kind(i + 1) === "times" && number(i + 2) !== null && !isMeasured(tokens, i + 2)) {
+      const second = number(i + 2)!;
+      const w2 = word(i + 3);
+      const dash2 = kind(i + 3) === "dash";
+      if (
+        dash2 ||
+        /^(?:packs?|pks?|tablets?|tabs|caps|capsules?|pcs|pieces?|caplets?)$/i.test(w2)
+      ) {
+        outer ??= n;
+        inner = second;
+        used.add(i + 2);
+        if (PACK.test(w2) && /s$/.test(w2) && !dash2 && !/^(?:tabs|caps|pcs)$/i.test(w2)) {
+          /* "2 x 3 packs": packs of unknown content, counted as packs */
+        }
+      } else {
+        bare = [n, second];
+        used.add(i + 2);
+      }
+    } else if (kind(i - 1) === "times" || kind(i + 1) === "times") {
+      plain.push({ value: n, strength: inside[i] ? 4.5 : 5, article: false });
+    } else if (
+      QUANTITY_WORD.test(beforeWord) ||
+      (kind(i - 1) === "colon" && QUANTITY_WORD.test(before2))
+    ) {
+      plain.push({ value: n, strength: 5.5, article: false });
+    } else if (outer !== null && inside[i] && outer !== n && inner === null) {
+      inner = n;
+    } else if (COUNT_WORD.test(w)) {
+      plain.push({ value: n, strength: inside[i] ? 3.5 : 4, article: token.article });
+    } else if (inside[i]) {
+      plain.push({ value: n, strength: kind(i - 1) === "open" ? 3 : 1, article: token.article });
+    } else if (i === firstMeaningful(tokens)) {
+      plain.push({ value: n, strength: 3.2, article: token.article });
+    } else {
+      plain.push({ value: n, strength: token.article ? 1.5 : 2, article: token.article });
+    }
+  }
+
+  plain.sort((a, b) => b.strength - a.strength);
+  const first = plain[0];
+  let pieces: number | null = null;
+  if (first && outer !== null && inner !== null && first.value === outer * inner)
+    pieces = first.value;
+  else if (first || outer !== null || inner !== null)
+    pieces = (first?.value ?? 1) * (outer ?? 1) * (inner ?? 1);
+  if (pieces === null && !first && bare === null && inner === null && outer === null) pieces = null;
+
+  const noun = tokens
+    .filter((t, i) => t.kind === "word" && !used.has(i) && !isBookkeeping(t.text))
+    .map((t) => t.text)
+    .join(" ");
+  return {
+    pieces,
+    pairs,
+    inPairs,
+    article: first?.article === true && outer === null && inner === null,
+    sizeMm: sizes,
+    bare,
+    volumeMl,
+    volumeMaybeMass,
+    strengthMg,
+    noun,
+  };
+}
+
+const isBookkeeping = (w: string) =>
+  /^(?:pcs?|pces?|ea|each|qty|quantity|pairs?|prs?|x|of|per|units?|pieces?|pk|pkt|ct|no|approx|the|is|are|there|there's|theres|we|i|have|got|has|um|uh|er|erm|okay|ok|oh|so|well|now|next|here's|that's|some|ones?)$/i.test(
+    w,
+  );
+
+const firstMeaningful = (tokens: readonly Token[]): number =>
+  tokens.findIndex(
+    (t) => t.kind !== "dash" && t.kind !== "open" && !(t.kind === "word" && isBookkeeping(t.text)),
+  );
+
+const isMeasured = (tokens: readonly Token[], i: number): boolean =>
+  ["length", "volume", "strength", "otherUnit"].includes(tokens[i + 1]?.kind ?? "");
+
+/** "one, two, three rolls": index of the last number of a count said aloud from one; i when it is none. */
+function countingAloud(tokens: readonly Token[], i: number, used: ReadonlySet<number>): number {
+  let at = i;
+  const first = tokens[i];
+  if (first?.kind !== "number" || first.value !== 1 || !first.spoken || first.article) return i;
+  for (;;) {
+    let k = at + 1;
+    while (tokens[k]?.kind === "separator") k++;
+    const here = tokens[at];
+    const next = tokens[k];
+    if (
+      k === at + 1 ||
+      next?.kind !== "number" ||
+      used.has(k) ||
+      here?.kind !== "number" ||
+      next.value !== here.value + 1
+    )
+      return at;
+    at = k;
+  }
+}
+
+/** Sizes in whole mm, ascending; marks the tokens they take. null: none printed. */
+function readSizes(tokens: readonly Token[], used: Set<number>): number[] | null {
+  const chains: { mm: number[]; from: number; to: number; inside: boolean }[] = [];
+  let depth = 0;
+  for (let i = 0; i < tokens.length; i++) {
+    const t = tokens[i]!;
+    if (t.kind === "open") depth++;
+    if (t.kind === "close") depth = Math.max(0, depth - 1);
+    if (t.kind !== "number") continue;
+    const parts: { value: number; mm: number | null; at: number }[] = [];
+    let k = i;
+    let end = i;
+    for (;;) {
+      const n = tokens[k];
+      if (n?.kind !== "number") break;
+      const unit = tokens[k + 1];
+      if (unit?.kind === "volume" || unit?.kind === "strength" || unit?.kind === "otherUnit") break;
+      const hasUnit = unit?.kind === "length";
+      parts.push({ value: n.value, mm: hasUnit ? unit.mm : null, at: k });
+      end = hasUnit ? k + 1 : k;
+      let sep = end + 1;
+      // "3 in wide x 4 yd long", "90 (W) x 127 (L) cm"
+      while (
+        tokens[sep]?.kind === "word" &&
+        /^(?:wide|long|w|l|h|d|length|width|high|deep|thick)$/i.test(tokens[sep]!.text) &&
+        tokens[sep + 1]?.kind === "times"
+      )
+        sep++;
+      if (tokens[sep]?.kind !== "times") break;
+      k = sep + 1;
+    }
+    if (!parts.some((p) => p.mm !== null)) {
+      i = Math.max(i, end);
+      continue;
+    }
+    let from = 0;
+    // "3 x 10 cm x 4 m", "2 x 5 cm roll": a whole number before a measured one is a count …
+    if (
+      parts.length > 1 &&
+      parts[0]!.mm === null &&
+      Number.isInteger(parts[0]!.value) &&
+      leads(tokens, i)
+    ) {
+      const others = parts.slice(1);
+      const otherNumber = hasOtherCount(tokens, i, end);
+      const sameAsNext = others[0]!.value === parts[0]!.value && others.length === 1;
+      const mixedUnits = others.length >= 2 && others.every((o) => o.mm !== null);
+      if (
+        mixedUnits ||
+        (!otherNumber &&
+          !sameAsNext &&
+          others.length === 1 &&
+          parts[0]!.value <= 20 &&
+          oneDimensional(tokens))
+      )
+        from = 1;
+    }
+    const chain = parts.slice(from);
+    const mm = chain.map((p, at) => p.mm ?? p.value * ratio(chain, at));
+    for (let u = chain[0]!.at; u <= end; u++) used.add(u);
+    chains.push({ mm, from: chain[0]!.at, to: end, inside: depth > 0 });
+    i = end;
+  }
+  if (chains.length === 0) return null;
+  const main = chains.find((c) => c.mm.length > 1) ?? chains[0]!;
+  let mm = [...main.mm];
+  if (main.mm.length === 1)
+    for (const other of chains) {
+      // The same size in other units, mostly in brackets, is not another one.
+      const again = mm.some((v) => Math.abs(other.mm[0]! / v - 1) < 0.06);
+      if (other !== main && other.mm.length === 1 && !again && !other.inside) mm.push(other.mm[0]!);
+    }
+  mm = mm.map((v) => Math.max(1, Math.round(v)));
+  return mm.sort((a, b) => a - b);
+}
+
+/** mm per unit of the number at `at` that has no unit of its own: the next one's in the chain, else the last one's. */
+function ratio(chain: readonly { value: number; mm: number | null }[], at: number): number {
+  const later = chain.slice(at + 1).find((p) => p.mm !== null);
+  const earlier = chain
+    .slice(0, at)
+    .reverse()
+    .find((p) => p.mm !== null);
+  const from = later ?? earlier!;
+  return from.mm! / from.value;
+}
+
+const leads = (tokens: readonly Token[], i: number) =>
+  tokens.slice(0, i).every((t) => t.kind === "dash" || t.kind === "open");
+
+const hasOtherCount = (tokens: readonly Token[], from: number, to: number): boolean =>
+  tokens.some((t, i) => (i < from || i > to) && t.kind === "number" && !isMeasured(tokens, i));
+
+/** Things with one printed dimension: "2 x 5 cm tape" is two, "2 x 5 cm gauze pad" is a size. */
+const oneDimensional = (tokens: readonly Token[]): boolean =>
+  tokens.some(
+    (t) =>
+      t.kind === "word" &&
+      /bandage|tape|roll|wrap|scissor|shear|tweezer|tourniquet|strap|cord/i.test(t.text),
+  );

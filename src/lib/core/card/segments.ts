@@ -1,0 +1,252 @@
+import { lex, type Token } from "./lexer.ts";
+import { readQuantity, type Reading } from "./quantity.ts";
+import { matchType, NO_TYPE, type Match, type Vocabulary } from "./vocabulary.ts";
+
+/** A stretch of a line that names one item. */
+export interface Segment {
+  readonly tokens: readonly Token[];
+  readonly reading: Reading;
+  readonly match: Match;
+  /** Said to be absent, not supplied or sold separately. */
+  readonly absent: boolean;
+  /** It takes the place of what was said before ("no wait, two pairs"). */
+  readonly corrects: boolean;
+}
+
+const ABSENT =
+  /\b(?:not\s+(?:supplied|included|provided|in\s+(?:the\s+)?(?:kit|box|bag|pack)|present|there|found|here|part)|sold\s+separately|available\s+separately|(?:is|are|was|were|now|gone)?\s*missing|excluded|excluding|without(?!\s+(?:alcohol|latex|powder))|doesn'?t\s+(?:include|have|contain)|does\s+not\s+(?:include|have|contain)|no\s+longer|isn'?t|aren'?t|hasn'?t|haven'?t|couldn'?t\s+find|can'?t\s+(?:find|see)|cannot\s+find|none\s+(?:left|here|found|at all)|out\s+of\s+stock|discontinued|removed|used\s+up|all\s+gone|to\s+be\s+(?:added|bought|ordered)|not\s+any|optional\s+extra|(?:add|buy|order)\s+(?:separately|your\s+own)|left\s+out|empty\s+slot)\b|:\s*none\b|[-–,]\s*none\b|\bnone\s*$|^\s*none\b/i;
+const ABSENT_NO =
+  /(?:^|\b(?:but|and|there'?s|there\s+is|there\s+are|has|have|with|i\s+see|still)\s+|,\s*)no\s+(?!(?:wait|sorry|make|actually|\d)\b|\.)(?=\p{L})/iu;
+
+const CORRECTION =
+  /\s*(?:[-–,.;…]|\b)\s*\b(?:no[,\s]+wait|wait[,\s]+no|no[,\s]+sorry|sorry[,\s]+no|no[,\s]+(?:make|that)'?s?(?:\s+(?:that|it))?|make\s+that|make\s+it|i\s+mean|i\s+meant|or\s+rather|scratch\s+that|strike\s+that|correction|actually|sorry|hang\s+on|hold\s+on|no(?=[,]?\s+(?:it'?s|they'?re|there'?s|there\s+are|that'?s|only|just|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|a\s+dozen|\d)))\b[,:]?\s*/i;
+
+/** Full phrases from this weight may stand as an item of their own after a comma. */
+const STANDS_ALONE = 2.5;
+
+interface Draft {
+  tokens: Token[];
+  corrects: boolean;
+  strong: boolean;
+}
+
+/** Splits a line into items: by separators, unless what follows only describes the item before. */
+export function segmentsOf(text: string, vocabulary: Vocabulary): Segment[] {
+  const parts = splitCorrections(text);
+  const segments: Segment[] = [];
+  for (const part of parts) {
+    const drafts = merge(chunks(part.text), vocabulary);
+    drafts.forEach((draft, i) => {
+      segments.push(finish(draft.tokens, part.text, part.corrects && i === 0, vocabulary));
+    });
+  }
+  return segments;
+}
+
+/** The text before and after each spoken correction. */
+function splitCorrections(text: string): { text: string; corrects: boolean }[] {
+  const parts: { text: string; corrects: boolean }[] = [];
+  let rest = text;
+  let corrects = false;
+  for (;;) {
+    const m = CORRECTION.exec(rest);
+    // A correction corrects with something: a number must follow it, or it is only a way of speaking.
+    if (!m || m[0] === "") break;
+    const after = rest.slice(m.index + m[0].length);
+    const firm = /scratch|strike|correction|wait|mean|make|rather|sorry|no/i.test(m[0]);
+    if (
+      !firm &&
+      !/\d|\b(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|dozen|a)\b/i.test(
+        after,
+      )
+    )
+      break;
+    parts.push({ text: rest.slice(0, m.index), corrects });
+    rest = after;
+    corrects = true;
+  }
+  parts.push({ text: rest, corrects });
+  return parts.filter((p, i) => p.text.trim() !== "" || i === 0);
+}
+
+/** Tokens between separators that are outside brackets. */
+function chunks(text: string): Draft[] {
+  const drafts: Draft[] = [{ tokens: [], corrects: false, strong: false }];
+  let depth = 0;
+  const tokens = lex(text);
+  tokens.forEach((t, i) => {
+    if (t.kind === "open") depth++;
+    if (t.kind === "close") depth = Math.max(0, depth - 1);
+    if (t.kind === "separator" && depth === 0) {
+      // counting aloud stays together
+      const previous = tokens[i - 1];
+      const next = tokens[i + 1];
+      const aloud =
+        previous?.kind === "number" &&
+        next?.kind === "number" &&
+        previous.spoken &&
+        next.spoken &&
+        next.value === previous.value + 1;
+      if (!aloud) {
+        drafts.push({ tokens: [], corrects: false, strong: t.strong });
+        return;
+      }
+    }
+    drafts.at(-1)!.tokens.push(t);
+  });
+  return drafts.filter((d) => d.tokens.length > 0);
+}
+
+const textOf = (tokens: readonly Token[]): string =>
+  tokens
+    .filter((t) => t.kind === "word")
+    .map((t) => t.text)
+    .join(" ");
+
+const ABSENT_WORDS = /\b(?:no|not|none|missing|without|separately|isn't|aren't|excluding)\b/i;
+
+function merge(drafts: Draft[], vocabulary: Vocabulary): Draft[] {
+  const seen = drafts.map((d) => {
+    const reading = readQuantity(d.tokens);
+    return { reading, match: matchType(reading.noun, vocabulary) };
+  });
+  const explicit = seen.filter((s) => s.reading.pieces !== null && !s.reading.article).length;
+  const fullTypes = new Set(
+    seen
+      .filter((s) => s.match.whole === 1 && s.match.weight >= STANDS_ALONE)
+      .map((s) => s.match.type),
+  );
+  const merged: Draft[] = [];
+  drafts.forEach((draft, i) => {
+    const before = merged.at(-1);
+    if (!before) {
+      merged.push(draft);
+      return;
+    }
+    const { reading, match } = seen[i]!;
+    if (startsAnItem(before, draft, reading, match)) merged.push(draft);
+    else {
+      // a separator must stay between, or numbers would join
+      const at = before.tokens.at(-1)!.end;
+      before.tokens = [
+        ...before.tokens,
+        { kind: "separator", strong: false, start: at, end: at, text: "," },
+        ...draft.tokens,
+      ];
+    }
+  });
+  return merged;
+
+  function startsAnItem(before: Draft, draft: Draft, reading: Reading, match: Match): boolean {
+    if (reading.noun.trim() === "") return false;
+    const beforeText = textOf(before.tokens);
+    const beforeMatch = matchType(readQuantity(before.tokens).noun, vocabulary);
+    if (
+      ABSENT_WORDS.test(textOf(draft.tokens)) &&
+      match.type !== null &&
+      beforeMatch.type !== null &&
+      match.type !== beforeMatch.type
+    )
+      return true;
+    const leads =
+      draft.tokens.findIndex((t) => t.kind === "number") >= 0 && leadingCount(draft.tokens);
+    const known = match.type !== null && (match.whole === 1 || match.weight >= STANDS_ALONE);
+    if (beforeMatch.type === null) {
+      // nothing named yet: what follows may name it ("Bandage, crepe")
+      if (!leads)
+        return known &&
+          draft.strong &&
+          readQuantity(before.tokens).pieces !== null &&
+          beforeText.trim() !== "" &&
+          !readQuantity(before.tokens).article
+          ? !joins(before, draft, match.weight, 0)
+          : false;
+      return beforeText.trim() !== "" && readQuantity(before.tokens).noun !== ""
+        ? known || hasNoun(reading)
+        : false;
+    }
+    if (leads) {
+      if (!hasNoun(reading) && !known) return false;
+      if (known)
+        return !(
+          match.type === beforeMatch.type &&
+          !draft.strong &&
+          readQuantity(before.tokens).pieces === null
+        );
+      return draft.strong || !onlyDescribes(reading.noun);
+    }
+    if (!known || match.type === beforeMatch.type) return false;
+    if (joins(before, draft, match.weight, beforeMatch.weight)) return false;
+    if (match.weight < STANDS_ALONE) return false;
+    return draft.strong || explicit === 0 || fullTypes.size >= 3;
+  }
+
+  /** Whether both together name something better than each alone. */
+  function joins(before: Draft, draft: Draft, weight: number, beforeWeight: number): boolean {
+    const both = matchType(
+      `${readQuantity(before.tokens).noun} ${readQuantity(draft.tokens).noun}`,
+      vocabulary,
+    );
+    return both.whole === 1 && both.weight > Math.max(weight, beforeWeight) * 1.1;
+  }
+}
+
+/** Words that only describe: a count before them is no item of its own. */
+const onlyDescribes = (noun: string): boolean =>
+  noun
+    .split(" ")
+    .every((w) =>
+      /^(?:large|small|medium|sizes?|sterile|adult|child|assorted|left|different|various|types?|colou?rs?|wide|long|tablets?|capsules?|caplets?|pills?|packs?|in|to|a|each|sachets?|strips?|pads?|wipes?|swabs?|rolls?|pieces?|units?|doses?|singles?|refills?|by|and|or|other|inch|with|for|uses?|applications?|total|all|blades?|pockets?|compartments?|used|gone|more|mixed|opened|unopened|expired)$/i.test(
+        w,
+      ),
+    );
+
+const hasNoun = (reading: Reading) =>
+  /\p{L}{3,}/u.test(reading.noun) && !onlyDescribes(reading.noun);
+
+/** A count, not a size or a strength, before the first word. */
+function leadingCount(tokens: readonly Token[]): boolean {
+  for (let i = 0; i < tokens.length; i++) {
+    const t = tokens[i]!;
+    if (t.kind === "number") {
+      const next = tokens[i + 1];
+      if (next && ["length", "volume", "strength", "otherUnit"].includes(next.kind)) return false;
+      return !(
+        next?.kind === "times" &&
+        tokens[i + 2]?.kind === "number" &&
+        ["length"].includes(tokens[i + 3]?.kind ?? "")
+      );
+    }
+    if (
+      t.kind === "word" &&
+      !/^(?:the|there'?s|there|are|is|i|we|have|got|has|oh|um|uh|er|and|another|about|of|those|some|also|then|so|with|plus|only|just|in|x|qty|that's|it's|they're)$/i.test(
+        t.text,
+      )
+    )
+      return false;
+  }
+  return false;
+}
+
+function finish(
+  tokens: readonly Token[],
+  text: string,
+  corrects: boolean,
+  vocabulary: Vocabulary,
+): Segment {
+  const reading = readQuantity(tokens);
+  const from = tokens[0]?.start ?? 0;
+  const to = tokens.at(-1)?.end ?? 0;
+  const own = text.slice(from, to);
+  const absent = ABSENT.test(own) || ABSENT_NO.test(own);
+  return { tokens, reading, match: matchType(reading.noun, vocabulary), absent, corrects };
+}
+
+/** Whether a whole line speaks of what is not there. */
+export const speaksOfAbsence = (text: string): boolean =>
+  ABSENT.test(text) ||
+  /\b(?:you\s+may\s+also\s+like|also\s+available|optional\s+extras?|recommended\s+(?:additions?|extras?)|customers\s+also|not\s+included|frequently\s+bought|consider\s+adding|suggested\s+(?:additions?|extras?)|add\s+your\s+own|wish\s?list|people\s+also\s+buy|sold\s+separately|refills?\s+available)\b/i.test(
+    text,
+  );
+
+export { NO_TYPE };

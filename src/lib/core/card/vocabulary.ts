@@ -1,0 +1,235 @@
+import { CARD_WORDS, NO_TYPE_WORDS } from "../../data/cardVocabulary.ts";
+import { ITEM_TYPES } from "../../data/itemTypes.ts";
+import { foldedWords } from "./words.ts";
+
+/** Stands for a real thing that no item type describes. */
+export const NO_TYPE = "";
+
+interface Phrase {
+  readonly type: string;
+  readonly words: readonly string[];
+  readonly weight: number;
+}
+
+export interface Vocabulary {
+  readonly phrasesByWord: ReadonlyMap<string, readonly Phrase[]>;
+  readonly weightOf: ReadonlyMap<string, number>;
+  readonly byLength: ReadonlyMap<number, readonly string[]>;
+}
+
+/** A user's own wording for an item type, learned from a correction. */
+export interface Alias {
+  readonly text: string;
+  readonly itemType: string;
+}
+
+/** What is said of an item besides what it is: never corrected into another word, never a thing. */
+const PLAIN =
+  "large small medium extra big little mini tiny long short wide narrow thick thin size sized assorted various mixed individually wrapped wrap sealed sterile blue red green yellow black white clear pink orange silver purple brown grey coloured colour disposable reusable waterproof washproof breathable hypoallergenic stretched unstretched stretchy soft hard strong premium quality heavy light duty standard regular adult child children kids baby unisex universal professional medical emergency compact portable folding folded flat new old unused unopened opened spare extra each only about approx approximately roughly maybe some with without from into over under left right inside outside other another more less than proper ordinary those these them they ones thing stuff looks like still good fine okay used grade latex alcohol powder water sheet sheets total count contents content packed vacuum boxed loose handy easy plus type style model includes including included item items things";
+const PLAIN_WORDS = new Set(foldedWords(PLAIN));
+const isPlain = (w: string) => PLAIN_WORDS.has(w);
+
+/** Builds the index of every way to call a thing. Own aliases weigh a little more than shipped words. */
+export function buildVocabulary(aliases: readonly Alias[] = []): Vocabulary {
+  const raw: { type: string; words: string[]; own: boolean }[] = [];
+  const add = (type: string, text: string, own = false) => {
+    const words = [...new Set(foldedWords(text))];
+    if (words.length > 0) raw.push({ type, words, own });
+  };
+  for (const t of ITEM_TYPES) {
+    for (const text of [t.label, ...t.alsoCalled, ...(CARD_WORDS[t.id] ?? [])]) add(t.id, text);
+  }
+  for (const text of NO_TYPE_WORDS) add(NO_TYPE, text);
+  for (const a of aliases) add(a.itemType, a.text, true);
+
+  const typesByWord = new Map<string, Set<string>>();
+  for (const { type, words } of raw)
+    for (const w of words) {
+      const types = typesByWord.get(w) ?? new Set();
+      // Each thing without a type is a kind of its own.
+      types.add(type === NO_TYPE ? words.join(" ") : type);
+      typesByWord.set(w, types);
+    }
+  const kinds = ITEM_TYPES.length;
+  const weightOf = new Map<string, number>();
+  for (const [w, types] of typesByWord) weightOf.set(w, Math.log(1 + kinds / types.size));
+
+  const phrasesByWord = new Map<string, Phrase[]>();
+  for (const { type, words, own } of raw) {
+    const weight = words.reduce((s, w) => s + weightOf.get(w)!, 0) * (own ? 1.1 : 1);
+    // Filed under its rarest word: a full match must hold it.
+    const rarest = words.reduce((a, b) => (weightOf.get(b)! > weightOf.get(a)! ? b : a));
+    const filed = phrasesByWord.get(rarest) ?? [];
+    filed.push({ type, words, weight });
+    phrasesByWord.set(rarest, filed);
+  }
+  const byLength = new Map<number, string[]>();
+  for (const w of weightOf.keys()) byLength.set(w.length, [...(byLength.get(w.length) ?? []), w]);
+  return { phrasesByWord, weightOf, byLength };
+}
+
+export interface Match {
+  /** Item type id, or NO_TYPE; null: nothing recognised. */
+  readonly type: string | null;
+  /** Weight of the phrase found; 0 for none. */
+  readonly weight: number;
+  /** Share of the phrase's weight that is on the card, 0–1; 1 for a phrase found whole. */
+  readonly whole: number;
+  /** Weight over that of the best phrase of any other type, > 0 for a clear winner. */
+  readonly margin: number;
+  /** A word was taken for a misspelling. */
+  readonly respelt: boolean;
+  /** Share of the recognised words of the text that the phrase explains, 0–1. */
+  readonly explained: number;
+  readonly alternatives: readonly string[];
+}
+
+const NOTHING: Match = {
+  type: null,
+  weight: 0,
+  whole: 0,
+  margin: 0,
+  respelt: false,
+  explained: 0,
+  alternatives: [],
+};
+
+/** Phrases with this share of their weight are candidates, below a phrase found whole. */
+const PARTIAL_FROM = 0.62;
+/** Words after 'for', 'with', 'in' say something about the thing; they seldom name it. */
+const AFTER_PREPOSITION = 0.45;
+/** Words of a phrase that stand side by side in its order. */
+const SIDE_BY_SIDE = 1.12;
+
+/** The item type that a text names. */
+export function matchType(text: string, vocabulary: Vocabulary): Match {
+  const [main, ...tails] = text.split(
+    /\b(?:for|with|in|from|incl(?:uding|\.)?|suitable|to be|that|which)\b/i,
+  );
+  const strength = new Map<string, number>();
+  const order: string[] = [];
+  let respelt = false;
+  const take = (part: string, factor: number) => {
+    for (const raw of foldedWords(part)) {
+      const word = known(raw, vocabulary);
+      if (word === null) continue;
+      if (word !== raw) respelt = true;
+      order.push(word);
+      const s = word === raw ? factor : factor * 0.9;
+      strength.set(word, Math.max(strength.get(word) ?? 0, s));
+    }
+  };
+  take(main ?? "", 1);
+  const named = order.some((w) => !isPlain(w));
+  for (const tail of tails) take(tail, named ? AFTER_PREPOSITION : 1);
+  if (strength.size === 0) return NOTHING;
+
+  const best = new Map<
+    string,
+    { score: number; whole: number; weight: number; words: readonly string[] }
+  >();
+  for (const word of strength.keys())
+    for (const phrase of vocabulary.phrasesByWord.get(word) ?? []) {
+      let have = 0;
+      for (const w of phrase.words) have += (strength.get(w) ?? 0) * vocabulary.weightOf.get(w)!;
+      const present = phrase.words.filter((w) => strength.has(w));
+      const whole =
+        present.reduce((s, w) => s + vocabulary.weightOf.get(w)!, 0) /
+        phrase.words.reduce((s, w) => s + vocabulary.weightOf.get(w)!, 0);
+      if (whole < PARTIAL_FROM) continue;
+      let score =
+        have *
+        (phrase.weight / phrase.words.reduce((s, w) => s + vocabulary.weightOf.get(w)!, 0)) *
+        whole ** 3;
+      if (whole === 1 && sideBySide(order, phrase.words)) score *= SIDE_BY_SIDE;
+      if (whole < 1) score *= 0.6;
+      const known = best.get(phrase.type);
+      if (!known || score > known.score)
+        best.set(phrase.type, { score, whole, weight: have, words: phrase.words });
+    }
+  const ranked = [...best.entries()].sort(
+    (a, b) => b[1].score - a[1].score || (a[0] < b[0] ? -1 : 1),
+  );
+  if (ranked.length === 0) return { ...NOTHING, respelt };
+  const [type, top] = ranked[0]!;
+  const second = ranked[1]?.[1].score ?? 0;
+  let all = 0;
+  let explained = 0;
+  for (const [w, s] of strength) {
+    if (isPlain(w)) continue;
+    all += s * vocabulary.weightOf.get(w)!;
+    if (top.words.includes(w)) explained += s * vocabulary.weightOf.get(w)!;
+  }
+  return {
+    type,
+    weight: top.score,
+    whole: top.whole,
+    margin: top.score === 0 ? 0 : (top.score - second) / top.score,
+    respelt,
+    explained: all === 0 ? 1 : explained / all,
+    alternatives: ranked
+      .slice(1, 5)
+      .map(([id]) => id)
+      .filter((id) => id !== NO_TYPE),
+  };
+}
+
+function sideBySide(order: readonly string[], words: readonly string[]): boolean {
+  if (words.length < 2) return false;
+  for (let i = 0; i + words.length <= order.length; i++)
+    if (words.every((w, k) => order[i + k] === w)) return true;
+  return false;
+}
+
+const respellings = new WeakMap<Vocabulary, Map<string, string | null>>();
+
+/** The word itself when known, its likely correction, or null. */
+function known(word: string, vocabulary: Vocabulary): string | null {
+  if (vocabulary.weightOf.has(word)) return word;
+  if (word.length < 4 || isPlain(word)) return null;
+  let cache = respellings.get(vocabulary);
+  if (!cache) respellings.set(vocabulary, (cache = new Map()));
+  const cached = cache.get(word);
+  if (cached !== undefined) return cached;
+  // One slip in a short word, two in a long one; the first letter is seldom wrong.
+  const slips = word.length >= 8 ? 2 : 1;
+  let best: string | null = null;
+  let bestDistance = slips + 1;
+  let bestWeight = Infinity;
+  for (let length = word.length - slips; length <= word.length + slips; length++)
+    for (const candidate of vocabulary.byLength.get(length) ?? []) {
+      if (candidate.length < 4 || candidate[0] !== word[0]) continue;
+      const d = editDistance(word, candidate, slips);
+      const weight = vocabulary.weightOf.get(candidate)!;
+      if (d < bestDistance || (d === bestDistance && weight < bestWeight)) {
+        best = candidate;
+        bestDistance = d;
+        bestWeight = weight;
+      }
+    }
+  if (cache.size > 20_000) cache.clear();
+  cache.set(word, best);
+  return best;
+}
+
+/** Damerau-Levenshtein (neighbouring letters swapped count one), or limit + 1 when above the limit. */
+export function editDistance(a: string, b: string, limit: number): number {
+  let before: number[] = [];
+  let previous = Array.from({ length: b.length + 1 }, (_, j) => j);
+  for (let i = 1; i <= a.length; i++) {
+    const row = [i];
+    let least = i;
+    for (let j = 1; j <= b.length; j++) {
+      const change = a[i - 1] === b[j - 1] ? 0 : 1;
+      let d = Math.min(previous[j]! + 1, row[j - 1]! + 1, previous[j - 1]! + change);
+      if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1])
+        d = Math.min(d, before[j - 2]! + 1);
+      row.push(d);
+      least = Math.min(least, d);
+    }
+    if (least > limit) return limit + 1;
+    before = previous;
+    previous = row;
+  }
+  return previous[b.length]!;
+}

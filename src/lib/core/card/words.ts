@@ -1,0 +1,130 @@
+/** How words of a card are folded, so that spelling, number and accents do not matter. */
+
+/** Words that belong together once the hyphen is gone: the second alone would mislead. */
+const JOINED: readonly (readonly [RegExp, string])[] = [
+  [/\bnon[\s-]+(?=[a-z])/g, "non"],
+  [/\b(alcohol|latex|powder|fragrance|sting|dye|sugar|perfume|lint)[\s-]+free\b/g, "$1free"],
+  [/\b(without|no) (alcohol|latex|powder)\b/g, "$2free"],
+  [/\blow[\s-]+(?=adher)/g, "low"],
+  [/\bz[\s-]+fold(ed)?\b/g, "zfold"],
+  [/\bs[\s-]+roll(ed)?\b/g, "sroll"],
+  [/\bself[\s-]+(?=[a-z])/g, "self"],
+  [/\banti[\s-]+(?=[a-z])/g, "anti"],
+  [/\bfirst[\s-]+aid\b/g, "firstaid"],
+  [/\bmouth[\s-]+to[\s-]+mouth\b/g, "mouthtomouth"],
+  [/\bmulti[\s-]+(?=[a-z])/g, "multi"],
+  [/\bauto[\s-]+inj/g, "autoinj"],
+  [/\beye[\s-]+wash/g, "eyewash"],
+  [/\bkey[\s-]+(?=(ring|chain)\b)/g, "key"],
+  [/\bpen[\s-]+(?=(light|torch|knife)\b)/g, "pen"],
+  [/\bhead[\s-]+(?=(lamp|torch)\b)/g, "head"],
+  [/\bflash[\s-]+light/g, "flashlight"],
+  [/\bnote[\s-]+(?=(pad|book)\b)/g, "note"],
+  [/\bfinger[\s-]+tip/g, "fingertip"],
+  [/\bmole[\s-]+skin/g, "moleskin"],
+  [/\bsun[\s-]+(?=(screen|cream|block)\b)/g, "sun"],
+  [/\bsuper[\s-]+glue/g, "superglue"],
+  [/\bpara[\s-]+cord/g, "paracord"],
+  [/\bpocket[\s-]+knife/g, "pocketknife"],
+  [/\bcold[\s&]+(and |n |'n' )?flu\b/g, "coldflu"],
+  [/\bpvp[\s-]+i\b/g, "pvp"],
+  [/\btea[\s-]+light/g, "tealight"],
+  [/\bcohesive[\s-]+/g, "cohesive "],
+  [/\bde[\s-]+compression/g, "decompression"],
+  [/\bhyper[\s-]+allergenic/g, "hypoallergenic"],
+  [/\bcompact[\s-]+disc/g, "disc"],
+];
+
+/** American to British, and other spellings of the same word, word by word. */
+const SAME: Readonly<Record<string, string>> = {
+  hemostatic: "haemostatic",
+  hemostat: "haemostat",
+  hemorrhage: "haemorrhage",
+  sanitizer: "sanitiser",
+  sanitizing: "sanitising",
+  moldable: "mouldable",
+  molded: "mouldable",
+  aluminum: "aluminium",
+  diarrhea: "diarrhoea",
+  diarrheal: "diarrhoeal",
+  antidiarrheal: "antidiarrhoeal",
+  antidiarrhea: "antidiarrhoeal",
+  antidiarrhoea: "antidiarrhoeal",
+  immobilization: "immobilisation",
+  nonadhering: "nonadherent",
+  nonadhesive: "nonadherent",
+  nonadhesion: "nonadherent",
+  nonsticking: "nonstick",
+  lowadherence: "lowadherent",
+  epinephrine: "adrenaline",
+  capsule: "tablet",
+  caplet: "tablet",
+  pill: "tablet",
+  tab: "tablet",
+  packet: "sachet",
+  pkt: "sachet",
+  ampule: "ampoule",
+  ampul: "ampoule",
+  vial: "ampoule",
+  bandaging: "bandage",
+  bandg: "bandage",
+  elasticated: "elastic",
+  elasticised: "elastic",
+  compressed: "compressed",
+  color: "colour",
+  gray: "grey",
+  tweezer: "tweezer",
+  headtorch: "headtorch",
+  waterproofed: "waterproof",
+  towlette: "towelette",
+  swabstick: "swabstick",
+  anaesthetic: "anaesthetic",
+  anesthetic: "anaesthetic",
+  steriles: "sterile",
+  sterilised: "sterile",
+  sterilized: "sterile",
+  jel: "gel",
+  bandaid: "plaster",
+  povidon: "povidone",
+  jelly: "jelly",
+  resus: "resuscitation",
+  foils: "foil",
+  dressings: "dressing",
+  unsterile: "nonsterile",
+  odour: "odour",
+  crape: "crepe",
+  tq: "tourniquet",
+  cleaning: "cleaning",
+};
+
+const plural = (word: string): string => {
+  if (word.length <= 3) return word;
+  if (word.endsWith("ies") && word.length > 4) return word.slice(0, -3) + "y";
+  if (/(ss|sh|ch|x|z)es$/.test(word)) return word.slice(0, -2);
+  if (/[^suiy]s$/.test(word) || /[aeo]ys$/.test(word)) return word.slice(0, -1);
+  return word;
+};
+
+/** One word, folded: lower case, no accents, singular, one spelling. */
+export function foldWord(word: string): string {
+  const one = plural(word);
+  return SAME[one] ?? SAME[word] ?? one;
+}
+
+/** Text with accents gone and joined words joined; same meaning, other length. */
+export function foldText(text: string): string {
+  let folded = text
+    .normalize("NFKD")
+    .replace(/\p{M}/gu, "")
+    .toLowerCase()
+    .replace(/[’`´]/g, "'")
+    .replace(/[‐‑‒]/g, "-");
+  for (const [pattern, by] of JOINED) folded = folded.replace(pattern, by);
+  return folded;
+}
+
+/** Words of a text, folded; digits that belong to a name (0.9, 4x4) are kept as words. */
+export const foldedWords = (text: string): string[] =>
+  (foldText(text).match(/[a-z]+(?:'[a-z]+)?|\d+x\d+/g) ?? []).map((w) =>
+    foldWord(w.replace(/'s?$|'(?=s$)/, "")),
+  );

@@ -1,0 +1,33 @@
+/** The 13 injury categories and 3 of support, in the order practitioners read them. */
+export const CATEGORIES = [
+  "severe-bleeding",
+  "airway-chest",
+  "resuscitation",
+  "everyday-wounds",
+  "wound-hygiene",
+  "burns",
+  "bones-joints",
+  "feet-skin",
+  "bites-stings",
+  "allergy",
+  "eyes",
+  "exposure",
+  "illness-pain",
+  "protection",
+  "tools",
+  "signal-records",
+] as const;
+export type Category = (typeof CATEGORIES)[number];
+
+/** What one unit of a function is. `pair` counts gloves, `dose` a tablet or sachet. */
+export type FunctionUnit = "each" | "pair" | "dose" | "metre" | "millilitre";
+
+/** A job that an item does. */
+export interface FunctionRecord {
+  readonly id: string;
+  readonly label: string;
+  readonly category: Category;
+  readonly unit: FunctionUnit;
+  /** One plain sentence: what does the job in full. */
+  readonly meaning: string;
+}

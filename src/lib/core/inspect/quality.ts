@@ -1,0 +1,33 @@
+import type { Line } from "../formats/auditFile.ts";
+import { inspectionPoint, type Severity } from "./points.ts";
+
+export type Condition = "sound" | "worn" | "failed";
+
+/** Points taken off for a failed inspection point (rule of the sieve, Scores); fatal leaves nothing. */
+export const PENALTY: Record<Severity, number> = { minor: 15, major: 40, fatal: 100 };
+/** Quality from which a line is sound, and from which worn; below: failed. */
+export const SOUND_FROM = 70;
+export const WORN_FROM = 40;
+/** Quality of a condition that was given without points. */
+export const QUALITY_OF: Record<Condition, number> = { sound: 100, worn: 55, failed: 0 };
+/** What a condition lets through at the Sound mesh. */
+export const SOUND_FACTOR: Record<Condition, number> = { sound: 1, worn: 0.5, failed: 0 };
+
+/** 0–100; null before any inspection. Failed points decide where they are given. */
+export function lineQuality(line: Pick<Line, "condition" | "failedPoints">): number | null {
+  if (line.failedPoints) return qualityOfPoints(line.failedPoints);
+  return line.condition ? QUALITY_OF[line.condition] : null;
+}
+
+/** The condition of a line; null before any inspection. */
+export function lineCondition(line: Pick<Line, "condition" | "failedPoints">): Condition | null {
+  if (!line.failedPoints) return line.condition ?? null;
+  const quality = qualityOfPoints(line.failedPoints);
+  return quality >= SOUND_FROM ? "sound" : quality >= WORN_FROM ? "worn" : "failed";
+}
+
+function qualityOfPoints(failed: readonly string[]): number {
+  let quality = 100;
+  for (const id of new Set(failed)) quality -= PENALTY[inspectionPoint(id)!.severity];
+  return Math.max(0, quality);
+}

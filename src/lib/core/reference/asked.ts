@@ -1,0 +1,67 @@
+import { categoryOf } from "../catalogue/catalogue.ts";
+import type { Category } from "../catalogue/functionRecord.ts";
+import type { Brief, Need, Tier } from "../formats/auditFile.ts";
+import type { Schools } from "./houseRules.ts";
+import { requiredQuantity } from "./quantity.ts";
+
+/** A need that the brief asks for, with everything the meshes look at. */
+export interface AskedNeed {
+  readonly need: Need;
+  readonly category: Category;
+  /** After the hands-only rule. */
+  readonly tier: Tier;
+  /** Q, in the function's unit. */
+  readonly required: number;
+  /** Tier × emphasis. */
+  readonly weight: number;
+}
+
+/** Planning weights of the tiers: one vital need outweighs a core and a useful one together. */
+export const TIER_WEIGHT: Record<Tier, number> = { vital: 5, core: 3, useful: 1 };
+/** What a led emphasis multiplies its categories by. */
+export const EMPHASIS_FACTOR = 2;
+const LED: Record<Schools["emphasis"], ReadonlySet<Category>> = {
+  balanced: new Set(),
+  "severity-led": new Set(["severe-bleeding", "airway-chest", "resuscitation"]),
+  "frequency-led": new Set(["everyday-wounds", "wound-hygiene", "feet-skin", "illness-pain"]),
+};
+
+/** The needs whose conditions hold, in list order. */
+export function askedNeeds(
+  needs: readonly Need[],
+  brief: Brief,
+  rules: Pick<Schools, "emphasis" | "breathing">,
+): AskedNeed[] {
+  return needs
+    .filter((need) => conditionHolds(need.when, brief))
+    .map((need) => {
+      const category = categoryOf(need.function);
+      const tier =
+        rules.breathing === "hands-only" && need.function === "rescue-breath-barrier"
+          ? "useful"
+          : need.tier;
+      const led = LED[rules.emphasis].has(category) ? EMPHASIS_FACTOR : 1;
+      return {
+        need,
+        category,
+        tier,
+        required: requiredQuantity(need, brief),
+        weight: TIER_WEIGHT[tier] * led,
+      };
+    });
+}
+
+/** Every condition given must hold; of a list any one. */
+export function conditionHolds(when: Need["when"], brief: Brief): boolean {
+  if (!when) return true;
+  const anyOf = <T>(wanted: readonly T[] | undefined, have: readonly T[]) =>
+    !wanted || wanted.some((w) => have.includes(w));
+  return (
+    anyOf(when.activities, brief.activities) &&
+    anyOf(when.carry, [brief.carry]) &&
+    anyOf(when.sensitivities, brief.sensitivities) &&
+    brief.people >= (when.peopleMin ?? 0) &&
+    brief.days >= (when.daysMin ?? 0) &&
+    brief.hoursToCare >= (when.hoursToCareMin ?? 0)
+  );
+}

@@ -1,0 +1,25 @@
+import type { Brief, Need } from "../formats/auditFile.ts";
+
+/** Guards whole numbers against the last bit of a sum of decimals. */
+const HAIR = 1e-9;
+
+/** Times a dressing is changed before care is reached. */
+export const redressings = (hoursToCare: number, everyH: number | undefined): number =>
+  everyH === undefined ? 0 : Math.floor(hoursToCare / everyH + HAIR);
+
+/** Required quantity Q of a need, in the function's unit, at least 1. */
+export function requiredQuantity(
+  need: Pick<Need, "quantity">,
+  brief: Pick<Brief, "people" | "days" | "hoursToCare">,
+): number {
+  const q = need.quantity;
+  const { people, days } = brief;
+  const once =
+    (q.base ?? 0) +
+    (q.perPerson ?? 0) * people +
+    (q.perDay ?? 0) * days +
+    (q.perPersonDay ?? 0) * people * days;
+  const asked = Math.ceil(once * (1 + redressings(brief.hoursToCare, q.redressEveryH)) - HAIR);
+  const clamped = Math.min(Math.max(asked, q.min ?? 0), q.max ?? Infinity);
+  return Math.max(1, clamped);
+}

@@ -1,0 +1,25 @@
+import type { Bench } from "../sieve/bench.ts";
+import type { Pairing } from "../sieve/pairs.ts";
+
+export type UncheckedFact = "count" | "size" | "measure" | "condition" | "date" | "reach";
+
+/**
+ * What nobody has looked at yet, line by line. A count and a condition always matter; a size, a
+ * measure or a reach only where an asked need that the line can serve looks at it.
+ */
+export function uncheckedFacts(bench: Bench, pairing: Pairing): UncheckedFact[][] {
+  const found = pairing.facts.map((fact, l) => {
+    const facts = new Set<UncheckedFact>();
+    if (!fact.counted) facts.add("count");
+    if (fact.sound === null) facts.add("condition");
+    if (fact.standing === "unread" && bench.lines[l]!.type) facts.add("date");
+    return facts;
+  });
+  for (const p of pairing.pairs) {
+    if (p.credit.credit <= 0) continue;
+    if (p.spec.unchecked) found[p.line]!.add("size");
+    if (!pairing.facts[p.line]!.measure.known) found[p.line]!.add("measure");
+    if (p.handy.unchecked) found[p.line]!.add("reach");
+  }
+  return found.map((facts) => [...facts]);
+}

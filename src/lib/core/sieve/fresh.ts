@@ -1,0 +1,62 @@
+import { categoryOf } from "../catalogue/catalogue.ts";
+import type { Category } from "../catalogue/functionRecord.ts";
+import type { ItemType } from "../catalogue/itemType.ts";
+import { lastGoodDay, lastGoodDayAfterMonths } from "../dates.ts";
+import type { Line, Tier } from "../formats/auditFile.ts";
+import type { Schools } from "../reference/houseRules.ts";
+
+/** Mesh 5, Fresh. */
+
+/** Comfort items count half for a year past their date under the tiered school. */
+export const TIERED_FACTOR = 0.5;
+export const TIERED_MONTHS = 12;
+
+const NEVER_PAST_CATEGORIES: ReadonlySet<Category> = new Set([
+  "severe-bleeding",
+  "airway-chest",
+  "resuscitation",
+  "eyes",
+  "allergy",
+]);
+const NEVER_PAST_FUNCTIONS: ReadonlySet<string> = new Set([
+  "topical-antibiotic",
+  "cardiac-aspirin",
+  "sugar",
+]);
+
+/** Where a date stands against the last day; `unread`: a dated type with no date read. */
+export type DateStanding = "good" | "past-within-a-year" | "past" | "unread";
+
+/** Standing of a line's date on the last day. */
+export function dateStanding(line: Line, type: ItemType, lastDay: string): DateStanding {
+  if (line.expires === undefined) return type.dated ? "unread" : "good";
+  if (line.expires === "none" || lastGoodDay(line.expires) >= lastDay) return "good";
+  return lastGoodDayAfterMonths(line.expires, TIERED_MONTHS) >= lastDay
+    ? "past-within-a-year"
+    : "past";
+}
+
+/** 0, 0.5 or 1; null: unchecked. */
+export function freshFactor(
+  standing: DateStanding,
+  type: ItemType,
+  tier: Tier,
+  dates: Schools["dates"],
+): number | null {
+  if (standing === "unread") return null;
+  if (standing === "good") return 1;
+  if (standing === "past" || dates === "strict" || tier === "vital" || neverPast(type)) return 0;
+  return TIERED_FACTOR;
+}
+
+/** Sterile, life-saving, eye, allergy and antibiotic items never count past their date. */
+export function neverPast(type: ItemType): boolean {
+  return (
+    type.sterile ||
+    type.functions.some(
+      (c) =>
+        c.credit > 0 &&
+        (NEVER_PAST_CATEGORIES.has(categoryOf(c.function)) || NEVER_PAST_FUNCTIONS.has(c.function)),
+    )
+  );
+}

@@ -1,0 +1,8 @@
+import { creditFor } from "../catalogue/catalogue.ts";
+import type { ItemType } from "../catalogue/itemType.ts";
+import type { Need } from "../formats/auditFile.ts";
+
+/** Mesh 1, Here: the type claims the function, with any credit, 0 too, or the need accepts it. */
+export const claimsOrAccepted = (type: ItemType, need: Need): boolean =>
+  creditFor(type, need.function) !== undefined ||
+  (need.accept?.some((a) => a.itemType === type.id) ?? false);

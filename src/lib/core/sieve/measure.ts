@@ -1,0 +1,57 @@
+import type { ItemType } from "../catalogue/itemType.ts";
+import type { Line } from "../formats/auditFile.ts";
+
+/** A single printed number on a thing measured in metres is a length from here up, else a width. */
+export const LENGTH_FROM_MM = 300;
+
+/** Printed width and length in mm; null: not known. */
+export interface Extent {
+  readonly width: number | null;
+  readonly length: number | null;
+  /** How many numbers are printed. */
+  readonly numbers: number;
+}
+
+/** Of printed sizes the smallest number is the width, the largest the length. */
+export function extentOf(line: Pick<Line, "sizeMm">, type: Pick<ItemType, "measure">): Extent {
+  const size = line.sizeMm;
+  if (!size || size.length === 0) return { width: null, length: null, numbers: 0 };
+  if (size.length > 1)
+    return { width: Math.min(...size), length: Math.max(...size), numbers: size.length };
+  const only = size[0]!;
+  if (type.measure !== "metre") return { width: only, length: only, numbers: 1 };
+  return only >= LENGTH_FROM_MM
+    ? { width: null, length: only, numbers: 1 }
+    : { width: only, length: null, numbers: 1 };
+}
+
+/** Units of measure in one piece, and whether that is read or only typical. */
+export interface Measure {
+  readonly perPiece: number;
+  readonly known: boolean;
+}
+
+/** Per piece: 1, doses, metres or millilitres by the type's measure. */
+export function measureOf(line: Line, type: ItemType): Measure {
+  switch (type.measure) {
+    case "each":
+    case "pair":
+      return { perPiece: 1, known: true };
+    case "dose":
+      return { perPiece: line.dosesPerPiece ?? 1, known: true };
+    case "metre": {
+      const { length } = extentOf(line, type);
+      return length === null
+        ? { perPiece: type.typical ?? 1, known: false }
+        : { perPiece: length / 1000, known: true };
+    }
+    case "millilitre":
+      return line.volumeMl === undefined
+        ? { perPiece: type.typical ?? 1, known: false }
+        : { perPiece: line.volumeMl, known: true };
+  }
+}
+
+/** Pieces: counted, or claimed until counted. */
+export const piecesOf = (line: Line): number => line.counted ?? line.claimed ?? 0;
+export const isCounted = (line: Line): boolean => line.counted !== undefined;

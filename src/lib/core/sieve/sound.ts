@@ -1,0 +1,8 @@
+import type { Line } from "../formats/auditFile.ts";
+import { lineCondition, SOUND_FACTOR } from "../inspect/quality.ts";
+
+/** Mesh 4, Sound: 1 sound, 0.5 worn, 0 failed; null: not inspected, unchecked. */
+export function soundFactor(line: Line): number | null {
+  const condition = lineCondition(line);
+  return condition === null ? null : SOUND_FACTOR[condition];
+}
