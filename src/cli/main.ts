@@ -1,0 +1,223 @@
+import { readFileSync, statSync, writeFileSync } from "node:fs";
+import { extname } from "node:path";
+import loadHighs from "highs";
+import { audit } from "../lib/core/audit.ts";
+import { readCard } from "../lib/core/card/readCard.ts";
+import { cardResult, cardTextProblem } from "../lib/core/card/cardText.ts";
+import { isDay } from "../lib/core/dates.ts";
+import { parseAudit, type AuditFile } from "../lib/core/formats/auditFile.ts";
+import { auditResult } from "../lib/core/formats/auditResult.ts";
+import { parsePriceBook, parsePriceCsv } from "../lib/core/formats/priceCsv.ts";
+import type { Outcome, Problem } from "../lib/core/formats/problem.ts";
+import { jsonSchemaOf, SCHEMAS } from "../lib/core/formats/schemas.ts";
+import { actionsOf } from "../lib/core/plan/actions.ts";
+import { highsSolver } from "../lib/core/plan/highsSolver.ts";
+import { plan, type PlanRequest } from "../lib/core/plan/plan.ts";
+import { planResult } from "../lib/core/plan/planResult.ts";
+import type { PriceBook } from "../lib/core/plan/priceBook.ts";
+import { PRICE_BOOK } from "../lib/data/priceBook.ts";
+import { markdownReport } from "../lib/report/markdown.ts";
+
+const USAGE = `usage: npm run --silent cli -- COMMAND
+  read-card FILE|-                       entries of a contents card
+  audit FILE [--today DAY]               the audit of an audit file
+  plan FILE [--budget N] [--mass G] [--volume ML] [--target ready|0.85]
+            [--best] [--prices FILE] [--today DAY]
+  report FILE --to md --out PATH [--today DAY]
+  schema audit|workspace`;
+
+/** No real file comes near it; a larger one is a mistake. */
+const LARGEST_FILE = 50 * 1024 * 1024;
+
+class Usage extends Error {}
+class BadInput extends Error {
+  constructor(readonly problems: readonly Problem[]) {
+    super("bad input");
+  }
+}
+
+async function main(argv: readonly string[]): Promise<void> {
+  const [command, ...rest] = argv;
+  const { positional, flags } = parseArguments(rest);
+  const today = flags.get("today") ?? new Date().toISOString().slice(0, 10);
+  if (!isDay(today)) throw new Usage(`--today '${today}' is not a day`);
+  switch (command) {
+    case "read-card": {
+      const text = readText(only(positional));
+      const wrong = cardTextProblem(text);
+      if (wrong) throw new BadInput([wrong]);
+      print(cardResult(readCard(text)));
+      return;
+    }
+    case "audit":
+      print(auditResult(audit(readAudit(only(positional)), today)));
+      return;
+    case "plan":
+      print(await runPlan(readAudit(only(positional)), flags, today));
+      return;
+    case "report": {
+      const file = readAudit(only(positional));
+      const out = flags.get("out");
+      if (flags.get("to") !== "md" || out === undefined)
+        throw new Usage("report takes --to md and --out PATH");
+      const book = PRICE_BOOK;
+      const request = requestOf(file, new Map(), today, book);
+      const outcome = plan(request, highsSolver(await loadHighs()));
+      const planned =
+        outcome.status === "infeasible"
+          ? null
+          : {
+              actions: actionsOf(outcome, request),
+              price: outcome.choice.price,
+              currency: book.currency,
+              gradeAfter: outcome.choice.after.grade ?? "",
+              coverageAfter: outcome.choice.after.coverage ?? 0,
+              proven: outcome.status === "optimal",
+            };
+      writeFileSync(out, markdownReport(audit(file, today), planned, today));
+      process.stderr.write(`wrote ${out}\n`);
+      return;
+    }
+    case "schema": {
+      const name = only(positional);
+      if (!(name in SCHEMAS))
+        throw new Usage(`no schema '${name}'; there are ${Object.keys(SCHEMAS).join(", ")}`);
+      print(jsonSchemaOf(name as keyof typeof SCHEMAS));
+      return;
+    }
+    default:
+      throw new Usage(command === undefined ? "" : `no command '${command}'`);
+  }
+}
+
+async function runPlan(file: AuditFile, flags: ReadonlyMap<string, string>, today: string) {
+  const prices = flags.get("prices");
+  const book = prices === undefined ? PRICE_BOOK : readPrices(prices);
+  const request = requestOf(file, flags, today, book);
+  const currency = file.kit.price?.currency;
+  if (currency !== undefined && currency !== book.currency)
+    throw new BadInput([
+      {
+        where: "kit.price.currency",
+        what: `is ${currency}, the price book is in ${book.currency}: one audit has one currency; convert the price book by your own rate`,
+      },
+    ]);
+  return planResult(plan(request, highsSolver(await loadHighs())), request);
+}
+
+function requestOf(
+  file: AuditFile,
+  flags: ReadonlyMap<string, string>,
+  today: string,
+  book: PriceBook,
+): PlanRequest {
+  const amount = (name: string, otherwise: number | undefined): number | null => {
+    const given = flags.get(name);
+    if (given === undefined) return otherwise ?? null;
+    const n = Number(given);
+    if (given.trim() === "" || !Number.isFinite(n) || n < 0)
+      throw new Usage(`--${name} '${given}' is not a number from 0`);
+    return n;
+  };
+  const target = flags.get("target") ?? "ready";
+  const share = Number(target);
+  if (target !== "ready" && !(share > 0 && share <= 1))
+    throw new Usage(`--target '${target}' is neither 'ready' nor a coverage between 0 and 1`);
+  const best = flags.has("best") || (flags.has("budget") && !flags.has("target"));
+  return {
+    audit: file,
+    book,
+    question: best ? "best" : "cheapest",
+    target: target === "ready" ? "ready" : share,
+    limits: {
+      budget: amount("budget", file.brief.limits.budget),
+      massG: amount("mass", file.brief.limits.massG),
+      volumeMl: amount("volume", file.brief.limits.volumeMl),
+    },
+    keep: [],
+    today,
+  };
+}
+
+const VALUE_FLAGS = new Set(["today", "budget", "mass", "volume", "target", "prices", "to", "out"]);
+const PLAIN_FLAGS = new Set(["best"]);
+
+function parseArguments(args: readonly string[]) {
+  const positional: string[] = [];
+  const flags = new Map<string, string>();
+  for (let i = 0; i < args.length; i++) {
+    const arg = args[i]!;
+    if (!arg.startsWith("--")) {
+      positional.push(arg);
+      continue;
+    }
+    const [name, inline] = arg.slice(2).split("=", 2) as [string, string | undefined];
+    if (PLAIN_FLAGS.has(name)) flags.set(name, "");
+    else if (VALUE_FLAGS.has(name)) {
+      const value = inline ?? args[++i];
+      if (value === undefined) throw new Usage(`--${name} wants a value`);
+      flags.set(name, value);
+    } else throw new Usage(`no option '--${name}'`);
+  }
+  return { positional, flags };
+}
+
+function only(positional: readonly string[]): string {
+  if (positional.length !== 1) throw new Usage(`one file is wanted, ${positional.length} given`);
+  return positional[0]!;
+}
+
+function readText(path: string): string {
+  if (path === "-") return readFileSync(0, "utf8");
+  let bytes: Buffer;
+  try {
+    const { size } = statSync(path);
+    if (size > LARGEST_FILE)
+      throw new BadInput([
+        { where: path, what: `has ${Math.round(size / 1048576)} MB; files up to 50 MB are read` },
+      ]);
+    bytes = readFileSync(path);
+  } catch (error) {
+    if (error instanceof BadInput) throw error;
+    throw new BadInput([{ where: path, what: `cannot be read: ${(error as Error).message}` }]);
+  }
+  return bytes.toString("utf8");
+}
+
+function readJson(path: string): unknown {
+  const text = readText(path);
+  try {
+    return JSON.parse(text.replace(/^\uFEFF/, ""));
+  } catch (error) {
+    throw new BadInput([
+      {
+        where: path,
+        what: `is not whole JSON (${(error as Error).message}): the file may be cut short`,
+      },
+    ]);
+  }
+}
+
+const orThrow = <T>(outcome: Outcome<T>): T => {
+  if (outcome.ok) return outcome.value;
+  throw new BadInput(outcome.problems);
+};
+
+const readAudit = (path: string): AuditFile => orThrow(parseAudit(readJson(path)));
+const readPrices = (path: string): PriceBook =>
+  orThrow(
+    extname(path).toLowerCase() === ".csv"
+      ? parsePriceCsv(readText(path))
+      : parsePriceBook(readJson(path)),
+  );
+const print = (value: unknown) => process.stdout.write(JSON.stringify(value, null, 1) + "\n");
+
+main(process.argv.slice(2)).catch((error: unknown) => {
+  if (error instanceof Usage) {
+    process.stderr.write(`${error.message === "" ? "" : `${error.message}\n`}${USAGE}\n`);
+    process.exitCode = 2;
+  } else if (error instanceof BadInput) {
+    for (const p of error.problems) process.stderr.write(`${p.where || "the file"}: ${p.what}\n`);
+    process.exitCode = 1;
+  } else throw error;
+});

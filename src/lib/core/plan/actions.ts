@@ -1,0 +1,252 @@
+import { creditFor, typeLookup } from "../catalogue/catalogue.ts";
+import { audit } from "../audit.ts";
+import type { AuditFile } from "../formats/auditFile.ts";
+import { measureOf } from "../sieve/measure.ts";
+import type { Mesh } from "../sieve/sift.ts";
+import { PRODUCT_PREFIX } from "./candidates.ts";
+import { lineLoad } from "./mass.ts";
+import type { PlanOutcome, PlanRequest, Purchase } from "./plan.ts";
+import type { Product } from "./priceBook.ts";
+
+export type Phase = "before-carried" | "next-order" | "at-rotation";
+/** What a need gains in coverage points (0–100) and where it was held before. */
+export interface Serves {
+  readonly need: string;
+  readonly mesh: Mesh | "pan";
+  readonly units: number;
+}
+export type Action =
+  | {
+      readonly kind: "add" | "top-up" | "replace";
+      readonly phase: Phase;
+      readonly product: Product;
+      readonly packs: number;
+      readonly pieces: number;
+      /** Whole pieces left over when every need is met. */
+      readonly spare: number;
+      readonly price: number;
+      readonly massG: number;
+      /** Lost coverage, in points, were this alone left out. */
+      readonly gain: number;
+      readonly gainPerPrice: number | null;
+      readonly serves: readonly Serves[];
+      /** The next cheapest way to fill the same need; null: none in the book. */
+      readonly runnerUp: {
+        readonly product: Product;
+        readonly packs: number;
+        readonly price: number;
+      } | null;
+      /** Kit lines it stands in for. */
+      readonly instead: readonly string[];
+    }
+  | {
+      readonly kind: "move";
+      readonly phase: Phase;
+      readonly line: string;
+      readonly gain: number;
+      readonly label: boolean;
+    }
+  | {
+      readonly kind: "drop";
+      readonly phase: Phase;
+      readonly line: string;
+      readonly massG: number;
+      readonly because: "failed" | "past-date" | "in-name-only" | "serves-nothing" | "limit";
+    }
+  | {
+      readonly kind: "check";
+      readonly phase: Phase;
+      readonly line: string;
+      readonly facts: readonly string[];
+    };
+
+type Solved = Extract<PlanOutcome, { choice: unknown }>;
+
+/** The actions of a plan, those that matter most first, each with its reason. */
+export function actionsOf(outcome: Solved, request: PlanRequest): Action[] {
+  const { choice, before } = outcome;
+  const coverage = choice.after.coverage ?? 0;
+  const without = (kit: AuditFile) =>
+    100 * Math.max(0, coverage - (audit(kit, request.today).coverage ?? 0));
+  const buys = choice.purchases.map((p) => buy(p, outcome, request, without));
+  const moves: Action[] = choice.moved.map((id) => {
+    const original = request.audit.kit.lines.find((l) => l.id === id)!;
+    const kit = withLines(choice.kit, (lines) => lines.map((l) => (l.id === id ? original : l)));
+    return {
+      kind: "move",
+      phase: "before-carried",
+      line: id,
+      gain: without(kit),
+      label: original.labelled === false || original.findable === false,
+    };
+  });
+  const drops: Action[] = choice.dropped.map((id) => {
+    const index = before.bench.lines.findIndex((l) => l.line.id === id);
+    const { line, type } = before.bench.lines[index]!;
+    const fact = before.pairing.facts[index]!;
+    const nameOnly =
+      type !== null && type.functions.length > 0 && type.functions.every((f) => f.credit === 0);
+    const because =
+      fact.sound === 0
+        ? "failed"
+        : fact.standing !== "good" && fact.standing !== "unread"
+          ? "past-date"
+          : nameOnly
+            ? "in-name-only"
+            : before.pairing.pairs.some((p) => p.line === index && p.credit.credit > 0)
+              ? "limit"
+              : "serves-nothing";
+    return {
+      kind: "drop",
+      phase: because === "serves-nothing" || because === "limit" ? "next-order" : "before-carried",
+      line: id,
+      massG: lineLoad(line, type).massG,
+      because,
+    };
+  });
+  const checks: Action[] = choice.after.unchecked.flatMap((facts, l): Action[] => {
+    const bench = choice.after.bench.lines[l]!;
+    const relied = choice.after.needs.some((n) =>
+      n.pairs.some((p) => p.pair.line === l && p.units > 0 && p.f > 0),
+    );
+    return facts.length > 0 && relied && !bench.elsewhere
+      ? [{ kind: "check", phase: "before-carried", line: bench.line.id, facts }]
+      : [];
+  });
+  const order = (a: Action) =>
+    a.phase === "before-carried" ? 0 : a.phase === "next-order" ? 1 : 2;
+  const gain = (a: Action) => ("gain" in a ? a.gain : -1);
+  return [...buys, ...moves, ...drops]
+    .sort((a, b) => order(a) - order(b) || gain(b) - gain(a))
+    .concat(checks);
+}
+
+const withLines = (
+  file: AuditFile,
+  change: (lines: AuditFile["kit"]["lines"]) => AuditFile["kit"]["lines"],
+): AuditFile => ({
+  ...file,
+  kit: { ...file.kit, lines: change(file.kit.lines) },
+});
+
+function buy(
+  p: Purchase,
+  outcome: Solved,
+  request: PlanRequest,
+  without: (kit: AuditFile) => number,
+): Action {
+  const { before, choice } = outcome;
+  const { bench, needs } = choice.after;
+  const id = PRODUCT_PREFIX + p.product.id;
+  const index = bench.lines.findIndex((l) => l.line.id === id);
+  const { line, type } = bench.lines[index]!;
+  const serves: Serves[] = [];
+  let used = 0;
+  let main = { need: -1, weight: -1 };
+  needs.forEach((need, n) => {
+    for (const s of need.pairs) {
+      if (s.pair.line !== index || s.units <= 0 || s.f <= 0) continue;
+      const asked = bench.needs[n]!;
+      serves.push({ need: asked.need.id, mesh: before.needs[n]!.restsOn, units: s.units });
+      used +=
+        type!.use === "tool" ? 1 : s.units / s.pair.credit.yield / measureOf(line, type!).perPiece;
+      const weight = (asked.weight * s.units * s.f) / asked.required;
+      if (weight > main.weight) main = { need: n, weight };
+    }
+  });
+  const vital = serves.some((s) => bench.needs.find((n) => n.need.id === s.need)!.tier === "vital");
+  const held = main.need < 0 ? "enough" : before.needs[main.need]!.restsOn;
+  const kind =
+    held === "enough" || held === "pan"
+      ? "top-up"
+      : held === "here" || held === "handy" || held === "usable"
+        ? "add"
+        : "replace";
+  const pieces = p.packs * p.product.pack;
+  const price = (Math.round(p.product.price.amount * 100) * p.packs) / 100;
+  const gain = without(withLines(choice.kit, (lines) => lines.filter((l) => l.id !== id)));
+  return {
+    kind,
+    phase: vital ? "before-carried" : "next-order",
+    product: p.product,
+    packs: p.packs,
+    pieces,
+    spare: Math.max(0, pieces - Math.ceil(used - 1e-9)),
+    price,
+    massG: (p.product.massG ?? 0) * p.packs,
+    gain,
+    gainPerPrice: price > 0 ? gain / price : null,
+    serves,
+    runnerUp:
+      main.need < 0
+        ? null
+        : runnerUp(
+            p.product,
+            main.need,
+            serves.find((s) => s.need === bench.needs[main.need]!.need.id)!.units,
+            outcome,
+            request,
+          ),
+    instead:
+      kind === "replace" && main.need >= 0
+        ? before.needs[main.need]!.pairs.filter((s) => s.f < 1).map(
+            (s) => before.bench.lines[s.pair.line]!.line.id,
+          )
+        : [],
+  };
+}
+
+/** The next cheapest product of another kind or pack for the same units of the need. */
+function runnerUp(
+  chosen: Product,
+  n: number,
+  units: number,
+  outcome: Solved,
+  request: PlanRequest,
+) {
+  const { bench } = outcome.choice.after;
+  const need = bench.needs[n]!.need;
+  let best: { product: Product; packs: number; price: number } | null = null;
+  const probe: AuditFile = {
+    ...request.audit,
+    list: {
+      ...request.audit.list,
+      needs: [{ ...need, quantity: { base: Math.max(1, Math.ceil(units - 1e-9)) } }],
+    },
+  };
+  for (const product of request.book.products) {
+    if (product.id === chosen.id) continue;
+    const serves =
+      bench.needs[n]!.need.accept?.some((a) => a.itemType === product.itemType) ||
+      doesTheJob(product, need.function, request.audit);
+    if (!serves) continue;
+    const one = audit(
+      withLines(probe, () => [
+        {
+          id: "probe",
+          itemType: product.itemType,
+          counted: product.pack,
+          condition: "sound",
+          expires: "none",
+          location: "outside",
+          ...(product.sizeMm ? { sizeMm: product.sizeMm } : {}),
+          ...(product.volumeMl ? { volumeMl: product.volumeMl } : {}),
+          ...(product.dosesPerPiece ? { dosesPerPiece: product.dosesPerPiece } : {}),
+        },
+      ]),
+      request.today,
+    );
+    const share = one.needs[0]?.values[6] ?? 0;
+    const whole = one.needs[0]?.pairs[0]?.f ?? 0;
+    if (share <= 0 || whole < 1 - 1e-9) continue;
+    const packs = Math.max(1, Math.ceil(1 / share - 1e-9));
+    const price = (Math.round(product.price.amount * 100) * packs) / 100;
+    if (best === null || price < best.price) best = { product, packs, price };
+  }
+  return best;
+}
+
+const doesTheJob = (product: Product, functionId: string, file: AuditFile): boolean => {
+  const type = typeLookup(file.itemTypes)(product.itemType);
+  return type !== undefined && (creditFor(type, functionId)?.credit ?? 0) > 0;
+};

@@ -1,0 +1,117 @@
+import { lastGoodDayAfterMonths } from "../dates.ts";
+import type { AuditFile, Line } from "../formats/auditFile.ts";
+import { layOut, type Bench } from "../sieve/bench.ts";
+import { pairUp, type Pairing } from "../sieve/pairs.ts";
+import { sift } from "../sieve/sift.ts";
+import { mayPropose, type PriceBook, type Product } from "./priceBook.ts";
+
+/**
+ * Everything the planner may use for a need: the kit's own lines, moved and labelled where that is
+ * free, and the products of the price book as if they lay there.
+ */
+export interface Candidates {
+  readonly bench: Bench;
+  readonly pairing: Pairing;
+  /** Lines of `bench` from here on are products, in the order of `products`. */
+  readonly firstProduct: number;
+  readonly products: readonly Product[];
+  /** Kit lines that had to be moved or labelled to count in full, by index. */
+  readonly movable: ReadonlySet<number>;
+  readonly uses: readonly Use[];
+  /** Units of measure a line gives (kit), or one pack gives (product). */
+  readonly supply: readonly number[];
+  /** Companion functions that nothing sound and in date in the kit does. */
+  readonly missingCompanions: ReadonlySet<string>;
+}
+
+/** A line or product that can serve a need with f > 0, its companions taken as present. */
+export interface Use {
+  readonly line: number;
+  readonly need: number;
+  readonly f: number;
+  readonly yield: number;
+  readonly tool: boolean;
+  /** Companions of the need that the kit lacks. */
+  readonly lacking: readonly string[];
+}
+
+export const PRODUCT_PREFIX = "buy:";
+
+/** The line a purchase becomes: counted, sound, dated by its shelf life, laid where it is needed. */
+export function boughtLine(product: Product, packs: number, today: string): Line {
+  return {
+    id: PRODUCT_PREFIX + product.id,
+    itemType: product.itemType,
+    text: product.title,
+    counted: product.pack * packs,
+    ...(product.sizeMm ? { sizeMm: product.sizeMm } : {}),
+    ...(product.volumeMl === undefined ? {} : { volumeMl: product.volumeMl }),
+    ...(product.dosesPerPiece === undefined ? {} : { dosesPerPiece: product.dosesPerPiece }),
+    expires: product.shelfMonths ? lastGoodDayAfterMonths(today, product.shelfMonths) : "none",
+    condition: "sound",
+    location: "outside",
+  };
+}
+
+/** A kit line brought within reach, marked and findable. */
+export const movedLine = (line: Line): Line => {
+  const { reachS, findable, labelled, ...rest } = line;
+  void reachS;
+  void findable;
+  void labelled;
+  return { ...rest, location: "outside" };
+};
+
+export function candidates(audit: AuditFile, book: PriceBook, today: string): Candidates {
+  const products = book.products.filter(mayPropose);
+  const kitLines = audit.kit.lines;
+  // Before moving, to know which lines a move would help.
+  const before = pairUp(layOut(audit, today));
+  const movable = new Set<number>();
+  for (const p of before.pairs)
+    if (p.handy.factor < 1 && p.line < kitLines.length) movable.add(p.line);
+  const laid: AuditFile = {
+    ...audit,
+    brief: { ...audit.brief, carriedElsewhere: audit.brief.carriedElsewhere ?? [] },
+    kit: {
+      ...audit.kit,
+      lines: [
+        ...kitLines.map((l, i) => (movable.has(i) ? movedLine(l) : l)),
+        ...products.map((p) => boughtLine(p, 0, today)),
+      ],
+    },
+  };
+  // layOut puts things carried elsewhere behind all kit lines; products come between.
+  const bench = layOut(laid, today);
+  const pairing = pairUp(bench);
+  const sifted = sift(
+    bench,
+    pairing,
+    bench.lines.map(() => true),
+  );
+  const firstProduct = kitLines.length;
+  const isProduct = (l: number) => l >= firstProduct && l < firstProduct + products.length;
+  const missingCompanions = new Set<string>();
+  const uses: Use[] = [];
+  sifted.forEach((need, n) => {
+    for (const p of need.pairs) {
+      p.companionsMissing.forEach((c) => missingCompanions.add(c));
+      const f = p.f * 2 ** p.companionsMissing.length;
+      if (f <= 0) continue;
+      uses.push({
+        line: p.pair.line,
+        need: n,
+        f,
+        yield: p.pair.credit.yield,
+        tool: bench.lines[p.pair.line]!.type!.use === "tool",
+        lacking: p.companionsMissing,
+      });
+    }
+  });
+  const supply = bench.lines.map((_, l) => {
+    const fact = pairing.facts[l]!;
+    const pieces = isProduct(l) ? products[l - firstProduct]!.pack : fact.pieces;
+    return pieces * fact.measure.perPiece;
+  });
+  return { bench, pairing, firstProduct, products, movable, uses, supply, missingCompanions };
+}

@@ -1,0 +1,87 @@
+import { SKILLS } from "../catalogue/itemType.ts";
+import type { Candidates } from "./candidates.ts";
+import { mayPropose, type PriceBook } from "./priceBook.ts";
+
+/** Why no plan can do what was asked. */
+export type Obstacle =
+  /** No product and no line in the kit does the need's job in full. `best`: the most any does, 0–1. */
+  | { readonly code: "no-product"; readonly need: string; readonly best: number }
+  /** What does the job asks for more training than the party has. */
+  | {
+      readonly code: "training";
+      readonly need: string;
+      readonly asks: string;
+      readonly has: string;
+    }
+  /** What does the job clashes with a sensitivity of the party. */
+  | { readonly code: "sensitivity"; readonly need: string; readonly clash: string }
+  /** What does the job is for licensed use only and is never proposed. */
+  | { readonly code: "licensed"; readonly need: string }
+  /** Even with everything bought, coverage stays below what was asked. */
+  | { readonly code: "coverage"; readonly most: number; readonly asked: number }
+  /** A limit forbids it; without it there is a plan. `needed`: what that plan would take, when known. */
+  | {
+      readonly code: "limit";
+      readonly limit: "budget" | "massG" | "volumeMl";
+      readonly allowed: number;
+      readonly needed: number | null;
+    }
+  /** Limits that only together forbid it. */
+  | { readonly code: "limits-together" }
+  /** The search ended before an answer was proven. */
+  | { readonly code: "not-proven" };
+
+/** Vital needs that no purchase can bring to 1, each with the reason. */
+export function unreachableNeeds(c: Candidates, book: PriceBook): Obstacle[] {
+  const { bench, pairing } = c;
+  const obstacles: Obstacle[] = [];
+  bench.needs.forEach((asked, n) => {
+    if (asked.tier !== "vital") return;
+    const inFull = c.uses.filter((u) => u.need === n && u.f > 1 - 1e-9);
+    const bought = inFull.some(
+      (u) => u.line >= c.firstProduct && u.line < c.firstProduct + c.products.length,
+    );
+    const units = inFull.reduce((s, u) => s + c.supply[u.line]! * u.yield, 0);
+    if (bought || units >= asked.required - 1e-9) return;
+    const id = asked.need.id;
+    const [from, to] = pairing.ranges[n]!;
+    const whole = pairing.pairs
+      .slice(from, to)
+      .filter((p) => p.credit.credit * p.spec.factor > 1 - 1e-9);
+    const clashing = whole.find((p) =>
+      bench.lines[p.line]!.type!.clash.some((x) => bench.brief.sensitivities.includes(x)),
+    );
+    const trained = whole.find(
+      (p) => SKILLS.indexOf(bench.lines[p.line]!.type!.skill) > SKILLS.indexOf(bench.brief.skill),
+    );
+    const licensed = book.products.some((p) => !mayPropose(p));
+    if (trained)
+      obstacles.push({
+        code: "training",
+        need: id,
+        asks: bench.lines[trained.line]!.type!.skill,
+        has: bench.brief.skill,
+      });
+    else if (clashing)
+      obstacles.push({
+        code: "sensitivity",
+        need: id,
+        clash: bench.lines[clashing.line]!.type!.clash.join(", "),
+      });
+    else if (licensed && whole.length === 0 && LICENSED_FUNCTIONS.has(asked.need.function))
+      obstacles.push({ code: "licensed", need: id });
+    else
+      obstacles.push({
+        code: "no-product",
+        need: id,
+        best: Math.max(0, ...c.uses.filter((u) => u.need === n).map((u) => u.f)),
+      });
+  });
+  return obstacles;
+}
+
+const LICENSED_FUNCTIONS = new Set([
+  "chest-decompression",
+  "wound-suture",
+  "adrenaline-auto-injector",
+]);

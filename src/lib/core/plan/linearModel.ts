@@ -1,0 +1,49 @@
+/** A mixed-integer linear programme as plain arrays, and what a solver answers. */
+
+export interface Column {
+  cost: number;
+  lower: number;
+  upper: number;
+  integer: boolean;
+}
+export interface Row {
+  lower: number;
+  upper: number;
+  entries: readonly (readonly [column: number, coefficient: number])[];
+}
+/** Always minimised. */
+export interface LinearModel {
+  columns: Column[];
+  rows: Row[];
+}
+
+export interface Solved {
+  readonly status: "optimal" | "infeasible" | "time-limit";
+  /** Column values; empty when there is no solution. */
+  readonly x: ArrayLike<number>;
+  readonly objective: number;
+  /** No solution is better than this. */
+  readonly bound: number;
+}
+
+export interface SolveOptions {
+  /** Values to start from, column by column. */
+  readonly start?: ArrayLike<number> | undefined;
+  readonly timeLimitS?: number | undefined;
+}
+
+/** Any exact solver: HiGHS in the application, brute force in a test. */
+export type Solver = (model: LinearModel, options?: SolveOptions) => Solved;
+
+export const emptyModel = (): LinearModel => ({ columns: [], rows: [] });
+
+/** Adds a column and gives its index. */
+export function addColumn(model: LinearModel, column: Partial<Column>): number {
+  model.columns.push({ cost: 0, lower: 0, upper: Infinity, integer: false, ...column });
+  return model.columns.length - 1;
+}
+
+export function addRow(model: LinearModel, row: Partial<Row> & Pick<Row, "entries">): number {
+  model.rows.push({ lower: -Infinity, upper: Infinity, ...row });
+  return model.rows.length - 1;
+}

@@ -1,0 +1,30 @@
+import { typeLookup } from "../catalogue/catalogue.ts";
+import type { ItemType } from "../catalogue/itemType.ts";
+import type { AuditFile, Line } from "../formats/auditFile.ts";
+import { measureOf, piecesOf } from "../sieve/measure.ts";
+
+export interface Load {
+  readonly massG: number;
+  readonly volumeMl: number;
+}
+
+/** Mass (g) and bulk (ml) of a line by its type's typical piece; a longer roll or larger bottle weighs more. */
+export function lineLoad(line: Line, type: ItemType | null): Load {
+  if (!type) return { massG: 0, volumeMl: 0 };
+  const scale = type.typical ? measureOf(line, type).perPiece / type.typical : 1;
+  const pieces = piecesOf(line) * scale;
+  return { massG: pieces * (type.massG ?? 0), volumeMl: pieces * (type.bulkMl ?? 0) };
+}
+
+/** What is carried: all lines and the bag. An estimate until the kit is weighed. */
+export function kitLoad(audit: AuditFile): Load {
+  const typeOf = typeLookup(audit.itemTypes);
+  let massG = audit.kit.container?.massG ?? 0;
+  let volumeMl = 0;
+  for (const line of audit.kit.lines) {
+    const load = lineLoad(line, line.itemType === null ? null : (typeOf(line.itemType) ?? null));
+    massG += load.massG;
+    volumeMl += load.volumeMl;
+  }
+  return { massG, volumeMl };
+}

@@ -1,0 +1,73 @@
+import { auditResult } from "../formats/auditResult.ts";
+import { actionsOf, type Action } from "./actions.ts";
+import type { PlanOutcome, PlanRequest } from "./plan.ts";
+
+const two = (n: number) => Math.round(n * 100) / 100;
+const six = (n: number) => Math.round(n * 1e6) / 1e6;
+
+/** A plan as the command line and the server routes give it. */
+export function planResult(outcome: PlanOutcome, request: PlanRequest) {
+  const asked = {
+    question: request.question,
+    target: request.question === "cheapest" ? request.target : null,
+    limits: request.limits,
+    currency: request.book.currency,
+  };
+  if (outcome.status === "infeasible")
+    return { status: outcome.status, ...asked, why: outcome.why };
+  const { choice } = outcome;
+  const { coverage, interval, grade, gradeInterval, decidedBy, categories, needs } = auditResult(
+    choice.after,
+  );
+  return {
+    status: outcome.status,
+    gap: six(outcome.gap),
+    ...asked,
+    actions: actionsOf(outcome, request).map(printed),
+    totals: {
+      price: two(choice.price),
+      boughtMassG: two(choice.boughtMassG),
+      products: choice.purchases.length,
+      packs: choice.purchases.reduce((s, p) => s + p.packs, 0),
+      carriedMassG: two(choice.load.massG),
+      carriedVolumeMl: two(choice.load.volumeMl),
+    },
+    before: {
+      coverage: outcome.before.coverage === null ? null : six(outcome.before.coverage),
+      grade: outcome.before.grade,
+    },
+    result: { coverage, interval, grade, gradeInterval, decidedBy, categories, needs },
+  };
+}
+
+function printed(action: Action) {
+  switch (action.kind) {
+    case "add":
+    case "top-up":
+    case "replace":
+      return {
+        ...action,
+        product: action.product.id,
+        title: action.product.title,
+        itemType: action.product.itemType,
+        source: action.product.source ?? null,
+        leadDays: action.product.leadDays ?? null,
+        price: two(action.price),
+        massG: two(action.massG),
+        gain: six(action.gain),
+        gainPerPrice: action.gainPerPrice === null ? null : six(action.gainPerPrice),
+        runnerUp: action.runnerUp && {
+          product: action.runnerUp.product.id,
+          packs: action.runnerUp.packs,
+          price: two(action.runnerUp.price),
+        },
+      };
+    case "move":
+      return { ...action, gain: six(action.gain) };
+    case "drop":
+      return { ...action, massG: two(action.massG) };
+    case "check":
+      return action;
+  }
+}
+export type PlanResult = ReturnType<typeof planResult>;

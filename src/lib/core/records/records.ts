@@ -1,0 +1,122 @@
+import { z } from "zod";
+import { itemTypeSchema } from "../catalogue/itemType.ts";
+import {
+  briefSchema,
+  houseRulesSchema,
+  kitSchema,
+  listSchema,
+  zodProblems,
+} from "../formats/auditFile.ts";
+import { fail, type Outcome } from "../formats/problem.ts";
+import { priceBookSchema } from "../plan/priceBook.ts";
+import { MIGRATIONS, RECORD_VERSION } from "./migrations.ts";
+
+/**
+ * What a workspace is made of. Each record is saved, undone, exported and validated by itself.
+ * Ids carry their kind: `kit:…`, `brief:…`.
+ */
+
+const recordId = z.string().min(3).max(160);
+const version = z.number().int().min(1);
+
+/** A verdict that a person gave, with the reason; the rules only propose. */
+export const verdictSchema = z.looseObject({
+  verdict: z.enum(["keep", "watch", "top-up", "replace", "move", "drop", "trained-hand"]),
+  why: z.string().max(2000).optional(),
+});
+
+export const kitRecordSchema = z.looseObject({
+  kind: z.literal("kit"),
+  id: recordId,
+  version,
+  briefId: recordId,
+  kit: kitSchema,
+  /** The list as it was when chosen; the shipped one may go on. */
+  list: listSchema,
+  houseRules: houseRulesSchema,
+  /** The contents card as pasted; empty: none. */
+  cardText: z.string().max(2_000_000),
+  /** Verdicts by line id. */
+  verdicts: z.record(z.string(), verdictSchema),
+  /** Lines read from the card that nobody has confirmed yet, by line id: the confidence and next-best types. */
+  doubts: z.record(
+    z.string(),
+    z.looseObject({ confidence: z.number(), alternatives: z.array(z.string()) }),
+  ),
+  /** Short notes of what happened when, newest last. */
+  history: z.array(z.looseObject({ on: z.string(), what: z.string().max(2000) })),
+  plan: z.looseObject({
+    question: z.enum(["cheapest", "best"]),
+    budget: z.number().min(0).nullable(),
+  }),
+});
+
+export const briefRecordSchema = z.looseObject({
+  kind: z.literal("brief"),
+  id: recordId,
+  version,
+  brief: briefSchema,
+});
+
+export const priceBookRecordSchema = z.looseObject({
+  kind: z.literal("priceBook"),
+  id: recordId,
+  version,
+  book: priceBookSchema,
+});
+
+export const itemTypeRecordSchema = z.looseObject({
+  kind: z.literal("itemType"),
+  id: recordId,
+  version,
+  itemType: itemTypeSchema,
+});
+
+/** How this user's cards call a thing; learned from corrections. itemType null: 'not in the catalogue'. */
+export const aliasRecordSchema = z.looseObject({
+  kind: z.literal("alias"),
+  id: recordId,
+  version,
+  text: z.string().min(1).max(400),
+  itemType: z.string().min(1),
+});
+
+export const recordSchema = z.discriminatedUnion("kind", [
+  kitRecordSchema,
+  briefRecordSchema,
+  priceBookRecordSchema,
+  itemTypeRecordSchema,
+  aliasRecordSchema,
+]);
+
+export type WorkspaceRecord = z.infer<typeof recordSchema>;
+export type KitRecord = z.infer<typeof kitRecordSchema>;
+export type BriefRecord = z.infer<typeof briefRecordSchema>;
+export type PriceBookRecord = z.infer<typeof priceBookRecordSchema>;
+export type RecordKind = WorkspaceRecord["kind"];
+export type Verdict = z.infer<typeof verdictSchema>;
+
+/** A record from stored or imported JSON: brought up to date, then checked. */
+export function readRecord(json: unknown): Outcome<WorkspaceRecord> {
+  if (typeof json !== "object" || json === null)
+    return fail([{ where: "", what: "is not a record" }]);
+  const raw = json as Record<string, unknown>;
+  const kind = raw["kind"];
+  if (typeof kind !== "string" || !(kind in RECORD_VERSION))
+    return fail([{ where: "kind", what: `'${String(kind)}' is not a kind of record` }]);
+  const current = RECORD_VERSION[kind as RecordKind];
+  const from = raw["version"];
+  if (typeof from !== "number" || !Number.isInteger(from) || from < 1)
+    return fail([{ where: "version", what: `'${String(from)}' is not a version` }]);
+  if (from > current)
+    return fail([
+      {
+        where: "version",
+        what: `is ${from}; this program reads '${kind}' up to ${current}: open it with a newer Wide Sieve`,
+      },
+    ]);
+  let record = raw;
+  for (const step of MIGRATIONS[kind as RecordKind].slice(from - 1)) record = step.up(record);
+  const parsed = recordSchema.safeParse({ ...record, version: current });
+  return parsed.success ? { ok: true, value: parsed.data } : fail(zodProblems(parsed.error));
+}

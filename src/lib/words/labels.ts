@@ -1,0 +1,97 @@
+import type { Category } from "../core/catalogue/functionRecord.ts";
+import type { Mesh } from "../core/sieve/sift.ts";
+
+/** Short names that stand alone on a screen or in a report. */
+
+export const CATEGORY_LABEL: Record<Category, string> = {
+  "severe-bleeding": "Severe bleeding",
+  "airway-chest": "Airway & chest",
+  resuscitation: "Resuscitation",
+  "everyday-wounds": "Everyday wounds",
+  "wound-hygiene": "Wound hygiene",
+  burns: "Burns",
+  "bones-joints": "Bones & joints",
+  "feet-skin": "Feet & skin",
+  "bites-stings": "Bites & stings",
+  allergy: "Allergy",
+  eyes: "Eyes",
+  exposure: "Heat & cold",
+  "illness-pain": "Illness & pain",
+  protection: "Protection",
+  tools: "Tools",
+  "signal-records": "Signal & records",
+};
+
+export const MESH_LABEL: Record<Mesh | "pan", string> = {
+  here: "Here",
+  real: "Real",
+  enough: "Enough",
+  sound: "Sound",
+  fresh: "Fresh",
+  handy: "Handy",
+  usable: "Usable",
+  pan: "In the pan",
+};
+
+/** The question each mesh asks. */
+export const MESH_ASKS: Record<Mesh | "pan", string> = {
+  here: "is there anything for it?",
+  real: "does it really do the job?",
+  enough: "as much as the brief asks?",
+  sound: "would you trust it?",
+  fresh: "in date to the last day?",
+  handy: "in the hand in time?",
+  usable: "can these people use it?",
+  pan: "can be relied on",
+};
+
+export const TIER_LABEL = { vital: "vital", core: "core", useful: "useful" } as const;
+
+export const LOCATION_LABEL = {
+  outside: "outside",
+  "open-top": "open on top",
+  pocket: "inside pocket",
+  bottom: "at the bottom",
+  "other-bag": "in another bag",
+} as const;
+
+export const CARRY_LABEL = {
+  pocket: "in a pocket",
+  belt: "on a belt",
+  pack: "in a pack",
+  vehicle: "in a vehicle",
+  boat: "on a boat",
+  wall: "on a wall",
+} as const;
+
+export const SKILL_LABEL = {
+  anyone: "no training",
+  trained: "first aid trained",
+  advanced: "medic",
+  licensed: "licensed",
+} as const;
+
+export const SENSITIVITY_LABEL = {
+  latex: "latex",
+  adhesive: "adhesives",
+  iodine: "iodine",
+  nsaid: "aspirin and ibuprofen",
+  sting: "stings",
+} as const;
+
+export const UNIT_LABEL = {
+  each: ["", ""],
+  pair: ["pair", "pairs"],
+  dose: ["dose", "doses"],
+  metre: ["m", "m"],
+  millilitre: ["ml", "ml"],
+} as const;
+
+export const UNCHECKED_LABEL: Record<string, string> = {
+  count: "count",
+  size: "size",
+  measure: "length or volume",
+  condition: "condition",
+  date: "date",
+  reach: "reach",
+};

@@ -1,0 +1,177 @@
+import { functionOf } from "../core/catalogue/catalogue.ts";
+import type { FunctionUnit } from "../core/catalogue/functionRecord.ts";
+import type { Audit } from "../core/audit.ts";
+import type { Action } from "../core/plan/actions.ts";
+import type { Obstacle } from "../core/plan/infeasible.ts";
+import type { SiftedPair } from "../core/sieve/sift.ts";
+import { MESH_LABEL, SKILL_LABEL, UNIT_LABEL } from "./labels.ts";
+
+/** Sentences that a person reads. Core gives codes and numbers; every wording is here. */
+
+/** 0.4537 → "45". Whole per cents are enough for a verdict; the exact figure opens on demand. */
+export const percent = (share: number | null): string =>
+  share === null ? "–" : String(Math.round(share * 100));
+
+/** A range of shares, "61–78 %", or one figure when both round to the same. */
+export function percentRange(interval: readonly [number, number] | null): string {
+  if (!interval) return "–";
+  const [low, high] = interval.map(percent);
+  return low === high ? `${high} %` : `${low}–${high} %`;
+}
+
+export const number = (n: number, digits = 2): string =>
+  String(Math.round(n * 10 ** digits) / 10 ** digits);
+
+export const grams = (g: number): string =>
+  g >= 1000 ? `${number(g / 1000, 2)} kg` : `${Math.round(g)} g`;
+export const litres = (ml: number): string =>
+  ml >= 1000 ? `${number(ml / 1000, 1)} l` : `${Math.round(ml)} ml`;
+
+export const money = (amount: number, currency: string): string =>
+  new Intl.NumberFormat("en-IE", { style: "currency", currency }).format(amount);
+
+/** "6 m", "2 pairs", "12". */
+export function quantity(units: number, unit: FunctionUnit): string {
+  const [one, many] = UNIT_LABEL[unit];
+  const n = number(units, 2);
+  return one === "" ? n : `${n} ${units === 1 ? one : many}`;
+}
+
+/** mm as the trade says it: cm below a metre, metres above. */
+export function size(mm: readonly number[] | null | undefined): string {
+  if (!mm || mm.length === 0) return "not known";
+  return mm
+    .map((v) => (v >= 1000 ? `${number(v / 1000, 2)} m` : `${number(v / 10, 1)} cm`))
+    .join(" × ");
+}
+
+export const needLabel = (functionId: string): string =>
+  functionOf(functionId)?.label ?? functionId;
+
+/** What keeps the kit from the next better grade. */
+export function decidedBy(a: Audit): string {
+  const d = a.decidedBy;
+  if (!d) return "The list asks for nothing under this brief, so there is nothing to judge.";
+  if (d.gate === "none") return "Every vital need is met and coverage is high enough.";
+  if (d.gate === "coverage")
+    return `Coverage is ${number(d.value * 100, 1)} %; the next grade asks ${number(d.asked * 100, 1)} %.`;
+  const index = a.bench.needs.findIndex((n) => n.need.id === d.need);
+  const asked = a.bench.needs[index]!;
+  const rests = a.needs[index]!.restsOn;
+  return `${needLabel(asked.need.function)} (vital) stands at ${number(d.value * 100, 1)} %, held at ${MESH_LABEL[rests]}; the next grade asks ${number(d.asked * 100, 1)} %.`;
+}
+
+/** Why a need rests where it rests, in one sentence. */
+export function whyItRests(a: Audit, n: number): string {
+  const asked = a.bench.needs[n]!;
+  const need = a.needs[n]!;
+  const unit = functionOf(asked.need.function)!.unit;
+  const lineName = (p: SiftedPair) => {
+    const { line, type } = a.bench.lines[p.pair.line]!;
+    return (line.text && line.text.length < 60 ? line.text : type?.label) ?? line.id;
+  };
+  const best = [...need.pairs].sort((x, y) => y.r - x.r)[0];
+  switch (need.restsOn) {
+    case "here":
+      return "Nothing in the box does this job, nor claims to.";
+    case "real": {
+      if (!best) return "Nothing in the box does this job.";
+      const parts: string[] = [
+        `The best there is, ${lineName(best)}, does ${percent(best.r)} % of the job`,
+      ];
+      if (best.pair.credit.credit === 0)
+        return `${lineName(best)} is there in name only: it does not do this job. Credit 0.`;
+      if (best.pair.credit.credit < 1) parts.push(`credit ${number(best.pair.credit.credit)}`);
+      if (best.spec < 1) parts.push(`too small or not sterile, factor ${number(best.spec, 3)}`);
+      if (best.companionsMissing.length > 0)
+        parts.push(
+          `without ${best.companionsMissing.map(needLabel).join(" and ").toLowerCase()}, halved`,
+        );
+      return parts.join(": ") + ".";
+    }
+    case "enough": {
+      const given = need.pairs.reduce((s, p) => s + p.units, 0);
+      return `${quantity(given, unit)} of ${quantity(asked.required, unit)} asked for are there${given >= asked.required ? ", but a weak stand-in fills part" : ""}.`;
+    }
+    case "sound":
+      return `What is there is worn or failed: ${names(
+        need.pairs.filter((p) => p.units > 0 && p.sound < 1),
+        lineName,
+      )}.`;
+    case "fresh":
+      return `Past its date on the last day: ${names(
+        need.pairs.filter((p) => p.units > 0 && p.fresh < 1),
+        lineName,
+      )}.`;
+    case "handy":
+      return `Not in the hand in time, or hard to find: ${names(
+        need.pairs.filter((p) => p.units > 0 && p.handy < 1),
+        lineName,
+      )}.`;
+    case "usable":
+      return `These people cannot use it as it is: ${names(
+        need.pairs.filter((p) => p.units > 0 && p.pair.usable < 1),
+        lineName,
+      )}. It asks for more training, or clashes with a sensitivity.`;
+    case "pan":
+      return need.values[6]! >= 1 - 1e-9
+        ? "Met in full."
+        : `Met to ${percent(need.values[6]!)} %, which is enough for a ${asked.tier} need.`;
+  }
+}
+
+const names = (pairs: readonly SiftedPair[], name: (p: SiftedPair) => string): string =>
+  pairs.length === 0 ? "what is there" : [...new Set(pairs.map(name))].join(", ");
+
+/** Why there is no plan, and what would help. */
+export function obstacle(o: Obstacle, label: (needId: string) => string, currency: string): string {
+  switch (o.code) {
+    case "no-product":
+      return o.best > 0
+        ? `${label(o.need)}: nothing in the price book does this in full (the best does ${percent(o.best)} %). Add a product that does, or relax the need.`
+        : `${label(o.need)}: nothing in the price book does this. Add a product that does.`;
+    case "training":
+      return `${label(o.need)}: what does the job asks for training (${SKILL_LABEL[o.asks as keyof typeof SKILL_LABEL]}), and the party has ${SKILL_LABEL[o.has as keyof typeof SKILL_LABEL]}. No purchase helps: train, or carry it for a trained hand.`;
+    case "sensitivity":
+      return `${label(o.need)}: all that does the job clashes with a sensitivity of the party (${o.clash}).`;
+    case "licensed":
+      return `${label(o.need)}: this is for licensed or prescribed use and is never proposed.`;
+    case "coverage":
+      return o.asked === 0
+        ? "The list asks for nothing under this brief."
+        : `Even with everything in the price book, coverage reaches ${number(o.most * 100, 1)} %; ${number(o.asked * 100, 1)} % is asked.`;
+    case "limit": {
+      const amount = (n: number) =>
+        o.limit === "budget" ? money(n, currency) : o.limit === "massG" ? grams(n) : litres(n);
+      const name = { budget: "budget", massG: "weight limit", volumeMl: "space" }[o.limit];
+      return `The ${name} of ${amount(o.allowed)} forbids it${o.needed === null ? "" : `; without it, ${amount(o.needed)} would do`}.`;
+    }
+    case "limits-together":
+      return "The limits together forbid it; no single one does. Relax two of them.";
+    case "not-proven":
+      return "No plan was found, and that none exists could not be proven.";
+  }
+}
+
+export const ACTION_LABEL: Record<Action["kind"], string> = {
+  add: "Add",
+  "top-up": "Top up",
+  replace: "Replace",
+  move: "Move",
+  drop: "Drop",
+  check: "Check",
+};
+
+export const DROP_BECAUSE: Record<Extract<Action, { kind: "drop" }>["because"], string> = {
+  failed: "failed its inspection",
+  "past-date": "past its date",
+  "in-name-only": "does its job in name only",
+  "serves-nothing": "serves nothing on the list",
+  limit: "makes room under the limits",
+};
+
+export const PHASE_LABEL = {
+  "before-carried": "Before it is carried",
+  "next-order": "Next order",
+  "at-rotation": "When stock rotates",
+} as const;
