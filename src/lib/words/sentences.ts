@@ -37,9 +37,10 @@ export function quantity(units: number, unit: FunctionUnit): string {
   return one === "" ? n : `${n} ${units === 1 ? one : many}`;
 }
 
-/** mm as the trade says it: cm below a metre, metres above. */
+/** mm as the trade says it: cm below a metre, metres above; one unit once where all share it. */
 export function size(mm: readonly number[] | null | undefined): string {
   if (!mm || mm.length === 0) return "not known";
+  if (mm.every((v) => v < 2000)) return `${mm.map((v) => number(v / 10, 1)).join(" × ")} cm`;
   return mm
     .map((v) => (v >= 1000 ? `${number(v / 1000, 2)} m` : `${number(v / 10, 1)} cm`))
     .join(" × ");
@@ -174,4 +175,5 @@ export const PHASE_LABEL = {
   "before-carried": "Before it is carried",
   "next-order": "Next order",
   "at-rotation": "When stock rotates",
+  "to-check": "To check: the plan leans on these",
 } as const;

@@ -165,7 +165,7 @@ function numberAt(text: string): { value: number; length: number } | null {
       value: Number(mixed[1]) + Number(mixed[2]) / Number(mixed[3]),
       length: mixed[0].length,
     };
-  const simple = /^(\d{1,2})\s?[\/⁄]\s?(2|3|4|8|16)(?!\d)/.exec(text);
+  const simple = /^(\d{1,2})\s?[/⁄]\s?(2|3|4|8|16)(?!\d)/.exec(text);
   if (simple && Number(simple[1]) < Number(simple[2]))
     return { value: Number(simple[1]) / Number(simple[2]), length: simple[0].length };
   const glyph = /^(\d{0,3})\s?[-]?([¼½¾⅓⅔⅛⅜⅝⅞])/u.exec(text);

@@ -198,6 +198,7 @@ function claimOf({ row, segments, whole }: Draft): number | null {
     (s) =>
       isSure(s.match) &&
       s.match.type !== "container" &&
+      s.match.type !== "contents-card" &&
       s.match.type !== "fishing-kit" &&
       s.match.type !== NO_TYPE,
   );
@@ -412,7 +413,7 @@ function entryOf(segment: Segment, draft: Draft, style: Style): CardEntry | null
         ...match.alternatives,
       ]),
     ].slice(0, 4),
-    text: segment.tokens.map((t) => t.text).join(" "),
+    text: segment.text,
   };
 }
 

@@ -5,6 +5,8 @@ import { matchType, NO_TYPE, type Match, type Vocabulary } from "./vocabulary.ts
 /** A stretch of a line that names one item. */
 export interface Segment {
   readonly tokens: readonly Token[];
+  /** As it stands on the card. */
+  readonly text: string;
   readonly reading: Reading;
   readonly match: Match;
   /** Said to be absent, not supplied or sold separately. */
@@ -239,7 +241,14 @@ function finish(
   const to = tokens.at(-1)?.end ?? 0;
   const own = text.slice(from, to);
   const absent = ABSENT.test(own) || ABSENT_NO.test(own);
-  return { tokens, reading, match: matchType(reading.noun, vocabulary), absent, corrects };
+  return {
+    tokens,
+    text: own.trim(),
+    reading,
+    match: matchType(reading.noun, vocabulary),
+    absent,
+    corrects,
+  };
 }
 
 /** Whether a whole line speaks of what is not there. */

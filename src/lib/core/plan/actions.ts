@@ -8,7 +8,8 @@ import { lineLoad } from "./mass.ts";
 import type { PlanOutcome, PlanRequest, Purchase } from "./plan.ts";
 import type { Product } from "./priceBook.ts";
 
-export type Phase = "before-carried" | "next-order" | "at-rotation";
+/** `to-check`: nobody has looked yet, and the plan takes it as passing. */
+export type Phase = "before-carried" | "next-order" | "at-rotation" | "to-check";
 /** What a need gains in coverage points (0–100) and where it was held before. */
 export interface Serves {
   readonly need: string;
@@ -110,7 +111,7 @@ export function actionsOf(outcome: Solved, request: PlanRequest): Action[] {
       n.pairs.some((p) => p.pair.line === l && p.units > 0 && p.f > 0),
     );
     return facts.length > 0 && relied && !bench.elsewhere
-      ? [{ kind: "check", phase: "before-carried", line: bench.line.id, facts }]
+      ? [{ kind: "check", phase: "to-check", line: bench.line.id, facts }]
       : [];
   });
   const order = (a: Action) =>

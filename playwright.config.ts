@@ -1,0 +1,36 @@
+import { defineConfig } from "@playwright/test";
+
+/** End-to-end tests drive the built application in Debian's headless Chromium. */
+export default defineConfig({
+  testDir: "tests/e2e",
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
+  workers: 1,
+  reporter: [["list"], ["json", { outputFile: ".tmp/e2e.json" }]],
+  outputDir: ".tmp/e2e",
+  use: {
+    baseURL: "http://localhost:4181",
+    viewport: { width: 1280, height: 800 },
+    acceptDownloads: true,
+    screenshot: "only-on-failure",
+    launchOptions: {
+      executablePath: "/usr/bin/chromium",
+      args: [
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-quic",
+        "--no-first-run",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+      ],
+    },
+  },
+  webServer: {
+    command: "node scripts/serve.mjs",
+    env: { PORT: "4181" },
+    url: "http://localhost:4181/api/health",
+    reuseExistingServer: false,
+    timeout: 30_000,
+  },
+});

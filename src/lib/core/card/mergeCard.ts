@@ -1,0 +1,59 @@
+import type { Line } from "../formats/auditFile.ts";
+import type { KitRecord } from "../records/records.ts";
+import { lex } from "./lexer.ts";
+import { readQuantity } from "./quantity.ts";
+import type { CardReading } from "./readCard.ts";
+import { linesFromCard } from "./toLines.ts";
+
+/** Whether someone has done work on a line that a new reading must not lose. */
+export const isTouched = (line: Line): boolean =>
+  line.counted !== undefined ||
+  line.condition !== undefined ||
+  line.failedPoints !== undefined ||
+  line.expires !== undefined ||
+  line.location !== undefined ||
+  line.reachS !== undefined ||
+  line["byHand"] === true;
+
+/**
+ * A kit whose card was read anew: lines that somebody worked on stay as they are, all others come
+ * from the card. An entry that already has its line (same card line and kind) makes no second one.
+ */
+export function mergeCard(record: KitRecord, cardText: string, reading: CardReading): KitRecord {
+  const kept = record.kit.lines.filter(isTouched);
+  const taken = new Set(kept.map((l) => l.id));
+  let n = 0;
+  const idOf = () => {
+    do n++;
+    while (taken.has(`L${n}`));
+    return `L${n}`;
+  };
+  const unmatched = [...kept];
+  const fresh: CardReading = {
+    ...reading,
+    entries: reading.entries.filter((e) => {
+      const at = unmatched.findIndex(
+        (l) => l.text === e.text || (l["cardLine"] === e.source && l.itemType === e.itemType),
+      );
+      if (at >= 0) unmatched.splice(at, 1);
+      return at < 0;
+    }),
+  };
+  const { lines, doubts } = linesFromCard(fresh, idOf);
+  const order = (l: Line) => (typeof l["cardLine"] === "number" ? l["cardLine"] : Infinity);
+  const all = [...kept, ...lines].sort((a, b) => order(a) - order(b));
+  const claims = { ...record.kit.claims };
+  if (reading.claimedPieces !== null) claims.pieces = reading.claimedPieces;
+  const keptDoubts = Object.fromEntries(
+    Object.entries(record.doubts).filter(([id]) => taken.has(id)),
+  );
+  return {
+    ...record,
+    cardText,
+    doubts: { ...keptDoubts, ...doubts },
+    kit: { ...record.kit, claims, lines: all },
+  };
+}
+
+/** The words of a card entry that name the thing, as an alias remembers them. */
+export const nameOnCard = (text: string): string => readQuantity(lex(text)).noun;

@@ -1,0 +1,41 @@
+import type { Line } from "../formats/auditFile.ts";
+import type { KitRecord } from "../records/records.ts";
+import type { CardReading } from "./readCard.ts";
+
+/** Below this a person should look at an entry before it is trusted. */
+export const DOUBTFUL_BELOW = 0.9;
+
+export type Doubt = KitRecord["doubts"][string];
+
+/** Lines of a kit from a card's entries, claimed and not yet counted; and which are doubtful, by line id. */
+export function linesFromCard(
+  reading: CardReading,
+  idOf: (index: number) => string = (i) => `L${i + 1}`,
+): { lines: Line[]; doubts: Record<string, Doubt> } {
+  const doubts: Record<string, Doubt> = {};
+  const lines = reading.entries.map((entry, i): Line => {
+    const id = idOf(i);
+    if (entry.confidence < DOUBTFUL_BELOW)
+      doubts[id] = { confidence: entry.confidence, alternatives: [...entry.alternatives] };
+    return {
+      id,
+      itemType: entry.itemType,
+      text: withoutLeader(entry.text),
+      claimed: entry.pieces,
+      ...(entry.sizeMm ? { sizeMm: [...entry.sizeMm] } : {}),
+      ...(entry.volumeMl === null ? {} : { volumeMl: entry.volumeMl }),
+      ...(entry.strengthMg === null ? {} : { strengthMg: entry.strengthMg }),
+      cardLine: entry.source,
+    };
+  });
+  return { lines, doubts };
+}
+
+/** The name without the count round it: dot leaders, "(12)", "70pcs". Still a part of the card's own text. */
+const withoutLeader = (text: string): string => {
+  const name = text
+    .replace(/\s*\.+\s*\d+\s*$/, "")
+    .replace(/\s*[([]\d+(?:\s*(?:pcs|pieces|pc))?[)\]]\s*$/i, "")
+    .replace(/^\d+\s*(?:pcs|pc|pieces|x|×)\s+(?=\p{L})/iu, "");
+  return name.length >= 3 ? name : text;
+};

@@ -1,0 +1,66 @@
+import { resolve } from "node:path";
+import { Worker } from "node:worker_threads";
+import type { PlanRequest } from "../core/plan/plan.ts";
+import type { PlanResult } from "../core/plan/planResult.ts";
+
+/** Plans at once: one core is left for everything else. More wait in line. */
+const AT_ONCE = 1;
+const MOST_WAITING = 20;
+export const PLAN_TIME_LIMIT_MS = 60_000;
+
+export type PlanAnswer =
+  | { readonly ok: true; readonly result: PlanResult }
+  | { readonly ok: false; readonly why: "busy" | "too-long" | "failed"; readonly message: string };
+
+let running = 0;
+const waiting: (() => void)[] = [];
+
+/** Solves a plan in a thread of its own, so that the server goes on answering. */
+export async function planOffThread(request: PlanRequest): Promise<PlanAnswer> {
+  if (running >= AT_ONCE) {
+    if (waiting.length >= MOST_WAITING)
+      return { ok: false, why: "busy", message: "too many plans are waiting" };
+    await new Promise<void>((go) => waiting.push(go));
+  }
+  running++;
+  try {
+    return await solve(request);
+  } finally {
+    running--;
+    waiting.shift()?.();
+  }
+}
+
+function solve(request: PlanRequest): Promise<PlanAnswer> {
+  return new Promise((answer) => {
+    const built = process.env["WIDE_SIEVE_PLAN_THREAD"];
+    // Without a build (npm run dev) the source itself runs, through tsx.
+    const worker = built
+      ? new Worker(built, { workerData: request })
+      : new Worker(resolve("src/lib/server/planThread.ts"), {
+          workerData: request,
+          execArgv: ["--import", "tsx"],
+        });
+    const timer = setTimeout(() => {
+      answer({
+        ok: false,
+        why: "too-long",
+        message: `the plan took more than ${PLAN_TIME_LIMIT_MS / 1000} s`,
+      });
+      void worker.terminate();
+    }, PLAN_TIME_LIMIT_MS);
+    worker.on("message", (result: PlanResult) => {
+      clearTimeout(timer);
+      answer({ ok: true, result });
+      void worker.terminate();
+    });
+    worker.on("error", (error: unknown) => {
+      clearTimeout(timer);
+      answer({
+        ok: false,
+        why: "failed",
+        message: error instanceof Error ? error.message : String(error),
+      });
+    });
+  });
+}

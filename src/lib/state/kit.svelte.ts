@@ -1,0 +1,117 @@
+import { getContext, setContext } from "svelte";
+import { audit, worthChecking, type Audit } from "../core/audit.ts";
+import { typeLookup } from "../core/catalogue/catalogue.ts";
+import type { Brief, Line } from "../core/formats/auditFile.ts";
+import { auditOf } from "../core/formats/workspaceFile.ts";
+import { lineCondition } from "../core/inspect/quality.ts";
+import { kitLoad } from "../core/plan/mass.ts";
+import type { KitRecord } from "../core/records/records.ts";
+import { newBrief } from "./newRecords.ts";
+import { workspace } from "./workspace.svelte.ts";
+
+/** One kit on the bench with its audit, which follows every keystroke. */
+export class KitState {
+  readonly #id: () => string;
+  constructor(id: () => string) {
+    this.#id = id;
+  }
+
+  record = $derived.by(() => workspace.kit(this.#id()));
+  briefRecord = $derived.by(() => (this.record ? workspace.brief(this.record.briefId) : undefined));
+  brief = $derived<Brief>(this.briefRecord?.brief ?? newBrief("none").brief);
+  file = $derived.by(() => auditOf(this.record ?? EMPTY, this.brief, workspace.ownTypes));
+  audit = $derived<Audit>(audit(this.file, workspace.today));
+  typeOf = $derived(typeLookup(workspace.ownTypes));
+  load = $derived(kitLoad(this.file));
+  lines = $derived(this.record?.kit.lines ?? []);
+  /** Dearer: each unchecked line is tried alone. Read only where it is shown. */
+  worth = $derived.by(() => worthChecking(this.audit));
+
+  open = $derived.by(() => ({
+    doubtful: Object.keys(this.record?.doubts ?? {}).length,
+    uncounted: this.lines.filter((l) => l.counted === undefined).length,
+    toInspect: this.lines.filter((l) => lineCondition(l) === null).length,
+    held: this.audit.needs.filter((n) => n.restsOn !== "pan").length,
+    vital: this.audit.bench.needs.filter((n) => n.tier === "vital").length,
+    vitalMet: this.audit.needs.filter(
+      (n, i) => this.audit.bench.needs[i]!.tier === "vital" && n.values[6]! >= 1 - 1e-9,
+    ).length,
+    pieces: this.lines.reduce((s, l) => s + (l.counted ?? 0), 0),
+    claimed: this.audit.value.claimed,
+  }));
+
+  update(label: string, change: (r: KitRecord) => KitRecord, mergeKey: string | null = null): void {
+    if (this.record)
+      workspace.edit(label, [change(this.record)], [], mergeKey && `${this.record.id} ${mergeKey}`);
+  }
+
+  updateBrief(label: string, patch: Partial<Brief>, mergeKey: string | null = null): void {
+    const r = this.briefRecord;
+    if (r)
+      workspace.edit(
+        label,
+        [{ ...r, brief: { ...r.brief, ...patch } }],
+        [],
+        mergeKey && `${r.id} ${mergeKey}`,
+      );
+  }
+
+  /** Changes facts of one line; undefined takes a fact away. */
+  updateLine(
+    id: string,
+    label: string,
+    patch: Partial<Line>,
+    mergeKey: string | null = null,
+  ): void {
+    this.update(
+      label,
+      (r) => {
+        const doubts = { ...r.doubts };
+        if ("itemType" in patch) delete doubts[id];
+        return {
+          ...r,
+          doubts,
+          kit: {
+            ...r.kit,
+            lines: r.kit.lines.map((l) => (l.id === id ? clean({ ...l, ...patch }) : l)),
+          },
+        };
+      },
+      mergeKey && `${id} ${mergeKey}`,
+    );
+  }
+
+  nextLineId(): string {
+    const taken = new Set(this.lines.map((l) => l.id));
+    let n = this.lines.length + 1;
+    while (taken.has(`L${n}`)) n++;
+    return `L${n}`;
+  }
+}
+
+function clean(line: Line): Line {
+  return Object.fromEntries(Object.entries(line).filter(([, v]) => v !== undefined)) as Line;
+}
+
+const EMPTY: KitRecord = {
+  kind: "kit",
+  id: "kit:none",
+  version: 1,
+  briefId: "brief:none",
+  kit: { name: "", claims: {}, lines: [] },
+  list: { id: "none", title: "", needs: [] },
+  houseRules: {},
+  cardText: "",
+  verdicts: {},
+  doubts: {},
+  history: [],
+  plan: { question: "cheapest", budget: null },
+};
+
+const KEY = Symbol("kit");
+export const provideKit = (id: () => string): KitState => setContext(KEY, new KitState(id));
+export const useKit = (): KitState => getContext<KitState>(KEY);
+
+/** What a line is called on screen: as on the card, else its kind. */
+export const lineName = (line: Line, label: string | undefined): string =>
+  line.text?.trim() || label || "Unnamed thing";

@@ -1,0 +1,40 @@
+import { getContext, onDestroy, setContext } from "svelte";
+import type { PlanRequest } from "../core/plan/plan.ts";
+import { PlanRun } from "../workers/planRun.svelte.ts";
+import type { KitState } from "./kit.svelte.ts";
+import { workspace } from "./workspace.svelte.ts";
+
+const KEY = Symbol("ready");
+/** The bench is being worked at: the plan waits for a pause before it is solved again. */
+const PAUSE_MS = 700;
+
+/** Cost to ready: the cheapest plan without limits, solved again whenever the audit changes. */
+class Ready {
+  run = new PlanRun();
+  request = $state.raw<PlanRequest | null>(null);
+  get currency(): string {
+    return workspace.priceBook.currency;
+  }
+}
+
+export function provideReady(kit: KitState): Ready {
+  const ready = setContext(KEY, new Ready());
+  // Runs the worker: the one place where a screen state leaves the page.
+  $effect(() => {
+    const request: PlanRequest = {
+      audit: kit.file,
+      book: workspace.priceBook,
+      question: "cheapest",
+      target: "ready",
+      limits: { budget: null, massG: null, volumeMl: null },
+      keep: [],
+      today: workspace.today,
+    };
+    ready.request = request;
+    ready.run.ask(request, PAUSE_MS);
+  });
+  onDestroy(() => ready.run.dispose());
+  return ready;
+}
+
+export const useReady = (): Ready => getContext<Ready>(KEY);

@@ -1,0 +1,271 @@
+import type { ItemType } from "../core/catalogue/itemType.ts";
+import { parseAudit } from "../core/formats/auditFile.ts";
+import type { Problem } from "../core/formats/problem.ts";
+import { parseWorkspace, writeWorkspace } from "../core/formats/workspaceFile.ts";
+import type { BriefRecord, KitRecord, WorkspaceRecord } from "../core/records/records.ts";
+import { demoRecords } from "../data/demo.ts";
+import { PRICE_BOOK } from "../data/priceBook.ts";
+import { browserStorage } from "./browserStorage.ts";
+import { newBrief, newKit } from "./newRecords.ts";
+import { Store, type Notice, type SaveState, type SetAside } from "./store.ts";
+
+const CHANNEL = "wide-sieve.records";
+/** Set once the demo was offered, so that it is never seeded over a user's own data, or again. */
+const SEEN = "wide-sieve.seen";
+
+/** Local day, YYYY-MM-DD: the bench's own calendar. */
+export const localToday = (): string => {
+  const d = new Date();
+  return new Date(d.getTime() - d.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
+};
+
+export const newKey = (): string => crypto.randomUUID().slice(0, 13);
+
+/** The workspace as the screens see it: a thin reactive wrapper over the store. */
+class Workspace {
+  records = $state.raw<ReadonlyMap<string, WorkspaceRecord>>(new Map());
+  save = $state.raw<SaveState>({ is: "saved", at: null });
+  setAside = $state.raw<readonly SetAside[]>([]);
+  undoLabel = $state<string | null>(null);
+  redoLabel = $state<string | null>(null);
+  loaded = $state(false);
+  /** The last thing to tell, for the live region and the strip under the trail. */
+  message = $state.raw<{ text: string; problem: boolean; problems?: readonly Problem[] } | null>(
+    null,
+  );
+  today = $state(localToday());
+
+  kits = $derived(sorted(this.records, "kit"));
+  briefs = $derived(sorted(this.records, "brief"));
+  ownTypes = $derived<ItemType[]>(sorted(this.records, "itemType").map((r) => r.itemType));
+  aliases = $derived(sorted(this.records, "alias"));
+  priceBook = $derived(sorted(this.records, "priceBook")[0]?.book ?? PRICE_BOOK);
+
+  #store: Store | null = null;
+  #channel: BroadcastChannel | null = null;
+
+  async start(): Promise<void> {
+    if (this.#store) return;
+    const store = new Store(browserStorage(), {
+      onChange: () => this.#refresh(),
+      onNotice: (n) => this.#notice(n),
+      announce: (ids) => this.#channel?.postMessage(ids),
+      now: () => Date.now(),
+      newKey,
+    });
+    this.#store = store;
+    this.#channel = new BroadcastChannel(CHANNEL);
+    this.#channel.onmessage = (e: MessageEvent<string[]>) => void store.changedElsewhere(e.data);
+    try {
+      await store.load();
+    } catch (error) {
+      this.say(
+        `The browser does not let this page keep data (${(error as Error).message || "no storage"}). You can work, but export before you close.`,
+        true,
+      );
+    }
+    if (store.setAside.length > 0)
+      this.say(
+        `${store.setAside.length} stored ${store.setAside.length === 1 ? "record" : "records"} could not be read. ${store.setAside.length === 1 ? "It is" : "They are"} set aside untouched; export ${store.setAside.length === 1 ? "it" : "them"} from the shelf.`,
+        true,
+      );
+    this.loaded = true;
+  }
+
+  /** On the very first visit, when there is nothing yet: the demo. */
+  seedDemoOnce(): boolean {
+    if (this.records.size > 0 || this.setAside.length > 0) return false;
+    try {
+      if (localStorage.getItem(SEEN)) return false;
+      localStorage.setItem(SEEN, "1");
+    } catch {
+      return false;
+    }
+    this.addDemo();
+    return true;
+  }
+
+  addDemo(): void {
+    const fresh = demoRecords().filter((r) => !this.records.has(r.id));
+    this.edit("add the demo", fresh);
+    this.say(
+      fresh.length > 0
+        ? "The demo is on the shelf: Fennel Lane Orchard."
+        : "The demo is already on the shelf.",
+    );
+  }
+
+  #refresh(): void {
+    const s = this.#store!;
+    this.records = new Map(s.records);
+    if (s.saveState.is === "failed" && this.save.is !== "failed")
+      this.say(
+        `Not saved: ${s.saveState.why}. Everything on screen is still here; free some space or export now, then try again.`,
+        true,
+      );
+    this.save = s.saveState;
+    this.setAside = s.setAside;
+    this.undoLabel = s.undoLabel;
+    this.redoLabel = s.redoLabel;
+  }
+
+  #notice(n: Notice): void {
+    if (n.code === "kept-both")
+      this.say(
+        "Another window changed the same thing. Both are kept: theirs in place, yours as a copy on the shelf.",
+        true,
+      );
+  }
+
+  say(text: string, problem = false, problems?: readonly Problem[]): void {
+    this.message = { text, problem, ...(problems ? { problems } : {}) };
+  }
+
+  edit(
+    label: string,
+    puts: readonly WorkspaceRecord[],
+    removes: readonly string[] = [],
+    mergeKey: string | null = null,
+  ): void {
+    this.#store?.edit(
+      label,
+      puts.map((p) => $state.snapshot(p) as WorkspaceRecord),
+      removes,
+      mergeKey,
+    );
+  }
+  undo(): void {
+    const label = this.#store?.undo();
+    if (label) this.say(`Undone: ${label}.`);
+  }
+  redo(): void {
+    const label = this.#store?.redo();
+    if (label) this.say(`Done again: ${label}.`);
+  }
+  retrySave(): void {
+    void this.#store?.flush();
+  }
+  async flushed(): Promise<void> {
+    await this.#store?.flush();
+  }
+
+  kit(id: string): KitRecord | undefined {
+    const r = this.records.get(id);
+    return r?.kind === "kit" ? r : undefined;
+  }
+  brief(id: string): BriefRecord | undefined {
+    const r = this.records.get(id);
+    return r?.kind === "brief" ? r : undefined;
+  }
+
+  /** A new kit with a brief of its own, or under an existing one. Gives its id. */
+  addKit(name: string, briefId?: string): string {
+    const brief = briefId ? undefined : newBrief(newKey());
+    const kit = newKit(newKey(), name, briefId ?? brief!.id);
+    this.edit(`add ${name}`, brief ? [brief, kit] : [kit]);
+    return kit.id;
+  }
+
+  removeKit(id: string): void {
+    const kit = this.kit(id);
+    if (!kit) return;
+    const shared = this.kits.some((k) => k.id !== id && k.briefId === kit.briefId);
+    this.edit(`remove ${kit.kit.name}`, [], shared ? [id] : [id, kit.briefId]);
+    this.say(`${kit.kit.name} is off the shelf. Undo brings it back.`);
+  }
+
+  exportAll(): string {
+    return writeWorkspace([...this.records.values()]);
+  }
+
+  /** Takes in a file: a workspace, or an audit. Nothing is imported on error, nothing here is replaced. */
+  import(text: string, name: string): boolean {
+    let json: unknown;
+    try {
+      json = JSON.parse(text.replace(/^\uFEFF/, ""));
+    } catch (error) {
+      this.say(
+        `${name} is not whole JSON; it may be cut short. Nothing was imported, nothing here has changed.`,
+        true,
+        [{ where: name, what: (error as Error).message }],
+      );
+      return false;
+    }
+    const format = (json as { format?: unknown } | null)?.format;
+    const read = format === "wide-sieve.audit" ? this.#readAudit(json) : parseWorkspace(json);
+    if (!read.ok) {
+      this.say(`${name} was not imported; nothing here has changed.`, true, read.problems);
+      return false;
+    }
+    const renamed = renameTaken(
+      read.value,
+      new Set([...this.records.keys(), ...this.setAside.map((a) => a.key)]),
+      this.records,
+    );
+    this.edit(`import ${name}`, renamed);
+    const kits = renamed.filter((r) => r.kind === "kit").length;
+    this.say(
+      renamed.length === 0
+        ? `Everything in ${name} is here already.`
+        : `Imported from ${name}: ${kits} ${kits === 1 ? "kit" : "kits"}, ${renamed.length} records.`,
+    );
+    return true;
+  }
+
+  #readAudit(json: unknown): ReturnType<typeof parseWorkspace> {
+    const parsed = parseAudit(json);
+    if (!parsed.ok) return parsed;
+    const a = parsed.value;
+    const brief = { ...newBrief(newKey()), brief: a.brief };
+    const kit = {
+      ...newKit(newKey(), a.kit.name, brief.id),
+      kit: a.kit,
+      list: a.list,
+      houseRules: a.houseRules ?? {},
+    };
+    const types = (a.itemTypes ?? []).map((t) => ({
+      kind: "itemType" as const,
+      id: `itemType:${t.id}`,
+      version: 1,
+      itemType: t,
+    }));
+    return { ok: true, value: [brief, kit, ...types] };
+  }
+
+  async wipe(): Promise<void> {
+    await this.#store?.wipe();
+    this.say("Everything is removed from this browser.");
+  }
+}
+
+function sorted<K extends WorkspaceRecord["kind"]>(
+  records: ReadonlyMap<string, WorkspaceRecord>,
+  kind: K,
+): Extract<WorkspaceRecord, { kind: K }>[] {
+  const own = [...records.values()].filter(
+    (r): r is Extract<WorkspaceRecord, { kind: K }> => r.kind === kind,
+  );
+  return own.sort((a, b) => (a.id < b.id ? -1 : 1));
+}
+
+/** Records whose id is taken by something else get a new id; the same content is not taken in twice. */
+function renameTaken(
+  incoming: readonly WorkspaceRecord[],
+  taken: ReadonlySet<string>,
+  here: ReadonlyMap<string, WorkspaceRecord>,
+): WorkspaceRecord[] {
+  const ids = new Map<string, string>();
+  const fresh = incoming.filter((r) => {
+    const mine = here.get(r.id);
+    return !(mine && writeWorkspace([mine]) === writeWorkspace([r]));
+  });
+  for (const r of fresh) if (taken.has(r.id)) ids.set(r.id, `${r.kind}:${newKey()}`);
+  return fresh.map((r) => {
+    const id = ids.get(r.id) ?? r.id;
+    return r.kind === "kit"
+      ? { ...r, id, briefId: ids.get(r.briefId) ?? r.briefId }
+      : ({ ...r, id } as WorkspaceRecord);
+  });
+}
+
+export const workspace = new Workspace();

@@ -1,0 +1,104 @@
+<script lang="ts">
+  import type { Audit } from "../core/audit.ts";
+  import { functionOf } from "../core/catalogue/catalogue.ts";
+  import { MESHES } from "../core/sieve/sift.ts";
+  import { cautionsFor } from "../words/cautions.ts";
+  import { CATEGORY_LABEL, MESH_LABEL } from "../words/labels.ts";
+  import { number, quantity, whyItRests } from "../words/sentences.ts";
+  import WeaveChip from "./WeaveChip.svelte";
+
+  const { a, index }: { a: Audit; index: number } = $props();
+  const asked = $derived(a.bench.needs[index]!);
+  const need = $derived(a.needs[index]!);
+  const fn = $derived(functionOf(asked.need.function)!);
+  const q = $derived(asked.need.quantity);
+  const factors = ["credit", "spec", "sound", "fresh", "handy", "usable"] as const;
+  const sums = $derived(
+    [
+      q.base ? `${q.base}` : "",
+      q.perPerson ? `${q.perPerson} × ${a.bench.brief.people} people` : "",
+      q.perDay ? `${q.perDay} × ${a.bench.brief.days} days` : "",
+      q.perPersonDay
+        ? `${q.perPersonDay} × ${a.bench.brief.people} × ${a.bench.brief.days} person-days`
+        : "",
+    ]
+      .filter(Boolean)
+      .join(" + "),
+  );
+  const cautions = $derived([
+    ...new Map(
+      need.pairs
+        .flatMap((p) => cautionsFor(a.bench.lines[p.pair.line]!.type?.id ?? null))
+        .map((c) => [c.id, c]),
+    ).values(),
+  ]);
+</script>
+
+<p class="text-sm text-soft">
+  {CATEGORY_LABEL[asked.category]} · {asked.tier} · asked for: {quantity(asked.required, fn.unit)}
+</p>
+<h2 class="text-2xl">{fn.label}</h2>
+<p class="mt-2 flex items-center gap-2 font-head text-lg font-bold">
+  <WeaveChip mesh={need.restsOn} size={24} />
+  {need.restsOn === "pan" ? "In the pan" : `Held at ${MESH_LABEL[need.restsOn]}`}
+</p>
+<p class="mt-2">{whyItRests(a, index)}</p>
+{#if asked.need.reason}<p class="mt-1 text-sm text-soft">
+    Why it is asked: {asked.need.reason}
+  </p>{/if}
+<dl class="mt-3 grid gap-1">
+  {#each MESHES as m, k (m)}
+    {@const v = need.values[k]!}
+    <div class="grid grid-cols-[4.5rem_1fr_3.5rem] items-center gap-2 text-sm">
+      <dt>{MESH_LABEL[m]}</dt>
+      <dd class="h-3.5 border border-ink bg-sheet" aria-hidden="true">
+        <div class="h-full bg-pass" style="width: {v * 100}%"></div>
+      </dd>
+      <dd class="text-right">{number(v * 100, 1)} %</dd>
+    </div>
+  {/each}
+</dl>
+<h3 class="mt-4 text-lg">How the number comes about</h3>
+<p class="text-sm">
+  Asked: ⌈{sums || "0"}{q.redressEveryH
+    ? `, and again for each change every ${q.redressEveryH} h until care`
+    : ""}⌉ = {quantity(asked.required, fn.unit)}{asked.need.access && asked.need.access !== "any"
+    ? `; in the hand within ${asked.need.access === "seconds" ? "15 s" : "a minute"}`
+    : ""}{asked.need.spec?.minSizeMm
+    ? `; at least ${asked.need.spec.minSizeMm.join(" × ")} mm`
+    : ""}{asked.need.spec?.minWidthMm
+    ? `; at least ${asked.need.spec.minWidthMm} mm wide`
+    : ""}{asked.need.spec?.minLengthMm
+    ? `; at least ${asked.need.spec.minLengthMm} mm long`
+    : ""}{asked.need.spec?.sterile ? "; sterile" : ""}.
+</p>
+{#if need.pairs.length === 0}
+  <p class="mt-1 text-sm">No line claims to do this.</p>
+{:else}
+  <div class="mt-2 overflow-x-auto">
+    <table class="w-full text-sm">
+      <thead
+        ><tr class="text-left text-soft"
+          ><th class="pr-2 font-normal">line</th><th class="pr-2 text-right font-normal">gives</th
+          >{#each factors as f (f)}<th class="pr-1 text-right font-normal">{f}</th>{/each}</tr
+        ></thead
+      >
+      <tbody>
+        {#each need.pairs as p (p.pair.line)}
+          {@const l = a.bench.lines[p.pair.line]!}
+          <tr class="border-t border-line align-top">
+            <td class="py-1 pr-2"
+              >{l.line.text ?? l.type?.label}{l.elsewhere ? " (elsewhere)" : ""}</td
+            >
+            <td class="py-1 pr-2 text-right font-semibold">{number(p.units, 2)}</td>
+            {#each [p.pair.credit.credit, p.spec, p.sound, p.fresh, p.handy, p.pair.usable] as v, i (i)}
+              <td class="py-1 pr-1 text-right {v < 1 ? 'bad font-semibold' : ''}">{number(v, 2)}</td
+              >
+            {/each}
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+{/if}
+{#each cautions as c (c.id)}<p class="noted mt-3 text-sm">{c.text}</p>{/each}

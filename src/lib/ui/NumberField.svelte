@@ -1,0 +1,64 @@
+<script lang="ts">
+  interface Props {
+    value: number | undefined;
+    label: string;
+    min?: number;
+    max?: number;
+    whole?: boolean;
+    /** Whether the field may be left empty. */
+    optional?: boolean;
+    unit?: string;
+    width?: string;
+    id?: string;
+    onvalue: (n: number | undefined) => void;
+  }
+  const {
+    value,
+    label,
+    min = 0,
+    max = 100_000,
+    whole = false,
+    optional = false,
+    unit = "",
+    width = "w-20",
+    id,
+    onvalue,
+  }: Props = $props();
+  let text = $state<string | null>(null);
+  const problem = $derived(text === null ? null : check(text));
+  const uid = $props.id();
+
+  function check(t: string): string | null {
+    if (t.trim() === "") return optional ? null : "a number is wanted";
+    const n = Number(t.replace(",", "."));
+    if (!Number.isFinite(n)) return "is not a number";
+    if (whole && !Number.isInteger(n)) return "must be a whole number";
+    if (n < min) return `must be at least ${min}`;
+    if (n > max) return `must be at most ${max}`;
+    return null;
+  }
+  function input(t: string) {
+    text = t;
+    if (check(t) === null) onvalue(t.trim() === "" ? undefined : Number(t.replace(",", ".")));
+  }
+</script>
+
+<span class="inline-flex flex-col">
+  <span class="inline-flex items-center gap-1">
+    <input
+      id={id ?? uid}
+      class="field {width} font-semibold"
+      inputmode={whole ? "numeric" : "decimal"}
+      aria-label={label}
+      aria-invalid={problem !== null}
+      aria-describedby={problem ? `${uid}-problem` : undefined}
+      value={text ?? (value === undefined ? "" : String(value))}
+      oninput={(e) => input(e.currentTarget.value)}
+      onblur={() => (text = problem === null ? null : text)}
+    />
+    {#if unit}<span>{unit}</span>{/if}
+  </span>
+  {#if problem}<span id="{uid}-problem" class="bad text-sm font-semibold" role="alert"
+      >{label} {problem}</span
+    >{/if}
+</span>

@@ -1,0 +1,87 @@
+<script lang="ts">
+  import { Command, Dialog } from "bits-ui";
+  import { goto } from "$app/navigation";
+  import { page } from "$app/state";
+  import { workspace } from "../state/workspace.svelte.ts";
+  import { download, kitPath } from "./files.ts";
+  import { STAGES } from "./stages.ts";
+  import { toggleTheme } from "./theme.ts";
+
+  let { open = $bindable(false) }: { open: boolean } = $props();
+  const kitId = $derived(page.params["id"]);
+  interface Entry {
+    label: string;
+    hint?: string;
+    run: () => unknown;
+  }
+  const entries = $derived<Entry[]>([
+    ...(kitId
+      ? STAGES.map((s, i) => ({
+          label: `Go to ${s.label}`,
+          hint: `Alt ${i + 1}`,
+          run: () => goto(`/kit/${kitId}/${s.id}`),
+        }))
+      : []),
+    ...(kitId ? [{ label: "Report of this kit", run: () => goto(`/kit/${kitId}/report`) }] : []),
+    { label: "Shelf of kits", run: () => goto("/") },
+    ...workspace.kits.map((k) => ({
+      label: `Open ${k.kit.name}`,
+      run: () => goto(`${kitPath(k.id)}/sieve`),
+    })),
+    {
+      label: "New kit",
+      run: () => goto(`${kitPath(workspace.addKit("New kit"))}/brief`),
+    },
+    ...(workspace.undoLabel
+      ? [{ label: `Undo: ${workspace.undoLabel}`, hint: "Ctrl Z", run: () => workspace.undo() }]
+      : []),
+    ...(workspace.redoLabel
+      ? [
+          {
+            label: `Do again: ${workspace.redoLabel}`,
+            hint: "Ctrl Shift Z",
+            run: () => workspace.redo(),
+          },
+        ]
+      : []),
+    {
+      label: "Export everything",
+      run: () => download("workspace.widesieve.json", workspace.exportAll()),
+    },
+    { label: "Light or dark", run: toggleTheme },
+    { label: "Add the demo", run: () => workspace.addDemo() },
+  ]);
+  function pick(e: Entry) {
+    open = false;
+    void e.run();
+  }
+</script>
+
+<Dialog.Root bind:open>
+  <Dialog.Portal>
+    <Dialog.Overlay class="fixed inset-0 z-50 bg-black/40" />
+    <Dialog.Content
+      class="sheet fixed top-[12vh] left-1/2 z-50 w-[min(36rem,94vw)] -translate-x-1/2 border-2 border-ink p-2"
+    >
+      <Dialog.Title class="sr-only">Find a place or a command</Dialog.Title>
+      <Command.Root>
+        <Command.Input class="field w-full" placeholder="Find a place, a kit or a command" />
+        <Command.List class="mt-2 max-h-[50vh] overflow-auto">
+          <Command.Viewport>
+            <Command.Empty class="p-3 text-soft">Nothing by that name.</Command.Empty>
+            {#each entries as entry (entry.label)}
+              <Command.Item
+                class="flex min-h-11 items-center justify-between rounded-sm px-3 data-[selected]:bg-passbg"
+                value={entry.label}
+                onSelect={() => pick(entry)}
+              >
+                <span>{entry.label}</span>
+                {#if entry.hint}<span class="kbd">{entry.hint}</span>{/if}
+              </Command.Item>
+            {/each}
+          </Command.Viewport>
+        </Command.List>
+      </Command.Root>
+    </Dialog.Content>
+  </Dialog.Portal>
+</Dialog.Root>

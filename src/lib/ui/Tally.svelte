@@ -1,0 +1,71 @@
+<script lang="ts">
+  import { functionOf } from "../core/catalogue/catalogue.ts";
+  import { useKit } from "../state/kit.svelte.ts";
+  import { useReady } from "../state/ready.svelte.ts";
+  import { grams, money, percentRange } from "../words/sentences.ts";
+
+  const kit = useKit();
+  const ready = useReady();
+  const a = $derived(kit.audit);
+  const low = $derived((a.interval?.[0] ?? 0) * 100);
+  const high = $derived((a.interval?.[1] ?? 0) * 100);
+  const decided = $derived.by(() => {
+    const d = a.decidedBy;
+    if (!d || d.gate === "none") return "";
+    if (d.gate === "coverage") return "coverage";
+    const need = a.bench.needs.find((n) => n.need.id === d.need);
+    return need ? (functionOf(need.need.function)?.label ?? "").toLowerCase() : "";
+  });
+  const price = $derived(kit.record?.kit.price);
+</script>
+
+<footer
+  class="no-print flex min-h-13 flex-wrap items-center gap-x-6 gap-y-1 bg-foot px-4 py-2 text-onfoot sm:px-5"
+  aria-label="Tally"
+>
+  <span class="flex items-center gap-3">
+    <strong class="min-w-20 font-head text-lg" data-testid="tally-coverage"
+      >{percentRange(a.interval)}</strong
+    >
+    <svg width="96" height="10" aria-hidden="true" class="hidden sm:block">
+      <rect width="96" height="10" fill="currentColor" opacity=".18" />
+      <rect width={(low * 96) / 100} height="10" fill="#9cc5ab" />
+      <rect
+        x={(low * 96) / 100}
+        width={((high - low) * 96) / 100}
+        height="10"
+        fill="#9cc5ab"
+        opacity=".5"
+      />
+    </svg>
+    <span class="text-sm opacity-90">coverage</span>
+  </span>
+  <span
+    ><strong class="font-head text-lg">{kit.open.vitalMet} of {kit.open.vital}</strong>
+    <span class="text-sm opacity-90">vital needs met</span></span
+  >
+  <span class="hidden md:inline"
+    ><strong class="font-head text-lg">{kit.open.pieces} of {kit.open.claimed}</strong>
+    <span class="text-sm opacity-90">pieces counted</span></span
+  >
+  <span class="hidden md:inline"
+    ><strong class="font-head text-lg">{grams(kit.load.massG)}</strong>
+    <span class="text-sm opacity-90"
+      >{kit.brief.limits.massG ? `of ${grams(kit.brief.limits.massG)}` : "by type"}</span
+    ></span
+  >
+  <span class="hidden lg:inline" data-testid="tally-cost">
+    <strong class="font-head text-lg"
+      >{#if price}{money(price.amount, price.currency)} +
+      {/if}{#if ready.run.running}…{:else if ready.run.result?.status === "infeasible"}no plan{:else if ready.run.result}{money(
+          ready.run.result.price,
+          ready.currency,
+        )}{:else}–{/if}</strong
+    >
+    <span class="text-sm opacity-90">cost to ready</span></span
+  >
+  <span class="ml-auto text-right"
+    ><strong data-testid="tally-grade">{a.grade ?? "Nothing asked"}</strong>
+    <span class="hidden text-sm opacity-90 sm:inline">{decided}</span></span
+  >
+</footer>

@@ -1,0 +1,87 @@
+<script lang="ts">
+  import { page } from "$app/state";
+  import { useKit } from "../state/kit.svelte.ts";
+  import { workspace } from "../state/workspace.svelte.ts";
+  import Mark from "./Mark.svelte";
+  import SaveMark from "./SaveMark.svelte";
+  import { STAGES, type StageId } from "./stages.ts";
+
+  const kit = useKit();
+  const current = $derived(page.url.pathname.split("/").at(-1));
+  const here = $derived(`/kit/${page.params["id"]}`);
+  const open = $derived.by((): Record<StageId, string> => {
+    const o = kit.open;
+    return {
+      brief: kit.brief.title ? "✓" : "untitled",
+      unpack:
+        kit.lines.length === 0
+          ? "empty"
+          : o.doubtful > 0
+            ? `${o.doubtful} doubtful`
+            : o.uncounted > 0
+              ? `${o.uncounted} to count`
+              : "✓",
+      bench: kit.lines.length === 0 ? "" : o.toInspect > 0 ? `${o.toInspect} to inspect` : "✓",
+      sieve: o.held > 0 ? `${o.held} held` : "✓",
+      plan: "",
+      log: "",
+    };
+  });
+  let nav: HTMLElement;
+  // On a narrow screen the trail scrolls: the stage one is on stays in sight.
+  $effect(() => {
+    void current;
+    nav?.querySelector("[aria-current]")?.scrollIntoView({ block: "nearest", inline: "nearest" });
+  });
+  const find = () =>
+    window.dispatchEvent(new KeyboardEvent("keydown", { key: "k", ctrlKey: true, bubbles: true }));
+</script>
+
+<header class="no-print flex flex-wrap items-stretch border-b border-ink bg-sheet lg:flex-nowrap">
+  <a
+    href="/"
+    class="flex min-h-12 min-w-0 flex-1 items-center gap-3 px-4 lg:max-w-72 lg:flex-none"
+    title="To the shelf of kits"
+  >
+    <Mark />
+    <span class="truncate text-lg font-bold">{kit.record?.kit.name}</span>
+    <span aria-hidden="true" class="text-soft">▾</span>
+    <span class="sr-only">to the shelf</span>
+  </a>
+  <nav
+    bind:this={nav}
+    aria-label="Stages"
+    class="order-3 flex w-full overflow-x-auto border-t border-line lg:order-none lg:w-auto lg:flex-1 lg:border-t-0"
+  >
+    {#each STAGES as stage, i (stage.id)}
+      <a
+        href="{here}/{stage.id}"
+        aria-current={current === stage.id ? "page" : undefined}
+        title="Alt {i + 1}"
+        class="flex min-h-12 shrink-0 items-center gap-2 px-3 text-[1.05rem] font-semibold {current ===
+        stage.id
+          ? 'bg-pick text-onpick'
+          : 'hover:bg-passbg'}"
+      >
+        {stage.label}
+        {#if open[stage.id]}<span
+            class="text-sm font-normal whitespace-nowrap {current === stage.id ? '' : 'text-soft'}"
+            >{open[stage.id]}</span
+          >{/if}
+      </a>
+    {/each}
+  </nav>
+  <div class="flex items-center gap-3 px-3">
+    <SaveMark />
+    <button
+      class="btn min-h-9 px-3 py-1"
+      disabled={!workspace.undoLabel}
+      onclick={() => workspace.undo()}
+      title={workspace.undoLabel ? `Undo: ${workspace.undoLabel} (Ctrl Z)` : "Nothing to undo"}
+      >Undo</button
+    >
+    <button class="btn hidden min-h-9 px-3 py-1 sm:inline-flex" onclick={find}
+      >Find <span class="kbd">Ctrl K</span></button
+    >
+  </div>
+</header>

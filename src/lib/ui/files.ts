@@ -1,0 +1,92 @@
+import { goto } from "$app/navigation";
+import { parsePriceBook, parsePriceCsv } from "../core/formats/priceCsv.ts";
+import { PRICE_COLUMNS } from "../core/formats/priceCsv.ts";
+import { cardTextProblem } from "../core/card/cardText.ts";
+import { currentVersion } from "../state/store.ts";
+import { workspace } from "../state/workspace.svelte.ts";
+
+/** No real file comes near it; a larger one is a mistake and would freeze the page. */
+export const LARGEST_FILE_MB = 50;
+
+/** A file dropped or picked: audit, workspace, price list or contents card, told by what is in it. */
+export async function takeFile(file: File): Promise<void> {
+  if (file.size > LARGEST_FILE_MB * 1024 * 1024) {
+    workspace.say(
+      `${file.name} has ${Math.round(file.size / 1048576)} MB; files up to ${LARGEST_FILE_MB} MB are read. Nothing was imported.`,
+      true,
+    );
+    return;
+  }
+  const text = await file.text();
+  if (/^\uFEFF?\s*[{[]/.test(text) || file.name.toLowerCase().endsWith(".json")) {
+    if (text.includes('"products"') && !text.includes('"wide-sieve.'))
+      takePrices(text, file.name, "json");
+    else if (workspace.import(text, file.name)) await goto("/");
+    return;
+  }
+  const firstLine = text.slice(0, 2000).split(/\r?\n/, 1)[0] ?? "";
+  if (PRICE_COLUMNS.filter((c) => firstLine.split(",").includes(c)).length >= 3) {
+    takePrices(text, file.name, "csv");
+    return;
+  }
+  const wrong = cardTextProblem(text);
+  if (wrong) {
+    workspace.say(`${file.name} ${wrong.what}. Nothing was imported.`, true);
+    return;
+  }
+  const id = workspace.addKit(file.name.replace(/\.[^.]+$/, "") || "New kit");
+  const kit = workspace.kit(id)!;
+  workspace.edit(`read ${file.name}`, [{ ...kit, cardText: text }]);
+  await goto(`${kitPath(id)}/unpack`);
+}
+
+function takePrices(text: string, name: string, kind: "json" | "csv"): void {
+  let read;
+  try {
+    read = kind === "csv" ? parsePriceCsv(text) : parsePriceBook(JSON.parse(text));
+  } catch (error) {
+    workspace.say(`${name} is not whole JSON. Nothing was imported.`, true, [
+      { where: name, what: (error as Error).message },
+    ]);
+    return;
+  }
+  if (!read.ok) {
+    workspace.say(`${name} was not imported; the price book is as it was.`, true, read.problems);
+    return;
+  }
+  workspace.edit(`import prices from ${name}`, [
+    {
+      kind: "priceBook",
+      id: "priceBook:own",
+      version: currentVersion("priceBook"),
+      book: { ...read.value, title: name },
+    },
+  ]);
+  workspace.say(
+    `${read.value.products.length} products from ${name} are the price book now. Undo brings the former one back.`,
+  );
+}
+
+/** A kit's address: its id without the kind. */
+export const kitPath = (id: string): string =>
+  `/kit/${encodeURIComponent(id.replace(/^kit:/, ""))}`;
+
+/** Saves a text as a file on the user's machine. */
+export function download(name: string, text: string, type = "application/json"): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const a = document.createElement("a");
+  a.href = url;
+  a.download = name;
+  a.click();
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}
+
+/** A name that every file system takes. */
+export const fileName = (title: string, ending: string): string =>
+  `${
+    title
+      .toLowerCase()
+      .normalize("NFKD")
+      .replace(/[^a-z0-9]+/g, "-")
+      .replace(/^-+|-+$/g, "") || "kit"
+  }${ending}`;

@@ -1,0 +1,91 @@
+import type { Audit } from "../core/audit.ts";
+import { MESHES, type Mesh } from "../core/sieve/sift.ts";
+
+/** Where each grain lies in the sieve picture. Plain numbers; no drawing. */
+
+export interface Grain {
+  /** Index of the need in `a.needs`. */
+  readonly index: number;
+  readonly column: number;
+  readonly rests: Mesh | "pan";
+  readonly x: number;
+  readonly y: number;
+  readonly r: number;
+  readonly fill: number;
+}
+export interface SieveLayout {
+  readonly width: number;
+  readonly height: number;
+  readonly left: number;
+  readonly right: number;
+  readonly columnWidth: number;
+  /** Top of each mesh's band, and of the pan. */
+  readonly meshY: readonly number[];
+  readonly panTop: number;
+  readonly panBottom: number;
+  readonly grains: readonly Grain[];
+}
+
+/** Vital needs are drawn large, useful ones small. */
+const RADIUS = { vital: 11, core: 9, useful: 6.5 } as const;
+const BAND = 13;
+const PER_ROW = 3;
+
+export function sieveLayout(a: Audit, width: number): SieveLayout {
+  const left = 158;
+  const right = 54;
+  const columns = Math.max(1, a.categories.length);
+  const columnWidth = (width - left - right) / columns;
+  const perRow = Math.max(1, Math.min(PER_ROW, Math.floor(columnWidth / 22)));
+  const columnOf = new Map(a.categories.map((c, i) => [c.id, i]));
+  const cells = new Map<string, number[]>();
+  a.needs.forEach((n, i) => {
+    const key = `${columnOf.get(a.bench.needs[i]!.category)}:${n.restsOn}`;
+    cells.set(key, [...(cells.get(key) ?? []), i]);
+  });
+  const rowsAt = (rest: string) =>
+    Math.max(
+      1,
+      ...a.categories.map((_, c) => Math.ceil((cells.get(`${c}:${rest}`)?.length ?? 0) / perRow)),
+    );
+  const meshY: number[] = [];
+  let y = 118;
+  for (const mesh of MESHES) {
+    y += 20 + rowsAt(mesh) * 23;
+    meshY.push(y);
+  }
+  const panTop = y + BAND + 22;
+  const panBottom = panTop + 14 + rowsAt("pan") * 24;
+  const grains: Grain[] = [];
+  for (const [key, members] of cells) {
+    const [column, rests] = key.split(":") as [string, Mesh | "pan"];
+    const floor = rests === "pan" ? panBottom - 6 : meshY[MESHES.indexOf(rests)]!;
+    const centre = left + (Number(column) + 0.5) * columnWidth;
+    members.forEach((index, k) => {
+      const row = Math.floor(k / perRow);
+      const inRow = Math.min(perRow, members.length - row * perRow);
+      const r = RADIUS[a.bench.needs[index]!.tier];
+      grains.push({
+        index,
+        column: Number(column),
+        rests,
+        x: centre + ((k % perRow) - (inRow - 1) / 2) * 23,
+        y: floor - 12 - row * 23 + (rests === "pan" ? 0 : 12 - r - 1),
+        r,
+        fill: a.needs[index]!.values[6]!,
+      });
+    });
+  }
+  grains.sort((p, q) => p.column - q.column || p.y - q.y || p.x - q.x);
+  return {
+    width,
+    height: panBottom + 34,
+    left,
+    right,
+    columnWidth,
+    meshY,
+    panTop,
+    panBottom,
+    grains,
+  };
+}

@@ -1,0 +1,58 @@
+<script lang="ts">
+  import "../app.css";
+  import { onMount, type Snippet } from "svelte";
+  import { goto } from "$app/navigation";
+  import { page } from "$app/state";
+  import DropAnywhere from "$lib/ui/DropAnywhere.svelte";
+  import Message from "$lib/ui/Message.svelte";
+  import Palette from "$lib/ui/Palette.svelte";
+  import Weaves from "$lib/ui/Weaves.svelte";
+  import { workspace } from "$lib/state/workspace.svelte.ts";
+
+  const { children }: { children: Snippet } = $props();
+  let palette = $state(false);
+
+  onMount(async () => {
+    await workspace.start();
+    if (workspace.seedDemoOnce() && page.url.pathname === "/")
+      await goto("/kit/demo-crew-box/sieve");
+  });
+
+  const typing = (e: KeyboardEvent) =>
+    e.target instanceof HTMLElement &&
+    e.target.closest("input, textarea, select, [contenteditable]") !== null;
+
+  function onKey(e: KeyboardEvent) {
+    const command = e.ctrlKey || e.metaKey;
+    const key = e.key.toLowerCase();
+    if (command && key === "k") {
+      e.preventDefault();
+      palette = !palette;
+    } else if (command && key === "z" && !typing(e)) {
+      e.preventDefault();
+      if (e.shiftKey) workspace.redo();
+      else workspace.undo();
+    } else if (command && key === "y" && !typing(e)) {
+      e.preventDefault();
+      workspace.redo();
+    }
+  }
+</script>
+
+<svelte:window
+  onkeydown={onKey}
+  onbeforeunload={(e) => {
+    // Only when something on screen is not saved does the browser ask.
+    if (workspace.save.is === "failed") e.preventDefault();
+  }}
+/>
+<svelte:head><title>Wide Sieve</title></svelte:head>
+<Weaves />
+{#if workspace.loaded}
+  {@render children()}
+{:else}
+  <p class="p-6" role="status">Laying out the bench …</p>
+{/if}
+<Message />
+<Palette bind:open={palette} />
+<DropAnywhere />

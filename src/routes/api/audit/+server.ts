@@ -1,0 +1,24 @@
+import { json, type RequestHandler } from "@sveltejs/kit";
+import { audit } from "$lib/core/audit.ts";
+import { parseAudit } from "$lib/core/formats/auditFile.ts";
+import { auditResult } from "$lib/core/formats/auditResult.ts";
+import { refuse, serverToday, withJson } from "$lib/server/api.ts";
+
+/** Lines of one audit over the network: with all unchecked, each line is tried alone. */
+const MOST_LINES = 1000;
+
+/** An audit file in, its result out. */
+export const POST: RequestHandler = ({ request }) =>
+  withJson(request, (body) => {
+    const file = parseAudit(body);
+    if (!file.ok) return refuse(422, "this is not a right audit file", file.problems);
+    if (file.value.kit.lines.length > MOST_LINES)
+      return refuse(422, "this kit is too long for one request", [
+        {
+          where: "kit.lines",
+          what: `has ${file.value.kit.lines.length} lines; at most ${MOST_LINES}`,
+        },
+      ]);
+    return json(auditResult(audit(file.value, serverToday())));
+  });
+export const fallback: RequestHandler = () => refuse(405, "POST an audit file");

@@ -1,0 +1,63 @@
+import { json, type RequestHandler } from "@sveltejs/kit";
+import { z } from "zod";
+import { parseAudit, zodProblems } from "$lib/core/formats/auditFile.ts";
+import { parsePriceBook } from "$lib/core/formats/priceCsv.ts";
+import { PRICE_BOOK } from "$lib/data/priceBook.ts";
+import { refuse, serverToday, withJson } from "$lib/server/api.ts";
+import { planOffThread } from "$lib/server/planPool.ts";
+
+const amount = z.number().min(0).max(1e9).nullable().optional();
+const optionsSchema = z.object({
+  question: z.enum(["cheapest", "best"]).default("cheapest"),
+  target: z.union([z.literal("ready"), z.number().gt(0).max(1)]).default("ready"),
+  budget: amount,
+  massG: amount,
+  volumeMl: amount,
+  keep: z.array(z.string()).max(10_000).default([]),
+});
+
+/** `{ audit, prices?, question?, target?, budget?, massG?, volumeMl?, keep? }` in, the plan out. */
+export const POST: RequestHandler = ({ request }) =>
+  withJson(request, async (body) => {
+    const { audit, prices, ...rest } = (body ?? {}) as Record<string, unknown>;
+    const options = optionsSchema.safeParse(rest);
+    if (!options.success)
+      return refuse(422, "the question is not right", zodProblems(options.error));
+    const file = parseAudit(audit);
+    if (!file.ok)
+      return refuse(
+        422,
+        "this is not a right audit file",
+        file.problems.map((p) => ({ ...p, where: `audit.${p.where}` })),
+      );
+    const book =
+      prices === undefined ? ({ ok: true, value: PRICE_BOOK } as const) : parsePriceBook(prices);
+    if (!book.ok) return refuse(422, "the price book is not right", book.problems);
+    const currency = file.value.kit.price?.currency;
+    if (currency !== undefined && currency !== book.value.currency)
+      return refuse(422, "the price book is in another currency", [
+        {
+          where: "audit.kit.price.currency",
+          what: `is ${currency}, the price book is in ${book.value.currency}: convert it by your own rate first`,
+        },
+      ]);
+    const o = options.data;
+    const limits = file.value.brief.limits;
+    const answer = await planOffThread({
+      audit: file.value,
+      book: book.value,
+      question: o.question,
+      target: o.target,
+      limits: {
+        budget: o.budget ?? limits.budget ?? null,
+        massG: o.massG ?? limits.massG ?? null,
+        volumeMl: o.volumeMl ?? limits.volumeMl ?? null,
+      },
+      keep: o.keep,
+      today: serverToday(),
+    });
+    if (answer.ok) return json(answer.result);
+    const status = answer.why === "failed" ? 500 : 503;
+    return refuse(status, answer.message);
+  });
+export const fallback: RequestHandler = () => refuse(405, "POST an audit file and a question");

@@ -1,0 +1,72 @@
+<script lang="ts">
+  import { lastGoodDay } from "$lib/core/dates.ts";
+  import { lineName, useKit } from "$lib/state/kit.svelte.ts";
+  import { workspace } from "$lib/state/workspace.svelte.ts";
+
+  const kit = useKit();
+  let note = $state("");
+  const due = $derived(
+    kit.lines
+      .filter((l) => l.expires && l.expires !== "none")
+      .map((l) => ({ l, last: lastGoodDay(l.expires!) }))
+      .sort((a, b) => (a.last < b.last ? -1 : 1)),
+  );
+  function add(e: SubmitEvent) {
+    e.preventDefault();
+    const what = note.trim();
+    if (!what) return;
+    kit.update("note in the log", (r) => ({
+      ...r,
+      history: [...r.history, { on: workspace.today, what }],
+    }));
+    note = "";
+  }
+</script>
+
+<div class="mx-auto grid max-w-6xl gap-6 p-4 sm:p-6 lg:grid-cols-2">
+  <section>
+    <h1 class="text-3xl">Log</h1>
+    <form class="mt-3 flex gap-2" onsubmit={add}>
+      <label class="grow"
+        ><span class="sr-only">What happened</span><input
+          class="field w-full"
+          bind:value={note}
+          maxlength="2000"
+          placeholder="Used, put back, seal, wear …"
+        /></label
+      >
+      <button class="btn btn-main">Note it</button>
+    </form>
+    {#if (kit.record?.history.length ?? 0) === 0}<p class="mt-4 text-soft">
+        Nothing noted yet. What is used and never put back is the commonest gap.
+      </p>{/if}
+    <ol class="mt-4 divide-y divide-line">
+      {#each [...(kit.record?.history ?? [])].reverse() as h, i (i)}
+        <li class="flex gap-4 py-2">
+          <time class="shrink-0 font-semibold">{h.on}</time><span class="break-words">{h.what}</span
+          >
+        </li>
+      {/each}
+    </ol>
+  </section>
+  <section>
+    <h2 class="text-2xl">Dates read</h2>
+    {#if due.length === 0}<p class="mt-2 text-soft">No dates read yet.</p>{/if}
+    <ol class="mt-2 divide-y divide-line">
+      {#each due as d (d.l.id)}
+        <li class="flex gap-4 py-2">
+          <time class="shrink-0 font-semibold {d.last < workspace.today ? 'bad' : ''}"
+            >{d.last}</time
+          ><span
+            >{lineName(d.l, d.l.itemType ? kit.typeOf(d.l.itemType)?.label : undefined)}{d.last <
+            workspace.today
+              ? ": past"
+              : d.last < kit.audit.bench.lastDay
+                ? ": past on the last day"
+                : ""}</span
+          >
+        </li>
+      {/each}
+    </ol>
+  </section>
+</div>

@@ -1,0 +1,200 @@
+<script lang="ts">
+  import { page } from "$app/state";
+  import { functionOf } from "$lib/core/catalogue/catalogue.ts";
+  import { lineQuality } from "$lib/core/inspect/quality.ts";
+  import { inspectionPoint } from "$lib/core/inspect/points.ts";
+  import { MESHES } from "$lib/core/sieve/sift.ts";
+  import { lineName, useKit } from "$lib/state/kit.svelte.ts";
+  import { useReady } from "$lib/state/ready.svelte.ts";
+  import CategoryBars from "$lib/ui/CategoryBars.svelte";
+  import NeedReason from "$lib/ui/NeedReason.svelte";
+  import SievePicture from "$lib/ui/SievePicture.svelte";
+  import WeaveChip from "$lib/ui/WeaveChip.svelte";
+  import { MESH_ASKS, MESH_LABEL, UNCHECKED_LABEL } from "$lib/words/labels.ts";
+  import { decidedBy, money, number, percentRange } from "$lib/words/sentences.ts";
+
+  const kit = useKit();
+  const ready = useReady();
+  const a = $derived(kit.audit);
+  let picked = $state<number | null>(null);
+  /** To begin with: the need that decides the grade, else the one that loses most. */
+  const first = $derived.by(() => {
+    const decided = a.bench.needs.findIndex((n) => n.need.id === a.decidedBy?.need);
+    if (decided >= 0) return decided;
+    let best = -1;
+    let loss = 0;
+    a.needs.forEach((n, i) => {
+      const l = a.bench.needs[i]!.weight * (1 - n.values[6]!);
+      if (l > loss) {
+        loss = l;
+        best = i;
+      }
+    });
+    return best >= 0 ? best : a.needs.length > 0 ? 0 : null;
+  });
+  const shown = $derived(picked !== null && picked < a.needs.length ? picked : first);
+  const worst = $derived(
+    kit.lines
+      .map((l) => ({ l, q: lineQuality(l) }))
+      .filter((x): x is { l: (typeof kit.lines)[number]; q: number } => x.q !== null && x.q < 100)
+      .sort((x, y) => x.q - y.q)
+      .slice(0, 6),
+  );
+  const v = $derived(a.value);
+  const price = $derived(kit.record?.kit.price);
+  const next = $derived(kit.worth.slice(0, 5));
+</script>
+
+{#if a.needs.length === 0}
+  <div class="mx-auto max-w-xl p-8">
+    <h1 class="text-3xl">Nothing to sift</h1>
+    <p class="mt-2">
+      The list asks for nothing under this brief. Choose a list, or change the brief.
+    </p>
+    <a class="btn btn-main mt-5" href="/kit/{page.params['id']}/brief">Brief</a>
+  </div>
+{:else}
+  <div
+    class="grid grid-cols-[minmax(0,1fr)] gap-5 p-4 sm:p-5 lg:grid-cols-[minmax(0,1fr)_21rem] xl:grid-cols-[minmax(0,1fr)_24rem]"
+  >
+    <section class="min-w-0">
+      <div class="mb-2 flex flex-wrap items-baseline gap-x-4">
+        <h1 class="text-3xl">{a.grade}</h1>
+        <p class="text-lg font-semibold">coverage {percentRange(a.interval)}</p>
+        {#if a.gradeInterval && a.gradeInterval[0] !== a.gradeInterval[1]}<p class="text-soft">
+            between {a.gradeInterval[0]} and {a.gradeInterval[1]} until all is checked
+          </p>{/if}
+        <p class="basis-full">{decidedBy(a)}</p>
+      </div>
+      <div class="hidden md:block">
+        <SievePicture {a} picked={shown} onpick={(i) => (picked = i)} />
+      </div>
+      <ol class="md:hidden">
+        {#each [...MESHES, "pan" as const] as mesh (mesh)}
+          {@const here = a.needs.map((n, i) => ({ n, i })).filter((x) => x.n.restsOn === mesh)}
+          {#if here.length > 0}
+            <li class="mt-3">
+              <h2 class="flex items-center gap-2 text-lg">
+                <WeaveChip {mesh} size={22} />{MESH_LABEL[mesh]}
+                <span class="font-text text-sm font-normal text-soft">{MESH_ASKS[mesh]}</span>
+              </h2>
+              <ul class="mt-1 flex flex-wrap gap-2">
+                {#each here as x (x.i)}
+                  <li>
+                    <button
+                      class="btn min-h-11 px-3 py-1 text-left font-normal {shown === x.i
+                        ? 'btn-on'
+                        : ''}"
+                      aria-pressed={shown === x.i}
+                      onclick={() => (picked = x.i)}
+                      >{functionOf(a.bench.needs[x.i]!.need.function)?.label}{a.bench.needs[x.i]!
+                        .tier === "vital"
+                        ? " ◎"
+                        : ""} · {Math.round(x.n.values[6]! * 100)} %</button
+                    >
+                  </li>
+                {/each}
+              </ul>
+            </li>
+          {/if}
+        {/each}
+      </ol>
+      <p class="mt-2 hidden text-sm text-soft md:block">
+        Grain with a double ring: vital; large: core; small: useful. Its fill is how much of the
+        need is met.
+      </p>
+    </section>
+
+    <aside class="sheet self-start p-5" aria-live="polite">
+      {#if shown !== null}<NeedReason {a} index={shown} />{/if}
+      <a class="btn btn-main mt-4" href="/kit/{page.params['id']}/plan">To the plan</a>
+    </aside>
+
+    <section class="sheet p-5 lg:col-span-2">
+      <h2 class="text-2xl">By category</h2>
+      <div class="mt-1 mb-4 flex flex-wrap gap-x-5 gap-y-1 text-sm">
+        <span class="flex items-center gap-2"
+          ><svg width="18" height="18" aria-hidden="true"
+            ><rect width="18" height="18" fill="var(--pass)" /></svg
+          >in the pan</span
+        >
+        {#each MESHES as m (m)}<span class="flex items-center gap-2"
+            ><WeaveChip mesh={m} size={18} />{MESH_LABEL[m]}</span
+          >{/each}
+        <span class="flex items-center gap-2"
+          ><svg width="6" height="18" aria-hidden="true"
+            ><rect width="3" height="18" fill="var(--note)" /></svg
+          >if all that is unchecked fails</span
+        >
+      </div>
+      <CategoryBars {a} />
+    </section>
+
+    <div class="grid grid-cols-[minmax(0,1fr)] gap-5 lg:col-span-2 lg:grid-cols-3">
+      <section class="sheet p-5">
+        <h2 class="text-xl">Quality</h2>
+        <p class="mt-1">
+          {#if a.quality === null}Nothing has been inspected yet.{:else}<strong
+              class="font-head text-2xl">{number(a.quality, 0)}</strong
+            >
+            of 100 over {kit.lines.length - kit.open.toInspect} of {kit.lines.length} lines inspected.{/if}
+        </p>
+        <ul class="mt-2 grid gap-2">
+          {#each worst as x (x.l.id)}
+            <li class="text-sm">
+              <strong>{x.q}</strong>
+              {lineName(x.l, x.l.itemType ? kit.typeOf(x.l.itemType)?.label : undefined)}<br /><span
+                class="text-soft"
+                >not: {(x.l.failedPoints ?? [])
+                  .map((p) => inspectionPoint(p)?.good.toLowerCase())
+                  .join(", ") || x.l.condition}</span
+              >
+            </li>
+          {/each}
+        </ul>
+      </section>
+      <section class="sheet p-5">
+        <h2 class="text-xl">Value</h2>
+        <p class="mt-1">
+          <strong class="font-head text-2xl">{v.serving} of the {v.counted}</strong> pieces do a job on
+          the list.
+        </p>
+        <dl class="mt-2 grid grid-cols-[1fr_auto] gap-x-4 gap-y-1 text-sm">
+          <dt>claimed</dt>
+          <dd>{v.claimed}</dd>
+          <dt>padding</dt>
+          <dd>{v.padding === null ? "–" : `${number(v.padding * 100, 0)} %`}</dd>
+          {#if v.largestType}<dt>
+              largest part: {kit.typeOf(v.largestType.itemType ?? "")?.label ??
+                "not in the catalogue"}
+            </dt>
+            <dd>{number(v.largestType.share * 100, 0)} %</dd>{/if}
+          {#if price}<dt>price paid</dt>
+            <dd>{money(price.amount, price.currency)}</dd>{/if}
+          {#if price && v.pricePerPoint !== null}<dt>a covered point costs</dt>
+            <dd>{money(v.pricePerPoint, price.currency)}</dd>{/if}
+          {#if ready.run.result && ready.run.result.status !== "infeasible"}<dt>
+              to make it ready
+            </dt>
+            <dd>{money(ready.run.result.price, ready.currency)}</dd>{/if}
+        </dl>
+      </section>
+      <section class="sheet p-5">
+        <h2 class="text-xl">Most worth checking</h2>
+        {#if next.length === 0}<p class="mt-1">Everything has been looked at.</p>{/if}
+        <ol class="mt-2 grid gap-2">
+          {#each next as w (w.line)}
+            {@const l = a.bench.lines[w.index]!}
+            <li class="text-sm">
+              <strong>{lineName(l.line, l.type?.label)}</strong><br /><span class="text-soft"
+                >{w.facts.map((f) => UNCHECKED_LABEL[f]).join(", ")}{w.gain > 1e-9
+                  ? ` · +${number(w.gain * 100, 1)} points if it passes`
+                  : ""}</span
+              >
+            </li>
+          {/each}
+        </ol>
+      </section>
+    </div>
+  </div>
+{/if}

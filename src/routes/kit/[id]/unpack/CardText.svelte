@@ -1,0 +1,66 @@
+<script lang="ts">
+  import type { Line } from "$lib/core/formats/auditFile.ts";
+
+  interface Props {
+    cardText: string;
+    lines: readonly Line[];
+    doubts: Record<string, unknown>;
+    picked: string | null;
+    onpick: (id: string) => void;
+  }
+  const { cardText, lines, doubts, picked, onpick }: Props = $props();
+
+  interface Piece {
+    text: string;
+    id: string | null;
+  }
+  /** Each card line cut into the words that made a line of the kit and the rest. */
+  const rows = $derived(
+    cardText.split(/\r\n|\n|\r/).map((text, i): Piece[] => {
+      const marks = lines
+        .filter((l) => l["cardLine"] === i + 1 && l.text)
+        .map((l) => ({
+          id: l.id,
+          from: text.indexOf(l.text!),
+          to: text.indexOf(l.text!) + l.text!.length,
+        }))
+        .filter((m) => m.from >= 0)
+        .sort((a, b) => a.from - b.from);
+      const pieces: Piece[] = [];
+      let at = 0;
+      for (const m of marks) {
+        if (m.from < at) continue;
+        if (m.from > at) pieces.push({ text: text.slice(at, m.from), id: null });
+        pieces.push({ text: text.slice(m.from, m.to), id: m.id });
+        at = m.to;
+      }
+      if (at < text.length || pieces.length === 0) pieces.push({ text: text.slice(at), id: null });
+      // A table row is put together from its columns: the whole row is the line's.
+      const whole = lines.find((l) => l["cardLine"] === i + 1);
+      if (marks.length === 0 && whole) return [{ text, id: whole.id }];
+      return pieces;
+    }),
+  );
+</script>
+
+<ol
+  class="sheet mt-3 max-h-[70vh] overflow-auto p-3 font-mono text-sm"
+  aria-label="The card, line by line"
+>
+  {#each rows as row, i (i)}
+    <li class="flex gap-3">
+      <span class="w-6 shrink-0 text-right text-soft select-none" aria-hidden="true">{i + 1}</span>
+      <span class="min-w-0 break-words whitespace-pre-wrap"
+        >{#each row as piece, k (k)}{#if piece.id}<button
+              class="cursor-pointer rounded-xs text-left underline decoration-2 underline-offset-4 {piece.id in
+              doubts
+                ? 'decoration-note decoration-wavy'
+                : 'decoration-pass'} {picked === piece.id ? 'bg-notebg' : 'hover:bg-passbg'}"
+              onclick={() => onpick(piece.id!)}
+              onmouseenter={() => onpick(piece.id!)}
+              onfocus={() => onpick(piece.id!)}>{piece.text}</button
+            >{:else}<span class="text-soft">{piece.text || " "}</span>{/if}{/each}</span
+      >
+    </li>
+  {/each}
+</ol>
