@@ -133,12 +133,12 @@ export function lex(line: string): Token[] {
       continue;
     }
     const separator =
-      /^(?:[,;+&|]|\.(?=\s|$)|(?:and|plus|then|also|with an?|as well as)(?![\p{L}]))/iu.exec(text);
+      /^(?:[,;+&|]|\.(?=\s|$)|(?:and|plus|then|also|but|however|with an?|as well as)(?![\p{L}]))/iu.exec(text);
     if (separator) {
       push(
         {
           kind: "separator",
-          strong: /^[;+|.]|^plus|^then|^and|^also|^&|^with|^as/i.test(separator[0]),
+          strong: /^[;+|.]|^plus|^then|^and|^also|^&|^with|^as|^but|^how/i.test(separator[0]),
         },
         separator[0].length,
       );

@@ -25,11 +25,11 @@ export function readDateText(text: string): DateRead {
     const start = `${fullYear(named[3]!)}-${two(month)}`;
     return good(named[1] ? `${start}-${two(Number(named[1]))}` : start);
   }
+  if (/^\d{6}$/.test(t)) return good(`${t.slice(0, 4)}-${t.slice(4)}`);
   const parts = t.split(/[-/.\s]+/);
   if (!parts.every((p) => /^\d{1,4}$/.test(p))) return refuse(text);
   const [a, b, c] = parts as [string, string?, string?];
-  if (b === undefined)
-    return /^\d{6}$/.test(t) ? good(`${t.slice(0, 4)}-${t.slice(4)}`) : refuse(text);
+  if (b === undefined) return refuse(text);
   if (c === undefined) {
     if (a.length === 4) return good(`${a}-${two(Number(b))}`);
     if (b.length === 4) return good(`${b}-${two(Number(a))}`);

@@ -15,7 +15,8 @@ const TIME_LIMIT_S = 60;
 export const highsSolver =
   (highs: Highs): Solver =>
   (model, options = {}) =>
-    highs.withModel(encode(model, highs), (m): Solved => {
+    // HiGHS calls a model without columns 'empty' and does not look at its rows.
+    model.columns.length === 0 ? withoutColumns(model) : highs.withModel(encode(model, highs), (m): Solved => {
       m.options.set({ ...OPTIONS, time_limit: options.timeLimitS ?? TIME_LIMIT_S });
       if (options.start) m.setSolution({ colValue: Float64Array.from(options.start) });
       const { modelStatus } = m.run();
@@ -33,6 +34,13 @@ export const highsSolver =
         bound: timedOut ? Number(m.info.get("mip_dual_bound")) : objective,
       };
     });
+
+function withoutColumns(model: LinearModel): Solved {
+  const holds = model.rows.every((r) => r.lower <= 0 && r.upper >= 0);
+  return holds
+    ? { status: "optimal", x: [], objective: 0, bound: 0 }
+    : { status: "infeasible", x: [], objective: Infinity, bound: Infinity };
+}
 
 function encode(model: LinearModel, highs: Highs) {
   const { columns, rows } = model;

@@ -124,7 +124,7 @@ function solveWith(
     if (solved === null) break;
     const choice = choiceOf(solved.x, m, c, request, mayDrop);
     const kept = request.question === "cheapest" ? reachesTarget(choice, request.target) : true;
-    const value = valueOf(choice, request.question);
+    const value = valueOf(choice, request.question, m.vitalCoverage.length > 0);
     const asExpected = kept && (request.question === "cheapest" || value >= solved.value - 1e-4);
     if (asExpected)
       return { status: solved.proven ? "optimal" : "feasible", choice, gap: solved.gap };
@@ -137,11 +137,12 @@ function solveWith(
   return fallback && { status: "feasible", choice: fallback.choice, gap: 100 - fallback.value };
 }
 
-/** What `best` maximises first, on 0–100: vital coverage; all coverage where there is no vital need. */
-function valueOf(choice: Choice, question: Question): number {
+/** What `best` maximises first, on 0–100: vital coverage; all coverage where no vital need can gain. */
+function valueOf(choice: Choice, question: Question, vitalFirst: boolean): number {
   if (question === "cheapest") return 0;
-  const vital = score(choice.after.bench.needs, choice.after.needs, (n) => n.tier === "vital");
-  return 100 * (vital?.coverage ?? choice.after.coverage ?? 0);
+  const { bench, needs } = choice.after;
+  const scored = score(bench.needs, needs, (n) => !vitalFirst || n.tier === "vital");
+  return 100 * (scored?.coverage ?? 0);
 }
 
 const reachesTarget = (choice: Choice, target: "ready" | number): boolean =>
@@ -204,7 +205,7 @@ function inStages(
       for (const column of m.model.columns) column.cost = 0;
       for (const [column, cost] of stage.e) m.model.columns[column]!.cost += cost;
       const solved = solver(m.model, { start: x });
-      if (solved.status === "infeasible" || solved.x.length === 0) {
+      if (solved.status === "infeasible" || solved.x.length < m.model.columns.length) {
         if (i === 0) return null;
         break;
       }

@@ -1,0 +1,201 @@
+import { expect } from "chai";
+import fc from "fast-check";
+import { readdirSync, readFileSync } from "node:fs";
+import { cardLeftOut, cardTextProblem } from "../../src/lib/core/card/cardText.ts";
+import { readCard, type CardEntry } from "../../src/lib/core/card/readCard.ts";
+import { buildVocabulary } from "../../src/lib/core/card/vocabulary.ts";
+
+type Expected = Pick<
+  CardEntry,
+  "source" | "itemType" | "pieces" | "sizeMm" | "volumeMl" | "strengthMg"
+>;
+interface ExpectedCard {
+  claimedPieces: number | null;
+  entries: Expected[];
+}
+
+const same = (a: Expected, b: Expected) =>
+  a.source === b.source &&
+  a.itemType === b.itemType &&
+  a.pieces === b.pieces &&
+  JSON.stringify(a.sizeMm) === JSON.stringify(b.sizeMm);
+
+/** Right entries of a card: type, pieces and size together; what is read too much counts against it. */
+function markCard(text: string, expected: ExpectedCard) {
+  const got = [...readCard(text).entries];
+  const wrong: string[] = [];
+  let right = 0;
+  let sure = 0;
+  let sureRight = 0;
+  for (const e of expected.entries) {
+    const at = got.findIndex((g) => same(g, e));
+    if (at < 0) {
+      const near = got.find((g) => g.source === e.source);
+      wrong.push(
+        `line ${e.source}: want ${JSON.stringify([e.itemType, e.pieces, e.sizeMm])}, got ${JSON.stringify(near && [near.itemType, near.pieces, near.sizeMm])}`,
+      );
+      continue;
+    }
+    right++;
+    if (got[at]!.confidence >= 0.9) sureRight++;
+    got.splice(at, 1);
+  }
+  for (const g of readCard(text).entries) if (g.confidence >= 0.9) sure++;
+  for (const g of got)
+    wrong.push(`line ${g.source}: read '${g.text}' as ${g.itemType}, but there is no such item`);
+  return { right, all: expected.entries.length, wrong, sure, sureRight };
+}
+
+const one = (line: string) => {
+  const { entries } = readCard(line);
+  expect(entries, line).to.have.length(1);
+  const e = entries[0]!;
+  return [e.itemType, e.pieces, e.sizeMm ?? null];
+};
+
+describe("the reader of contents cards", () => {
+  for (const set of ["cards", "own-cards"]) {
+    const folder = new URL(`../fixtures/${set}/`, import.meta.url);
+    let names: string[] = [];
+    try {
+      names = readdirSync(folder).filter((f) => f.endsWith(".txt"));
+    } catch {
+      continue;
+    }
+    it(`reads the ${set} nearly all right, and is right where it is sure`, () => {
+      let right = 0;
+      let all = 0;
+      let sure = 0;
+      let sureRight = 0;
+      const wrong: string[] = [];
+      for (const name of names) {
+        const text = readFileSync(new URL(name, folder), "utf8");
+        const expected = JSON.parse(
+          readFileSync(new URL(name.replace(".txt", ".expected.json"), folder), "utf8"),
+        ) as ExpectedCard;
+        const marked = markCard(text, expected);
+        right += marked.right;
+        all += marked.all;
+        sure += marked.sure;
+        sureRight += marked.sureRight;
+        wrong.push(...marked.wrong.map((w) => `${name} ${w}`));
+        expect(readCard(text).claimedPieces, `${name}: claimed pieces`).to.equal(
+          expected.claimedPieces,
+        );
+      }
+      console.log(
+        `      ${set}: ${right} of ${all} entries right (${((100 * right) / all).toFixed(1)} %); of ${sure} given 0.9 or more, ${sureRight} right`,
+      );
+      wrong.forEach((w) => console.log(`      ${w}`));
+      expect(right / all).to.be.at.least(0.99);
+      expect(wrong.length / all).to.be.at.most(0.02);
+      expect(sureRight / sure).to.be.at.least(0.98);
+    });
+  }
+
+  it("counts packs of packs, number words and pairs", () => {
+    expect(one("2 packs of 5 sterile gauze swabs")).to.deep.equal(["gauze-pad", 10, null]);
+    expect(one("3 x 4-pack antiseptic wipes")).to.deep.equal(["antiseptic-wipe", 12, null]);
+    expect(one("half a dozen safety pins")).to.deep.equal(["safety-pin", 6, null]);
+    expect(one("a couple of triangular bandages")).to.deep.equal(["triangular-bandage", 2, null]);
+    expect(one("4 nitrile gloves")).to.deep.equal(["nitrile-gloves", 2, null]);
+    expect(one("2 pairs of nitrile gloves")).to.deep.equal(["nitrile-gloves", 2, null]);
+    expect(one("A pair of tweezers, stainless steel")).to.deep.equal(["tweezers-fine", 1, null]);
+  });
+  it("reads sizes in every unit, and never as counts", () => {
+    expect(one('Gauze pads 4" x 4" (5)')).to.deep.equal(["gauze-pad", 5, [102, 102]]);
+    expect(one("Conforming bandage 7,5 cm x 4 m")).to.deep.equal(["roller-bandage", 1, [75, 4000]]);
+    expect(one("Elastic bandage 3 in x 5 yd, 2")).to.deep.equal(["elastic-bandage", 2, [76, 4572]]);
+    expect(one("Duct tape 1-1/2 in x 5 ft")).to.deep.equal(["duct-tape", 1, [38, 1524]]);
+    expect(one("Nasal airway 28 Fr")).to.deep.equal(["nasal-airway", 1, null]);
+  });
+  it("keeps look-alikes apart", () => {
+    expect(one("2 burn dressings")[0]).to.equal("burn-gel-dressing");
+    expect(one("2 burn gel sachets")[0]).to.equal("burn-gel-sachet");
+    expect(one("2 alcohol-free cleansing wipes")[0]).to.equal("antiseptic-wipe");
+    expect(one("2 eye pads")[0]).to.equal("eye-pad");
+    expect(one("2 blister plasters")[0]).to.equal("blister-cushion");
+    expect(one("1 rubber tourniquet")[0]).to.equal("phlebotomy-strap");
+    expect(one("1 pressure immobilisation bandage")[0]).to.equal("heavy-compression-bandage");
+    const [, vague] = readCard("- 2 gauze pads\n- 1 plain tourniquet\n- 2 eye pads").entries;
+    expect(vague!.itemType, "could be either: null rather than a wrong guess").to.equal(null);
+  });
+  it("replaces what a spoken correction corrects, and leaves out what is absent", () => {
+    const { entries } = readCard(
+      "okay so there's three gauze pads, no wait, four gauze pads\num a whistle but there's no compass\nand that's the lot",
+    );
+    expect(entries.map((e) => [e.itemType, e.pieces])).to.deep.equal([
+      ["gauze-pad", 4],
+      ["whistle", 1],
+    ]);
+  });
+  it("uses the user's own names", () => {
+    const vocabulary = buildVocabulary([{ text: "zonk wraps", itemType: "cohesive-wrap" }]);
+    expect(readCard("- 2 zonk wraps\n- 3 safety pins", vocabulary).entries[0]!.itemType).to.equal(
+      "cohesive-wrap",
+    );
+  });
+  it("gives every entry a place on the card, a confidence and whole sizes, whatever the text, and never throws", () => {
+    const words = fc.constantFrom(
+      "gauze",
+      "pad",
+      "2",
+      "x",
+      "4",
+      "cm",
+      '"',
+      "(",
+      ")",
+      "pack",
+      "of",
+      ",",
+      "and",
+      "no",
+      "wait",
+      "½",
+      "pairs",
+      "gloves",
+      "\t",
+      "|",
+      ";",
+      "mg",
+      "...",
+      "each",
+      "dozen",
+      "\n",
+      "Qty",
+      "Item",
+      "£3.50",
+      "日本",
+      "🩹",
+    );
+    fc.assert(
+      fc.property(
+        fc.oneof(
+          fc.string({ maxLength: 400 }),
+          fc.array(words, { maxLength: 60 }).map((w) => w.join(" ")),
+        ),
+        (text) => {
+          const lines = text.split(/\r\n|\n|\r/).length;
+          for (const e of readCard(text).entries) {
+            expect(e.source).to.be.within(1, lines);
+            expect(e.confidence).to.be.within(0, 1);
+            expect(e.pieces).to.be.greaterThan(0);
+            e.sizeMm?.forEach((mm, i, all) => {
+              expect(Number.isInteger(mm)).to.equal(true);
+              if (i > 0) expect(mm).to.be.at.least(all[i - 1]!);
+            });
+          }
+        },
+      ),
+      { numRuns: 400, seed: 3 },
+    );
+  });
+  it("says what is no card, and what of a card was left out", () => {
+    expect(cardTextProblem("  \n ")!.what).to.match(/empty/);
+    expect(cardTextProblem("\u0089PNG\u0000\u0000")!.what).to.match(/not text/);
+    expect(cardTextProblem("2 gauze pads")).to.equal(null);
+    expect(cardLeftOut(`2 gauze pads\n${"x".repeat(100_000)}`)[0]!.where).to.equal("line 2");
+    expect(readCard(`2 gauze pads\n${"x ".repeat(50_000)}`).entries).to.have.length(1);
+  });
+});

@@ -1,0 +1,124 @@
+import { expect } from "chai";
+import { spawnSync } from "node:child_process";
+import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+
+const ROOT = new URL("../../", import.meta.url).pathname;
+const run = (args: string[], input?: string) => {
+  const r = spawnSync(process.execPath, ["--import", "tsx", "src/cli/main.ts", ...args], {
+    cwd: ROOT,
+    encoding: "utf8",
+    ...(input === undefined ? {} : { input }),
+  });
+  return { code: r.status, out: r.stdout, err: r.stderr };
+};
+const AUDIT = "tests/fixtures/audits/worked-example.json";
+const folder = mkdtempSync(join(tmpdir(), "wide-sieve-"));
+const file = (name: string, text: string) => {
+  const path = join(folder, name);
+  writeFileSync(path, text);
+  return path;
+};
+
+describe("the command line", function () {
+  this.timeout(30_000);
+  it("reads a card from standard input, exit 0", () => {
+    const r = run(["read-card", "-"], "- 2 x Triangular bandages\n- 5 gauze swabs");
+    expect(r.code).to.equal(0);
+    const { entries } = JSON.parse(r.out);
+    expect(entries[0]).to.have.all.keys(
+      "source",
+      "itemType",
+      "pieces",
+      "sizeMm",
+      "volumeMl",
+      "strengthMg",
+      "confidence",
+      "alternatives",
+    );
+    expect(entries.map((e: { pieces: number }) => e.pieces)).to.deep.equal([2, 5]);
+  });
+  it("audits a file: the keys of the format, in the printed form", () => {
+    const r = run(["audit", AUDIT, "--today", "2026-11-25"]);
+    const result = JSON.parse(r.out);
+    expect(result).to.have.all.keys(
+      "coverage",
+      "caught",
+      "interval",
+      "grade",
+      "gradeInterval",
+      "decidedBy",
+      "categories",
+      "needs",
+      "quality",
+      "value",
+      "nextToInspect",
+    );
+    expect(result.coverage).to.equal(0.453703704);
+  });
+  it("plans, with prices of the user's own", () => {
+    const prices = file(
+      "prices.csv",
+      "title,itemType,price,pack,sizeMm\nTQ,windlass-tourniquet,20,1,\nPads,gauze-pad,4,10,100x100\nRoll,roller-bandage,1,1,75x4000\n",
+    );
+    const plan = JSON.parse(run(["plan", AUDIT, "--prices", prices, "--today", "2026-08-01"]).out);
+    expect(plan.status).to.equal("optimal");
+    // The tourniquet and a roll: (5 + 3·0.648 + 3 + 1)/12 = 0.912 is Ready; pads would cost 4 instead of 1.
+    expect(plan.totals.price).to.equal(21);
+    expect(plan.result.grade).to.equal("Ready");
+    const poor = JSON.parse(
+      run(["plan", AUDIT, "--prices", prices, "--budget", "10", "--target", "ready"]).out,
+    );
+    expect(poor.why).to.deep.equal([{ code: "limit", limit: "budget", allowed: 10, needed: 21 }]);
+    const best = JSON.parse(run(["plan", AUDIT, "--prices", prices, "--budget", "5"]).out);
+    expect(best.totals.price).to.equal(5);
+  });
+  it("writes a report and schemas", () => {
+    const out = join(folder, "r.md");
+    expect(
+      run(["report", AUDIT, "--to", "md", "--out", out, "--today", "2026-08-01"]).code,
+    ).to.equal(0);
+    expect(readFileSync(out, "utf8")).to.match(/^# Worked example\n\n\*\*Not ready\*\*/);
+    expect(JSON.parse(run(["schema", "audit"]).out)).to.have.property("properties");
+  });
+  it("bad input: exit 1, nothing on standard output, and what is wrong where on standard error", () => {
+    for (const [args, said] of [
+      [["audit", file("cut.json", '{"format": "wide-sieve.audit", "ver')], /cut short/],
+      [["audit", file("other.json", '{"format": "something"}')], /format: is 'something'/],
+      [["audit", join(folder, "absent.json")], /cannot be read/],
+      [["read-card", file("empty.txt", "  \n")], /card: is empty/],
+      [["read-card", file("binary.txt", "\u0000\u0001\u0002")], /not text/],
+      [
+        ["plan", AUDIT, "--prices", file("bad.csv", "title,itemType,price\nA,gauze-pad,-1\n")],
+        /row 2, price.amount/,
+      ],
+    ] as [string[], RegExp][]) {
+      const r = run(args);
+      expect([r.code, r.out], args.join(" ")).to.deep.equal([1, ""]);
+      expect(r.err).to.match(said);
+    }
+  });
+  it("refuses a kit paid for in another currency than the prices", () => {
+    const audit = JSON.parse(readFileSync(join(ROOT, AUDIT), "utf8"));
+    audit.kit.price = { amount: 10, currency: "CHF" };
+    expect(run(["plan", file("chf.json", JSON.stringify(audit))]).err).to.match(
+      /is CHF, the price book is in EUR/,
+    );
+  });
+  it("wrong words: exit 2 and the usage", () => {
+    for (const args of [
+      [],
+      ["frobnicate"],
+      ["audit"],
+      ["audit", AUDIT, "--what"],
+      ["plan", AUDIT, "--budget", "x"],
+      ["plan", AUDIT, "--target", "7"],
+      ["schema", "x"],
+    ]) {
+      const r = run(args);
+      expect([r.code, r.out], args.join(" ")).to.deep.equal([2, ""]);
+      expect(r.err).to.match(/usage:/);
+    }
+  });
+});

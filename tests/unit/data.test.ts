@@ -1,0 +1,151 @@
+import { expect } from "chai";
+import { audit } from "../../src/lib/core/audit.ts";
+import { functionOf, LICENSED_ONLY, shippedType } from "../../src/lib/core/catalogue/catalogue.ts";
+import { CATEGORIES } from "../../src/lib/core/catalogue/functionRecord.ts";
+import { itemTypeSchema } from "../../src/lib/core/catalogue/itemType.ts";
+import { searchTypes } from "../../src/lib/core/catalogue/searchTypes.ts";
+import { integrity, listSchema } from "../../src/lib/core/formats/auditFile.ts";
+import { auditOf } from "../../src/lib/core/formats/workspaceFile.ts";
+import { isInspectionPoint, pointsFor } from "../../src/lib/core/inspect/points.ts";
+import { parsePriceBook } from "../../src/lib/core/formats/priceCsv.ts";
+import { parseWorkspace } from "../../src/lib/core/formats/workspaceFile.ts";
+import { requiredQuantity } from "../../src/lib/core/reference/quantity.ts";
+import { ACTIVITIES } from "../../src/lib/data/activities.ts";
+import { CARD_WORDS } from "../../src/lib/data/cardVocabulary.ts";
+import { demoRecords } from "../../src/lib/data/demo.ts";
+import { FUNCTIONS } from "../../src/lib/data/functions.ts";
+import { INSPECTION_POINTS, POINTS_BY_TYPE } from "../../src/lib/data/inspectionPoints.ts";
+import { ITEM_TYPES } from "../../src/lib/data/itemTypes.ts";
+import { SHIPPED_LISTS } from "../../src/lib/data/lists/index.ts";
+import { PRICE_BOOK } from "../../src/lib/data/priceBook.ts";
+import { CAUTIONS } from "../../src/lib/words/cautions.ts";
+import { CATEGORY_LABEL } from "../../src/lib/words/labels.ts";
+import { auditFile, TODAY } from "./build.ts";
+
+const ids = (list: readonly { id: string }[]) => list.map((x) => x.id);
+
+describe("the catalogue", () => {
+  it("has 139 item types and 72 functions, each id once, each type valid", () => {
+    expect(new Set(ids(ITEM_TYPES)).size).to.equal(139);
+    expect(new Set(ids(FUNCTIONS)).size).to.equal(72);
+    for (const t of ITEM_TYPES) expect(itemTypeSchema.safeParse(t).success, t.id).to.equal(true);
+  });
+  it("every credit is for a known function, in a known category with words", () => {
+    for (const t of ITEM_TYPES)
+      for (const c of t.functions)
+        expect(functionOf(c.function), `${t.id} ${c.function}`).to.not.equal(undefined);
+    for (const f of FUNCTIONS) expect(CATEGORY_LABEL[f.category]).to.be.a("string");
+    expect(CATEGORIES).to.have.length(16);
+  });
+  it("what is measured in metres or millilitres has a typical piece, and all has a mass", () => {
+    for (const t of ITEM_TYPES) {
+      if (t.measure === "metre" || t.measure === "millilitre")
+        expect(t.typical, t.id).to.be.greaterThan(0);
+      expect(t.massG, t.id).to.be.greaterThan(0);
+      expect(t.dated ? t.shelfMonths : "undated", t.id).to.not.equal(null);
+    }
+  });
+  it("every type has its inspection points, 2 to 8 of them, and every point is used", () => {
+    for (const t of ITEM_TYPES) expect(pointsFor(t.id).length, t.id).to.be.within(2, 8);
+    const used = new Set(Object.values(POINTS_BY_TYPE).flat());
+    for (const p of used) expect(isInspectionPoint(p), p).to.equal(true);
+    for (const p of INSPECTION_POINTS) expect(used.has(p.id), p.id).to.equal(true);
+    expect(Object.keys(POINTS_BY_TYPE).filter((id) => !shippedType(id))).to.deep.equal([]);
+  });
+  it("words and cautions name known types", () => {
+    for (const id of [...Object.keys(CARD_WORDS), ...CAUTIONS.flatMap((c) => c.itemTypes)])
+      expect(shippedType(id), id).to.not.equal(undefined);
+  });
+  it("is found by any name, in either spelling", () => {
+    expect(searchTypes("hemostatic gau")[0]!.id).to.equal("haemostatic-gauze");
+    expect(ids(searchTypes("space blanket"))).to.include("foil-blanket");
+  });
+});
+
+describe("the shipped lists", () => {
+  const activities = ids(ACTIVITIES);
+  for (const list of SHIPPED_LISTS) {
+    describe(list.title, () => {
+      it("is a right list of 15 to 45 needs, each with a reason, and says what it is not", () => {
+        expect(listSchema.safeParse(list).success).to.equal(true);
+        expect(integrity(auditFile(list.needs, []))).to.deep.equal([]);
+        expect(list.needs.length).to.be.within(15, 45);
+        for (const n of list.needs) expect(n.reason, n.id).to.match(/^[A-Z].{15,}\.$/);
+        expect(list.isNot).to.match(/not/i);
+      });
+      it("asks for nothing that neither catalogue nor price book can give in full", () => {
+        const everything = auditFile(
+          list.needs.map((n) => ({ ...n, when: undefined })),
+          PRICE_BOOK.products.map((p) => ({
+            id: p.id,
+            itemType: p.itemType,
+            counted: 100_000,
+            expires: "none",
+            condition: "sound" as const,
+            location: "outside" as const,
+            ...(p.sizeMm ? { sizeMm: p.sizeMm } : {}),
+            ...(p.volumeMl ? { volumeMl: p.volumeMl } : {}),
+          })),
+        );
+        const a = audit(everything, TODAY);
+        a.needs.forEach((n, i) =>
+          expect(n.values[6], a.bench.needs[i]!.need.id).to.be.closeTo(1, 1e-9),
+        );
+      });
+      it("has sensible sums from 1 person to 30, 2 hours to 14 days", () => {
+        for (const n of list.needs) {
+          const small = requiredQuantity(n, { people: 1, days: 1, hoursToCare: 2 });
+          const large = requiredQuantity(n, { people: 30, days: 14, hoursToCare: 48 });
+          expect(small, n.id).to.be.at.least(1);
+          expect(large, n.id).to.be.at.least(small);
+          expect(large, n.id).to.be.at.most(
+            functionOf(n.function)!.unit === "millilitre" ? 5000 : 450,
+          );
+        }
+      });
+      it("conditions name activities that the brief offers", () => {
+        const odd = new Set(
+          list.needs
+            .flatMap((n) => n.when?.activities ?? [])
+            .filter((x) => !activities.includes(x)),
+        );
+        expect([...odd]).to.deep.equal([]);
+      });
+    });
+  }
+});
+
+describe("the price book", () => {
+  it("is right, of about 150 products, of known types, none for licensed use only", () => {
+    expect(parsePriceBook(PRICE_BOOK).ok).to.equal(true);
+    expect(PRICE_BOOK.products.length).to.be.within(140, 200);
+    for (const p of PRICE_BOOK.products) {
+      expect(shippedType(p.itemType), p.id).to.not.equal(undefined);
+      expect(LICENSED_ONLY.has(p.itemType), p.id).to.equal(false);
+    }
+  });
+});
+
+describe("the demo", () => {
+  it("is a right workspace: three kits, one partly inspected", () => {
+    const read = parseWorkspace(
+      JSON.parse(
+        JSON.stringify({ format: "wide-sieve.workspace", version: 1, records: demoRecords() }),
+      ),
+    );
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    const records = demoRecords();
+    const brief = records.find((r) => r.kind === "brief")!;
+    const kits = records.filter((r) => r.kind === "kit");
+    expect(
+      kits.map(
+        (k) =>
+          audit(auditOf(k, brief.kind === "brief" ? brief.brief : (null as never), []), TODAY)
+            .grade,
+      ),
+    ).to.deep.equal(["Not ready", "Not ready", "Partial"]);
+    const crew = kits[0]!.kit.lines;
+    expect(crew.filter((l) => l.counted !== undefined)).to.have.length(14);
+    expect(crew.filter((l) => l.counted === undefined)).to.have.length(11);
+  });
+});

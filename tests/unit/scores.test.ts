@@ -1,0 +1,207 @@
+import { expect } from "chai";
+import { worthChecking } from "../../src/lib/core/audit.ts";
+import { proposeVerdict } from "../../src/lib/core/inspect/verdict.ts";
+import { auditOf, good, need } from "./build.ts";
+
+describe("weights", () => {
+  it("vital 5, core 3, useful 1; an emphasis doubles its categories", () => {
+    const needs = [
+      need("t", "limb-tourniquet", { tier: "vital" }),
+      need("s", "sling"),
+      need("w", "signal", { tier: "useful" }),
+    ];
+    const lines = [good("a", "windlass-tourniquet")];
+    expect(auditOf(needs, lines).coverage).to.be.closeTo(5 / 9, 1e-12);
+    expect(
+      auditOf(needs, lines, { houseRules: { emphasis: "severity-led" } }).coverage,
+    ).to.be.closeTo(10 / 14, 1e-12);
+    expect(
+      auditOf(needs, lines, { houseRules: { emphasis: "frequency-led" } }).coverage,
+    ).to.be.closeTo(5 / 9, 1e-12);
+  });
+});
+
+describe("grade", () => {
+  const vital = need("t", "limb-tourniquet", { tier: "vital" });
+  const tq = good("a", "windlass-tourniquet");
+  const slings = (q: number) => need("s", "sling", { quantity: { base: q } });
+  const grade = (asked: number, have: number, more: object = {}) =>
+    auditOf([vital, slings(asked)], [tq, good("b", "triangular-bandage", have)], more);
+  it("Ready with every vital need at 1 and coverage from 0.9: (5 + 3·0.8)/8 = 0.925", () => {
+    const a = grade(5, 4);
+    expect(a.grade).to.equal("Ready");
+    expect(a.decidedBy).to.deep.equal({ gate: "none", value: a.coverage, asked: 0.9 });
+  });
+  it("Nearly from 0.7, decided by coverage: (5 + 3·0.5)/8 = 0.8125", () => {
+    const a = grade(2, 1);
+    expect(a.grade).to.equal("Nearly");
+    expect(a.decidedBy).to.deep.equal({ gate: "coverage", value: 0.8125, asked: 0.9 });
+  });
+  it("Partial with a vital need at a half, decided by that need before coverage", () => {
+    const a = auditOf(
+      [{ ...vital, quantity: { base: 2 } }, slings(1)],
+      [tq, good("b", "triangular-bandage")],
+    );
+    expect(a.grade).to.equal("Partial");
+    expect(a.decidedBy).to.deep.equal({ gate: "vital", need: "t", value: 0.5, asked: 1 });
+  });
+  it("Not ready below: the lowest vital need, first in order", () => {
+    const a = auditOf([vital, need("c", "chest-seal", { tier: "vital" })], []);
+    expect(a.grade).to.equal("Not ready");
+    expect(a.decidedBy).to.deep.equal({ gate: "vital", need: "t", value: 0, asked: 0.5 });
+  });
+  it("asks 1 of vital needs for Ready whatever the pass mark, and takes own thresholds", () => {
+    const half = auditOf([{ ...vital, quantity: { base: 2 } }], [tq], {
+      houseRules: { passMarks: { vital: 0.5 } },
+    });
+    expect(half.needs[0]!.restsOn).to.equal("pan");
+    expect(half.grade).to.equal("Partial");
+    expect(grade(2, 1, { houseRules: { thresholds: { ready: 0.8 } } }).grade).to.equal("Ready");
+  });
+  it("without needs there is nothing to grade", () => {
+    const a = auditOf([], [tq]);
+    expect([a.coverage, a.grade, a.interval, a.decidedBy, a.caught]).to.deep.equal([
+      null,
+      null,
+      null,
+      null,
+      null,
+    ]);
+  });
+});
+
+describe("interval", () => {
+  it("takes every unchecked fact as failing, then as passing", () => {
+    const needs = [need("s", "sling", { quantity: { base: 4 } })];
+    const a = auditOf(needs, [
+      good("a", "triangular-bandage", 1),
+      { id: "b", itemType: "triangular-bandage", claimed: 2 },
+    ]);
+    expect(a.interval).to.deep.equal([0.25, 0.75]);
+    expect(a.coverage).to.equal(0.75);
+  });
+  it("an unknown reach fails as too late, an unknown length as no length", () => {
+    const late = auditOf(
+      [need("t", "limb-tourniquet", { tier: "vital", access: "seconds" })],
+      [
+        {
+          id: "a",
+          itemType: "windlass-tourniquet",
+          counted: 1,
+          condition: "sound",
+          expires: "none",
+        },
+      ],
+    );
+    expect(late.interval).to.deep.equal([0.5, 1]);
+    expect(late.gradeInterval).to.deep.equal(["Partial", "Ready"]);
+    const roll = auditOf(
+      [need("d", "dressing-retention", { quantity: { base: 4 } })],
+      [good("a", "roller-bandage")],
+    );
+    expect(roll.interval).to.deep.equal([0, 1]); // typical roll: 4 m
+  });
+});
+
+describe("most worth checking", () => {
+  it("ranks by the gain in vital coverage, then in coverage, then line order, and lists every unchecked line", () => {
+    const needs = [
+      need("t", "limb-tourniquet", { tier: "vital" }),
+      need("s", "sling"),
+      need("c", "small-wound-cover", { quantity: { base: 10 } }),
+    ];
+    const a = auditOf(needs, [
+      { id: "oddment", itemType: null, counted: 1 },
+      { id: "plaster", itemType: "adhesive-strip", counted: 10, expires: "none" },
+      { id: "sling", itemType: "triangular-bandage", claimed: 1 },
+      { id: "tq", itemType: "windlass-tourniquet", claimed: 1, expires: "none" },
+      good("known", "whistle"),
+    ]);
+    const ranked = worthChecking(a);
+    expect(ranked.map((w) => w.line)).to.deep.equal(["tq", "plaster", "sling", "oddment"]);
+    expect(ranked[0]!.vitalGain).to.equal(1);
+    expect(ranked[1]!.gain).to.be.closeTo(3 / 11, 1e-12);
+    expect(ranked[3]!.gain).to.equal(0);
+    expect(ranked[2]!.facts).to.deep.equal(["count", "condition"]);
+  });
+});
+
+describe("quality", () => {
+  it("is the mean over inspected lines, weighted by what they serve: (5·100 + 3·55 + 1·60)/9", () => {
+    const a = auditOf(
+      [need("t", "limb-tourniquet", { tier: "vital" }), need("s", "sling")],
+      [
+        good("a", "windlass-tourniquet"),
+        good("b", "triangular-bandage", 1, { condition: "worn" }),
+        good("c", "compass", 1, { failedPoints: ["clean-whole"] }),
+        { id: "d", itemType: "whistle", counted: 1 },
+        good("e", "triangular-bandage", 0, { condition: "failed" }),
+      ],
+    );
+    expect(a.quality).to.be.closeTo((500 + 165 + 60) / 9, 1e-9);
+  });
+  it("is null before any inspection", () =>
+    expect(
+      auditOf([need("s", "sling")], [{ id: "a", itemType: "triangular-bandage", claimed: 1 }])
+        .quality,
+    ).to.equal(null));
+});
+
+describe("value", () => {
+  it("counts serving pieces from units, a tool once a need served but at most its pieces", () => {
+    const needs = [
+      need("hold", "dressing-retention", { quantity: { base: 5 } }),
+      need("cut1", "cut-clothing"),
+      need("cut2", "fine-cutting"),
+    ];
+    const a = auditOf(
+      needs,
+      [
+        good("roll", "roller-bandage", 4, { sizeMm: [75, 4000] }), // 5 m of 4 m rolls: two
+        good("shears", "trauma-shears", 1), // serves two needs, is one piece
+        good("odd", "compass", 3),
+      ],
+      { price: 20 },
+    );
+    expect(a.value.serving).to.equal(3);
+    expect(a.value.counted).to.equal(8);
+    expect(a.value.padding).to.be.closeTo(5 / 8, 1e-12);
+    expect(a.value.largestType).to.deep.equal({
+      itemType: "roller-bandage",
+      pieces: 4,
+      share: 0.5,
+    });
+    expect(a.value.pricePerPoint).to.be.closeTo(20 / (a.coverage! * 100), 1e-12);
+  });
+});
+
+describe("the verdict that the rules propose", () => {
+  const propose = (
+    lines: Parameters<typeof auditOf>[1],
+    needs = [
+      need("s", "sling"),
+      need("t", "limb-tourniquet", { tier: "vital", access: "seconds" }),
+    ],
+  ) => proposeVerdict(auditOf(needs, lines), 0);
+  it("replaces what failed, is past its date or does its job in name only", () => {
+    expect(propose([good("a", "triangular-bandage", 1, { condition: "failed" })])).to.deep.equal({
+      verdict: "replace",
+      because: "failed",
+    });
+    expect(propose([good("a", "windlass-tourniquet", 1, { expires: "2026-01" })])).to.deep.equal({
+      verdict: "replace",
+      because: "past-date",
+    });
+    expect(propose([good("a", "phlebotomy-strap")])).to.deep.equal({
+      verdict: "replace",
+      because: "in-name-only",
+    });
+  });
+  it("moves what is out of reach, drops what serves nothing, keeps what does its job", () => {
+    expect(propose([good("a", "windlass-tourniquet", 1, { location: "bottom" })]).verdict).to.equal(
+      "move",
+    );
+    expect(propose([good("a", "compass")]).verdict).to.equal("drop");
+    expect(propose([good("a", "triangular-bandage")]).verdict).to.equal("keep");
+  });
+});
