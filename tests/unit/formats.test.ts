@@ -125,8 +125,8 @@ describe("the workspace file", () => {
     if (!read.ok) expect(read.problems[0]!.where).to.equal("records[1].kit.lines[0].counted");
   });
   it("refuses a file without records, of another version, or with a kit whose brief is missing", () => {
+    // eslint-disable-next-line @typescript-eslint/no-explicit-any
     const without = (change: (j: any) => void) => {
-      // eslint-disable-line @typescript-eslint/no-explicit-any
       const json = JSON.parse(text);
       change(json);
       const read = parseWorkspace(json);

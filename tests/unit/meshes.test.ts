@@ -1,4 +1,5 @@
 import { expect } from "chai";
+import type { HouseRules, Need } from "../../src/lib/core/formats/auditFile.ts";
 import { requiredQuantity } from "../../src/lib/core/reference/quantity.ts";
 import { auditFile, auditOf, good, need, valuesOf } from "./build.ts";
 
@@ -56,7 +57,7 @@ describe("mesh 2, Real", () => {
     );
   });
   it("takes one number on a thing not measured in metres as width and length, but not for two minima", () => {
-    const shears = (spec: object) =>
+    const shears = (spec: NonNullable<Need["spec"]>) =>
       auditOf(
         [need("n", "cut-clothing", { spec })],
         [good("a", "trauma-shears", 1, { sizeMm: [90] })],
@@ -150,7 +151,7 @@ describe("mesh 2, Real", () => {
     ]);
   });
   describe("house rules on credit", () => {
-    const r = (fn: string, type: string, houseRules: object, more = {}) =>
+    const r = (fn: string, type: string, houseRules: HouseRules, more: Partial<Need> = {}) =>
       at(
         valuesOf([need("n", fn, more)], [good("a", type)], {
           houseRules,

@@ -75,7 +75,8 @@
 {#if need.pairs.length === 0}
   <p class="mt-1 text-sm">No line claims to do this.</p>
 {:else}
-  <div class="mt-2 overflow-x-auto">
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+  <div class="mt-2 overflow-x-auto" role="region" aria-label="Lines and factors" tabindex="0">
     <table class="w-full text-sm">
       <thead
         ><tr class="text-left text-soft"

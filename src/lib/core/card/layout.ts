@@ -65,7 +65,32 @@ export function cardRows(text: string): CardRow[] {
     }
     rows.push(plainRow(line, i + 1));
   });
-  return rows;
+  return withoutRunningNumbers(rows);
+}
+
+/** Bare numbers that run 1, 2, 3 … down the card number its lines, when each has another count. */
+function withoutRunningNumbers(rows: readonly CardRow[]): CardRow[] {
+  const lead = (r: CardRow) => {
+    const m = /^\(?(\d{1,3})\)?\s+(?=\p{L})/u.exec(r.text);
+    return r.inTable || !m ? null : { value: Number(m[1]), length: m[0].length };
+  };
+  const running = new Set<CardRow>();
+  for (let i = 0; i + 3 < rows.length; i++) {
+    let k = i;
+    while (
+      k + 1 < rows.length &&
+      lead(rows[k]!) &&
+      lead(rows[k + 1]!)?.value === lead(rows[k]!)!.value + 1
+    )
+      k++;
+    if (k - i >= 3) for (let j = i; j <= k; j++) running.add(rows[j]!);
+    i = Math.max(i, k - 1);
+  }
+  const counted = [...running].filter((r) => /\d/.test(r.text.slice(lead(r)!.length))).length;
+  if (counted < running.size * 0.6) return [...rows];
+  return rows.map((r) =>
+    running.has(r) ? { ...r, text: r.text.slice(lead(r)!.length), bullet: true } : r,
+  );
 }
 
 function tableHeader(
@@ -171,9 +196,7 @@ function plainRow(line: string, source: number): CardRow {
     text = text.slice(mark[0].length);
     bullet = true;
   }
-  const listNumber = /^(?:\(?\d{1,3}[.)]|#\d{1,3}[.:)]?|\d{1,3}\s*[:]|[a-z][.)])\s+(?=\S)/i.exec(
-    text,
-  );
+  const listNumber = /^(?:\d{1,3}[.)]|#\d{1,3}[.:)]?|\d{1,3}\s*[:]|[a-z][.)])\s+(?=\S)/i.exec(text);
   if (listNumber) {
     text = text.slice(listNumber[0].length);
     bullet = true;
@@ -190,6 +213,10 @@ function stripPrices(text: string): string {
     .replace(/\$\s*(?=\s|$)/g, " ")
     .replace(
       /\b(?:exp(?:iry|ires?|\.)?|use by|best before|bbe?|dated?|lot|batch)\s*(?:date)?\s*[:.]?\s*(?:end\s+)?(?:\d{1,4}[-/.]\d{1,4}(?:[-/.]\d{1,4})?|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?\s*\d{2,4})/gi,
+      " ",
+    )
+    .replace(
+      /\b\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?(?:january|february|march|april|may|june|july|august|september|october|november|december)\b(?:\s+\d{4})?/gi,
       " ",
     )
     .replace(/\b20\d\d-(?:0[1-9]|1[0-2])(?:-\d\d)?\b/g, " ")

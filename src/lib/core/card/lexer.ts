@@ -69,6 +69,9 @@ const MM: Record<LengthUnit, number> = { mm: 1, cm: 10, m: 1000, in: 25.4, ft: 3
 
 const FLUID_OUNCE_ML = 29.5735;
 
+const SHORTENED =
+  /^(?:stk|st|pkg|pkgs|pk|pkt|approx|appr|no|nr|nos|pcs|pc|pce|qty|ea|pr|prs|incl|assort|asst|ass|med|lge|lg|sm|sml|sz|misc|temp|adh|ster|non|bx|btl|amp|tab|tabs|cap|caps|disp|ind|indiv|min|max|dia|tri|band|dr|mr|vs|ref|art)$/i;
+
 const OTHER_UNITS =
   /^(?:%|percent|per cent|fr|french|ga|gauge|g|gm|gr|gram|grams|gramme|grammes|kg|kilo|kilos|lb|lbs|lumen|lumens|lm|w|watt|watts|v|volt|volts|hour|hours|hr|hrs|minute|minutes|min|mins|day|days|week|weeks|month|months|year|years|yr|yrs|yo|ply|layer|layers|people|persons?|ppl|users?|pages?|way|in-1|in 1|-in-1|functions?|stars?|denier|times|kcal|iu|micron|microns|leds?|decibels?|db|°c|°f|°|degrees?|mcg|µg|μg|ug|tools? in|reviews?|customers?|languages?|colours?|colors?|folds?|wraps?)(?![\p{L}\d])/iu;
 
@@ -132,8 +135,21 @@ export function lex(line: string): Token[] {
       );
       continue;
     }
+    // "Stk.", "pkg.", "approx.": the dot shortens a word, it ends no sentence.
+    const before = last();
+    if (
+      text[0] === "." &&
+      before?.kind === "word" &&
+      before.end === at &&
+      SHORTENED.test(before.text)
+    ) {
+      at += 1;
+      continue;
+    }
     const separator =
-      /^(?:[,;+&|]|\.(?=\s|$)|(?:and|plus|then|also|but|however|with an?|as well as)(?![\p{L}]))/iu.exec(text);
+      /^(?:[,;+&|]|\.(?=\s|$)|(?:and|plus|then|also|but|however|with an?|as well as)(?![\p{L}]))/iu.exec(
+        text,
+      );
     if (separator) {
       push(
         {
@@ -191,7 +207,7 @@ function unitAfter(text: string, gap: number): UnitFound | null {
   const hyphen = /^[-‐]\s?(?=\p{L})/u.exec(text)?.[0].length ?? 0;
   const body = text.slice(hyphen);
   const volume =
-    /^(?:(ml|millilit(?:re|er)s?|cc|cm3)|(cl)|(l|lit(?:re|er)s?|ltr)|(fl\.?\s?oz\.?|fluid ounces?)|(oz\.?|ounces?))(?![\p{L}])/iu.exec(
+    /^(?:(ml|mils?|millilit(?:re|er)s?|cc|cm3)|(cl)|(l|lit(?:re|er)s?|ltr)|(fl\.?\s?oz\.?|fluid ounces?)|(oz\.?|ounces?))(?![\p{L}])/iu.exec(
       body,
     );
   if (volume) {
@@ -232,8 +248,13 @@ function spokenAt(text: string): { value: number; length: number; article: boole
           : 12;
     return { value, length: dozen[0].length, article: false };
   }
+  if (/^a\s+(?:bit|little|lot|tad|touch|while)(?![\p{L}])/iu.test(text)) return null;
+  const another = /^another(?:\s+one)?(?:\s+of)?(?![\p{L}])/iu.exec(text);
+  if (another) return { value: 1, length: another[0].length, article: false };
   const few = /^(?:a\s+few|several)(?![\p{L}])/iu.exec(text);
   if (few) return { value: 3, length: few[0].length, article: true };
+  const hundred = /^(?:a\s+)?hundred(?![\p{L}])/iu.exec(text);
+  if (hundred) return { value: 100, length: hundred[0].length, article: false };
   const half = /^half\s+(?:an?\s+)?(?=\p{L})/iu.exec(text);
   if (half) return { value: 1, length: half[0].trimEnd().length, article: true };
   const word = /^([a-z]+)(?![\p{L}])/iu.exec(text)?.[1]?.toLowerCase();
@@ -255,9 +276,9 @@ function spokenAt(text: string): { value: number; length: number; article: boole
     !/^\s+of those/i.test(after)
   )
     return null;
-  const hundred = /^\s+hundred(?![\p{L}])/iu.exec(after);
-  if (hundred)
-    return { value: value * 100, length: word.length + hundred[0].length, article: false };
+  const hundreds = /^\s+hundred(?![\p{L}])/iu.exec(after);
+  if (hundreds)
+    return { value: value * 100, length: word.length + hundreds[0].length, article: false };
   if (value >= 20 && value % 10 === 0) {
     const ones = /^[\s-]+(one|two|three|four|five|six|seven|eight|nine)(?![\p{L}])/iu.exec(after);
     if (ones)

@@ -21,11 +21,11 @@ export interface Reading {
 }
 
 const PACK =
-  /^(?:packs?|pks?|pkts?|packets?|boxe?s?|cards?|blisters?|strips?|bags?|tubes?|bottles?|tins?|tubs?|pots?|cartons?|sets?|sleeves?|bundles?|wallets?|pouch(?:es)?|sachets?|rolls?|sheets?|ampoules?|vials?|foils?|envelopes?|refills?|containers?|jars?|cans?|bunch(?:es)?|cases?|twinpacks?|multipacks?|trays?|dispensers?)$/i;
+  /^(?:packs?|pks?|pkts?|pkgs?|packages?|packets?|boxe?s?|cards?|blisters?|strips?|bags?|tubes?|bottles?|tins?|tubs?|pots?|cartons?|sets?|sleeves?|bundles?|wallets?|pouch(?:es)?|sachets?|rolls?|sheets?|ampoules?|vials?|foils?|envelopes?|refills?|containers?|jars?|cans?|bunch(?:es)?|cases?|twinpacks?|multipacks?|trays?|dispensers?)$/i;
 const PACK_ONLY =
-  /^(?:packs?|pks?|pk|pkt|packet|box|card|blister|strip|bag|carton|set|sleeve|bundle|wallet|tin|tub|tube|bottle|envelope|sheet|case|tray|roll|foil|pouch|sachet)$/i;
+  /^(?:packs?|pks?|pk|pkt|pkg|package|packet|box|card|blister|strip|bag|carton|set|sleeve|bundle|wallet|tin|tub|tube|bottle|envelope|sheet|case|tray|roll|foil|pouch|sachet)$/i;
 const COUNT_WORD =
-  /^(?:pcs?|pces?|pieces?|ea|each|units?|count|ct|off|nos?|items?|x|qty|quantity|tablets?|tabs?|caps?|capsules?|caplets?|doses?|singles?|of|parts?)$/i;
+  /^(?:pcs?|pces?|pieces?|stk|stück|ea|each|units?|count|ct|off|nos?|items?|x|qty|quantity|tablets?|tabs?|caps?|capsules?|caplets?|doses?|singles?|of|parts?)$/i;
 const PAIR = /^(?:pairs?|prs?)$/i;
 const NOT_A_COUNT_AFTER =
   /^(?:spf|size|model|type|ref|rev|class|level|ffp|category|cat|part|code|item|lot|page|version|grade|step|section|module|stage|dia|diameter|up to|until|from|approx)$/i;
@@ -91,7 +91,8 @@ export function readQuantity(tokens: readonly Token[]): Reading {
     const w = word(next);
     const beforeWord = word(i - 1);
     const before2 = word(i - 2);
-    if (NOT_A_COUNT_AFTER.test(beforeWord)) continue;
+    // "scissors A 145", "size M 4": a letter before it makes a model of a number.
+    if (NOT_A_COUNT_AFTER.test(beforeWord) || /^\p{Lu}$/u.test(beforeWord)) continue;
     // one, two, three rolls: counting aloud
     const aloud = countingAloud(tokens, i, used);
     if (aloud > i) {
@@ -211,8 +212,15 @@ export function readQuantity(tokens: readonly Token[]): Reading {
     pieces = (first?.value ?? 1) * (outer ?? 1) * (inner ?? 1);
   if (pieces === null && !first && bare === null && inner === null && outer === null) pieces = null;
 
+  // "one box of fifty plasters": what they come in names nothing; a roll or a strip may.
+  const wrapping = (i: number) =>
+    /^(?:box(?:es)?|bags?|cases?|pouch(?:es)?|tins?|packs?|packets?|sleeves?|wallets?|cartons?|tubs?|pots?|jars?)$/i.test(
+      word(i),
+    ) &&
+    tokens[i - 1]?.kind === "number" &&
+    /^of$/i.test(word(i + 1));
   const noun = tokens
-    .filter((t, i) => t.kind === "word" && !used.has(i) && !isBookkeeping(t.text))
+    .filter((t, i) => t.kind === "word" && !used.has(i) && !isBookkeeping(t.text) && !wrapping(i))
     .map((t) => t.text)
     .join(" ");
   return {
@@ -230,7 +238,7 @@ export function readQuantity(tokens: readonly Token[]): Reading {
 }
 
 const isBookkeeping = (w: string) =>
-  /^(?:pcs?|pces?|ea|each|qty|quantity|pairs?|prs?|x|of|per|units?|pieces?|pk|pkt|ct|no|approx|the|is|are|there|there's|theres|we|i|have|got|has|um|uh|er|erm|okay|ok|oh|so|well|now|next|here's|that's|some|ones?)$/i.test(
+  /^(?:pcs?|pces?|stk|stück|pkgs?|pkts?|ea|each|qty|quantity|pairs?|prs?|x|of|per|units?|pieces?|pk|pkt|ct|no|approx|the|is|are|there|there's|theres|we|i|have|got|has|um|uh|er|erm|okay|ok|oh|so|well|now|next|here's|that's|some|ones?)$/i.test(
     w,
   );
 
@@ -282,6 +290,7 @@ function readSizes(tokens: readonly Token[], used: Set<number>): number[] | null
       const unit = tokens[k + 1];
       if (unit?.kind === "volume" || unit?.kind === "strength" || unit?.kind === "otherUnit") break;
       const hasUnit = unit?.kind === "length";
+      if (!hasUnit && isCountAfterSize(tokens, k, parts)) break;
       parts.push({ value: n.value, mm: hasUnit ? unit.mm : null, at: k });
       end = hasUnit ? k + 1 : k;
       let sep = end + 1;
@@ -338,6 +347,25 @@ function readSizes(tokens: readonly Token[], used: Set<number>): number[] | null
     }
   mm = mm.map((v) => Math.max(1, Math.round(v)));
   return mm.sort((a, b) => a - b);
+}
+
+/**
+ * `6" x1`, `5 cm x 4.5 m x 2`: a bare whole number behind measured ones is a count when its sign
+ * clings to it, or when both dimensions are there already.
+ */
+function isCountAfterSize(
+  tokens: readonly Token[],
+  k: number,
+  parts: readonly { mm: number | null }[],
+): boolean {
+  const number = tokens[k]!;
+  const times = tokens[k - 1];
+  if (parts.length === 0 || number.kind !== "number" || !Number.isInteger(number.value))
+    return false;
+  if (parts.at(-1)!.mm === null || tokens[k + 1]?.kind === "times") return false;
+  const clings =
+    times?.kind === "times" && times.end === number.start && times.start > tokens[k - 2]!.end;
+  return clings || parts.length >= 2;
 }
 
 /** mm per unit of the number at `at` that has no unit of its own: the next one's in the chain, else the last one's. */

@@ -67,6 +67,8 @@ export function readCard(text: string, vocabulary: Vocabulary = shipped): CardRe
       return;
     }
     if (absentBlock || isNote(draft, style) || isHeading(draft, drafts[at + 1], style)) return;
+    if (startsWithAbsence(row.text)) return;
+    const foundBefore = found.length;
     for (const segment of draft.segments) {
       if (
         segment.corrects &&
@@ -86,7 +88,9 @@ export function readCard(text: string, vocabulary: Vocabulary = shipped): CardRe
       )
         continue;
       const last = found.at(-1);
-      if (segment.corrects && last) {
+      // "six, sorry, five sachets": what is corrected named nothing yet; then this is the item itself.
+      const namedHere = found.length > foundBefore || draft.segments[0]!.corrects;
+      if (segment.corrects && last && namedHere) {
         const same =
           segment.match.type === null ||
           segment.match.type === (last.itemType ?? NO_TYPE) ||
@@ -106,6 +110,12 @@ export function readCard(text: string, vocabulary: Vocabulary = shipped): CardRe
   });
   return { claimedPieces, entries: found };
 }
+
+/** "Sold separately: tick card, whistle": the whole line is of what is not there. */
+const startsWithAbsence = (text: string): boolean => {
+  const colon = text.indexOf(":");
+  return colon > 0 && colon < text.length - 1 && speaksOfAbsence(text.slice(0, colon));
+};
 
 interface Draft {
   readonly row: CardRow;
@@ -495,10 +505,10 @@ const multiplied = (reading: Reading): number =>
 /** The pack size that a table row's text states ("5 per pack", "card of 6"); null: none. */
 function innerOf(text: string): number | null {
   const m =
-    /\b(?:pack|pk|packet|box|card|blister|strip|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|tube|bottle|roll|sheet)s?\s*(?:of|\/|with|x|containing)\s*(\d{1,4})\b(?!\s*(?:mm|cm|m\b|ml|mg|g\b|in\b|"|x))/i.exec(
+    /\b(?:pack|pk|packet|box|card|blister|strip|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|tube|bottle|roll|sheet|envelope|case|tray|foil|refill|pkg|pkt|package)s?\s*(?:of|\/|with|x|containing)\s*(\d{1,4})\b(?!\s*(?:mm|cm|m\b|ml|mg|g\b|in\b|"|x))/i.exec(
       text,
     ) ??
-    /\b(\d{1,4})\s*(?:-|\s)?\s*(?:per|in\s+an?|to\s+an?|\/)\s*(?:pack|pk|packet|box|card|blister|strip|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle)\b/i.exec(
+    /\b(\d{1,4})\s*(?:-|\s)?\s*(?:per|in\s+an?|to\s+an?|\/)\s*(?:pack|pk|packet|box|card|blister|strip|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|envelope|pkg|pkt|package)\b/i.exec(
       text,
     ) ??
     /\b(\d{1,4})\s*-\s*(?:pack|pk|piece|pcs|pc|count|ct)\b/i.exec(text) ??
@@ -517,6 +527,8 @@ function refine(type: string | null, noun: string, size: readonly number[] | nul
   const length = size.at(-1)!;
   const named = (pattern: RegExp) => pattern.test(noun);
   if (type === "gauze-pad" && size.length > 1 && length >= 1000) return "roller-bandage";
+  // A plaster metres long with 'elastic' on it is a strapping bandage.
+  if (type === "adhesive-strip" && length >= 1000 && named(/elastic/i)) return "elastic-bandage";
   if (type === "adhesive-strip" && size.length > 1 && width >= 38 && length >= 60 && length < 500)
     return "adhesive-large";
   if (type === "adhesive-strip" && size.length > 1 && width <= 12 && length <= 45)
@@ -538,7 +550,8 @@ function volumeOf(
   measure: string | undefined,
   type: string | null,
 ): number | null {
-  if (reading.volumeMl === null) return null;
+  // What a syringe holds when filled is no content of it.
+  if (reading.volumeMl === null || type === "irrigation-syringe") return null;
   const liquid = measure === "millilitre" || type === "hand-sanitiser" || type === "sunscreen";
   if (reading.volumeMaybeMass && !liquid) return null;
   return Math.round(reading.volumeMl * 10) / 10;

@@ -198,7 +198,7 @@ const onlyDescribes = (noun: string): boolean =>
   noun
     .split(" ")
     .every((w) =>
-      /^(?:large|small|medium|sizes?|sterile|adult|child|assorted|left|different|various|types?|colou?rs?|wide|long|tablets?|capsules?|caplets?|pills?|packs?|in|to|a|each|sachets?|strips?|pads?|wipes?|swabs?|rolls?|pieces?|units?|doses?|singles?|refills?|by|and|or|other|inch|with|for|uses?|applications?|total|all|blades?|pockets?|compartments?|used|gone|more|mixed|opened|unopened|expired)$/i.test(
+      /^(?:large|small|medium|sizes?|sterile|adult|child|assorted|left|different|various|types?|colou?rs?|wide|long|tablets?|tabs?|caps?|capsules?|caplets?|pills?|them|those|these|altogether|left|packs?|pkgs?|pkts?|in|to|a|each|sachets?|strips?|pads?|wipes?|swabs?|rolls?|pieces?|units?|doses?|singles?|refills?|by|and|or|other|inch|with|for|uses?|applications?|total|all|blades?|pockets?|compartments?|used|gone|more|mixed|opened|unopened|expired)$/i.test(
         w,
       ),
     );

@@ -25,7 +25,7 @@ export interface Alias {
 
 /** What is said of an item besides what it is: never corrected into another word, never a thing. */
 const PLAIN =
-  "large small medium extra big little mini tiny long short wide narrow thick thin size sized assorted various mixed individually wrapped wrap sealed sterile blue red green yellow black white clear pink orange silver purple brown grey coloured colour disposable reusable waterproof washproof breathable hypoallergenic stretched unstretched stretchy soft hard strong premium quality heavy light duty standard regular adult child children kids baby unisex universal professional medical emergency compact portable folding folded flat new old unused unopened opened spare extra each only about approx approximately roughly maybe some with without from into over under left right inside outside other another more less than proper ordinary those these them they ones thing stuff looks like still good fine okay used grade latex alcohol powder water sheet sheets total count contents content packed vacuum boxed loose handy easy plus type style model includes including included item items things";
+  "large small medium extra big little mini tiny long short wide narrow thick thin size sized assorted various mixed individually wrapped wrap sealed sterile blue red green yellow black white clear pink orange silver purple brown grey coloured colour disposable reusable waterproof washproof breathable hypoallergenic stretched unstretched stretchy soft hard strong premium quality heavy light duty standard regular adult child children kids baby unisex universal professional medical emergency compact portable folding folded flat new old unused unopened opened spare extra each only about approx approximately roughly maybe some with without from into over under left right inside outside other another more less than proper ordinary those these them they ones thing stuff looks like still good fine okay used grade latex alcohol powder water sheet sheets total count contents content packed vacuum boxed loose handy easy plus type style model includes including included item items things work works working doesn't does not don't it's that's there's here's which what when where while should would could been being have having having seems seem appears broken burst cracked damaged missing leaking leaky rusty dirty empty half nearly almost about still never always years year month months expired expiry dated brand branded basic essential deluxe mixed pieces piece each every other various";
 const PLAIN_WORDS = new Set(foldedWords(PLAIN));
 const isPlain = (w: string) => PLAIN_WORDS.has(w);
 
@@ -186,7 +186,7 @@ const respellings = new WeakMap<Vocabulary, Map<string, string | null>>();
 /** The word itself when known, its likely correction, or null. */
 function known(word: string, vocabulary: Vocabulary): string | null {
   if (vocabulary.weightOf.has(word)) return word;
-  if (word.length < 4 || isPlain(word)) return null;
+  if (word.length < 5 || isPlain(word)) return null;
   let cache = respellings.get(vocabulary);
   if (!cache) respellings.set(vocabulary, (cache = new Map()));
   const cached = cache.get(word);
@@ -200,6 +200,7 @@ function known(word: string, vocabulary: Vocabulary): string | null {
     for (const candidate of vocabulary.byLength.get(length) ?? []) {
       if (candidate.length < 4 || candidate[0] !== word[0]) continue;
       const d = editDistance(word, candidate, slips);
+      if (d > slips) continue;
       const weight = vocabulary.weightOf.get(candidate)!;
       if (d < bestDistance || (d === bestDistance && weight < bestWeight)) {
         best = candidate;

@@ -16,24 +16,26 @@ export const highsSolver =
   (highs: Highs): Solver =>
   (model, options = {}) =>
     // HiGHS calls a model without columns 'empty' and does not look at its rows.
-    model.columns.length === 0 ? withoutColumns(model) : highs.withModel(encode(model, highs), (m): Solved => {
-      m.options.set({ ...OPTIONS, time_limit: options.timeLimitS ?? TIME_LIMIT_S });
-      if (options.start) m.setSolution({ colValue: Float64Array.from(options.start) });
-      const { modelStatus } = m.run();
-      if (modelStatus === 8 || modelStatus === 9)
-        return { status: "infeasible", x: [], objective: Infinity, bound: Infinity };
-      const timedOut = modelStatus === 13;
-      if (modelStatus !== 7 && !timedOut)
-        throw new Error(`the solver ended with model status ${modelStatus}`);
-      const objective = m.getObjectiveValue();
-      const found = Number.isFinite(objective) && Math.abs(objective) < 1e29;
-      return {
-        status: timedOut ? "time-limit" : "optimal",
-        x: found ? m.getSolution().colValue : [],
-        objective: found ? objective : Infinity,
-        bound: timedOut ? Number(m.info.get("mip_dual_bound")) : objective,
-      };
-    });
+    model.columns.length === 0
+      ? withoutColumns(model)
+      : highs.withModel(encode(model, highs), (m): Solved => {
+          m.options.set({ ...OPTIONS, time_limit: options.timeLimitS ?? TIME_LIMIT_S });
+          if (options.start) m.setSolution({ colValue: Float64Array.from(options.start) });
+          const { modelStatus } = m.run();
+          if (modelStatus === 8 || modelStatus === 9)
+            return { status: "infeasible", x: [], objective: Infinity, bound: Infinity };
+          const timedOut = modelStatus === 13;
+          if (modelStatus !== 7 && !timedOut)
+            throw new Error(`the solver ended with model status ${modelStatus}`);
+          const objective = m.getObjectiveValue();
+          const found = Number.isFinite(objective) && Math.abs(objective) < 1e29;
+          return {
+            status: timedOut ? "time-limit" : "optimal",
+            x: found ? m.getSolution().colValue : [],
+            objective: found ? objective : Infinity,
+            bound: timedOut ? Number(m.info.get("mip_dual_bound")) : objective,
+          };
+        });
 
 function withoutColumns(model: LinearModel): Solved {
   const holds = model.rows.every((r) => r.lower <= 0 && r.upper >= 0);

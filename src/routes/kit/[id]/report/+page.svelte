@@ -139,7 +139,8 @@
   <CategoryBars {a} />
 
   <h2 class="mt-6 text-2xl">Items</h2>
-  <div class="overflow-x-auto">
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+  <div class="overflow-x-auto" role="region" aria-label="Items" tabindex="0">
     <table class="mt-2 w-full text-sm">
       <thead
         ><tr class="border-b border-ink text-left"

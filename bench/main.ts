@@ -1,0 +1,158 @@
+import { Bench } from "tinybench";
+import { readFileSync, readdirSync } from "node:fs";
+import MiniSearch from "minisearch";
+import Fuse from "fuse.js";
+import { audit, worthChecking } from "../src/lib/core/audit.ts";
+import { readCard } from "../src/lib/core/card/readCard.ts";
+import type { AuditFile, Line, Need } from "../src/lib/core/formats/auditFile.ts";
+import { CARD_WORDS } from "../src/lib/data/cardVocabulary.ts";
+import { FUNCTIONS } from "../src/lib/data/functions.ts";
+import { ITEM_TYPES } from "../src/lib/data/itemTypes.ts";
+
+/** Timings, as ratios in one run. Not a test: machines differ. */
+
+/** xorshift32: the same numbers every time. */
+function randomFrom(seed: number): () => number {
+  let x = seed;
+  return () => {
+    x ^= x << 13;
+    x ^= x >>> 17;
+    x ^= x << 5;
+    return (x >>> 0) / 2 ** 32;
+  };
+}
+
+/** A made-up audit of the given size; `checked`: the share of lines that were looked at. */
+function madeUp(lines: number, needs: number, checked: number): AuditFile {
+  const random = randomFrom(42);
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
+  const served = FUNCTIONS.filter((f) =>
+    ITEM_TYPES.some((t) => t.functions.some((c) => c.function === f.id && c.credit > 0)),
+  );
+  const needList: Need[] = Array.from({ length: needs }, (_, i) => ({
+    id: `n${i}`,
+    function: served[i % served.length]!.id,
+    tier: pick(["vital", "core", "core", "useful"] as const),
+    quantity: { base: 1 + Math.floor(random() * 12) },
+    access: pick(["any", "minute", "seconds"] as const),
+  }));
+  const lineList: Line[] = Array.from({ length: lines }, (_, i) => ({
+    id: `l${i}`,
+    itemType: pick(ITEM_TYPES.filter((t) => t.functions.length > 0)).id,
+    claimed: 1 + Math.floor(random() * 10),
+    ...(random() < checked
+      ? {
+          counted: Math.floor(random() * 10),
+          condition: pick(["sound", "sound", "worn", "failed"] as const),
+          expires: pick(["2030-01", "2020-01", "none"]),
+          location: pick(["outside", "pocket", "bottom"] as const),
+        }
+      : {}),
+  }));
+  return {
+    format: "wide-sieve.audit",
+    version: 1,
+    brief: {
+      title: "",
+      people: 8,
+      days: 3,
+      hoursToCare: 2,
+      start: "2027-01-01",
+      activities: [],
+      carry: "pack",
+      skill: "trained",
+      sensitivities: [],
+      limits: {},
+    },
+    list: { id: "l", title: "", needs: needList },
+    kit: { name: "", claims: {}, lines: lineList },
+  };
+}
+
+const bench = new Bench({ time: 600, warmupTime: 200 });
+const half = madeUp(100, 60, 0.5);
+const none = madeUp(100, 60, 0);
+const large = madeUp(300, 72, 0.7);
+bench.add("audit, 100 lines × 60 needs, half checked", () => void audit(half, "2026-11-25"));
+bench.add("audit, 100 × 60, nothing checked", () => void audit(none, "2026-11-25"));
+bench.add("audit, 300 × 72", () => void audit(large, "2026-11-25"));
+const audited = audit(none, "2026-11-25");
+bench.add("most worth checking, 100 lines unchecked", () => void worthChecking(audited));
+
+const folder = new URL("../tests/fixtures/", import.meta.url);
+const cards = ["cards", "own-cards"].flatMap((set) => {
+  try {
+    return readdirSync(new URL(`${set}/`, folder))
+      .filter((f) => f.endsWith(".txt"))
+      .map((f) => ({
+        text: readFileSync(new URL(`${set}/${f}`, folder), "utf8"),
+        expected: JSON.parse(
+          readFileSync(new URL(`${set}/${f.replace(".txt", ".expected.json")}`, folder), "utf8"),
+        ) as { entries: { source: number; itemType: string | null; pieces: number }[] },
+      }));
+  } catch {
+    return [];
+  }
+});
+const lines = cards.reduce((s, c) => s + c.text.split("\n").length, 0);
+bench.add(`reader, ${cards.length} cards of ${lines} lines`, () =>
+  cards.forEach((c) => readCard(c.text)),
+);
+await bench.run();
+console.table(bench.table());
+
+// Search engines alone on the same cards: the item type of each expected entry from its line.
+const documents = ITEM_TYPES.map((t) => ({
+  id: t.id,
+  text: [t.label, ...t.alsoCalled, ...(CARD_WORDS[t.id] ?? [])].join(" ; "),
+}));
+const mini = new MiniSearch({ fields: ["text"], searchOptions: { fuzzy: 0.2 } });
+mini.addAll(documents);
+const fuse = new Fuse(documents, {
+  keys: ["text"],
+  includeScore: true,
+  ignoreLocation: true,
+  threshold: 0.5,
+});
+const share = (find: (line: string) => string | null) => {
+  let right = 0;
+  let all = 0;
+  const started = performance.now();
+  for (const c of cards) {
+    const text = c.text.split(/\r?\n/);
+    for (const e of c.expected.entries) {
+      all++;
+      if (find(text[e.source - 1]!) === e.itemType) right++;
+    }
+  }
+  return {
+    "type right, %": Math.round((1000 * right) / all) / 10,
+    "lines a second": Math.round((1000 * all) / (performance.now() - started)),
+  };
+};
+const ours = () => {
+  let right = 0;
+  let all = 0;
+  const started = performance.now();
+  for (const c of cards) {
+    const { entries } = readCard(c.text);
+    for (const e of c.expected.entries) {
+      all++;
+      if (
+        entries.some(
+          (g) => g.source === e.source && g.itemType === e.itemType && g.pieces === e.pieces,
+        )
+      )
+        right++;
+    }
+  }
+  return {
+    "type right, %": Math.round((1000 * right) / all) / 10,
+    "lines a second": Math.round((1000 * lines) / (performance.now() - started)),
+  };
+};
+console.table({
+  "Wide Sieve (type and pieces)": ours(),
+  "MiniSearch alone": share((line) => (mini.search(line)[0]?.id as string | undefined) ?? null),
+  "Fuse.js alone": share((line) => fuse.search(line.slice(0, 60))[0]?.item.id ?? null),
+});

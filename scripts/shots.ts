@@ -1,0 +1,58 @@
+import { chromium } from "@playwright/test";
+import { spawn } from "node:child_process";
+
+/** Writes docs/screenshots from the demo: one current picture of each main view. */
+const PORT = "4182";
+const server = spawn(process.execPath, ["scripts/serve.mjs"], {
+  env: { ...process.env, PORT },
+  stdio: "ignore",
+});
+const base = `http://localhost:${PORT}`;
+for (let i = 0; i < 50; i++) {
+  if (
+    await fetch(`${base}/api/health`).then(
+      (r) => r.ok,
+      () => false,
+    )
+  )
+    break;
+  await new Promise((r) => setTimeout(r, 200));
+}
+const browser = await chromium.launch({
+  executablePath: "/usr/bin/chromium",
+  args: [
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+  ],
+});
+const shoot = async (
+  name: string,
+  path: string,
+  size = { width: 1280, height: 800 },
+  theme: "light" | "dark" = "light",
+  waitFor?: string,
+) => {
+  const page = await browser.newPage({ viewport: size, colorScheme: theme });
+  await page.goto(base);
+  await page.waitForURL(/demo-crew-box/);
+  await page.goto(base + path);
+  if (waitFor) await page.getByTestId(waitFor).waitFor({ timeout: 60_000 });
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: `docs/screenshots/${name}.png` });
+  await page.close();
+};
+const kit = "/kit/demo-crew-box";
+await shoot("shelf", "/");
+for (const stage of ["brief", "unpack", "bench", "sieve", "log"])
+  await shoot(stage, `${kit}/${stage}`);
+await shoot("plan", `${kit}/plan`, undefined, "light", "plan-result");
+await shoot("report", `${kit}/report`);
+await shoot("sieve-dark", `${kit}/sieve`, undefined, "dark");
+await shoot("bench-phone", `${kit}/bench`, { width: 390, height: 844 });
+await browser.close();
+server.kill();

@@ -1,0 +1,90 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test } from "@playwright/test";
+
+test("a first visit opens on the demo, once, and never over a user's own data", async ({
+  page,
+}) => {
+  await page.goto("/");
+  await expect(page).toHaveURL(/kit\/demo-crew-box\/sieve/);
+  await expect(page.getByRole("heading", { name: "Not ready" })).toBeVisible();
+  await page.goto("/");
+  await expect(
+    page.getByRole("link", { name: "Hollowbrook Family Set, 210 pieces" }),
+  ).toBeVisible();
+  await expect(page.getByRole("link", { name: "Sedgewick Slim Bleed Pouch" })).toBeVisible();
+  await page.getByRole("button", { name: "Remove Tallowmere Crew Box from the shelf" }).click();
+  await page.reload();
+  await expect(page.getByRole("link", { name: "Tallowmere Crew Box" })).toHaveCount(0);
+});
+
+test("every stage is free of accessibility faults, light and dark, wide and narrow, and nothing scrolls sideways", async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await page.goto("/");
+  await expect(page).toHaveURL(/demo-crew-box/);
+  for (const [theme, width] of [
+    ["light", 1280],
+    ["dark", 390],
+  ] as const) {
+    await page.evaluate((t) => localStorage.setItem("wide-sieve.theme", t), theme);
+    await page.setViewportSize({ width, height: 800 });
+    for (const at of [
+      "/",
+      ...["brief", "unpack", "bench", "sieve", "plan", "log", "report"].map(
+        (s) => `/kit/demo-crew-box/${s}`,
+      ),
+    ]) {
+      await page.goto(at);
+      await expect(page.locator("h1").first()).toBeVisible();
+      if (at.endsWith("plan"))
+        await expect(page.getByTestId("plan-result")).toBeVisible({ timeout: 60_000 });
+      const found = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa"]).analyze();
+      expect(
+        found.violations.map(
+          (v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(" | ")}`,
+        ),
+        `${at} ${theme} ${width}`,
+      ).toEqual([]);
+      const sideways = await page.evaluate(
+        () => document.documentElement.scrollWidth - window.innerWidth,
+      );
+      expect(sideways, `${at} ${width}`).toBeLessThanOrEqual(0);
+    }
+  }
+});
+
+test("the command palette finds a place by name", async ({ page }) => {
+  await page.goto("/");
+  await expect(page).toHaveURL(/demo-crew-box/);
+  await page.keyboard.press("Control+k");
+  await page.getByPlaceholder("Find a place, a kit or a command").fill("bleed pouch");
+  await page.keyboard.press("Enter");
+  await expect(page).toHaveURL(/demo-bleed-pouch\/sieve/);
+  await page.keyboard.press("Alt+3");
+  await expect(page).toHaveURL(/demo-bleed-pouch\/bench/);
+});
+
+test("nothing is fetched from anywhere else, and the worker runs under the policy", async ({
+  page,
+}) => {
+  const elsewhere: string[] = [];
+  const complaints: string[] = [];
+  page.on("request", (r) => {
+    if (
+      !r.url().startsWith("http://localhost:4181") &&
+      !r.url().startsWith("data:") &&
+      !r.url().startsWith("blob:")
+    )
+      elsewhere.push(r.url());
+  });
+  page.on("console", (m) => {
+    if (m.type() === "error") complaints.push(m.text());
+  });
+  await page.goto("/");
+  await expect(page.getByTestId("tally-cost")).toContainText(/€38\.00 \+\s*€\d+/, {
+    timeout: 60_000,
+  });
+  expect(elsewhere).toEqual([]);
+  expect(complaints).toEqual([]);
+});
