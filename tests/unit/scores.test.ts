@@ -1,6 +1,7 @@
 import { expect } from "chai";
 import { worthChecking } from "../../src/lib/core/audit.ts";
 import { proposeVerdict } from "../../src/lib/core/inspect/verdict.ts";
+import { replacementPrice } from "../../src/lib/core/plan/replacement.ts";
 import { auditOf, good, need } from "./build.ts";
 
 describe("weights", () => {
@@ -203,5 +204,37 @@ describe("the verdict that the rules propose", () => {
     );
     expect(propose([good("a", "compass")]).verdict).to.equal("drop");
     expect(propose([good("a", "triangular-bandage")]).verdict).to.equal("keep");
+  });
+});
+
+describe("the replacement price of what serves", () => {
+  it("takes the cheapest product of the type by its unit, at least as wide: 5 m of 4 m rolls are two, 8 m at 0.125", () => {
+    const a = auditOf(
+      [need("hold", "dressing-retention", { quantity: { base: 5 } }), need("s", "signal")],
+      [
+        good("roll", "roller-bandage", 3, { sizeMm: [75, 4000] }),
+        good("w", "whistle"),
+        good("odd", "compass"),
+      ],
+    );
+    const product = (id: string, itemType: string, price: number, sizeMm?: number[]) => ({
+      id,
+      title: id,
+      itemType,
+      pack: 1,
+      price: { amount: price, currency: "EUR" },
+      ...(sizeMm ? { sizeMm } : {}),
+    });
+    const book = {
+      id: "b",
+      title: "b",
+      currency: "EUR",
+      products: [
+        product("narrow", "roller-bandage", 0.1, [50, 4000]),
+        product("right", "roller-bandage", 0.5, [75, 4000]),
+        product("dear", "roller-bandage", 2, [100, 4000]),
+      ],
+    };
+    expect(replacementPrice(a, book)).to.deep.equal({ price: 1, unpriced: ["w"] });
   });
 });

@@ -34,8 +34,25 @@ const HEADER_ROLES: readonly (readonly [RegExp, Role])[] = [
 ];
 type Role = "text" | "quantity" | "size" | "unit" | "skip";
 
-const roleOf = (cell: string): Role | null =>
-  HEADER_ROLES.find(([pattern]) => pattern.test(cell.trim()))?.[1] ?? null;
+/** Longer headings by the word they hold: "Qty in kit", "Item description (EN)". */
+const HEADER_WORDS: readonly (readonly [RegExp, Role])[] = [
+  [/\b(?:qty|quantity|quantities)\b/i, "quantity"],
+  [
+    /\b(?:code|sku|ref|no\.?|number|price|cost|value|exp\.?|expiry|date|lot|batch|notes?|location)\b/i,
+    "skip",
+  ],
+  [/\b(?:item|description|product|contents?|article)\b/i, "text"],
+  [/\b(?:size|dimensions?)\b/i, "size"],
+  [/\b(?:unit|uom|pack)\b/i, "unit"],
+];
+
+const roleOf = (cell: string): Role | null => {
+  const name = cell.trim();
+  const exact = HEADER_ROLES.find(([pattern]) => pattern.test(name))?.[1];
+  if (exact) return exact;
+  if (name.split(/\s+/).length > 4 || /\d/.test(name)) return null;
+  return HEADER_WORDS.find(([pattern]) => pattern.test(name))?.[1] ?? null;
+};
 
 /** Splits a card into rows. Table columns are found by a header line; all else is a row of text. */
 export function cardRows(text: string): CardRow[] {

@@ -277,8 +277,18 @@ function spokenAt(text: string): { value: number; length: number; article: boole
   )
     return null;
   const hundreds = /^\s+hundred(?![\p{L}])/iu.exec(after);
-  if (hundreds)
-    return { value: value * 100, length: word.length + hundreds[0].length, article: false };
+  if (hundreds) {
+    const length = word.length + hundreds[0].length;
+    const and = /^\s+and\s+(?=[a-z])/iu.exec(text.slice(length));
+    const rest = and && spokenAt(text.slice(length + and[0].length));
+    return rest && !rest.article && rest.value < 100
+      ? {
+          value: value * 100 + rest.value,
+          length: length + and[0].length + rest.length,
+          article: false,
+        }
+      : { value: value * 100, length, article: false };
+  }
   if (value >= 20 && value % 10 === 0) {
     const ones = /^[\s-]+(one|two|three|four|five|six|seven|eight|nine)(?![\p{L}])/iu.exec(after);
     if (ones)

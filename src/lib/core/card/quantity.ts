@@ -26,6 +26,9 @@ const PACK_ONLY =
   /^(?:packs?|pks?|pk|pkt|pkg|package|packet|box|card|blister|strip|bag|carton|set|sleeve|bundle|wallet|tin|tub|tube|bottle|envelope|sheet|case|tray|roll|foil|pouch|sachet)$/i;
 const COUNT_WORD =
   /^(?:pcs?|pces?|pieces?|stk|stück|ea|each|units?|count|ct|off|nos?|items?|x|qty|quantity|tablets?|tabs?|caps?|capsules?|caplets?|doses?|singles?|of|parts?)$/i;
+/** What may stand between a number and its pack: "two little bottles". */
+const PACK_SIZE =
+  /^(?:little|small|large|big|full|new|unopened|sealed|individual|plastic|spare|whole)$/i;
 const PAIR = /^(?:pairs?|prs?)$/i;
 const NOT_A_COUNT_AFTER =
   /^(?:spf|size|model|type|ref|rev|class|level|ffp|category|cat|part|code|item|lot|page|version|grade|step|section|module|stage|dia|diameter|up to|until|from|approx)$/i;
@@ -100,11 +103,7 @@ export function readQuantity(tokens: readonly Token[]): Reading {
       continue;
     }
     used.add(i);
-    const bagWord =
-      /^(?:little|small|large|big|full|new|unopened|sealed|individual|plastic|spare)$/i.test(w) &&
-      PACK.test(word(next + 1))
-        ? word(next + 1)
-        : w;
+    const bagWord = PACK_SIZE.test(w) && PACK.test(word(next + 1)) ? word(next + 1) : w;
     const isPack = PACK.test(bagWord);
     if (
       /^(?:of|with|containing|x)$/i.test(beforeWord) &&
@@ -217,7 +216,8 @@ export function readQuantity(tokens: readonly Token[]): Reading {
     /^(?:box(?:es)?|bags?|cases?|pouch(?:es)?|tins?|packs?|packets?|sleeves?|wallets?|cartons?|tubs?|pots?|jars?)$/i.test(
       word(i),
     ) &&
-    tokens[i - 1]?.kind === "number" &&
+    (tokens[i - 1]?.kind === "number" ||
+      (tokens[i - 2]?.kind === "number" && PACK_SIZE.test(word(i - 1)))) &&
     /^of$/i.test(word(i + 1));
   const noun = tokens
     .filter((t, i) => t.kind === "word" && !used.has(i) && !isBookkeeping(t.text) && !wrapping(i))

@@ -56,7 +56,7 @@ export function readCard(text: string, vocabulary: Vocabulary = shipped): CardRe
   let absentBlock: { indent: number; source: number } | null = null;
   drafts.forEach((draft, at) => {
     const { row } = draft;
-    const claim = claimOf(draft);
+    const claim = claimOf(draft, at < 2);
     if (claim !== null) {
       if (claimedPieces === null) claimedPieces = claim;
       return;
@@ -80,7 +80,7 @@ export function readCard(text: string, vocabulary: Vocabulary = shipped): CardRe
         if (/scratch|strike/i.test(row.text)) found.pop();
         continue;
       }
-      const entry = entryOf(segment, draft, style);
+      const entry = entryOf(segment, draft, style, isAmongItems(drafts, at));
       if (
         segment.absent ||
         (segment.reading.pieces === 0 && row.quantity === null) ||
@@ -148,9 +148,34 @@ interface Style {
   readonly last: number;
 }
 
+/** The lines right above and below (no blank line between) surely name items; the last of a list has one above. */
+function isAmongItems(drafts: readonly Draft[], at: number): boolean {
+  const source = drafts[at]!.row.source;
+  const beside = (d: Draft | undefined, by: number) =>
+    d !== undefined && d.row.source === source + by && d.segments.some((s) => isSure(s.match));
+  const near = (step: 1 | -1) => {
+    let k = at + step;
+    // An unknown thing may stand beside another one.
+    if (drafts[k] && drafts[k]!.row.source === source + step && !beside(drafts[k], step)) {
+      k += step;
+      return (
+        drafts[k] !== undefined &&
+        drafts[k]!.row.source === source + 2 * step &&
+        drafts[k]!.segments.some((s) => isSure(s.match))
+      );
+    }
+    return beside(drafts[k], step);
+  };
+  return (
+    near(-1) && (near(1) || drafts[at + 1] === undefined || drafts[at + 1]!.row.source > source + 1)
+  );
+}
+
 /** How this card writes its items, from the lines that surely are some. */
 function styleOf(drafts: readonly Draft[]): Style {
-  const sure = drafts.filter((d) => d.segments.some((s) => isSure(s.match)) && claimOf(d) === null);
+  const sure = drafts.filter(
+    (d) => d.segments.some((s) => isSure(s.match)) && claimOf(d, false) === null,
+  );
   const share = (test: (d: Draft) => boolean) =>
     sure.length === 0 ? 0 : sure.filter(test).length / sure.length;
   const fillers = drafts.filter((d) =>
@@ -179,10 +204,10 @@ const isSure = (m: Match) =>
 const isCapitals = (text: string) => /\p{Lu}{3}/u.test(text) && !/\p{Ll}{2}/u.test(text);
 
 const CLAIM =
-  /\b(\d{1,3}(?:,\d{3})+|\d{1,5})\s*[-–]?\s*(?:pieces?|pcs?\.?|pces?|items?|parts?|piece|articles|components)\b|\b(?:pieces|items|pcs|contents|total(?:\s+(?:pieces|items|contents|count|pcs|number\s+of\s+(?:pieces|items)))?)\s*[:=]\s*(\d{1,5})\b(?!\s*(?:\.|,)\d)/i;
+  /\b(\d{1,3}(?:,\d{3})+|\d{1,5})\s*[-–]?\s*(?:pieces?|pcs?|pces?|items?|parts?|articles|components)(?![a-z])|\b(?:pieces|items|pcs|contents|total(?:\s+(?:pieces|items|contents|count|pcs|number\s+of\s+(?:pieces|items)))?)\s*[:=]\s*(\d{1,5})\b(?!\s*(?:\.|,)\d)/i;
 
 /** A piece total that a title or total line states. */
-function claimOf({ row, segments, whole }: Draft): number | null {
+function claimOf({ row, segments }: Draft, isTitle: boolean): number | null {
   if (row.quantity !== null && !/total/i.test(row.text)) return null;
   if (
     /^\s*(?:sub-?\s?)?total\b/i.test(row.text) &&
@@ -212,8 +237,7 @@ function claimOf({ row, segments, whole }: Draft): number | null {
       s.match.type !== "fishing-kit" &&
       s.match.type !== NO_TYPE,
   );
-  void whole;
-  if (isTotal && items.length === 0) return value;
+  if ((isTotal || (isTitle && !row.bullet && value >= 10)) && items.length === 0) return value;
   // A title: no item is named but the kit itself, or it does not lead with the count.
   if (
     !row.bullet &&
@@ -363,7 +387,12 @@ const quantityIsNought = (quantity: string) =>
   /^\s*(?:0+(?:\s+\p{L}+)?|nil|none|zero|-|—|n\/a)\s*$/iu.test(quantity);
 
 /** The entry a segment makes; null: it names nothing. */
-function entryOf(segment: Segment, draft: Draft, style: Style): CardEntry | null {
+function entryOf(
+  segment: Segment,
+  draft: Draft,
+  style: Style,
+  amongItems: boolean,
+): CardEntry | null {
   const { match, reading } = segment;
   const { row } = draft;
   const named =
@@ -390,9 +419,21 @@ function entryOf(segment: Segment, draft: Draft, style: Style): CardEntry | null
       row.source > style.first - 2 &&
       row.source < style.last + 3 &&
       reading.noun.split(" ").length <= 6;
-    if (!(listed || spoken || inList)) return null;
+    const plain =
+      amongItems &&
+      !style.spoken &&
+      reading.noun.split(" ").length <= 4 &&
+      !/[.!?:]\s*$/.test(row.text);
+    if (!(listed || spoken || inList || plain)) return null;
   }
-  if (named && match.type === "container" && !counted && !row.bullet) return null;
+  if (
+    named &&
+    match.type === "container" &&
+    !counted &&
+    !row.bullet &&
+    !(amongItems && match.explained === 1)
+  )
+    return null;
   if (
     named &&
     style.spoken &&

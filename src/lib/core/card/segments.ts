@@ -26,7 +26,13 @@ const CORRECTION =
 /** Full phrases from this weight may stand as an item of their own after a comma. */
 const STANDS_ALONE = 2.5;
 
+/** "3 more at 5 x 5 cm", "and one five centimetre one": the same thing in another size. */
+const THE_SAME =
+  /^(?:\s*(?:more|others?|ones?|extra|another|at|in|of|size|smaller|larger|bigger|too|as well)\b)*\s*$/i;
+
 interface Draft {
+  /** The words that name it when it names itself only by "more" or "ones". */
+  sameAs?: string;
   tokens: Token[];
   corrects: boolean;
   strong: boolean;
@@ -39,7 +45,7 @@ export function segmentsOf(text: string, vocabulary: Vocabulary): Segment[] {
   for (const part of parts) {
     const drafts = merge(chunks(part.text), vocabulary);
     drafts.forEach((draft, i) => {
-      segments.push(finish(draft.tokens, part.text, part.corrects && i === 0, vocabulary));
+      segments.push(finish(draft, part.text, part.corrects && i === 0, vocabulary));
     });
   }
   return segments;
@@ -140,6 +146,17 @@ function merge(drafts: Draft[], vocabulary: Vocabulary): Draft[] {
   return merged;
 
   function startsAnItem(before: Draft, draft: Draft, reading: Reading, match: Match): boolean {
+    const before1 = readQuantity(before.tokens);
+    if (
+      THE_SAME.test(reading.noun) &&
+      reading.sizeMm !== null &&
+      before1.sizeMm !== null &&
+      before1.pieces !== null &&
+      leadingCount(draft.tokens)
+    ) {
+      draft.sameAs = before.sameAs ?? before1.noun;
+      return true;
+    }
     if (reading.noun.trim() === "") return false;
     const beforeText = textOf(before.tokens);
     const beforeMatch = matchType(readQuantity(before.tokens).noun, vocabulary);
@@ -198,7 +215,7 @@ const onlyDescribes = (noun: string): boolean =>
   noun
     .split(" ")
     .every((w) =>
-      /^(?:large|small|medium|sizes?|sterile|adult|child|assorted|left|different|various|types?|colou?rs?|wide|long|tablets?|tabs?|caps?|capsules?|caplets?|pills?|them|those|these|altogether|left|packs?|pkgs?|pkts?|in|to|a|each|sachets?|strips?|pads?|wipes?|swabs?|rolls?|pieces?|units?|doses?|singles?|refills?|by|and|or|other|inch|with|for|uses?|applications?|total|all|blades?|pockets?|compartments?|used|gone|more|mixed|opened|unopened|expired)$/i.test(
+      /^(?:large|small|medium|sizes?|sterile|adult|child|assorted|left|different|various|types?|colou?rs?|wide|long|tablets?|tabs?|caps?|capsules?|caplets?|pills?|them|those|these|altogether|left|packs?|pkgs?|pkts?|boxe?s?|bottles?|tubes?|pots?|tubs?|cartons?|bags?|in|to|a|each|sachets?|strips?|pads?|wipes?|swabs?|rolls?|pieces?|units?|doses?|singles?|refills?|by|and|or|other|inch|with|for|uses?|applications?|total|all|blades?|pockets?|compartments?|used|gone|more|mixed|opened|unopened|expired)$/i.test(
         w,
       ),
     );
@@ -231,7 +248,7 @@ function leadingCount(tokens: readonly Token[]): boolean {
 }
 
 function finish(
-  tokens: readonly Token[],
+  { tokens, sameAs }: Draft,
   text: string,
   corrects: boolean,
   vocabulary: Vocabulary,
@@ -245,7 +262,7 @@ function finish(
     tokens,
     text: own.trim(),
     reading,
-    match: matchType(reading.noun, vocabulary),
+    match: matchType(sameAs ?? reading.noun, vocabulary),
     absent,
     corrects,
   };

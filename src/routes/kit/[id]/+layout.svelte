@@ -32,7 +32,11 @@
       >Skip to the bench</a
     >
     <Trail />
-    <main id="stage" tabindex="-1" class="min-h-0 flex-1 overflow-y-auto outline-none">
+    <main
+      id="stage"
+      tabindex="-1"
+      class="min-h-0 flex-1 overflow-y-auto outline-none print:overflow-visible"
+    >
       {@render children()}
     </main>
     <Tally />

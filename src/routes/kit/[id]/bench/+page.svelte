@@ -281,9 +281,10 @@
           <p class="text-sm text-soft">of {line.claimed ?? "–"} claimed</p>
         </div>
         <div class="sheet p-3">
-          <label for="bench-size" class="text-sm text-soft">Size</label>
+          <label for="bench-size" class="text-sm text-soft">Size <span class="kbd">S</span></label>
           <div>
             <SizeField
+              id="bench-size"
               {line}
               width="w-full"
               onsize={(mm) =>

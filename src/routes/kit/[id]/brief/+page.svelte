@@ -226,6 +226,17 @@
             "bag",
           ),
         )}
+        {@render limit(
+          "The bag is worth",
+          workspace.priceBook.currency,
+          kit.record?.kit.container?.allowance,
+          (n) =>
+            kit.update(
+              "worth of the bag",
+              (r) => ({ ...r, kit: { ...r.kit, container: { ...r.kit.container, allowance: n } } }),
+              "allowance",
+            ),
+        )}
       </div>
     </fieldset>
     {#if workspace.briefs.length > 1}

@@ -25,7 +25,12 @@
 
   const kit = useKit();
   const run = new PlanRun();
-  onDestroy(() => run.dispose());
+  /** The same need met from an empty bag. */
+  const own = new PlanRun();
+  onDestroy(() => {
+    run.dispose();
+    own.dispose();
+  });
   const question = $derived(kit.record?.plan.question ?? "cheapest");
   const limits = $derived({
     budget: kit.record?.plan.budget ?? kit.brief.limits.budget ?? null,
@@ -55,6 +60,25 @@
   $effect(() => {
     if (otherCurrency === null) start();
   });
+  const NO_LIMITS = { budget: null, massG: null, volumeMl: null };
+  // After the plan, so that the answer that was asked for comes first.
+  $effect(() => {
+    if (!run.result || otherCurrency !== null) return;
+    const empty = { ...kit.file, kit: { ...kit.file.kit, lines: [] } };
+    own.ask(
+      {
+        audit: empty,
+        book: workspace.priceBook,
+        question: "cheapest",
+        target: "ready",
+        limits: NO_LIMITS,
+        keep: [],
+        today: workspace.today,
+      },
+      100,
+    );
+  });
+  const allowance = $derived(kit.record?.kit.container?.allowance ?? 0);
   const plan = $derived(run.result);
   const solved = $derived(plan && plan.status !== "infeasible" ? plan : null);
   const phases = ["before-carried", "next-order", "at-rotation", "to-check"] as const;
@@ -238,6 +262,25 @@
             Takes what is unchecked as passing; the checks it leans on are listed last.
           </p>
         </div>
+      {/if}
+    </div>
+    <div class="sheet mt-4 min-h-20 p-4" data-testid="build-your-own">
+      <h2 class="text-lg">Built from nothing</h2>
+      {#if own.running}
+        <p class="text-sm text-soft">being worked out …</p>
+      {:else if own.result?.status === "infeasible"}
+        <p class="text-sm">There is no such plan.</p>
+      {:else if own.result}
+        <p>
+          <strong class="font-head text-xl">{money(own.result.price + allowance, currency)}</strong>
+          <span class="text-sm text-soft"
+            >{money(own.result.price, currency)} of things + a bag at {money(allowance, currency)} · {grams(
+              own.result.boughtMassG,
+            )}</span
+          >
+        </p>
+      {:else}
+        <p class="text-sm text-soft">–</p>
       {/if}
     </div>
     <div class="mt-4 flex flex-wrap gap-2">

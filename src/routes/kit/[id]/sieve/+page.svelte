@@ -3,9 +3,11 @@
   import { functionOf } from "$lib/core/catalogue/catalogue.ts";
   import { lineQuality } from "$lib/core/inspect/quality.ts";
   import { inspectionPoint } from "$lib/core/inspect/points.ts";
+  import { replacementPrice } from "$lib/core/plan/replacement.ts";
   import { MESHES } from "$lib/core/sieve/sift.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { useReady } from "$lib/state/ready.svelte.ts";
+  import { workspace } from "$lib/state/workspace.svelte.ts";
   import CategoryBars from "$lib/ui/CategoryBars.svelte";
   import NeedReason from "$lib/ui/NeedReason.svelte";
   import SievePicture from "$lib/ui/SievePicture.svelte";
@@ -42,6 +44,8 @@
   );
   const v = $derived(a.value);
   const price = $derived(kit.record?.kit.price);
+  const replacement = $derived(replacementPrice(a, workspace.priceBook));
+  const allowance = $derived(kit.record?.kit.container?.allowance ?? 0);
   const next = $derived(kit.worth.slice(0, 5));
 </script>
 
@@ -173,6 +177,14 @@
             <dd>{money(price.amount, price.currency)}</dd>{/if}
           {#if price && v.pricePerPoint !== null}<dt>a covered point costs</dt>
             <dd>{money(v.pricePerPoint, price.currency)}</dd>{/if}
+          <dt>
+            those pieces bought anew{replacement.unpriced.length > 0
+              ? ` (${replacement.unpriced.length} not in the price book)`
+              : ""}
+          </dt>
+          <dd>{money(replacement.price, ready.currency)}</dd>
+          {#if allowance > 0}<dt>the bag itself, your figure</dt>
+            <dd>{money(allowance, ready.currency)}</dd>{/if}
           {#if ready.run.result && ready.run.result.status !== "infeasible"}<dt>
               to make it ready
             </dt>

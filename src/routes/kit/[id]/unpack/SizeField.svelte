@@ -7,9 +7,10 @@
   interface Props {
     line: Line;
     width?: string;
+    id?: string;
     onsize: (mm: number[] | undefined) => void;
   }
-  const { line, width = "w-36", onsize }: Props = $props();
+  const { line, width = "w-36", id, onsize }: Props = $props();
   let text = $state<string | null>(null);
   const read = (t: string) => readQuantity(lex(t)).sizeMm;
   const problem = $derived(text !== null && text.trim() !== "" && read(text) === null);
@@ -26,6 +27,7 @@
 
 <span class="flex flex-col">
   <input
+    id={id ?? uid}
     class="field {width} text-base text-ink"
     aria-label="Size, as 7.5 x 7.5 cm"
     aria-invalid={problem}
