@@ -88,7 +88,7 @@ export function cardRows(text: string): CardRow[] {
 /** Bare numbers that run 1, 2, 3 … down the card number its lines, when each has another count. */
 function withoutRunningNumbers(rows: readonly CardRow[]): CardRow[] {
   const lead = (r: CardRow) => {
-    const m = /^\(?(\d{1,3})\)?\s+(?=\p{L})/u.exec(r.text);
+    const m = /^\(?(\d{1,3})\)?\s+(?![x×]\s)(?=\p{L})/u.exec(r.text);
     return r.inTable || !m ? null : { value: Number(m[1]), length: m[0].length };
   };
   const running = new Set<CardRow>();
