@@ -69,6 +69,10 @@ const MM: Record<LengthUnit, number> = { mm: 1, cm: 10, m: 1000, in: 25.4, ft: 3
 
 const FLUID_OUNCE_ML = 29.5735;
 
+/** Multiplication, also spoken: "four by four inch". */
+const TIMES =
+  /^(?:[×✕✖*]|[xX](?![\p{L}])|by(?=\s+(?:\d|[a-z]+\s*(?:-\s*)?(?:inch|cm|mm|m\b|foot|feet|yard|and|point|by)|(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve)\b)))/u;
+
 const SHORTENED =
   /^(?:stk|st|pkg|pkgs|pk|pkt|approx|appr|no|nr|nos|pcs|pc|pce|qty|ea|pr|prs|incl|assort|asst|ass|med|lge|lg|sm|sml|sz|misc|temp|adh|ster|non|bx|btl|amp|tab|tabs|cap|caps|disp|ind|indiv|min|max|dia|tri|band|dr|mr|vs|ref|art)$/i;
 
@@ -79,7 +83,9 @@ const LENGTH_UNITS: readonly (readonly [RegExp, LengthUnit])[] = [
   [/^(?:mm|millimet(?:re|er)s?)(?![\p{L}])/iu, "mm"],
   [/^(?:cms?|centimet(?:re|er)s?)(?![\p{L}])/iu, "cm"],
   [/^(?:met(?:re|er)s?|mtrs?|m)(?![\p{L}])/iu, "m"],
-  [/^(?:inch(?:es)?|ins?\.?)(?![\p{L}])(?!\s+(?:a|an|each|one|every|the|total|all|per)\b)/iu, "in"],
+  [/^inch(?:es)?(?![\p{L}])/iu, "in"],
+  // "10 in a box" is no inch.
+  [/^ins?\.?(?![\p{L}])(?!\s+(?:a|an|each|one|every|the|total|all|per)\b)/iu, "in"],
   [/^(?:"|″|”|“|''|′′|’’)/u, "in"],
   [/^(?:feet|foot|ft\.?)(?![\p{L}])/iu, "ft"],
   [/^(?:'|′|’)(?![\p{L}\d])/u, "ft"],
@@ -92,12 +98,10 @@ export function lex(line: string): Token[] {
   let at = 0;
   const rest = () => line.slice(at);
   const push = (token: Record<string, unknown>, length: number) => {
-    tokens.push({
-      ...token,
-      start: at,
-      end: at + length,
-      text: line.slice(at, at + length),
-    } as Token);
+    token["start"] = at;
+    token["end"] = at + length;
+    token["text"] = line.slice(at, at + length);
+    tokens.push(token as unknown as Token);
     at += length;
   };
   const last = () => tokens[tokens.length - 1];
@@ -114,15 +118,12 @@ export function lex(line: string): Token[] {
       push(unit.token(last() as Token & { value: number }), unit.length);
       continue;
     }
-    const number = numberAt(text);
+    const number = /^[\d.¼½¾⅓⅔⅛⅜⅝⅞]/u.test(text) ? numberAt(text) : null;
     if (number) {
       push({ kind: "number", value: number.value, spoken: false, article: false }, number.length);
       continue;
     }
-    const times =
-      /^(?:[×✕✖*]|[xX](?![\p{L}])|by(?=\s+(?:\d|[a-z]+\s*(?:-\s*)?(?:inch|cm|mm|m\b|foot|feet|yard|and|point|by)|(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve)\b)))/u.exec(
-        text,
-      );
+    const times = /^[×✕✖*xXb]/u.test(text) ? TIMES.exec(text) : null;
     if (times) {
       push({ kind: "times" }, times[0].length);
       continue;
@@ -232,7 +233,15 @@ function unitAfter(text: string, gap: number): UnitFound | null {
   return other ? { length: hyphen + other[0].length, token: () => ({ kind: "otherUnit" }) } : null;
 }
 
+/** First words of every spoken number: all others need no closer look. */
+const SPOKEN_STARTS: ReadonlySet<string> = new Set([
+  ...Object.keys(SPOKEN),
+  ..."a an another half couple dozen several hundred".split(" "),
+]);
+
 function spokenAt(text: string): { value: number; length: number; article: boolean } | null {
+  const start = /^[a-z]+/i.exec(text)?.[0].toLowerCase();
+  if (start === undefined ? !/^[2-5]\s+dozen/i.test(text) : !SPOKEN_STARTS.has(start)) return null;
   const dozen =
     /^(?:(half)(?:\s+an?|-an?-)?[\s-]+dozen|(an?|one)\s+dozen|dozen|(an?|one)\s+couple(?:\s+of)?|couple(?:\s+of)?|(two|three|four|five|2|3|4|5)\s+dozen)(?![\p{L}])/iu.exec(
       text,
@@ -279,7 +288,7 @@ function spokenAt(text: string): { value: number; length: number; article: boole
   const hundreds = /^\s+hundred(?![\p{L}])/iu.exec(after);
   if (hundreds) {
     const length = word.length + hundreds[0].length;
-    const and = /^\s+and\s+(?=[a-z])/iu.exec(text.slice(length));
+    const and = /^\s+(?:and\s+)?(?=[a-z])/iu.exec(text.slice(length));
     const rest = and && spokenAt(text.slice(length + and[0].length));
     return rest && !rest.article && rest.value < 100
       ? {

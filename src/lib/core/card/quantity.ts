@@ -21,9 +21,9 @@ export interface Reading {
 }
 
 const PACK =
-  /^(?:packs?|pks?|pkts?|pkgs?|packages?|packets?|boxe?s?|cards?|blisters?|strips?|bags?|tubes?|bottles?|tins?|tubs?|pots?|cartons?|sets?|sleeves?|bundles?|wallets?|pouch(?:es)?|sachets?|rolls?|sheets?|ampoules?|vials?|foils?|envelopes?|refills?|containers?|jars?|cans?|bunch(?:es)?|cases?|twinpacks?|multipacks?|trays?|dispensers?)$/i;
+  /^(?:packs?|pks?|pkts?|pkgs?|packages?|bxs?|rls?|btls?|packets?|boxe?s?|cards?|blisters?|strips?|bags?|tubes?|bottles?|tins?|tubs?|pots?|cartons?|sets?|sleeves?|bundles?|wallets?|pouch(?:es)?|sachets?|rolls?|sheets?|ampoules?|vials?|foils?|envelopes?|refills?|containers?|jars?|cans?|bunch(?:es)?|cases?|twinpacks?|multipacks?|trays?|dispensers?)$/i;
 const PACK_ONLY =
-  /^(?:packs?|pks?|pk|pkt|pkg|package|packet|box|card|blister|strip|bag|carton|set|sleeve|bundle|wallet|tin|tub|tube|bottle|envelope|sheet|case|tray|roll|foil|pouch|sachet)$/i;
+  /^(?:packs?|pks?|pk|pkt|pkg|package|packet|bx|rl|btl|box|card|blister|strip|bag|carton|set|sleeve|bundle|wallet|tin|tub|tube|bottle|envelope|sheet|case|tray|roll|foil|pouch|sachet)$/i;
 const COUNT_WORD =
   /^(?:pcs?|pces?|pieces?|stk|stück|ea|each|units?|count|ct|off|nos?|items?|x|qty|quantity|tablets?|tabs?|caps?|capsules?|caplets?|doses?|singles?|of|parts?)$/i;
 /** What may stand between a number and its pack: "two little bottles". */
@@ -40,8 +40,16 @@ interface Counted {
   article: boolean;
 }
 
-/** Reads numbers, sizes and contents out of tokens of one item. */
+const readings = new WeakMap<readonly Token[], Reading>();
+
+/** Reads numbers, sizes and contents out of tokens of one item. The tokens must not change after. */
 export function readQuantity(tokens: readonly Token[]): Reading {
+  let reading = readings.get(tokens);
+  if (!reading) readings.set(tokens, (reading = readTokens(tokens)));
+  return reading;
+}
+
+function readTokens(tokens: readonly Token[]): Reading {
   const used = new Set<number>();
   const sizes = readSizes(tokens, used);
   let volumeMl: number | null = null;
@@ -57,7 +65,8 @@ export function readQuantity(tokens: readonly Token[]): Reading {
     if (t.kind === "strength" && strengthMg === null) strengthMg = t.mg;
   });
 
-  const word = (i: number): string => (tokens[i]?.kind === "word" ? tokens[i]!.text : "");
+  const words = tokens.map((t) => (t.kind === "word" ? t.text : ""));
+  const word = (i: number): string => words[i] ?? "";
   const number = (i: number): number | null => {
     const t = tokens[i];
     return t?.kind === "number" && !used.has(i) ? t.value : null;
@@ -85,7 +94,8 @@ export function readQuantity(tokens: readonly Token[]): Reading {
 
   for (let i = 0; i < tokens.length; i++) {
     const n = number(i);
-    if (n === null) continue;
+    // No count has decimals: a price, a size that lost its unit.
+    if (n === null || !Number.isInteger(n)) continue;
     const token = tokens[i] as Token & { article: boolean };
     let next = i + 1;
     const hyphen = kind(next) === "dash" && tokens[next]!.start === tokens[i]!.end;
@@ -131,8 +141,10 @@ export function readQuantity(tokens: readonly Token[]): Reading {
     ) {
       inner = n;
       // "per pack", "in each": the article and pack word are no count of their own
-      for (let k = next + 1; k < Math.min(next + 3, tokens.length); k++)
-        if (kind(k) === "number") used.add(k);
+      for (let k = next + 1; k < Math.min(next + 3, tokens.length); k++) {
+        const t = tokens[k];
+        if (t?.kind === "number" && t.spoken) used.add(k);
+      }
     } else if (PAIR.test(w)) {
       pairs = n;
       plain.push({ value: n, strength: 6, article: token.article });
@@ -238,7 +250,7 @@ export function readQuantity(tokens: readonly Token[]): Reading {
 }
 
 const isBookkeeping = (w: string) =>
-  /^(?:pcs?|pces?|stk|stück|pkgs?|pkts?|ea|each|qty|quantity|pairs?|prs?|x|of|per|units?|pieces?|pk|pkt|ct|no|approx|the|is|are|there|there's|theres|we|i|have|got|has|um|uh|er|erm|okay|ok|oh|so|well|now|next|here's|that's|some|ones?)$/i.test(
+  /^(?:pcs?|pces?|stk|stück|pkgs?|pkts?|bxs?|rls?|btls?|ea|each|qty|quantity|pairs?|prs?|x|of|per|units?|pieces?|pk|pkt|ct|no|approx|the|is|are|there|there's|theres|we|i|have|got|has|um|uh|er|erm|okay|ok|oh|so|well|now|next|here's|that's|some|ones?)$/i.test(
     w,
   );
 

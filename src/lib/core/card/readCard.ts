@@ -292,7 +292,11 @@ function isNote({ row, match, segments, whole }: Draft, style: Style): boolean {
   if (/_{3,}/.test(text) && !segments.some((s) => isSure(s.match))) return true;
   if (/\b(?:https?:|www\.|@\w+\.)/i.test(text)) return true;
   const bare = !row.bullet && (whole.pieces === null || whole.article);
+  const dictated =
+    style.spoken &&
+    segments.some((s) => s.match.whole === 1 && s.match.weight >= 2.5 && s.reading.pieces !== null);
   if (
+    !dictated &&
     NOTE_START.test(text) &&
     !(row.bullet && isSure(match)) &&
     !(

@@ -28,7 +28,7 @@ const STANDS_ALONE = 2.5;
 
 /** "3 more at 5 x 5 cm", "and one five centimetre one": the same thing in another size. */
 const THE_SAME =
-  /^(?:\s*(?:more|others?|ones?|extra|another|at|in|of|size|smaller|larger|bigger|too|as well)\b)*\s*$/i;
+  /^(?:\s*(?:more|others?|ones?|second|third|extra|another|at|in|of|size|smaller|larger|bigger|too|as well)\b)*\s*$/i;
 
 interface Draft {
   /** The words that name it when it names itself only by "more" or "ones". */
@@ -149,8 +149,8 @@ function merge(drafts: Draft[], vocabulary: Vocabulary): Draft[] {
     const before1 = readQuantity(before.tokens);
     if (
       THE_SAME.test(reading.noun) &&
-      reading.sizeMm !== null &&
-      before1.sizeMm !== null &&
+      ((reading.sizeMm !== null && before1.sizeMm !== null) ||
+        /second|third/i.test(reading.noun)) &&
       before1.pieces !== null &&
       leadingCount(draft.tokens)
     ) {

@@ -101,8 +101,23 @@ const AFTER_PREPOSITION = 0.45;
 /** Words of a phrase that stand side by side in its order. */
 const SIDE_BY_SIDE = 1.12;
 
+/** The same words come again and again, within a card and from card to card. */
+const MOST_REMEMBERED = 4000;
+const remembered = new WeakMap<Vocabulary, Map<string, Match>>();
+
 /** The item type that a text names. */
 export function matchType(text: string, vocabulary: Vocabulary): Match {
+  let matches = remembered.get(vocabulary);
+  if (!matches) remembered.set(vocabulary, (matches = new Map()));
+  const known = matches.get(text);
+  if (known) return known;
+  if (matches.size >= MOST_REMEMBERED) matches.clear();
+  const match = findMatch(text, vocabulary);
+  matches.set(text, match);
+  return match;
+}
+
+function findMatch(text: string, vocabulary: Vocabulary): Match {
   const [main, ...tails] = text.split(
     /\b(?:for|with|in|from|incl(?:uding|\.)?|suitable|to be|that|which)\b/i,
   );

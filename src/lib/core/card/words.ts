@@ -119,9 +119,14 @@ export function foldText(text: string): string {
     .toLowerCase()
     .replace(/[’`´]/g, "'")
     .replace(/[‐‑‒]/g, "-");
-  for (const [pattern, by] of JOINED) folded = folded.replace(pattern, by);
+  if (MAY_JOIN.test(folded))
+    for (const [pattern, by] of JOINED) folded = folded.replace(pattern, by);
   return folded;
 }
+
+/** Whether any joining could apply: most texts hold none of these beginnings. */
+const MAY_JOIN =
+  /\b(?:non|alcohol|latex|powder|fragrance|sting|dye|sugar|perfume|lint|without|no|low|z|s|self|anti|first|mouth|multi|auto|eye|key|pen|head|flash|note|finger|mole|sun|super|para|pocket|cold|pvp|tea|cohesive|de|hyper|compact)\b|eyewash|moleskin/;
 
 /** Words of a text, folded; digits that belong to a name (0.9, 4x4) are kept as words. */
 export const foldedWords = (text: string): string[] =>
