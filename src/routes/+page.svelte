@@ -74,7 +74,7 @@
       type="file"
       class="hidden"
       aria-label="File to import"
-      accept=".json,.txt,.csv,.md"
+      accept=".json,.txt,.csv,.md,.html,.htm,.xlsx"
       onchange={(e) => {
         for (const f of e.currentTarget.files ?? []) void takeFile(f);
         e.currentTarget.value = "";

@@ -39,6 +39,7 @@ class Workspace {
   briefs = $derived(sorted(this.records, "brief"));
   ownTypes = $derived<ItemType[]>(sorted(this.records, "itemType").map((r) => r.itemType));
   aliases = $derived(sorted(this.records, "alias"));
+  barcodes = $derived(sorted(this.records, "barcode"));
   priceBook = $derived(sorted(this.records, "priceBook")[0]?.book ?? PRICE_BOOK);
 
   #store: Store | null = null;

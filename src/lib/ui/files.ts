@@ -2,6 +2,9 @@ import { goto } from "$app/navigation";
 import { parsePriceBook, parsePriceCsv } from "../core/formats/priceCsv.ts";
 import { PRICE_COLUMNS } from "../core/formats/priceCsv.ts";
 import { cardTextProblem } from "../core/card/cardText.ts";
+import { cardTextOf, FileProblem } from "./readFile.ts";
+import { mergeCard } from "../core/card/mergeCard.ts";
+import { readCard } from "../core/card/readCard.ts";
 import { currentVersion } from "../state/store.ts";
 import { workspace } from "../state/workspace.svelte.ts";
 
@@ -17,7 +20,14 @@ export async function takeFile(file: File): Promise<void> {
     );
     return;
   }
-  const text = await file.text();
+  let text: string;
+  try {
+    text = await cardTextOf(file);
+  } catch (error) {
+    if (!(error instanceof FileProblem)) throw error;
+    workspace.say(`${file.name} ${error.message}. Nothing was imported.`, true);
+    return;
+  }
   if (/^\uFEFF?\s*[{[]/.test(text) || file.name.toLowerCase().endsWith(".json")) {
     if (text.includes('"products"') && !text.includes('"wide-sieve.'))
       takePrices(text, file.name, "json");
@@ -36,7 +46,7 @@ export async function takeFile(file: File): Promise<void> {
   }
   const id = workspace.addKit(file.name.replace(/\.[^.]+$/, "") || "New kit");
   const kit = workspace.kit(id)!;
-  workspace.edit(`read ${file.name}`, [{ ...kit, cardText: text }]);
+  workspace.edit(`read ${file.name}`, [mergeCard(kit, text, readCard(text))]);
   await goto(`${kitPath(id)}/unpack`);
 }
 

@@ -20,6 +20,7 @@ export const MIGRATIONS: Readonly<Record<RecordKind, readonly Migration[]>> = {
   priceBook: [],
   itemType: [],
   alias: [],
+  barcode: [],
 };
 
 /** The version each kind is written in: one more than its steps. */
@@ -29,4 +30,5 @@ export const RECORD_VERSION: Readonly<Record<RecordKind, number>> = {
   priceBook: MIGRATIONS.priceBook.length + 1,
   itemType: MIGRATIONS.itemType.length + 1,
   alias: MIGRATIONS.alias.length + 1,
+  barcode: MIGRATIONS.barcode.length + 1,
 };

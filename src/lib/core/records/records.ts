@@ -45,6 +45,18 @@ export const kitRecordSchema = z.looseObject({
   ),
   /** Short notes of what happened when, newest last. */
   history: z.array(z.looseObject({ on: z.string(), what: z.string().max(2000) })),
+  /** Photographs as notes, JPEG data URLs resized in the browser; of the kit or of one line. */
+  photos: z
+    .array(
+      z.looseObject({
+        id: z.string().min(1),
+        name: z.string().max(300),
+        line: z.string().optional(),
+        dataUrl: z.string().startsWith("data:image/").max(3_000_000),
+      }),
+    )
+    .max(200)
+    .optional(),
   plan: z.looseObject({
     question: z.enum(["cheapest", "best"]),
     budget: z.number().min(0).nullable(),
@@ -81,12 +93,24 @@ export const aliasRecordSchema = z.looseObject({
   itemType: z.string().min(1),
 });
 
+/** What a barcode stands for; learned the first time it is named. */
+export const barcodeRecordSchema = z.looseObject({
+  kind: z.literal("barcode"),
+  id: recordId,
+  version,
+  gtin: z.string().regex(/^\d{14}$/),
+  itemType: z.string().min(1),
+  text: z.string().max(400).optional(),
+  sizeMm: z.array(z.number().positive()).max(6).optional(),
+});
+
 export const recordSchema = z.discriminatedUnion("kind", [
   kitRecordSchema,
   briefRecordSchema,
   priceBookRecordSchema,
   itemTypeRecordSchema,
   aliasRecordSchema,
+  barcodeRecordSchema,
 ]);
 
 export type WorkspaceRecord = z.infer<typeof recordSchema>;

@@ -11,7 +11,12 @@
   import NumberField from "$lib/ui/NumberField.svelte";
   import TypePicker from "$lib/ui/TypePicker.svelte";
   import { number, size } from "$lib/words/sentences.ts";
+  import { mergeLines } from "$lib/core/count/scanned.ts";
   import CardText from "./CardText.svelte";
+  import CountTools from "./CountTools.svelte";
+  import { readBag } from "$lib/core/bag/bag.ts";
+  import Outside from "./Outside.svelte";
+  import OwnType from "./OwnType.svelte";
   import SizeField from "./SizeField.svelte";
 
   const kit = useKit();
@@ -30,6 +35,14 @@
     [...kit.lines].sort((a, b) => Number(b.id in doubts) - Number(a.id in doubts)),
   );
   const value = $derived(kit.audit.value);
+  const compartments = $derived(readBag(kit.record?.kit.container).compartments ?? []);
+  function lay(line: Line, id: string) {
+    const c = compartments.find((x) => x.id === id);
+    kit.updateLine(line.id, `place of ${lineName(line, undefined)}`, {
+      compartment: c?.id,
+      location: c?.place ?? line.location,
+    });
+  }
 
   function read(text: string) {
     const wrong = text.trim() === "" ? null : cardTextProblem(text);
@@ -42,6 +55,22 @@
 
   function chooseType(line: Line, itemType: string | null) {
     kit.updateLine(line.id, `${lineName(line, undefined)} is something else`, { itemType });
+    const gtin = typeof line["gtin"] === "string" ? line["gtin"] : null;
+    if (itemType && gtin) {
+      // A scanned code is learned: next time it names the thing by itself.
+      workspace.edit("remember the barcode", [
+        {
+          kind: "barcode",
+          id: `barcode:${gtin}`,
+          version: currentVersion("barcode"),
+          gtin,
+          itemType,
+          text: kit.typeOf(itemType)?.label,
+          ...(line.sizeMm ? { sizeMm: line.sizeMm } : {}),
+        },
+      ]);
+      return;
+    }
     const name = line.text ? nameOnCard(line.text) : "";
     if (itemType && name) {
       const known = workspace.aliases.find((a) => a.text === name);
@@ -78,6 +107,29 @@
       ...r,
       kit: { ...r.kit, lines: r.kit.lines.filter((l) => l.id !== line.id) },
     }));
+  /** The line before it of the same kind and size, which it could be one with. */
+  const twin = (line: Line): Line | undefined =>
+    kit.lines.find(
+      (l) =>
+        l.id !== line.id &&
+        l.itemType !== null &&
+        l.itemType === line.itemType &&
+        l.expires === line.expires &&
+        JSON.stringify(l.sizeMm) === JSON.stringify(line.sizeMm) &&
+        kit.lines.indexOf(l) < kit.lines.indexOf(line),
+    );
+  const merge = (line: Line, into: Line) =>
+    kit.update("merge two lines", (r) => ({
+      ...r,
+      kit: {
+        ...r.kit,
+        lines: r.kit.lines.flatMap((l) =>
+          l.id === into.id ? [mergeLines(into, line)] : l.id === line.id ? [] : [l],
+        ),
+      },
+    }));
+  let making = $state(false);
+  let makingFor = $state<Line | null>(null);
   const split = (line: Line) => {
     const id = kit.nextLineId();
     kit.update("split the line", (r) => ({
@@ -136,6 +188,8 @@
     {:else}
       <CardText {cardText} lines={kit.lines} {doubts} {picked} onpick={pick} />
     {/if}
+    <CountTools {picked} onpick={pick} />
+    <Outside />
     {#if problem}<p class="noted mt-3" role="alert">
         This {problem.where}
         {problem.what}. The lines on the right are as they were.
@@ -192,6 +246,23 @@
               onclick={() => split(line)}
               aria-label="Split {lineName(line, type?.label)} in two lines">split</button
             >
+            {#if twin(line)}<button
+                class="min-h-8 px-2 text-sm underline underline-offset-4"
+                onclick={() => merge(line, twin(line)!)}
+                aria-label="Merge {lineName(
+                  line,
+                  type?.label,
+                )} with the line before it of the same kind">merge</button
+              >{/if}
+            {#if line.itemType === null}<button
+                class="min-h-8 px-2 text-sm underline underline-offset-4"
+                onclick={() => {
+                  makingFor = line;
+                  making = true;
+                }}
+                aria-label="Make an item type of your own for {lineName(line, undefined)}"
+                >own type</button
+              >{/if}
             <button
               class="min-h-8 px-2 text-sm underline underline-offset-4"
               onclick={() => remove(line)}
@@ -250,6 +321,19 @@
                   )}
               /></label
             >
+            {#if compartments.length > 0}
+              <label class="flex flex-col text-xs text-soft"
+                >lies in<select
+                  class="field max-w-36"
+                  value={typeof line["compartment"] === "string" ? line["compartment"] : ""}
+                  onchange={(e) => lay(line, e.currentTarget.value)}
+                >
+                  <option value="">–</option>
+                  {#each compartments as c (c.id)}<option value={c.id}>{c.name || c.id}</option
+                    >{/each}
+                </select></label
+              >
+            {/if}
             <button
               class="btn min-h-11 px-3 py-1"
               title="Counted: as many as claimed"
@@ -284,3 +368,8 @@
     </div>
   </section>
 </div>
+<OwnType
+  bind:open={making}
+  name={makingFor ? lineName(makingFor, "") : ""}
+  onmade={(id) => makingFor && chooseType(makingFor, id)}
+/>

@@ -1,0 +1,301 @@
+<script lang="ts">
+  import { onDestroy } from "svelte";
+  import { paddingOf } from "$lib/core/count/padding.ts";
+  import { takeScan } from "$lib/core/count/scanned.ts";
+  import { weighCount } from "$lib/core/count/weighCount.ts";
+  import { parseGs1 } from "$lib/core/formats/gs1.ts";
+  import { wedge, withoutDoubles } from "$lib/devices/scanner.ts";
+  import { lineName, useKit } from "$lib/state/kit.svelte.ts";
+  import { benchScale } from "$lib/state/scale.svelte.ts";
+  import { workspace } from "$lib/state/workspace.svelte.ts";
+  import NumberField from "$lib/ui/NumberField.svelte";
+  import { number } from "$lib/words/sentences.ts";
+
+  const { picked, onpick }: { picked: string | null; onpick: (id: string) => void } = $props();
+  const kit = useKit();
+  const scale = benchScale;
+  onDestroy(() => scale.close());
+  const padding = $derived(paddingOf(kit.audit));
+  const line = $derived(kit.lines.find((l) => l.id === picked));
+  const name = $derived(
+    line ? lineName(line, line.itemType ? kit.typeOf(line.itemType)?.label : undefined) : "",
+  );
+
+  // Weigh-count
+  let few = $state(10);
+  let known = $state<{ pieces: number; grams: number }[]>([]);
+  let all = $state<number | undefined>(undefined);
+  /** A scale that shows tenths is right to about two of them. */
+  const SCALE_ERROR_G = 0.2;
+  const result = $derived(
+    all === undefined ? null : weighCount({ known, allGrams: all, scaleErrorG: SCALE_ERROR_G }),
+  );
+  let forLine = $state<string | null>(null);
+  $effect(() => {
+    // Another line: the weighings of the last one say nothing of it.
+    if (picked !== forLine) {
+      forLine = picked;
+      known = [];
+      all = undefined;
+    }
+  });
+
+  // Scanner
+  let code = $state("");
+  let lastScan = $state("");
+  const take = withoutDoubles(scanned, () => performance.now());
+  function scanned(text: string) {
+    const read = parseGs1(text);
+    if (!read.ok) {
+      lastScan = `Not taken: ${read.problems[0]!.where} ${read.problems[0]!.what}.`;
+      return;
+    }
+    const barcode = workspace.barcodes.find((b) => b.gtin === read.value.gtin);
+    const out = takeScan(kit.lines, read.value, barcode, kit.nextLineId());
+    kit.update(`scan ${read.value.gtin ?? "a code"}`, (r) => ({
+      ...r,
+      kit: { ...r.kit, lines: out.lines },
+    }));
+    const touched = out.lines.find((l) => l.id === out.line)!;
+    const label = touched.itemType ? kit.typeOf(touched.itemType)?.label : undefined;
+    lastScan = touched.itemType
+      ? `${lineName(touched, label)}: ${number(touched.counted ?? 0)} counted${read.value.expires ? `, to ${read.value.expires}` : ""}${read.value.lot ? `, lot ${read.value.lot}` : ""}.`
+      : "A code not seen before: say what it is on the right, and it is known from now on.";
+    onpick(out.line);
+  }
+  const keys = wedge(take, () => performance.now());
+
+  let scans: string[] = [];
+  async function simulateScan() {
+    if (scans.length === 0) {
+      const answer = await fetch("/api/sim/scanner?n=12&seed=3").catch(() => null);
+      scans = answer?.ok ? ((await answer.json()) as { scans: string[] }).scans : [];
+      if (scans.length === 0) lastScan = "The simulated scanner does not answer.";
+    }
+    const next = scans.shift();
+    if (next) take(next);
+  }
+
+  // Photos
+  let picker: HTMLInputElement;
+  const photos = $derived(kit.record?.photos ?? []);
+  /** Long side of a stored photo, px: enough to read a label, small enough to export. */
+  const LONG_SIDE = 1400;
+  async function addPhoto(file: File) {
+    try {
+      const picture = await createImageBitmap(file);
+      const by = Math.min(1, LONG_SIDE / Math.max(picture.width, picture.height));
+      const canvas = document.createElement("canvas");
+      canvas.width = Math.max(1, Math.round(picture.width * by));
+      canvas.height = Math.max(1, Math.round(picture.height * by));
+      canvas.getContext("2d")!.drawImage(picture, 0, 0, canvas.width, canvas.height);
+      const dataUrl = canvas.toDataURL("image/jpeg", 0.8);
+      const id = crypto.randomUUID();
+      kit.update("add a photo", (r) => ({
+        ...r,
+        photos: [
+          ...(r.photos ?? []),
+          { id, name: file.name.slice(0, 300), dataUrl, ...(line ? { line: line.id } : {}) },
+        ],
+      }));
+    } catch {
+      workspace.say(
+        `${file.name} is not a picture this browser can open. Nothing was added.`,
+        true,
+      );
+    }
+  }
+  const removePhoto = (id: string) =>
+    kit.update("remove a photo", (r) => ({
+      ...r,
+      photos: (r.photos ?? []).filter((p) => p.id !== id),
+    }));
+</script>
+
+<svelte:window
+  onkeydown={(e) => {
+    if (keys.key(e)) {
+      e.preventDefault();
+      e.stopPropagation();
+    }
+  }}
+/>
+
+<section class="mt-5">
+  <h2 class="text-xl">What the pieces are</h2>
+  {#if padding.pieces === 0}<p class="text-sm text-soft">Nothing read yet.</p>{:else}
+    <dl class="mt-1 grid grid-cols-[1fr_6rem_3rem] items-center gap-x-3 gap-y-1 text-sm">
+      {#each [["small plasters", padding.smallPlasters], ["wipes and swabs", padding.wipes], ["nothing on the list asks for", padding.serveNothing]] as const as [label, share] (label)}
+        <dt>{label}</dt>
+        <dd aria-hidden="true" class="h-3.5 border border-ink bg-sheet">
+          <div class="h-full bg-ink" style="width: {share * 100}%"></div>
+        </dd>
+        <dd class="text-right font-semibold">{number(share * 100, 0)} %</dd>
+      {/each}
+    </dl>
+  {/if}
+</section>
+
+<details class="sheet mt-4 p-4">
+  <summary class="min-h-8 cursor-pointer font-head text-lg font-bold">Scale and weigh-count</summary
+  >
+  <div class="mt-2 flex flex-wrap items-center gap-3">
+    <strong class="min-w-32 font-head text-3xl" data-testid="scale"
+      >{scale.status === "overload"
+        ? "too heavy"
+        : scale.reading
+          ? `${number(scale.reading.grams, 1)} g`
+          : "– g"}</strong
+    >
+    <span class="text-sm text-soft" aria-live="polite"
+      >{scale.status === "off"
+        ? "no scale"
+        : scale.status === "gone"
+          ? `gone: ${scale.why}`
+          : scale.reading
+            ? scale.reading.steady
+              ? "● steady"
+              : "○ settling"
+            : ""}{scale.rubbish > 0 ? ` · ${scale.rubbish} lines not understood` : ""}</span
+    >
+  </div>
+  <div class="mt-2 flex flex-wrap gap-2">
+    {#if scale.canSerial}<button class="btn min-h-10 px-3 py-1" onclick={() => scale.connect(false)}
+        >Connect a scale</button
+      >{/if}
+    <button class="btn min-h-10 px-3 py-1" onclick={() => scale.connect(true)}
+      >Simulated scale</button
+    >
+    <button class="btn min-h-10 px-3 py-1" disabled={!scale.reading} onclick={() => scale.tare()}
+      >Tare</button
+    >
+  </div>
+  {#if scale.simulated && scale.status !== "off"}
+    <label class="mt-2 flex items-center gap-2 text-sm"
+      >lies on it <NumberField
+        label="Lies on the simulated scale"
+        value={scale.load}
+        unit="g"
+        width="w-24"
+        onvalue={(n) => {
+          scale.load = n ?? 0;
+          scale.connect(true);
+        }}
+      /></label
+    >
+  {/if}
+  <h3 class="mt-4 text-base font-bold">
+    {line ? `Count ${name}` : "Pick a line to count it by weight"}
+  </h3>
+  <div class="mt-1 flex flex-wrap items-end gap-2">
+    <label class="flex flex-col text-sm"
+      >a known few<NumberField
+        label="Known pieces"
+        value={few}
+        min={1}
+        whole
+        width="w-20"
+        onvalue={(n) => (few = n ?? few)}
+      /></label
+    >
+    <button
+      class="btn px-3"
+      disabled={!line || !scale.reading?.steady}
+      onclick={() => (known = [...known, { pieces: few, grams: scale.reading!.grams }])}
+      >They weigh this</button
+    >
+    <button
+      class="btn px-3"
+      disabled={known.length === 0 || !scale.reading?.steady}
+      onclick={() => (all = scale.reading!.grams)}>All weigh this</button
+    >
+  </div>
+  {#if known.length > 0}<p class="mt-1 text-sm text-soft">
+      {known.map((k) => `${k.pieces} weigh ${number(k.grams, 1)} g`).join(" · ")}{all === undefined
+        ? ""
+        : ` · all ${number(all, 1)} g`}
+    </p>{/if}
+  {#if result}
+    <p class="mt-2" data-testid="weigh-count">
+      {#if result.ok}<strong>{result.count}</strong> pieces of {number(result.pieceG, 2)} g.
+        <button
+          class="btn btn-main ml-2 min-h-10 px-3 py-1"
+          onclick={() =>
+            line && kit.updateLine(line.id, `count ${name} by weight`, { counted: result.count })}
+          >Take {result.count}</button
+        >
+      {:else if result.why === "too-wide"}Between {result.low} and {result.high}: the spread is too
+        wide to tell. Weigh more known pieces, or count by hand.
+      {:else if result.why === "too-light"}A piece is too light for this scale. Count by hand.
+      {:else}Weigh a known few first.{/if}
+    </p>
+  {/if}
+</details>
+
+<details class="sheet mt-3 p-4">
+  <summary class="min-h-8 cursor-pointer font-head text-lg font-bold">Scanner</summary>
+  <p class="mt-1 text-sm text-soft">
+    Scan anywhere on this page: a keyboard scanner is heard by itself. Date, lot and count on the
+    label are taken too.
+  </p>
+  <form
+    class="mt-2 flex flex-wrap gap-2"
+    onsubmit={(e) => {
+      e.preventDefault();
+      if (code.trim()) take(code.trim());
+      code = "";
+    }}
+  >
+    <label class="grow"
+      ><span class="sr-only">Code as printed</span><input
+        class="field w-full"
+        bind:value={code}
+        placeholder="(01)…(17)… as printed"
+      /></label
+    >
+    <button class="btn px-3">Take it</button>
+    <button class="btn px-3" type="button" onclick={simulateScan}>Simulate a scan</button>
+  </form>
+  {#if lastScan}<p class="mt-2 text-sm font-semibold" aria-live="polite" data-testid="last-scan">
+      {lastScan}
+    </p>{/if}
+</details>
+
+<details class="sheet mt-3 p-4" open={photos.length > 0}>
+  <summary class="min-h-8 cursor-pointer font-head text-lg font-bold"
+    >Photos {photos.length > 0 ? photos.length : ""}</summary
+  >
+  <button class="btn mt-2 px-3" onclick={() => picker.click()}
+    >{line ? `Add a photo of ${name}` : "Add a photo of the kit"}</button
+  >
+  <input
+    bind:this={picker}
+    type="file"
+    accept="image/*"
+    class="hidden"
+    aria-label="Photo to add"
+    onchange={(e) => {
+      for (const f of e.currentTarget.files ?? []) void addPhoto(f);
+      e.currentTarget.value = "";
+    }}
+  />
+  <ul class="mt-2 grid grid-cols-2 gap-2">
+    {#each photos as p (p.id)}
+      {@const of = kit.lines.find((l) => l.id === p.line)}
+      <li>
+        <img
+          src={p.dataUrl}
+          alt={of ? `Photo of ${lineName(of, undefined)}` : `Photo ${p.name}`}
+          class="h-32 w-full border border-line object-cover"
+        />
+        <span class="flex justify-between gap-2 text-sm"
+          ><span class="truncate">{of ? lineName(of, undefined) : p.name}</span><button
+            class="underline"
+            onclick={() => removePhoto(p.id)}
+            aria-label="Remove photo {p.name}">remove</button
+          ></span
+        >
+      </li>
+    {/each}
+  </ul>
+</details>

@@ -1,0 +1,133 @@
+<script lang="ts">
+  import { Dialog } from "bits-ui";
+  import { shippedType } from "$lib/core/catalogue/catalogue.ts";
+  import { FUNCTIONS } from "$lib/data/functions.ts";
+  import { currentVersion } from "$lib/state/store.ts";
+  import { workspace } from "$lib/state/workspace.svelte.ts";
+  import NumberField from "$lib/ui/NumberField.svelte";
+  import { CATEGORY_LABEL } from "$lib/words/labels.ts";
+
+  interface Props {
+    open: boolean;
+    /** What the card calls it. */
+    name: string;
+    onmade: (id: string) => void;
+  }
+  let { open = $bindable(false), name, onmade }: Props = $props();
+  let label = $state("");
+  let job = $state("");
+  let credit = $state(1);
+  let skill = $state<"anyone" | "trained" | "advanced" | "licensed">("anyone");
+  let flags = $state({ tool: false, sterile: false, dated: false, medicine: false });
+  $effect(() => {
+    if (open) label = name;
+  });
+  const unit = $derived(FUNCTIONS.find((f) => f.id === job)?.unit ?? "each");
+  let typical = $state(1);
+  const problem = $derived(label.trim() === "" ? "Give it a name." : "");
+
+  function make(e: SubmitEvent) {
+    e.preventDefault();
+    if (problem) return;
+    const base = `own-${
+      label
+        .toLowerCase()
+        .replace(/[^a-z0-9]+/g, "-")
+        .replace(/^-|-$/g, "") || "thing"
+    }`;
+    let id = base;
+    for (let n = 2; shippedType(id) || workspace.ownTypes.some((t) => t.id === id); n++)
+      id = `${base}-${n}`;
+    const measured = unit === "metre" || unit === "millilitre";
+    workspace.edit(`make the item type ${label.trim()}`, [
+      {
+        kind: "itemType",
+        id: `itemType:${id}`,
+        version: currentVersion("itemType"),
+        itemType: {
+          id,
+          label: label.trim().slice(0, 120),
+          functions: job ? [{ function: job, credit }] : [],
+          measure: unit,
+          ...(measured ? { typical } : {}),
+          skill,
+          use: flags.tool ? "tool" : "single",
+          sterile: flags.sterile,
+          dated: flags.dated,
+          medicine: flags.medicine,
+          clash: [],
+          alsoCalled: [],
+        },
+      },
+    ]);
+    open = false;
+    onmade(id);
+  }
+</script>
+
+<Dialog.Root bind:open>
+  <Dialog.Portal>
+    <Dialog.Overlay class="fixed inset-0 z-50 bg-black/40" />
+    <Dialog.Content
+      class="sheet fixed top-[8vh] left-1/2 z-50 max-h-[84vh] w-[min(34rem,94vw)] -translate-x-1/2 overflow-auto border-2 border-ink p-6"
+    >
+      <Dialog.Title class="font-head text-2xl font-bold">An item type of your own</Dialog.Title>
+      <Dialog.Description class="text-sm text-soft"
+        >For a thing the catalogue does not have. It is kept, and goes with your exports.</Dialog.Description
+      >
+      <form class="mt-4 grid gap-3" onsubmit={make}>
+        <label class="flex flex-col gap-1"
+          >Name<input class="field" bind:value={label} maxlength="120" /></label
+        >
+        <label class="flex flex-col gap-1"
+          >What job it does
+          <select class="field" bind:value={job}>
+            <option value="">none on any list</option>
+            {#each FUNCTIONS as f (f.id)}<option value={f.id}
+                >{f.label} · {CATEGORY_LABEL[f.category]}</option
+              >{/each}
+          </select></label
+        >
+        {#if job}<label class="flex items-center gap-3"
+            >How well, 0 to 1 <NumberField
+              label="Credit"
+              value={credit}
+              max={1}
+              onvalue={(n) => (credit = n ?? credit)}
+            /></label
+          >{/if}
+        {#if unit === "metre" || unit === "millilitre"}<label class="flex items-center gap-3"
+            >A usual piece has <NumberField
+              label="Typical"
+              value={typical}
+              min={0.01}
+              unit={unit === "metre" ? "m" : "ml"}
+              onvalue={(n) => (typical = n ?? typical)}
+            /></label
+          >{/if}
+        <label class="flex flex-col gap-1"
+          >Training it asks for
+          <select class="field" bind:value={skill}
+            ><option value="anyone">none</option><option value="trained">first aid course</option
+            ><option value="advanced">medic</option><option value="licensed">licensed</option
+            ></select
+          ></label
+        >
+        <fieldset class="flex flex-wrap gap-4">
+          <legend class="sr-only">What it is</legend>
+          {#each [["tool", "a tool, used again"], ["sterile", "sterile"], ["dated", "carries a date"], ["medicine", "a medicine"]] as const as [key, text] (key)}
+            <label class="flex min-h-9 items-center gap-2"
+              ><input type="checkbox" class="size-5" bind:checked={flags[key]} />{text}</label
+            >
+          {/each}
+        </fieldset>
+        {#if problem}<p class="bad font-semibold" role="alert">{problem}</p>{/if}
+        <div class="flex gap-3">
+          <button class="btn btn-main" disabled={problem !== ""}>Make it</button><Dialog.Close
+            class="btn">Not now</Dialog.Close
+          >
+        </div>
+      </form>
+    </Dialog.Content>
+  </Dialog.Portal>
+</Dialog.Root>
