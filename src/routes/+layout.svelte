@@ -3,6 +3,7 @@
   import { onMount, type Snippet } from "svelte";
   import { goto } from "$app/navigation";
   import { page } from "$app/state";
+  import ColumnMap from "$lib/ui/ColumnMap.svelte";
   import DropAnywhere from "$lib/ui/DropAnywhere.svelte";
   import Message from "$lib/ui/Message.svelte";
   import Palette from "$lib/ui/Palette.svelte";
@@ -56,3 +57,4 @@
 <Message />
 <Palette bind:open={palette} />
 <DropAnywhere />
+<ColumnMap />

@@ -10,8 +10,13 @@ async function withKit(page: Page): Promise<void> {
   await page.getByRole("link", { name: "Next: unpack" }).click();
 }
 const lines = (page: Page) => page.locator("li[id^=line-]");
+/** Puts a text in as one paste does: one input event, where typing would make one a line. */
 const paste = (page: Page, text: string) =>
-  page.getByLabel("Contents card, as printed or dictated").fill(text);
+  page.getByLabel("Contents card, as printed or dictated").evaluate((area, value) => {
+    (area as HTMLTextAreaElement).focus();
+    (area as HTMLTextAreaElement).value = value;
+    area.dispatchEvent(new Event("input", { bubbles: true }));
+  }, text);
 
 test("a saved shop page and a spreadsheet are read like a pasted card", async ({ page }) => {
   await page.addInitScript(() => localStorage.setItem("wide-sieve.seen", "1"));
@@ -168,4 +173,65 @@ test("a card of 10,000 lines, one of a single long line, one of prices, one in a
   await expect(page.getByRole("heading", { name: /^\d lines?/ })).toBeVisible();
   await paste(page, "2 gauze pads\n" + "x".repeat(100_000));
   await expect(page.getByText("was not read: it has 100000 characters")).toBeVisible();
+});
+
+test("a table whose heading does not tell is asked about, column by column", async ({ page }) => {
+  await page.addInitScript(() => localStorage.setItem("wide-sieve.seen", "1"));
+  await page.goto("/");
+  const csv = "Bezeichnung,Platz,Stk\nSterile gauze pads 10 x 10 cm,A1,4\nWhistle,A2,1\n";
+  await page
+    .getByLabel("File to import")
+    .setInputFiles({ name: "lager.csv", mimeType: "text/csv", buffer: Buffer.from(csv) });
+  await expect(page.getByText("What are these columns?")).toBeVisible();
+  await page.getByLabel("Column 1 is").selectOption("text");
+  await page.getByLabel("Column 3 is").selectOption("quantity");
+  await page.getByLabel("the first row is a heading").check();
+  await page.getByRole("button", { name: "Read it" }).click();
+  await expect(page.getByRole("heading", { name: "2 lines" })).toBeVisible();
+  await expect(lines(page).first().getByLabel("Claimed")).toHaveValue("4");
+});
+
+test("the outside is looked at in order; a thing too long for its compartment is said, and the place follows", async ({
+  page,
+}) => {
+  await withKit(page);
+  await paste(page, "- 1 trauma shears 18 cm\n- 2 triangular bandages\n");
+  await page.getByText("The outside and its compartments").click();
+  await page.getByRole("button", { name: "Opens with one hand, gloved: No" }).click();
+  await page.getByRole("button", { name: "Add a compartment" }).click();
+  await page.getByPlaceholder("front pocket").fill("Side sleeve");
+  await page.getByLabel("reached").selectOption("open-top");
+  for (const [at, cm] of [
+    ["1", "10"],
+    ["2", "8"],
+    ["3", "3"],
+  ])
+    await page.getByLabel(`Inner side ${at} of Side sleeve, cm`).fill(cm!);
+  await lines(page).first().getByLabel("lies in").selectOption({ label: "Side sleeve" });
+  await expect(
+    page.getByText(/is rigid and 18 cm long; the longest way across is 13.2 cm/),
+  ).toBeVisible();
+  await page
+    .getByRole("navigation", { name: "Stages" })
+    .getByRole("link", { name: "Bench" })
+    .click();
+  await expect(page.getByLabel(/^Lies/)).toHaveValue("open-top");
+});
+
+test("a very long card is read when asked, and refused when it is no kit; a long kit is shown in parts", async ({
+  page,
+}) => {
+  await withKit(page);
+  await paste(
+    page,
+    Array.from({ length: 10_000 }, (_, i) => `- ${(i % 9) + 1} sterile gauze pads`).join("\n"),
+  );
+  await page.getByRole("button", { name: "Read it now" }).click();
+  await expect(page.getByRole("alert")).toContainText(
+    "was read into 10000 lines; a kit has at most 600",
+  );
+  await expect(page.getByRole("heading", { name: "0 lines" })).toBeVisible();
+  await paste(page, Array.from({ length: 200 }, (_, i) => `- ${(i % 9) + 1} whistles`).join("\n"));
+  await expect(page.getByRole("heading", { name: "200 lines" })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole("button", { name: /^Show 50 more of 50/ })).toBeVisible();
 });

@@ -1,7 +1,8 @@
 import { expect } from "chai";
 import fc from "fast-check";
 import { readdirSync, readFileSync } from "node:fs";
-import { cardLeftOut, cardTextProblem } from "../../src/lib/core/card/cardText.ts";
+import { guessColumns, mappedCard } from "../../src/lib/core/card/columns.ts";
+import { cardLeftOut, cardTextProblem, tooManyEntries } from "../../src/lib/core/card/cardText.ts";
 import { readCard, type CardEntry } from "../../src/lib/core/card/readCard.ts";
 import { buildVocabulary } from "../../src/lib/core/card/vocabulary.ts";
 
@@ -197,5 +198,32 @@ describe("the reader of contents cards", () => {
     expect(cardTextProblem("2 gauze pads")).to.equal(null);
     expect(cardLeftOut(`2 gauze pads\n${"x".repeat(100_000)}`)[0]!.where).to.equal("line 2");
     expect(readCard(`2 gauze pads\n${"x ".repeat(50_000)}`).entries).to.have.length(1);
+  });
+});
+
+describe("the columns of a table", () => {
+  it("are guessed from their heading, and asked for where it does not tell", () => {
+    expect(guessColumns("Item,Qty\nWhistle,1")!.clear).to.equal(true);
+    const unclear = guessColumns("Bezeichnung;Stk\nWhistle;1")!;
+    expect([unclear.clear, unclear.rows.length]).to.deep.equal([false, 2]);
+    expect(guessColumns("just one line")).to.equal(null);
+  });
+  it("as the user says them make a card that is read right", () => {
+    const { rows } = guessColumns('A1,"Gauze, sterile",5 x 5 cm,3\nA2,Whistle,,1')!;
+    const card = mappedCard(rows, ["skip", "text", "size", "quantity"], false);
+    expect(card).to.equal("Item\tSize\tQty\nGauze, sterile\t5 x 5 cm\t3\nWhistle\t\t1");
+    expect(readCard(card).entries.map((e) => [e.itemType, e.pieces, e.sizeMm])).to.deep.equal([
+      ["gauze-pad", 3, [50, 50]],
+      ["whistle", 1, null],
+    ]);
+  });
+});
+
+describe("a card that is none", () => {
+  it("is refused above 600 entries: no kit has so many", () => {
+    const lines = (n: number) =>
+      readCard(Array.from({ length: n }, () => "- 2 whistles").join("\n"));
+    expect(tooManyEntries(lines(600))).to.equal(null);
+    expect(tooManyEntries(lines(601))!.what).to.match(/601 lines/);
   });
 });

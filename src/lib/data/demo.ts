@@ -140,6 +140,7 @@ function kitFrom(
     price: number;
     massG: number;
     rules?: HouseRules;
+    bag?: Record<string, unknown>;
   },
 ): KitRecord {
   const reading = readCard(card);
@@ -150,6 +151,12 @@ function kitFrom(
     Object.assign(line, facts);
     delete doubts[line.id];
   }
+  // What lies in a pocket or at the bottom lies in the compartment that is reached like that.
+  const rooms = (rest.bag?.["compartments"] ?? []) as { id: string; place: string }[];
+  for (const line of lines) {
+    const room = rooms.find((r) => r.place === line.location);
+    if (room) line["compartment"] = room.id;
+  }
   return {
     kind: "kit",
     id,
@@ -159,7 +166,7 @@ function kitFrom(
       name: rest.name,
       claims: reading.claimedPieces === null ? {} : { pieces: reading.claimedPieces },
       price: { amount: rest.price, currency: "EUR" },
-      container: { massG: rest.massG, allowance: 12 },
+      container: { massG: rest.massG, allowance: 12, ...rest.bag },
       lines,
     },
     list: structuredClone(rest.list),
@@ -186,6 +193,14 @@ export function demoRecords(): WorkspaceRecord[] {
       name: "Tallowmere Crew Box",
       price: 38,
       massG: 410,
+      bag: {
+        points: { "one-handed": false, "closure-holds": true, marked: true, "zips-run": true },
+        sealNumber: "0417",
+        compartments: [
+          { id: "c1", name: "Lid pocket", place: "pocket", innerMm: [240, 160, 25] },
+          { id: "c2", name: "Main room", place: "bottom", innerMm: [250, 170, 80] },
+        ],
+      },
       list: GROUP_LEADER,
       history: [
         { on: "2026-05-14", what: "Bought for the packing shed; seal 0417 intact." },

@@ -1,3 +1,4 @@
+import type { ColumnGuess } from "../core/card/columns.ts";
 import type { ItemType } from "../core/catalogue/itemType.ts";
 import { parseAudit } from "../core/formats/auditFile.ts";
 import type { Problem } from "../core/formats/problem.ts";
@@ -34,6 +35,8 @@ class Workspace {
     null,
   );
   today = $state(localToday());
+  /** A dropped table that waits to be told what its columns are. */
+  columns = $state.raw<{ name: string; guess: ColumnGuess } | null>(null);
 
   kits = $derived(sorted(this.records, "kit"));
   briefs = $derived(sorted(this.records, "brief"));

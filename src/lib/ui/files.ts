@@ -1,8 +1,9 @@
 import { goto } from "$app/navigation";
 import { parsePriceBook, parsePriceCsv } from "../core/formats/priceCsv.ts";
 import { PRICE_COLUMNS } from "../core/formats/priceCsv.ts";
-import { cardTextProblem } from "../core/card/cardText.ts";
+import { cardTextProblem, tooManyEntries } from "../core/card/cardText.ts";
 import { cardTextOf, FileProblem } from "./readFile.ts";
+import { guessColumns } from "../core/card/columns.ts";
 import { mergeCard } from "../core/card/mergeCard.ts";
 import { readCard } from "../core/card/readCard.ts";
 import { currentVersion } from "../state/store.ts";
@@ -44,10 +45,26 @@ export async function takeFile(file: File): Promise<void> {
     workspace.say(`${file.name} ${wrong.what}. Nothing was imported.`, true);
     return;
   }
-  const id = workspace.addKit(file.name.replace(/\.[^.]+$/, "") || "New kit");
+  const delimited = /\.(?:csv|tsv|xlsx)$/i.test(file.name) ? guessColumns(text) : null;
+  if (delimited && !delimited.clear) {
+    workspace.columns = { name: file.name, guess: delimited };
+    return;
+  }
+  await goto(`${kitPath(addCard(file.name, text))}/unpack`);
+}
+
+/** A new kit with a card, read. Gives its id. */
+export function addCard(name: string, text: string): string {
+  const id = workspace.addKit(name.replace(/\.[^.]+$/, "") || "New kit");
   const kit = workspace.kit(id)!;
-  workspace.edit(`read ${file.name}`, [mergeCard(kit, text, readCard(text))]);
-  await goto(`${kitPath(id)}/unpack`);
+  const reading = readCard(text);
+  const many = tooManyEntries(reading);
+  if (many)
+    workspace.say(`${name} ${many.what}. Its text is kept on the left, no lines were made.`, true);
+  workspace.edit(`read ${name}`, [
+    many ? { ...kit, cardText: text } : mergeCard(kit, text, reading),
+  ]);
+  return id;
 }
 
 function takePrices(text: string, name: string, kind: "json" | "csv"): void {

@@ -13,6 +13,18 @@ export function cardTextProblem(text: string): Problem | null {
   return null;
 }
 
+/** The largest lockers hold about 300 kinds of thing; more entries are no contents card. */
+export const MOST_ENTRIES = 600;
+
+/** What keeps a reading from becoming a kit; null: nothing. */
+export const tooManyEntries = (reading: CardReading): Problem | null =>
+  reading.entries.length > MOST_ENTRIES
+    ? {
+        where: "card",
+        what: `was read into ${reading.entries.length} lines; a kit has at most ${MOST_ENTRIES}: paste the contents of one kit only`,
+      }
+    : null;
+
 /** What was left out of the reading, so that nothing is dropped in silence. */
 export function cardLeftOut(text: string): Problem[] {
   const lines = text.split(/\r\n|\n|\r/);

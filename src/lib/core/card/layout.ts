@@ -32,7 +32,9 @@ const HEADER_ROLES: readonly (readonly [RegExp, Role])[] = [
     "skip",
   ],
 ];
-type Role = "text" | "quantity" | "size" | "unit" | "skip";
+/** What a column holds: names the item, counts it, its size, its unit or pack, or nothing to read. */
+export type ColumnRole = "text" | "quantity" | "size" | "unit" | "skip";
+type Role = ColumnRole;
 
 /** Longer headings by the word they hold: "Qty in kit", "Item description (EN)". */
 const HEADER_WORDS: readonly (readonly [RegExp, Role])[] = [
@@ -45,6 +47,9 @@ const HEADER_WORDS: readonly (readonly [RegExp, Role])[] = [
   [/\b(?:size|dimensions?)\b/i, "size"],
   [/\b(?:unit|uom|pack)\b/i, "unit"],
 ];
+
+/** What a column is by its heading; null: it does not tell. */
+export const headerRoles = (cell: string): ColumnRole | null => roleOf(cell);
 
 const roleOf = (cell: string): Role | null => {
   const name = cell.trim();

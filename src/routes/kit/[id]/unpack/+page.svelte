@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from "$app/state";
-  import { cardLeftOut, cardTextProblem } from "$lib/core/card/cardText.ts";
+  import { cardLeftOut, cardTextProblem, tooManyEntries } from "$lib/core/card/cardText.ts";
   import { isTouched, mergeCard, nameOnCard } from "$lib/core/card/mergeCard.ts";
   import { readCard } from "$lib/core/card/readCard.ts";
   import { buildVocabulary } from "$lib/core/card/vocabulary.ts";
@@ -44,11 +44,25 @@
     });
   }
 
-  function read(text: string) {
-    const wrong = text.trim() === "" ? null : cardTextProblem(text);
+  /** Above this many lines a card is read when asked, not at every keystroke. */
+  const LIVE_LINES = 800;
+  const long = $derived(cardText.length > 20_000 && cardText.split("\n").length > LIVE_LINES);
+  /** Rows shown at once; a longer kit is shown in parts, so that the page stays quick. */
+  const SHOWN = 150;
+  let shown = $state(SHOWN);
+
+  function read(text: string, asked = false) {
+    if (!asked && text.length > 20_000 && text.split("\n").length > LIVE_LINES) {
+      kit.update("paste the card", (r) => ({ ...r, cardText: text }), "card");
+      return;
+    }
+    const reading =
+      text.trim() === "" || cardTextProblem(text) === null ? readCard(text, vocabulary) : null;
+    const many = reading && tooManyEntries(reading);
+    if (many) workspace.say(`The ${many.where} ${many.what}. The lines are as they were.`, true);
     kit.update(
       "read the card",
-      (r) => (wrong ? { ...r, cardText: text } : mergeCard(r, text, readCard(text, vocabulary))),
+      (r) => (reading && !many ? mergeCard(r, text, reading) : { ...r, cardText: text }),
       "card",
     );
   }
@@ -194,6 +208,10 @@
         This {problem.where}
         {problem.what}. The lines on the right are as they were.
       </p>{/if}
+    {#if long}<p class="noted mt-3 flex flex-wrap items-center gap-3">
+        This card has {cardText.split("\n").length} lines.
+        <button class="btn" onclick={() => read(cardText, true)}>Read it now</button>
+      </p>{/if}
     {#each leftOut as l (l.where)}<p class="noted mt-3">
         <strong>{l.where}</strong>
         {l.what}.
@@ -223,7 +241,7 @@
       </p>
     {/if}
     <ul class="mt-3 grid gap-2">
-      {#each lines as line (line.id)}
+      {#each lines.slice(0, shown) as line (line.id)}
         {@const type = line.itemType ? kit.typeOf(line.itemType) : undefined}
         {@const doubt = doubts[line.id]}
         <!-- svelte-ignore a11y_no_noninteractive_element_interactions, a11y_no_noninteractive_tabindex -->
@@ -271,7 +289,7 @@
             >
           </div>
           <div class="mt-1 flex flex-wrap items-end gap-2">
-            <div class="min-w-48 flex-1 basis-56">
+            <div class="min-w-40 flex-1 basis-44">
               <TypePicker
                 value={line.itemType}
                 name={type?.label ?? "Not in the catalogue"}
@@ -281,6 +299,7 @@
             </div>
             <label class="flex flex-col text-xs text-soft"
               >size<SizeField
+                width="w-30"
                 {line}
                 onsize={(mm) =>
                   kit.updateLine(
@@ -321,10 +340,19 @@
                   )}
               /></label
             >
+            <button
+              class="btn min-h-11 px-2.5 py-1"
+              title="Counted: as many as claimed"
+              disabled={line.claimed === undefined || line.counted === line.claimed}
+              onclick={() =>
+                kit.updateLine(line.id, `count ${lineName(line, type?.label)}`, {
+                  counted: line.claimed,
+                })}>= {line.claimed ?? ""}</button
+            >
             {#if compartments.length > 0}
               <label class="flex flex-col text-xs text-soft"
                 >lies in<select
-                  class="field max-w-36"
+                  class="field w-28"
                   value={typeof line["compartment"] === "string" ? line["compartment"] : ""}
                   onchange={(e) => lay(line, e.currentTarget.value)}
                 >
@@ -334,15 +362,6 @@
                 </select></label
               >
             {/if}
-            <button
-              class="btn min-h-11 px-3 py-1"
-              title="Counted: as many as claimed"
-              disabled={line.claimed === undefined || line.counted === line.claimed}
-              onclick={() =>
-                kit.updateLine(line.id, `count ${lineName(line, type?.label)}`, {
-                  counted: line.claimed,
-                })}>= {line.claimed ?? ""}</button
-            >
           </div>
           {#if doubt}
             <div class="noted mt-2 flex flex-wrap items-center gap-2 py-2">
@@ -362,6 +381,9 @@
         </li>
       {/each}
     </ul>
+    {#if lines.length > shown}<button class="btn mt-3 w-full" onclick={() => (shown += SHOWN)}
+        >Show {Math.min(SHOWN, lines.length - shown)} more of {lines.length - shown}</button
+      >{/if}
     <div class="mt-4 flex flex-wrap justify-between gap-3">
       <button class="btn" onclick={addLine}>Add a thing by hand</button>
       <a class="btn btn-main" href="/kit/{page.params['id']}/bench">Next: the bench</a>

@@ -4,7 +4,7 @@
   import { takeScan } from "$lib/core/count/scanned.ts";
   import { weighCount } from "$lib/core/count/weighCount.ts";
   import { parseGs1 } from "$lib/core/formats/gs1.ts";
-  import { wedge, withoutDoubles } from "$lib/devices/scanner.ts";
+  import { wedge, withoutDoubles, type Scanner } from "$lib/devices/scanner.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { benchScale } from "$lib/state/scale.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
@@ -64,6 +64,24 @@
     onpick(out.line);
   }
   const keys = wedge(take, () => performance.now());
+
+  // Camera
+  let video = $state<HTMLVideoElement>();
+  let camera = $state.raw<Scanner | null>(null);
+  async function toggleCamera() {
+    if (camera) {
+      camera.close();
+      camera = null;
+      return;
+    }
+    try {
+      const { cameraScanner } = await import("$lib/devices/cameraScanner.ts");
+      camera = await cameraScanner(video!, take);
+    } catch (error) {
+      lastScan = `No camera: ${error instanceof Error ? error.message : String(error)}.`;
+    }
+  }
+  onDestroy(() => camera?.close());
 
   let scans: string[] = [];
   async function simulateScan() {
@@ -255,7 +273,12 @@
     >
     <button class="btn px-3">Take it</button>
     <button class="btn px-3" type="button" onclick={simulateScan}>Simulate a scan</button>
+    <button class="btn px-3" type="button" aria-pressed={camera !== null} onclick={toggleCamera}
+      >{camera ? "Camera off" : "Camera"}</button
+    >
   </form>
+  <video bind:this={video} class="mt-2 max-h-60 w-full {camera ? '' : 'hidden'}" playsinline muted
+  ></video>
   {#if lastScan}<p class="mt-2 text-sm font-semibold" aria-live="polite" data-testid="last-scan">
       {lastScan}
     </p>{/if}

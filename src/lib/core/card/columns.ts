@@ -1,0 +1,44 @@
+import Papa from "papaparse";
+import { headerRoles, type ColumnRole } from "./layout.ts";
+
+/** A delimited file as a table, with what its columns seem to be. */
+export interface ColumnGuess {
+  readonly rows: readonly (readonly string[])[];
+  /** One a column; null: not recognised. */
+  readonly roles: readonly (ColumnRole | null)[];
+  /** Whether the first row is a heading that tells item and quantity. */
+  readonly clear: boolean;
+}
+
+/** Looks at a delimited text; null when it is no table of two columns or more. */
+export function guessColumns(text: string): ColumnGuess | null {
+  const parsed = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true });
+  const rows = parsed.data.filter((r) => r.some((c) => c.trim() !== ""));
+  const width = Math.max(0, ...rows.slice(0, 20).map((r) => r.length));
+  if (rows.length < 2 || width < 2) return null;
+  const roles = Array.from({ length: width }, (_, i) => headerRoles(rows[0]![i] ?? ""));
+  return { rows, roles, clear: roles.includes("text") && roles.includes("quantity") };
+}
+
+const HEADING: Readonly<Record<ColumnRole, string>> = {
+  text: "Item",
+  quantity: "Qty",
+  size: "Size",
+  unit: "Unit",
+  skip: "Notes",
+};
+
+/** The table as a card that the reader understands: the columns as said, one row a line. */
+export function mappedCard(
+  rows: readonly (readonly string[])[],
+  roles: readonly (ColumnRole | null)[],
+  hasHeading: boolean,
+): string {
+  const kept = roles.flatMap((role, i) => (role === null || role === "skip" ? [] : [{ role, i }]));
+  const clean = (cell: string | undefined) => (cell ?? "").replace(/[\t\r\n]+/g, " ").trim();
+  const body = hasHeading ? rows.slice(1) : rows;
+  return [
+    kept.map((k) => HEADING[k.role]).join("\t"),
+    ...body.map((r) => kept.map((k) => clean(r[k.i])).join("\t")),
+  ].join("\n");
+}
