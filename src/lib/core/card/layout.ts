@@ -39,6 +39,7 @@ type Role = ColumnRole;
 /** Longer headings by the word they hold: "Qty in kit", "Item description (EN)". */
 const HEADER_WORDS: readonly (readonly [RegExp, Role])[] = [
   [/\b(?:qty|quantity|quantities)\b/i, "quantity"],
+  [/\b(?:size|dimensions?)\s*[/&,+]|[/&,+]\s*(?:size|dimensions?)\b/i, "size"],
   [
     /\b(?:code|sku|ref|no\.?|number|price|cost|value|exp\.?|expiry|date|lot|batch|notes?|location)\b/i,
     "skip",
@@ -72,7 +73,7 @@ export function cardRows(text: string): CardRow[] {
     }
     const header = tableHeader(line, lines[i + 1] ?? "");
     if (header) {
-      table = header;
+      table = withQuantity(header, line, lines.slice(i + 1, i + 1 + LOOK_AHEAD));
       return;
     }
     if (table) {
@@ -88,6 +89,32 @@ export function cardRows(text: string): CardRow[] {
     rows.push(plainRow(line, i + 1));
   });
   return withoutRunningNumbers(rows);
+}
+
+/** Rows of a table that are looked at to tell what an unclear column holds. */
+const LOOK_AHEAD = 30;
+
+/** "Item | No | Size": a heading that may mean a count or a code means a count when its cells do. */
+function withQuantity(
+  table: { split: (line: string) => string[]; roles: (Role | null)[] },
+  header: string,
+  below: readonly string[],
+): { split: (line: string) => string[]; roles: (Role | null)[] } {
+  if (table.roles.includes("quantity")) return table;
+  const names = table.split(header);
+  const rows = below.map((l) => table.split(l)).filter((cells) => cells.length >= 2);
+  const counts = (at: number) => {
+    const cells = rows.map((r) => r[at] ?? "").filter((c) => c !== "");
+    const numbers = cells.map((c) => /^(\d{1,4})(?:\s*\p{L}.*)?$/u.exec(c)?.[1]);
+    const running = numbers.every((n, i) => i === 0 || Number(n) === Number(numbers[i - 1]) + 1);
+    return cells.length >= 2 && numbers.filter(Boolean).length >= cells.length * 0.7 && !running;
+  };
+  const unclear = names.findIndex(
+    (name, at) =>
+      (table.roles[at] === null || /^(?:no\.?|nr\.?|#|nos\.?)$/i.test(name.trim())) && counts(at),
+  );
+  if (unclear < 0) return table;
+  return { ...table, roles: table.roles.map((r, at) => (at === unclear ? "quantity" : r)) };
 }
 
 /** Bare numbers that run 1, 2, 3 … down the card number its lines, when each has another count. */
@@ -181,9 +208,11 @@ function tableRow(
   source: number,
 ): CardRow {
   const of = (role: Role) => cells.filter((c, i) => roles[i] === role && c !== "").join(", ");
-  const texts = cells
+  const named = cells
     .filter((c, i) => (roles[i] === "text" || roles[i] === null) && c !== "")
     .join(", ");
+  // A total may stand under another heading than the items.
+  const texts = named === "" ? (cells.find((c) => /^\W*total\W*$/i.test(c)) ?? "") : named;
   const size = of("size");
   // Rows shorter than the header, as columns set by blanks where a size is missing: the last number counts.
   let quantity = of("quantity");
@@ -201,7 +230,7 @@ function tableRow(
   const hasName = texts !== "";
   return {
     source,
-    text: stripPrices(hasName ? [texts, sizeText].filter(Boolean).join(", ") : ""),
+    text: stripPrices(hasName ? `${texts}${sizeText === "" ? "" : ` (${sizeText})`}` : ""),
     quantity: quantity === "" ? (unit === "" ? null : `1 ${unit}`) : amount,
     inTable: true,
     bullet: true,
@@ -231,6 +260,8 @@ function plainRow(line: string, source: number): CardRow {
 function stripPrices(text: string): string {
   return (
     text
+      // Struck through: no longer there.
+      .replace(/~~[^~]*~~/g, " ")
       // Set apart in columns: unit price and total.
       .replace(/(?:\s{2,}|\t)\d+[.,]\d{2}(?=\s{2,}|\t|\s*$)/g, " ")
       .replace(/(?:[£€$¥]|\b(?:EUR|USD|GBP|CHF|SEK|AUD|CAD|NZD)\b)\s*\d+(?:[.,]\d+)*/g, " ")

@@ -176,7 +176,8 @@ export function lex(line: string): Token[] {
 }
 
 function numberAt(text: string): { value: number; length: number } | null {
-  const mixed = /^(\d{1,3})(?:\s*[-–]\s*|\s+)(\d{1,2})\s?\/\s?(2|3|4|8|16)(?!\d)/.exec(text);
+  // A hyphen with blanks round it parts a count from a size: "10 - 3/8 in".
+  const mixed = /^(\d{1,3})(?:[-–]|\s+)(\d{1,2})\s?\/\s?(2|3|4|8|16)(?!\d)/.exec(text);
   if (mixed && Number(mixed[2]) < Number(mixed[3]))
     return {
       value: Number(mixed[1]) + Number(mixed[2]) / Number(mixed[3]),

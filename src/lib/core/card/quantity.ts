@@ -34,6 +34,9 @@ const NOT_A_COUNT_AFTER =
   /^(?:spf|size|model|type|ref|rev|class|level|ffp|category|cat|part|code|item|lot|page|version|grade|step|section|module|stage|dia|diameter|up to|until|from|approx)$/i;
 const QUANTITY_WORD = /^(?:qty|quantity|count|amount|number|pcs|pieces|contains|quan|anzahl)$/i;
 
+/** Strength from which a number is placed as a count: at the front, in brackets, with a sign or word. */
+const FIRM_COUNT = 3;
+
 interface Counted {
   value: number;
   strength: number;
@@ -125,6 +128,23 @@ function readTokens(tokens: readonly Token[]): Reading {
     } else if (kind(i - 1) === "slash" && PACK_ONLY.test(word(i - 2))) {
       inner = n;
     } else if (
+      kind(i + 1) === "slash" &&
+      number(i + 2) !== null &&
+      /^(?:pk|pkt|pkg|pack)s?$/i.test(word(i + 3)) &&
+      outer === null
+    ) {
+      // "6/2pk": six packs of two
+      outer = n;
+      inner = number(i + 2);
+      used.add(i + 2);
+    } else if (
+      /^(?:pk|pkt|pkg)$/i.test(beforeWord) &&
+      i === tokens.length - 1 &&
+      outer === null &&
+      plain.length > 0
+    ) {
+      inner = n;
+    } else if (
       /^(?:pk|pack|box)$/i.test(beforeWord) &&
       !isPack &&
       outer === null &&
@@ -148,7 +168,10 @@ function readTokens(tokens: readonly Token[]): Reading {
     } else if (PAIR.test(w)) {
       pairs = n;
       plain.push({ value: n, strength: 6, article: token.article });
-    } else if ((hyphen && /^(?:packs?|pks?)$/i.test(w)) || (/^(?:pack|pk)$/i.test(w) && n > 1)) {
+    } else if (
+      (hyphen && /^(?:packs?|pks?)$/i.test(w)) ||
+      (/^(?:pack|pk)$/i.test(w) && n > 1 && !/^(?:of|with|containing)$/i.test(word(next + 1)))
+    ) {
       inner = n;
     } else if (hyphen && /^(?:piece|pc|count|ct)$/i.test(w)) {
       plain.push({ value: n, strength: 3, article: false });
@@ -215,7 +238,9 @@ function readTokens(tokens: readonly Token[]): Reading {
   }
 
   plain.sort((a, b) => b.strength - a.strength);
-  const first = plain[0];
+  // "two strips of eight, five hundred": a number that trails what is counted in full counts nothing.
+  const counted = outer !== null && inner !== null;
+  const first = counted && (plain[0]?.strength ?? 0) < FIRM_COUNT ? undefined : plain[0];
   let pieces: number | null = null;
   if (first && outer !== null && inner !== null && first.value === outer * inner)
     pieces = first.value;
@@ -231,8 +256,19 @@ function readTokens(tokens: readonly Token[]): Reading {
     (tokens[i - 1]?.kind === "number" ||
       (tokens[i - 2]?.kind === "number" && PACK_SIZE.test(word(i - 1)))) &&
     /^of$/i.test(word(i + 1));
+  // "mask in a pouch": nor does what it lies in.
+  const lyingIn = (i: number) =>
+    i > 1 &&
+    /^(?:box|bag|case|pouch|tin|packet|sleeve|wallet|tub|pot|jar)$/i.test(word(i)) &&
+    (/^in$/i.test(word(i - 1)) ||
+      (/^in$/i.test(word(i - 2)) &&
+        (/^(?:the|its|own|small|soft|hard|plastic|zip|zipped|carry|nylon)$/i.test(word(i - 1)) ||
+          tokens[i - 1]?.kind === "number")));
   const noun = tokens
-    .filter((t, i) => t.kind === "word" && !used.has(i) && !isBookkeeping(t.text) && !wrapping(i))
+    .filter(
+      (t, i) =>
+        t.kind === "word" && !used.has(i) && !isBookkeeping(t.text) && !wrapping(i) && !lyingIn(i),
+    )
     .map((t) => t.text)
     .join(" ");
   return {
@@ -262,7 +298,7 @@ const firstMeaningful = (tokens: readonly Token[]): number =>
 const isMeasured = (tokens: readonly Token[], i: number): boolean =>
   ["length", "volume", "strength", "otherUnit"].includes(tokens[i + 1]?.kind ?? "");
 
-/** "one, two, three rolls": index of the last number of a count said aloud from one; i when it is none. */
+/** "one, two, three rolls", commas or none: index of the last number of a count said aloud from one; i when it is none. */
 function countingAloud(tokens: readonly Token[], i: number, used: ReadonlySet<number>): number {
   let at = i;
   const first = tokens[i];
@@ -273,8 +309,8 @@ function countingAloud(tokens: readonly Token[], i: number, used: ReadonlySet<nu
     const here = tokens[at];
     const next = tokens[k];
     if (
-      k === at + 1 ||
       next?.kind !== "number" ||
+      !next.spoken ||
       used.has(k) ||
       here?.kind !== "number" ||
       next.value !== here.value + 1
@@ -292,7 +328,7 @@ function readSizes(tokens: readonly Token[], used: Set<number>): number[] | null
     const t = tokens[i]!;
     if (t.kind === "open") depth++;
     if (t.kind === "close") depth = Math.max(0, depth - 1);
-    if (t.kind !== "number") continue;
+    if (t.kind !== "number" || isCountPrefix(tokens, i)) continue;
     const parts: { value: number; mm: number | null; at: number }[] = [];
     let k = i;
     let end = i;
@@ -389,6 +425,22 @@ function ratio(chain: readonly { value: number; mm: number | null }[], at: numbe
     .find((p) => p.mm !== null);
   const from = later ?? earlier!;
   return from.mm! / from.value;
+}
+
+/** `1x 6 in bandage`: a whole number at the front whose sign clings to it, with a gap behind, counts. */
+function isCountPrefix(tokens: readonly Token[], i: number): boolean {
+  const number = tokens[i]!;
+  const times = tokens[i + 1];
+  const next = tokens[i + 2];
+  return (
+    number.kind === "number" &&
+    Number.isInteger(number.value) &&
+    times?.kind === "times" &&
+    times.start === number.end &&
+    next !== undefined &&
+    next.start > times.end &&
+    leads(tokens, i)
+  );
 }
 
 const leads = (tokens: readonly Token[], i: number) =>

@@ -142,6 +142,8 @@ interface Style {
   readonly table: boolean;
   /** Someone is talking. */
   readonly spoken: boolean;
+  /** It writes sizes in centimetres or millimetres more often than in inches. */
+  readonly metric: boolean;
   readonly indent: number;
   /** First and last line that surely names an item. */
   readonly first: number;
@@ -183,6 +185,7 @@ function styleOf(drafts: readonly Draft[]): Style {
       d.row.text,
     ),
   ).length;
+  const times = (pattern: RegExp) => drafts.filter((d) => pattern.test(d.row.text)).length;
   const indents = sure.map((d) => d.row.indent).sort((a, b) => a - b);
   const isCounted = (d: Draft) =>
     d.row.quantity !== null || (d.whole.pieces !== null && !d.whole.article);
@@ -193,11 +196,15 @@ function styleOf(drafts: readonly Draft[]): Style {
     capitals: share((d) => isCapitals(d.row.text)) > 0.6,
     table: sure.some((d) => d.row.inTable),
     spoken: fillers >= 2 && share((d) => d.row.bullet) < 0.3,
+    metric: times(CENTIMETRES) > times(INCHES),
     indent: indents[Math.floor(indents.length / 2)] ?? 0,
     first: (counts ? sure.find(isCounted) : sure[0])?.row.source ?? 0,
     last: sure.at(-1)?.row.source ?? 0,
   };
 }
+
+const CENTIMETRES = /\d\s*(?:mm|cm)\b|\b(?:cent|mill)imet(?:re|er)s?\b/i;
+const INCHES = /\d\s*(?:-\s*)?(?:["”″]|in\b(?!\s+a))|\binch/i;
 
 const isSure = (m: Match) =>
   m.type !== null && m.whole === 1 && m.weight >= NAMES_FROM && m.explained > 0.5;
@@ -210,12 +217,12 @@ const CLAIM =
 function claimOf({ row, segments }: Draft, isTitle: boolean): number | null {
   if (row.quantity !== null && !/total/i.test(row.text)) return null;
   if (
-    /^\s*(?:sub-?\s?)?total\b/i.test(row.text) &&
+    /^\W*(?:sub-?\s?)?total\b/i.test(row.text) &&
     row.quantity !== null &&
-    /^\d+$/.test(row.quantity.trim()) &&
+    /^\W*\d+\W*$/.test(row.quantity) &&
     !/value|price|cost|amount|weight/i.test(row.text)
   )
-    return Number(row.quantity);
+    return Number(row.quantity.replace(/\D/g, ""));
   const m = CLAIM.exec(row.text.replace(/(\d),(\d{3})\b/g, "$1$2"));
   if (!m) return null;
   const value = Number((m[1] ?? m[2])!.replaceAll(",", ""));
@@ -228,6 +235,8 @@ function claimOf({ row, segments }: Draft, isTitle: boolean): number | null {
       row.text,
     );
   if (/\b(?:value|price|cost|weight)\b/i.test(row.text) && !namesKit) return null;
+  // "1 set of plasters (14 pcs)": the pieces of one item.
+  if (/^\W*\d+\s+\p{L}/u.test(row.text) && m.index > 3 && !isTotal) return null;
   const rest = row.text.replace(m[0], " ");
   const items = segments.filter(
     (s) =>
@@ -289,6 +298,8 @@ function isNote({ row, match, segments, whole }: Draft, style: Style): boolean {
     return /^(?:sub-?\s?total|total|grand total|sum|carriage|postage|shipping|vat|tax|delivery)\b/i.test(
       text,
     );
+  // "54 ESSENTIALS: everything for …" praises.
+  if (/^\W*\d*\s*\p{Lu}[\p{Lu} -]{5,}:\s+\S/u.test(text) && !isSure(match)) return true;
   if (/_{3,}/.test(text) && !segments.some((s) => isSure(s.match))) return true;
   if (/\b(?:https?:|www\.|@\w+\.)/i.test(text)) return true;
   const bare = !row.bullet && (whole.pieces === null || whole.article);
@@ -448,7 +459,7 @@ function entryOf(
   )
     return null;
   const type = named && match.type !== NO_TYPE ? match.type : null;
-  const sized = sizeOf(reading, row, type);
+  const sized = sizeOf(reading, row, type, style.metric);
   const refined = refine(type, reading.noun, sized.sizeMm);
   const shippedT = refined === null ? undefined : shippedType(refined);
   const pieces = piecesOf(reading, row, refined, sized.bareIsCount);
@@ -472,25 +483,26 @@ function entryOf(
   };
 }
 
-/** Two bare numbers before a pad are inches ("4 x 4"), as the trade writes them; else packs. */
+/**
+ * Two bare numbers before a pad are inches ("4 x 4"), as the trade writes them, or centimetres
+ * where the card is a metric one; else packs.
+ */
 function sizeOf(
   reading: Reading,
   row: CardRow,
   type: string | null,
+  metric: boolean,
 ): { sizeMm: readonly number[] | null; bareIsCount: boolean } {
   if (reading.sizeMm !== null || reading.bare === null)
     return { sizeMm: reading.sizeMm, bareIsCount: reading.bare !== null };
   const [a, b] = reading.bare;
   const padLike =
-    type !== null && /pad|gauze|dressing|adhesive|tulle|bandage|patch|sheet|tape/.test(type);
-  if (
-    padLike &&
-    a <= 12 &&
-    b <= 30 &&
-    (reading.pieces !== null || row.quantity !== null || a === b || a < b)
-  )
+    type !== null &&
+    /pad|gauze|dressing|adhesive|tulle|bandage|patch|sheet|tape|cold-pack/.test(type);
+  const counted = reading.pieces !== null || row.quantity !== null;
+  if (padLike && a <= 12 && b <= 30 && (counted || a === b || a < b))
     return {
-      sizeMm: [a, b].map((n) => Math.round(n * 25.4)).sort((x, y) => x - y),
+      sizeMm: [a, b].map((n) => Math.round(n * (metric ? 10 : 25.4))).sort((x, y) => x - y),
       bareIsCount: false,
     };
   return { sizeMm: null, bareIsCount: true };
@@ -515,7 +527,7 @@ function piecesOf(
     pairs ??= column.pairs;
     const amount = column.pieces ?? 1;
     // A pack size in the text multiplies what the column counts; a bare number there says the same twice.
-    const packSize = innerOf(row.text);
+    const packSize = innerOf(row.text) ?? gluedPack(row.quantity);
     pieces = packSize !== null ? amount * packSize : amount;
     if (column.bare) pieces = column.bare[0] * column.bare[1];
   }
@@ -561,6 +573,12 @@ function innerOf(text: string): number | null {
   if (m) return Number(m[1]);
   return /\btwin[\s-]?pack\b/i.test(text) ? 2 : null;
 }
+
+/** "PK5", "BX100" in the unit column. */
+const gluedPack = (quantity: string): number | null => {
+  const m = /\b(?:pk|pkt|pack|bx|box|bg|bag|cs)[-/]?(\d{1,4})\b/i.exec(quantity);
+  return m ? Number(m[1]) : null;
+};
 
 const correctedPieces = (reading: Reading, last: CardEntry): number =>
   reading.pairs ?? reading.pieces ?? last.pieces;

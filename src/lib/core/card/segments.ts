@@ -16,19 +16,19 @@ export interface Segment {
 }
 
 const ABSENT =
-  /\b(?:not\s+(?:supplied|included|provided|in\s+(?:the\s+)?(?:kit|box|bag|pack)|present|there|found|here|part)|sold\s+separately|available\s+separately|(?:is|are|was|were|now|gone)?\s*missing|excluded|excluding|without(?!\s+(?:alcohol|latex|powder))|doesn'?t\s+(?:include|have|contain)|does\s+not\s+(?:include|have|contain)|no\s+longer|isn'?t|aren'?t|hasn'?t|haven'?t|couldn'?t\s+find|can'?t\s+(?:find|see)|cannot\s+find|none\s+(?:left|here|found|at all)|out\s+of\s+stock|discontinued|removed|used\s+up|all\s+gone|to\s+be\s+(?:added|bought|ordered)|not\s+any|optional\s+extra|(?:add|buy|order)\s+(?:separately|your\s+own)|left\s+out|empty\s+slot)\b|:\s*none\b|[-–,]\s*none\b|\bnone\s*$|^\s*none\b/i;
+  /\b(?:not\s+(?:supplied|included|provided|in\s+(?:the\s+)?(?:kit|box|bag|pack)|present|there|found|here|part)|sold\s+separately|available\s+separately|(?:is|are|was|were|now|gone)?\s*missing|excluded|excluding|without(?!\s+(?:alcohol|latex|powder))|doesn'?t\s+(?:include|have|contain)|does\s+not\s+(?:include|have|contain)|no\s+longer|isn'?t|aren'?t|hasn'?t|haven'?t|couldn'?t\s+find|can'?t\s+(?:find|see)|cannot\s+find|none\s+(?:left|here|found|at all)|out\s+of\s+stock|discontinued|removed|used\s+up|all\s+gone|to\s+be\s+(?:added|bought|ordered)|not\s+any|optional\s+extra|(?:add|buy|order)\s+(?:separately|your\s+own)|left\s+out|empty\s+slot|(?:not|never)\s+(?:been\s+)?(?:replaced|put\s+back|restocked))\b|:\s*none\b|[-–,]\s*none\b|\bnone\s*$|^\s*none\b/i;
 const ABSENT_NO =
   /(?:^|\b(?:but|and|there'?s|there\s+is|there\s+are|has|have|with|i\s+see|still)\s+|,\s*)no\s+(?!(?:wait|sorry|make|actually|\d)\b|\.)(?=\p{L})/iu;
 
 const CORRECTION =
-  /\s*(?:[-–,.;…]|\b)\s*\b(?:no[,\s]+wait|wait[,\s]+no|no[,\s]+sorry|sorry[,\s]+no|no[,\s]+(?:make|that)'?s?(?:\s+(?:that|it))?|make\s+that|make\s+it|i\s+mean|i\s+meant|or\s+rather|scratch\s+that|strike\s+that|correction|actually|sorry|hang\s+on|hold\s+on|no(?=[,]?\s+(?:it'?s|they'?re|there'?s|there\s+are|that'?s|only|just|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|a\s+dozen|\d)))\b[,:]?\s*/i;
+  /\s*(?:[-–,.;…]|\b)\s*\b(?:no[,\s]+wait|wait[,\s]+no|no[,\s]+sorry|sorry[,\s]+no|no[,\s]+(?:make|that)'?s?(?:\s+(?:that|it))?|make\s+that|make\s+it|i\s+mean|i\s+meant|or\s+rather|scratch\s+that|strike\s+that|correction|actually|but\s+(?:i\s+(?:can\s+)?(?:only\s+)?(?:see|count|find|have)|there(?:'s|\s+are|\s+is)\s+only|only)|sorry|hang\s+on|hold\s+on|no(?=[,]?\s+(?:it'?s|they'?re|there'?s|there\s+are|that'?s|only|just|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|a\s+dozen|\d)))\b[,:]?\s*/i;
 
 /** Full phrases from this weight may stand as an item of their own after a comma. */
 const STANDS_ALONE = 2.5;
 
 /** "3 more at 5 x 5 cm", "and one five centimetre one": the same thing in another size. */
 const THE_SAME =
-  /^(?:\s*(?:more|others?|ones?|second|third|extra|another|at|in|of|size|smaller|larger|bigger|too|as well)\b)*\s*$/i;
+  /^(?:\s*(?:more|others?|ones?|second|third|extra|another|at|in|of|size|smaller|larger|bigger|little|small|big|large|too|as well)\b)*\s*$/i;
 
 interface Draft {
   /** The words that name it when it names itself only by "more" or "ones". */
@@ -61,7 +61,7 @@ function splitCorrections(text: string): { text: string; corrects: boolean }[] {
     // A correction corrects with something: a number must follow it, or it is only a way of speaking.
     if (!m || m[0] === "") break;
     const after = rest.slice(m.index + m[0].length);
-    const firm = /scratch|strike|correction|wait|mean|make|rather|sorry|no/i.test(m[0]);
+    const firm = /scratch|strike|correction|wait|mean|make|rather|sorry|\bno\b/i.test(m[0]);
     if (
       !firm &&
       !/\d|\b(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|dozen|a)\b/i.test(
@@ -147,17 +147,32 @@ function merge(drafts: Draft[], vocabulary: Vocabulary): Draft[] {
 
   function startsAnItem(before: Draft, draft: Draft, reading: Reading, match: Match): boolean {
     const before1 = readQuantity(before.tokens);
+    const named = before.sameAs ?? before1.noun;
+    // "plasters: a card of ten, a card of twenty, and eight loose knuckle ones"
+    if (leadingCount(draft.tokens) && named.trim() !== "") {
+      const packs = ONLY_PACKS.test(reading.noun) && reading.noun.trim() !== "";
+      if (packs && before1.pieces === null) return false;
+      const ones =
+        draft.tokens.at(-1)?.kind === "word" && /^ones$/i.test(draft.tokens.at(-1)!.text);
+      const afterPacks = packs && before1.pieces !== null && saysPackOf(before.tokens);
+      if (afterPacks || (ones && !(match.type !== null && match.whole === 1))) {
+        draft.sameAs = packs ? named : `${reading.noun} ${named}`;
+        return true;
+      }
+    }
     if (
       THE_SAME.test(reading.noun) &&
       ((reading.sizeMm !== null && before1.sizeMm !== null) ||
-        /second|third/i.test(reading.noun)) &&
+        /second|third/i.test(reading.noun) ||
+        saysOnes(draft.tokens)) &&
       before1.pieces !== null &&
       leadingCount(draft.tokens)
     ) {
-      draft.sameAs = before.sameAs ?? before1.noun;
+      draft.sameAs = named;
       return true;
     }
     if (reading.noun.trim() === "") return false;
+    if (TELLS_STATE.test(reading.noun)) return false;
     const beforeText = textOf(before.tokens);
     const beforeMatch = matchType(readQuantity(before.tokens).noun, vocabulary);
     if (
@@ -210,6 +225,22 @@ function merge(drafts: Draft[], vocabulary: Vocabulary): Draft[] {
   }
 }
 
+/** Only what things come in: "a card of ten". */
+const ONLY_PACKS =
+  /^(?:\s*(?:cards?|packs?|packets?|box(?:es)?|strips?|bags?|sleeves?|sheets?|blisters?)\b)*\s*$/i;
+const saysPackOf = (tokens: readonly Token[]): boolean =>
+  /\b(?:cards?|packs?|packets?|box(?:es)?|strips?|bags?|sleeves?|sheets?|blisters?) (?:of|with)\b/i.test(
+    textOf(tokens),
+  );
+
+/** "three of the little ones": the thing before, in another size. */
+const saysOnes = (tokens: readonly Token[]): boolean =>
+  tokens.some((t) => t.kind === "word" && /^ones$/i.test(t.text)) &&
+  tokens.some((t) => t.kind === "word" && /^(?:of|the|those|these)$/i.test(t.text));
+
+/** "a torch, dead battery": the state of what came before. */
+const TELLS_STATE = /^\s*(?:a\s+)?(?:dead|flat|empty|no|old)\s+batter(?:y|ies)\s*$/i;
+
 /** Words that only describe: a count before them is no item of its own. */
 const onlyDescribes = (noun: string): boolean =>
   noun
@@ -258,14 +289,40 @@ function finish(
   const to = tokens.at(-1)?.end ?? 0;
   const own = text.slice(from, to);
   const absent = ABSENT.test(own) || ABSENT_NO.test(own);
+  const match = matchType(sameAs ?? reading.noun, vocabulary);
   return {
     tokens,
     text: own.trim(),
     reading,
-    match: matchType(sameAs ?? reading.noun, vocabulary),
+    match: sameAs ? match : withoutAccessory(tokens, match, vocabulary),
     absent,
     corrects,
   };
+}
+
+/** What often comes with a thing, and is not the thing. */
+const ACCESSORIES: ReadonlySet<string | null> = new Set([
+  "bandage-clip",
+  "safety-pin",
+  "container",
+  "pencil",
+  "first-aid-guide",
+  "contents-card",
+  "cord",
+  NO_TYPE,
+]);
+
+/** "elastic bandage with clips": what stands before `with` is named, where that names something. */
+function withoutAccessory(tokens: readonly Token[], match: Match, vocabulary: Vocabulary): Match {
+  if (!ACCESSORIES.has(match.type)) return match;
+  const at = tokens.findIndex(
+    (t, i) =>
+      t.kind === "word" &&
+      (/^with$/i.test(t.text) || (/^w$/i.test(t.text) && tokens[i + 1]?.kind === "slash")),
+  );
+  if (at < 1) return match;
+  const before = matchType(readQuantity(tokens.slice(0, at)).noun, vocabulary);
+  return before.type !== null && before.whole === 1 ? before : match;
 }
 
 /** Whether a whole line speaks of what is not there. */
