@@ -26,6 +26,19 @@ export interface Thresholds {
 export const PASS_MARKS: Record<Tier, number> = { vital: 1, core: 0.8, useful: 0.5 };
 export const THRESHOLDS: Thresholds = { ready: 0.9, nearly: 0.7, partial: 0.5, partialVital: 0.5 };
 
+/** The eight rules with their schools, the default first. Source: the house rules of the trade's schools. */
+export const HOUSE_RULE_OPTIONS = [
+  { id: "emphasis", options: ["balanced", "severity-led", "frequency-led"] },
+  { id: "dates", options: ["strict", "tiered"] },
+  { id: "duplicates", options: ["self-contained", "lean"] },
+  { id: "devices", options: ["tolerant", "protocol-only"] },
+  { id: "improvised", options: ["allow", "deny"] },
+  { id: "advanced", options: ["gate", "carry"] },
+  { id: "breathing", options: ["barrier", "hands-only"] },
+  { id: "cutting", options: ["shears", "scissors"] },
+] as const;
+export type RuleId = (typeof HOUSE_RULE_OPTIONS)[number]["id"];
+
 /** Fills in the default school wherever none was chosen. */
 export function schools(rules: HouseRules | undefined): Schools {
   return {

@@ -1,0 +1,30 @@
+import type { Brief, Need } from "../formats/auditFile.ts";
+import { requiredQuantity } from "../reference/quantity.ts";
+
+/** One line of a sum: a code for its words, and its value. Lengths mm, volumes ml, shares 0–1. */
+export interface SumStep {
+  readonly code: string;
+  readonly value: number;
+}
+
+/** A sum worked out: what it asks of a need, how it came about and what was assumed. */
+export interface Sum {
+  readonly kind: SumKind;
+  /** The function whose unit the amount is in. */
+  readonly function: string;
+  /** As a quantity rule, so that it follows the brief where the sum does. */
+  readonly quantity: Need["quantity"];
+  /** Under the brief at hand, in the function's unit. */
+  readonly amount: number;
+  readonly steps: readonly SumStep[];
+  readonly assumed: readonly SumStep[];
+}
+
+export const SUM_KINDS = ["wraps", "dressings", "tape", "irrigation", "tablets"] as const;
+export type SumKind = (typeof SUM_KINDS)[number];
+export type SumBrief = Pick<Brief, "people" | "days" | "hoursToCare" | "tallestCm">;
+
+export const sumOf = (
+  sum: Omit<Sum, "amount">,
+  brief: Pick<Brief, "people" | "days" | "hoursToCare">,
+): Sum => ({ ...sum, amount: requiredQuantity(sum, brief) });

@@ -1,0 +1,32 @@
+import type { ShippedList } from "./shippedList.ts";
+
+/** For regions where pressure immobilisation is taught. */
+// prettier-ignore
+export const BITE_WRAP: ShippedList = {
+  id: "bite-wrap",
+  title: "Venomous-bite wrap kit",
+  for: "One to six people on foot or at work where snakes are found whose bites are treated by pressure immobilisation, as local guidance says.",
+  isNot: "Not a code, not a treatment, and not for everywhere: with some species and in many countries a pressure wrap harms. Carry it only where local guidance calls for it. Never cut, suck, wash or tie off a bite.",
+  version: 1,
+  needs: [
+    { id: "wrap", function: "pressure-immobilisation", tier: "vital", quantity: { base: 3 }, spec: { minWidthMm: 100, minLengthMm: 4000 }, access: "seconds", companions: ["limb-splint"], reason: "From the fingers or toes to the top of the limb: a tall person’s leg takes two to three bandages of four and a half metres." },
+    { id: "splint", function: "limb-splint", tier: "vital", quantity: { base: 1 }, spec: { minLengthMm: 450 }, access: "minute", reason: "The limb must not move; a wrap without a splint is half a treatment." },
+    { id: "write", function: "write", tier: "vital", quantity: { base: 1 }, access: "minute", reason: "The time of the bite and the edge of the swelling are marked on the skin or the wrap." },
+    { id: "bind-splint", function: "dressing-retention", tier: "core", quantity: { base: 8 }, spec: { minWidthMm: 70 }, access: "minute", accept: [{ itemType: "elastic-bandage", credit: 1, yield: 4.5 }], reason: "Binds the splint on over the wrap." },
+    { id: "fasten", function: "fasten", tier: "core", quantity: { base: 4 }, accept: [{ itemType: "medical-tape", credit: 0.8, yield: 4 }], reason: "A wrap that slips is no longer a pressure wrap." },
+    { id: "sling", function: "sling", tier: "core", quantity: { base: 2 }, spec: { minSizeMm: [900, 900] }, reason: "Carries a bitten arm, and ties the legs together to keep one still." },
+    { id: "tape", function: "tape", tier: "useful", quantity: { base: 2 }, spec: { minWidthMm: 20 }, reason: "Fixes ends and holds a pad over the bite." },
+    { id: "cover", function: "medium-wound-pad", tier: "useful", quantity: { base: 1 }, spec: { minSizeMm: [50, 50], sterile: true }, reason: "A pad over the bite before the wrap, where that is taught; the bite is not washed." },
+    { id: "gloves", function: "gloves", tier: "core", quantity: { base: 1 }, access: "minute", reason: "Venom and blood on the skin of the helper." },
+    { id: "shears", function: "cut-clothing", tier: "useful", quantity: { base: 1 }, reason: "Where clothing must come off without moving the limb; else wrap over it." },
+    { id: "breaths", function: "rescue-breath-barrier", tier: "vital", quantity: { base: 1 }, access: "minute", reason: "Some venoms stop the breathing before help is there." },
+    { id: "record", function: "casualty-record", tier: "core", quantity: { base: 1 }, reason: "Time, place, signs and when: what the hospital asks first." },
+    { id: "guide", function: "instructions", tier: "vital", quantity: { base: 1 }, access: "minute", reason: "The local guidance, with the number to call; it lies with the wraps." },
+    { id: "signal", function: "signal", tier: "core", quantity: { base: 1 }, reason: "The casualty lies still and help comes to them, so they must be found." },
+    { id: "light", function: "light", tier: "useful", quantity: { base: 1 }, reason: "Many snakes are about at night." },
+    { id: "warm", function: "heat-retention", tier: "useful", quantity: { base: 1 }, reason: "Lying still for hours, in the shade by day and the cold by night." },
+    { id: "pain", function: "pain-relief", tier: "useful", quantity: { base: 2 }, reason: "Paracetamol by the label; nothing that thins the blood." },
+    { id: "allergy", function: "antihistamine", tier: "useful", quantity: { base: 2 }, reason: "For what is a sting after all; watch breathing and swelling." },
+    { id: "ticks", function: "tick-removal", tier: "useful", quantity: { base: 1 }, reason: "The same walk has ticks." },
+  ],
+};

@@ -1,0 +1,42 @@
+import type { ShippedList } from "./shippedList.ts";
+
+/** A coach at the side of the pitch. */
+// prettier-ignore
+export const CLUB_TOUCHLINE: ShippedList = {
+  id: "club-touchline",
+  title: "Club touchline",
+  for: "A coach or first aider beside a pitch or court with up to forty players, half an hour from care; carried on at a run.",
+  isNot: "Not a code or a standard, and no clearance to play on: head injuries, suspected breaks and children follow the sport’s own rules. Load your association’s list and combine the two.",
+  version: 1,
+  needs: [
+    { id: "gloves", function: "gloves", tier: "vital", quantity: { base: 4 }, access: "seconds", reason: "Noses and knees; a pair for each player seen to." },
+    { id: "breaths", function: "rescue-breath-barrier", tier: "vital", quantity: { base: 1 }, access: "seconds", reason: "Hearts stop on pitches; send for the defibrillator and start." },
+    { id: "absorb", function: "bulk-absorbent", tier: "core", quantity: { base: 1 }, spec: { minSizeMm: [120, 200], sterile: true }, access: "minute", accept: [{ itemType: "pressure-bandage", credit: 1 }], reason: "A stud or a goal post opens a leg." },
+    { id: "small-cuts", function: "small-wound-cover", tier: "core", quantity: { base: 10, perPerson: 0.5 }, spec: { minLengthMm: 60 }, access: "minute", reason: "Play goes on when the cut is covered." },
+    { id: "medium-wounds", function: "medium-wound-pad", tier: "core", quantity: { base: 4, perPerson: 0.125 }, spec: { minSizeMm: [75, 75], sterile: true }, reason: "Grazes from hard ground, palm and knee." },
+    { id: "non-stick", function: "non-adherent-layer", tier: "core", quantity: { base: 3 }, spec: { minSizeMm: [75, 75], sterile: true }, reason: "Turf burns weep and stick." },
+    { id: "hold", function: "dressing-retention", tier: "core", quantity: { base: 12 }, spec: { minWidthMm: 50 }, accept: [{ itemType: "cohesive-wrap", credit: 1, yield: 1 }], reason: "Heads and knees; cohesive wraps stay on while they run." },
+    { id: "tape", function: "tape", tier: "core", quantity: { base: 10 }, spec: { minWidthMm: 20 }, reason: "Ankles, fingers, shin pads: the most used thing in the bag." },
+    { id: "skin", function: "skin-antiseptic", tier: "core", quantity: { base: 6 }, reason: "Soil in every graze." },
+    { id: "flush", function: "wound-irrigation", tier: "core", quantity: { base: 100 }, accept: [{ itemType: "irrigation-syringe", credit: 0.9, yield: 250 }], reason: "Grit comes out with running water." },
+    { id: "closure", function: "wound-closure", tier: "useful", quantity: { base: 3 }, reason: "An eyebrow until it is seen to." },
+    { id: "cold", function: "cold-therapy", tier: "core", quantity: { base: 2, perPerson: 0.0625 }, access: "minute", reason: "Used at every match; never straight on the skin." },
+    { id: "sprain", function: "joint-support", tier: "core", quantity: { base: 2, perPerson: 0.0625 }, spec: { minWidthMm: 70 }, reason: "Ankles and knees, with the cold." },
+    { id: "finger", function: "finger-splint", tier: "useful", quantity: { base: 1 }, reason: "Ball against fingertip." },
+    { id: "splint", function: "limb-splint", tier: "useful", quantity: { base: 1 }, spec: { minLengthMm: 400 }, reason: "Kept still where it lies until it is fetched." },
+    { id: "sling", function: "sling", tier: "core", quantity: { base: 2 }, spec: { minSizeMm: [900, 900] }, reason: "Collar bones and wrists from falls." },
+    { id: "eyes", function: "eye-irrigation", tier: "core", quantity: { base: 20 }, accept: [{ itemType: "saline-ampoule", credit: 1 }], reason: "Sand, lime and fingers." },
+    { id: "eye-cover", function: "eye-cover", tier: "useful", quantity: { base: 1 }, reason: "A hurt eye is covered and goes to care." },
+    { id: "nose", function: "applicator", tier: "useful", quantity: { base: 6 }, reason: "To clean precisely; nothing is pushed into a nose." },
+    { id: "blisters", function: "blister-care", tier: "useful", quantity: { base: 4 }, reason: "New boots, first week of the season." },
+    { id: "chafing", function: "skin-lubricant", tier: "useful", quantity: { base: 2 }, when: { activities: ["running"] }, reason: "Long runs in wet shirts." },
+    { id: "warm", function: "heat-retention", tier: "core", quantity: { base: 1, perPerson: 0.03125 }, reason: "Lying on cold ground in a shirt." },
+    { id: "sugar", function: "sugar", tier: "core", quantity: { base: 2 }, access: "minute", reason: "For low blood sugar in someone who can swallow." },
+    { id: "rehydrate", function: "rehydration", tier: "useful", quantity: { base: 4 }, when: { activities: ["sun", "running"] }, reason: "Tournaments in the heat." },
+    { id: "waste", function: "waste-containment", tier: "useful", quantity: { base: 3 }, reason: "Bloody shirts and gauze off the pitch." },
+    { id: "shears", function: "cut-clothing", tier: "core", quantity: { base: 1 }, access: "minute", reason: "Boots, tape and shirts." },
+    { id: "record", function: "casualty-record", tier: "core", quantity: { base: 2 }, reason: "A knock on the head is written down and goes home with the player." },
+    { id: "write", function: "write", tier: "useful", quantity: { base: 1 }, reason: "The time of the injury and of the whistle." },
+    { id: "signal", function: "signal", tier: "useful", quantity: { base: 1 }, reason: "Stops play, and calls those with the stretcher." },
+  ],
+};

@@ -1,0 +1,43 @@
+import type { ShippedList } from "./shippedList.ts";
+
+/** A kit that stays in a vehicle or on a boat and is opened by whoever is there. */
+// prettier-ignore
+export const VEHICLE_LOCKER: ShippedList = {
+  id: "vehicle-locker",
+  title: "Vehicle or boat locker",
+  for: "A car, van or small boat with up to a dozen people aboard; opened by strangers, in the dark, after a crash or a fall.",
+  isNot: "Not a code or a standard. Many countries say by law what a vehicle or a boat must carry: load that list and combine the two.",
+  version: 1,
+  needs: [
+    { id: "tourniquet", function: "limb-tourniquet", tier: "core", quantity: { base: 1 }, access: "minute", reason: "Crushed limbs, propellers and winches bleed faster than help drives." },
+    { id: "pressure", function: "pressure-dressing", tier: "vital", quantity: { base: 1, perPerson: 0.125 }, spec: { minWidthMm: 100, sterile: true }, access: "minute", reason: "Holds pressure while you look at the others." },
+    { id: "absorb", function: "bulk-absorbent", tier: "core", quantity: { base: 2 }, spec: { minSizeMm: [120, 200], sterile: true }, access: "minute", accept: [{ itemType: "sanitary-pad", credit: 0.4, improvised: true }], reason: "Glass and metal make wide wounds." },
+    { id: "gloves", function: "gloves", tier: "vital", quantity: { base: 2, perPerson: 0.25 }, access: "seconds", reason: "Strangers help each other at the roadside; gloves first." },
+    { id: "breaths", function: "rescue-breath-barrier", tier: "vital", quantity: { base: 1 }, access: "minute", reason: "So that nobody hesitates; on the water breaths come first." },
+    { id: "shears", function: "cut-clothing", tier: "core", quantity: { base: 1 }, access: "minute", reason: "Belts, lines and wet clothing." },
+    { id: "small-cuts", function: "small-wound-cover", tier: "useful", quantity: { base: 10, perPerson: 1 }, spec: { minLengthMm: 60 }, reason: "The everyday use that empties the box: count them at each check." },
+    { id: "medium-wounds", function: "medium-wound-pad", tier: "core", quantity: { base: 4, perPerson: 0.25 }, spec: { minSizeMm: [100, 100], sterile: true }, reason: "Grazes and cuts from glass, several people at once." },
+    { id: "non-stick", function: "non-adherent-layer", tier: "useful", quantity: { base: 2 }, spec: { minSizeMm: [75, 75], sterile: true }, reason: "Skin off on tarmac or deck sticks to plain gauze." },
+    { id: "hold", function: "dressing-retention", tier: "core", quantity: { base: 12 }, spec: { minWidthMm: 60 }, reason: "Three dressings on limbs, about four metres each." },
+    { id: "tape", function: "tape", tier: "core", quantity: { base: 3 }, spec: { minWidthMm: 20 }, reason: "Holds where a bandage will not go; heat dries the glue, so look at it." },
+    { id: "clean-skin", function: "skin-antiseptic", tier: "useful", quantity: { base: 6 }, reason: "Wipes dry out in a hot car: feel each one." },
+    { id: "burn-cover", function: "burn-dressing", tier: "core", quantity: { base: 1 }, spec: { minSizeMm: [200, 200], sterile: true }, reason: "Radiators, exhausts, galley stoves; cool with water first." },
+    { id: "eyes", function: "eye-irrigation", tier: "useful", quantity: { base: 100 }, access: "minute", accept: [{ itemType: "saline-ampoule", credit: 1 }], reason: "Battery acid, fuel, salt; flush at once." },
+    { id: "sling", function: "sling", tier: "core", quantity: { base: 2 }, spec: { minSizeMm: [900, 900] }, reason: "Collar bones and wrists, two people." },
+    { id: "sprain", function: "joint-support", tier: "useful", quantity: { base: 1 }, spec: { minWidthMm: 70 }, reason: "Slipped on deck, jumped from the tailgate." },
+    { id: "cool", function: "cold-therapy", tier: "useful", quantity: { base: 1 }, reason: "Bruises and bumps; no ice at the roadside." },
+    { id: "motion", function: "motion-sickness", tier: "useful", quantity: { perPerson: 1, max: 12 }, when: { activities: ["boating"] }, reason: "Taken before it starts; makes drowsy, so never the driver." },
+    { id: "sun", function: "sun-protection", tier: "useful", quantity: { perPersonDay: 1, max: 40 }, when: { activities: ["boating", "sun"] }, reason: "Water doubles the sun." },
+    { id: "warm", function: "heat-retention", tier: "vital", quantity: { base: 1, perPerson: 0.25 }, reason: "Out of the car and lying on the road, or out of the water, people cool within minutes." },
+    { id: "rehydrate", function: "rehydration", tier: "useful", quantity: { base: 2 }, when: { activities: ["boating", "sun"] }, reason: "Breakdowns in the heat, a day of sea-sickness." },
+    { id: "sugar", function: "sugar", tier: "useful", quantity: { base: 2 }, reason: "For low blood sugar in someone who can swallow." },
+    { id: "light", function: "light", tier: "core", quantity: { base: 1 }, access: "minute", reason: "Crashes and falls happen at night; locked off, or its cells out until wanted." },
+    { id: "signal", function: "signal", tier: "core", quantity: { base: 1 }, reason: "A whistle carries over wind and engines." },
+    { id: "face", function: "face-protection", tier: "useful", quantity: { base: 2 }, reason: "Glass dust, or someone who coughs in a small cabin." },
+    { id: "write", function: "write", tier: "useful", quantity: { base: 1 }, reason: "Times, and the number to call back." },
+    { id: "record", function: "casualty-record", tier: "useful", quantity: { base: 2 }, reason: "Several casualties: who had what, and when." },
+    { id: "guide", function: "instructions", tier: "core", quantity: { base: 1 }, reason: "Whoever opens it may never have opened one." },
+    { id: "contents", function: "contents-list", tier: "useful", quantity: { base: 1 }, reason: "So that what was used is put back." },
+    { id: "waste", function: "waste-containment", tier: "useful", quantity: { base: 2 }, reason: "For what has blood on it, and for the sick." },
+  ],
+};
