@@ -43,3 +43,9 @@ export const LICENSED_ONLY: ReadonlySet<string> = new Set([
   "antibiotic-tablet",
   "adrenaline-pen",
 ]);
+
+/** A function by its id or its name, in any case; null: none. */
+export function functionNamed(name: string): FunctionRecord | null {
+  const wanted = name.trim().toLowerCase();
+  return functionOf(wanted) ?? FUNCTIONS.find((f) => f.label.toLowerCase() === wanted) ?? null;
+}

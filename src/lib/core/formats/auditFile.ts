@@ -34,6 +34,10 @@ export const elsewhereSchema = z.looseObject({
   expires: dateRead.optional(),
   condition: z.enum(CONDITIONS).optional(),
   note: z.string().max(2000).optional(),
+  /** Who carries it. */
+  by: z.string().max(300).optional(),
+  /** Seconds until it is in the hand, where someone knows; else as another bag. */
+  reachS: z.number().min(0).max(100_000).optional(),
 });
 
 /** Who the kit is for. `people` and `days` are whole numbers from 1, `hoursToCare` from 0. */
@@ -132,6 +136,11 @@ export const needSchema = z.looseObject({
 export const listSchema = z.looseObject({
   id,
   title: z.string().max(300),
+  /** Whom it is for, and what it is not, each in a sentence or two. */
+  for: z.string().max(2000).optional(),
+  isNot: z.string().max(2000).optional(),
+  /** Raised with each change that is given out. */
+  version: z.number().int().min(1).optional(),
   needs: z.array(needSchema).max(2000),
 });
 

@@ -7,6 +7,7 @@ import {
 } from "../records/records.ts";
 import { integrity, type AuditFile, type Brief } from "./auditFile.ts";
 import type { ItemType } from "../catalogue/itemType.ts";
+import { listProblems } from "./listFile.ts";
 import { fail, type Outcome, type Problem } from "./problem.ts";
 
 /** Everything a user has, in one file. Records sorted by id, so equal content is equal text. */
@@ -81,6 +82,10 @@ export function parseWorkspace(json: unknown): Outcome<readonly WorkspaceRecord[
   });
   const own = good.flatMap((r) => (r.kind === "itemType" ? [r.itemType] : []));
   for (const r of good) {
+    if (r.kind === "list")
+      problems.push(
+        ...listProblems(r.list, own).map((p) => ({ where: `${r.id}: ${p.where}`, what: p.what })),
+      );
     if (r.kind !== "kit") continue;
     const brief = good.find((b) => b.id === r.briefId);
     if (brief?.kind !== "brief")

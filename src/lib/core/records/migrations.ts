@@ -21,6 +21,8 @@ export const MIGRATIONS: Readonly<Record<RecordKind, readonly Migration[]>> = {
   itemType: [],
   alias: [],
   barcode: [],
+  list: [],
+  settings: [],
 };
 
 /** The version each kind is written in: one more than its steps. */
@@ -31,4 +33,6 @@ export const RECORD_VERSION: Readonly<Record<RecordKind, number>> = {
   itemType: MIGRATIONS.itemType.length + 1,
   alias: MIGRATIONS.alias.length + 1,
   barcode: MIGRATIONS.barcode.length + 1,
+  list: MIGRATIONS.list.length + 1,
+  settings: MIGRATIONS.settings.length + 1,
 };

@@ -104,6 +104,27 @@ export const barcodeRecordSchema = z.looseObject({
   sizeMm: z.array(z.number().positive()).max(6).optional(),
 });
 
+/** A list of the user's own: edited, combined or taken in. Kits keep a copy of what they were judged by. */
+export const listRecordSchema = z.looseObject({
+  kind: z.literal("list"),
+  id: recordId,
+  version,
+  list: listSchema,
+});
+
+/** How numbers, dates and money are shown; stored values stay SI and ISO. One record. */
+export const settingsRecordSchema = z.looseObject({
+  kind: z.literal("settings"),
+  id: recordId,
+  version,
+  units: z.enum(["metric", "us"]),
+  /** BCP 47, as en-GB; empty: the browser's. */
+  locale: z.string().max(35),
+  currency: z.string().regex(/^[A-Z]{3}$/),
+  /** What one unit of another currency is worth in `currency`, by the user's own rate. */
+  rates: z.record(z.string().regex(/^[A-Z]{3}$/), z.number().positive().max(1e9)),
+});
+
 export const recordSchema = z.discriminatedUnion("kind", [
   kitRecordSchema,
   briefRecordSchema,
@@ -111,12 +132,16 @@ export const recordSchema = z.discriminatedUnion("kind", [
   itemTypeRecordSchema,
   aliasRecordSchema,
   barcodeRecordSchema,
+  listRecordSchema,
+  settingsRecordSchema,
 ]);
 
 export type WorkspaceRecord = z.infer<typeof recordSchema>;
 export type KitRecord = z.infer<typeof kitRecordSchema>;
 export type BriefRecord = z.infer<typeof briefRecordSchema>;
 export type PriceBookRecord = z.infer<typeof priceBookRecordSchema>;
+export type ListRecord = z.infer<typeof listRecordSchema>;
+export type SettingsRecord = z.infer<typeof settingsRecordSchema>;
 export type RecordKind = WorkspaceRecord["kind"];
 export type Verdict = z.infer<typeof verdictSchema>;
 

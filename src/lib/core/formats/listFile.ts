@@ -1,0 +1,64 @@
+import { z } from "zod";
+import { typeLookup } from "../catalogue/catalogue.ts";
+import { itemTypeSchema, type ItemType } from "../catalogue/itemType.ts";
+import { integrity, listSchema, zodProblems, type ReferenceList } from "./auditFile.ts";
+import { fail, type Outcome } from "./problem.ts";
+
+/** A reference list by itself, with the own item types that its stand-ins name. */
+export const listFileSchema = z.looseObject({
+  format: z.literal("wide-sieve.list"),
+  version: z.literal(1),
+  list: listSchema,
+  itemTypes: z.array(itemTypeSchema).max(1000).optional(),
+});
+export type ListFile = z.infer<typeof listFileSchema>;
+
+export function listFile(list: ReferenceList, own: readonly ItemType[]): ListFile {
+  const named = new Set(list.needs.flatMap((n) => n.accept?.map((a) => a.itemType) ?? []));
+  const itemTypes = own.filter((t) => named.has(t.id));
+  return {
+    format: "wide-sieve.list",
+    version: 1,
+    list,
+    ...(itemTypes.length > 0 ? { itemTypes } : {}),
+  };
+}
+
+/** A list file from parsed JSON: all of it, or what is wrong and where. */
+export function parseListFile(json: unknown): Outcome<ListFile> {
+  const version = (json as { version?: unknown } | null)?.version;
+  if (typeof version === "number" && version > 1)
+    return fail([
+      {
+        where: "version",
+        what: `is ${version}; this program reads up to 1: open the file with a newer Wide Sieve`,
+      },
+    ]);
+  const parsed = listFileSchema.safeParse(json);
+  if (!parsed.success) return fail(zodProblems(parsed.error));
+  const problems = listProblems(parsed.data.list, parsed.data.itemTypes ?? []);
+  return problems.length > 0 ? fail(problems) : { ok: true, value: parsed.data };
+}
+
+/** Unknown and doubled ids of a list, as an audit would find them. */
+export const listProblems = (list: ReferenceList, own: readonly ItemType[]) => {
+  const typeOf = typeLookup(own);
+  return integrity({
+    format: "wide-sieve.audit",
+    version: 1,
+    brief: {
+      title: "",
+      people: 1,
+      days: 1,
+      hoursToCare: 0,
+      activities: [],
+      carry: "pack",
+      skill: "anyone",
+      sensitivities: [],
+      limits: {},
+    },
+    list,
+    itemTypes: own.filter((t) => typeOf(t.id) !== undefined),
+    kit: { name: "", claims: {}, lines: [] },
+  });
+};

@@ -1,0 +1,322 @@
+import Papa from "papaparse";
+import { functionNamed, shippedType } from "../catalogue/catalogue.ts";
+import type { Need, ReferenceList } from "./auditFile.ts";
+import { needSchema, zodProblems } from "./auditFile.ts";
+import { cellNumber, defused, undefused } from "./cells.ts";
+import { fail, type Outcome, type Problem } from "./problem.ts";
+
+/**
+ * A reference list as a table that anyone can type in a spreadsheet: one need a row, a heading row,
+ * and above it rows `# title`, `# for`, `# is not` with the text in the second cell. Sizes in mm.
+ * Several things in one cell are parted by semicolons. Empty cells say nothing.
+ */
+export const LIST_COLUMNS = [
+  "id",
+  "function",
+  "tier",
+  "base",
+  "per person",
+  "per day",
+  "per person and day",
+  "redress every h",
+  "at least",
+  "at most",
+  "min size mm",
+  "min width mm",
+  "min length mm",
+  "sterile",
+  "access",
+  "companions",
+  "accept",
+  "activities",
+  "people from",
+  "days from",
+  "hours from",
+  "carry",
+  "sensitivities",
+  "reason",
+] as const;
+type Column = (typeof LIST_COLUMNS)[number];
+
+/** Columns that a row cannot do without. */
+const WANTED: readonly Column[] = ["function", "tier"];
+const ABOUT = [
+  ["# title", "title"],
+  ["# for", "for"],
+  ["# is not", "isNot"],
+] as const;
+
+/** What each column holds, for the help sheet and the documents. */
+export const COLUMN_HELP: Readonly<Record<Column, string>> = {
+  id: "a short name, once in the list; empty: made from the function",
+  function: "one of the 72 jobs, by id or by its name",
+  tier: "vital, core or useful",
+  base: "so many in any case, in the unit of the function",
+  "per person": "and so many more for each person",
+  "per day": "and for each day",
+  "per person and day": "and for each person on each day",
+  "redress every h": "asked once more for every so many hours to care",
+  "at least": "never fewer",
+  "at most": "never more",
+  "min size mm": "both sides, as 75 x 75",
+  "min width mm": "the smaller side",
+  "min length mm": "the larger side",
+  sterile: "yes, or empty",
+  access: "seconds, minute or any",
+  companions: "functions without which it does half its job; several by semicolons",
+  accept:
+    "stand-ins: item type, credit from 0 to 1, then if wanted 'yield 4' and 'improvised'; several by semicolons",
+  activities: "asked only where one of these goes on; several by semicolons",
+  "people from": "asked only from so many people",
+  "days from": "asked only from so many days",
+  "hours from": "asked only from so many hours to care",
+  carry: "asked only when carried so: pocket, belt, pack, vehicle, boat, wall",
+  sensitivities: "asked only where someone reacts to: latex, adhesive, iodine, nsaid, sting",
+  reason: "why, in one plain sentence",
+};
+
+type Row = Partial<Record<Column, string>>;
+
+/** The list as rows of text: about, heading, needs. */
+export function listRows(list: ReferenceList): string[][] {
+  const about = ABOUT.flatMap(([mark, key]) => {
+    const text = (list as Record<string, unknown>)[key];
+    return typeof text === "string" && text !== "" ? [[mark, text]] : [];
+  });
+  return [...about, [...LIST_COLUMNS], ...list.needs.map((n) => cellsOf(n))];
+}
+
+function cellsOf(need: Need): string[] {
+  const { quantity: q, spec, when } = need;
+  const n = (x: number | undefined) => (x === undefined ? "" : String(x));
+  const several = (xs: readonly string[] | undefined) => (xs ?? []).join("; ");
+  const row: Record<Column, string> = {
+    id: need.id,
+    function: need.function,
+    tier: need.tier,
+    base: n(q.base),
+    "per person": n(q.perPerson),
+    "per day": n(q.perDay),
+    "per person and day": n(q.perPersonDay),
+    "redress every h": n(q.redressEveryH),
+    "at least": n(q.min),
+    "at most": n(q.max),
+    "min size mm": spec?.minSizeMm?.join(" x ") ?? "",
+    "min width mm": n(spec?.minWidthMm),
+    "min length mm": n(spec?.minLengthMm),
+    sterile: spec?.sterile ? "yes" : "",
+    access: need.access ?? "",
+    companions: several(need.companions),
+    accept: several(
+      need.accept?.map(
+        (a) =>
+          `${a.itemType} ${a.credit}${a.yield === undefined ? "" : ` yield ${a.yield}`}${a.improvised ? " improvised" : ""}`,
+      ),
+    ),
+    activities: several(when?.activities),
+    "people from": n(when?.peopleMin),
+    "days from": n(when?.daysMin),
+    "hours from": n(when?.hoursToCareMin),
+    carry: several(when?.carry),
+    sensitivities: several(when?.sensitivities),
+    reason: need.reason ?? "",
+  };
+  return LIST_COLUMNS.map((c) => row[c]);
+}
+
+/** A list from rows of text. All of it, or what is wrong with row and column, and nothing else. */
+export function listFromRows(
+  rows: readonly (readonly string[])[],
+  name: { id: string; title: string },
+  isType: (id: string) => boolean = (id) => shippedType(id) !== undefined,
+): Outcome<ReferenceList> {
+  const about: Record<string, string> = {};
+  let at = 0;
+  for (; at < rows.length; at++) {
+    const row = rows[at]!.map(undefused);
+    const mark = row[0]?.trim().toLowerCase() ?? "";
+    const key = ABOUT.find(([m]) => m === mark)?.[1];
+    if (key) about[key] = row[1]?.trim() ?? "";
+    else if (!mark.startsWith("#") && row.some((c) => c.trim() !== "")) break;
+  }
+  const heading = (rows[at] ?? []).map((c) => normal(c));
+  const columnAt = new Map(LIST_COLUMNS.map((c) => [c, heading.indexOf(normal(c))]));
+  const missing = WANTED.filter((c) => columnAt.get(c)! < 0);
+  if (missing.length > 0)
+    return fail([
+      {
+        where: `row ${at + 1}`,
+        what: `lacks the heading ${missing.map((m) => `'${m}'`).join(" and ")}; the headings are ${LIST_COLUMNS.join(", ")}`,
+      },
+    ]);
+  const unknown = heading.filter((h) => h !== "" && !LIST_COLUMNS.some((c) => normal(c) === h));
+  const problems: Problem[] = unknown.map((h) => ({
+    where: `row ${at + 1}`,
+    what: `'${h}' is not a heading that is read; take it out or rename it`,
+  }));
+  const needs: Need[] = [];
+  const ids = new Set<string>();
+  rows.slice(at + 1).forEach((cells, i) => {
+    if (cells.every((c) => c.trim() === "")) return;
+    const where = `row ${at + i + 2}`;
+    const row: Row = Object.fromEntries(
+      LIST_COLUMNS.map((c) => [c, undefused(cells[columnAt.get(c)!] ?? "").trim()]),
+    );
+    const read = needOf(row, where, ids, isType);
+    problems.push(...read.problems);
+    if (read.need) {
+      ids.add(read.need.id);
+      needs.push(read.need);
+    }
+  });
+  if (needs.length === 0 && problems.length === 0)
+    problems.push({ where: "rows", what: "there is no need below the heading" });
+  if (problems.length > 0) return fail(problems.slice(0, 50));
+  return {
+    ok: true,
+    value: { ...about, id: name.id, title: about["title"] || name.title, needs },
+  };
+}
+
+/** Heading as compared: without case, blanks and underscores. */
+const normal = (text: string) =>
+  undefused(text)
+    .trim()
+    .toLowerCase()
+    .replace(/[\s_-]+/g, " ");
+
+function needOf(
+  row: Row,
+  where: string,
+  taken: ReadonlySet<string>,
+  isType: (id: string) => boolean,
+): { need?: Need; problems: Problem[] } {
+  const problems: Problem[] = [];
+  const bad = (column: Column, what: string) =>
+    problems.push({ where: `${where}, ${column}`, what });
+  const number = (column: Column) => {
+    const cell = row[column] ?? "";
+    if (cell === "") return undefined;
+    const n = cellNumber(cell);
+    if (n === null) bad(column, `'${cell}' is not a number`);
+    return n ?? undefined;
+  };
+  const several = (column: Column) =>
+    (row[column] ?? "")
+      .split(/[;\n]/)
+      .map((x) => x.trim())
+      .filter(Boolean);
+  const functionIn = (column: Column, name: string) => {
+    const id = functionNamed(name)?.id ?? null;
+    if (id === null) bad(column, `'${name}' is none of the 72 jobs`);
+    return id;
+  };
+
+  const fn = functionIn("function", row.function ?? "");
+  const size = row["min size mm"] ?? "";
+  const sides = size === "" ? null : size.split(/[x×*]/i).map((s) => cellNumber(s));
+  if (sides && (sides.length !== 2 || sides.some((s) => s === null)))
+    bad("min size mm", `'${size}' is not two sides, as 75 x 75`);
+  const accept = several("accept").flatMap((text) => {
+    const m = /^(\S+)\s+(\d*[.,]?\d+)(?:\s+yield\s+(\d*[.,]?\d+))?(\s+improvised)?$/i.exec(text);
+    if (!m) {
+      bad("accept", `'${text}' is not an item type with a credit, as 'sanitary-pad 0.4 improvised'`);
+      return [];
+    }
+    if (!isType(m[1]!)) bad("accept", `'${m[1]}' is not an item type`);
+    return [
+      {
+        itemType: m[1]!,
+        credit: cellNumber(m[2]!)!,
+        ...(m[3] ? { yield: cellNumber(m[3])! } : {}),
+        ...(m[4] ? { improvised: true } : {}),
+      },
+    ];
+  });
+  const sterile = (row.sterile ?? "").toLowerCase();
+  if (!["", "yes", "no", "x", "true", "false", "0", "1"].includes(sterile))
+    bad("sterile", `'${row.sterile}' is neither yes nor empty`);
+  const companions = several("companions").flatMap((c) => functionIn("companions", c) ?? []);
+  const spec = withoutEmpty({
+    minSizeMm: sides ?? undefined,
+    minWidthMm: number("min width mm"),
+    minLengthMm: number("min length mm"),
+    sterile: ["yes", "x", "true", "1"].includes(sterile) ? true : undefined,
+  });
+  const when = withoutEmpty({
+    activities: orNone(several("activities")),
+    peopleMin: number("people from"),
+    daysMin: number("days from"),
+    hoursToCareMin: number("hours from"),
+    carry: orNone(several("carry")),
+    sensitivities: orNone(several("sensitivities")),
+  });
+  const id = row.id || (fn === null ? "" : freeNeedId(fn, taken));
+  if (taken.has(id)) bad("id", `'${id}' stands twice`);
+  const given = {
+    id,
+    function: fn ?? "",
+    tier: (row.tier ?? "").toLowerCase(),
+    quantity: withoutEmpty({
+      base: number("base"),
+      perPerson: number("per person"),
+      perDay: number("per day"),
+      perPersonDay: number("per person and day"),
+      redressEveryH: number("redress every h"),
+      min: number("at least"),
+      max: number("at most"),
+    }),
+    ...(Object.keys(spec).length > 0 ? { spec } : {}),
+    ...(row.access ? { access: row.access.toLowerCase() } : {}),
+    ...(companions.length > 0 ? { companions } : {}),
+    ...(accept.length > 0 ? { accept } : {}),
+    ...(Object.keys(when).length > 0 ? { when } : {}),
+    ...(row.reason ? { reason: row.reason } : {}),
+  };
+  const { min, max } = given.quantity as Need["quantity"];
+  if (min !== undefined && max !== undefined && min > max)
+    bad("at least", `${min} is above 'at most' ${max}`);
+  if (problems.length > 0) return { problems };
+  const parsed = needSchema.safeParse(given);
+  return parsed.success
+    ? { need: parsed.data, problems }
+    : {
+        problems: zodProblems(parsed.error).map((p) => ({
+          where: `${where}, ${p.where}`,
+          what: p.what,
+        })),
+      };
+}
+
+const withoutEmpty = (o: Record<string, unknown>): Record<string, unknown> =>
+  Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined));
+const orNone = (xs: readonly string[]) => (xs.length === 0 ? undefined : xs);
+
+function freeNeedId(fn: string, taken: ReadonlySet<string>): string {
+  if (!taken.has(fn)) return fn;
+  let n = 2;
+  while (taken.has(`${fn}-${n}`)) n++;
+  return `${fn}-${n}`;
+}
+
+/** The list as CSV (RFC 4180); cells that a spreadsheet would run as a formula are defused. */
+export const listCsv = (list: ReferenceList): string =>
+  Papa.unparse(
+    listRows(list).map((r) => r.map(defused)),
+    { newline: "\r\n" },
+  ) + "\r\n";
+
+/** Rows of a CSV file, parted by commas, semicolons or tabs: whichever its heading row is written with. */
+export function csvRows(text: string): Outcome<string[][]> {
+  const body = text.replace(/^\uFEFF/, "");
+  const tried = [",", ";", "\t"].map((delimiter) => Papa.parse<string[]>(body, { delimiter }));
+  const parsed = tried.find((t) => t.data.some(isListHeading)) ?? tried[0]!;
+  const broken = parsed.errors.find((e) => e.type === "Quotes");
+  return broken
+    ? fail([{ where: `row ${(broken.row ?? 0) + 1}`, what: "has a quote that is never closed" }])
+    : { ok: true, value: parsed.data };
+}
+
+/** Whether a row heads a list's table. */
+export const isListHeading = (row: readonly string[]): boolean =>
+  WANTED.every((c) => row.some((cell) => normal(cell) === c));
