@@ -1,4 +1,4 @@
-import { chromium } from "@playwright/test";
+import { chromium, type Page } from "@playwright/test";
 import { spawn } from "node:child_process";
 
 /** Writes docs/screenshots from the demo: one current picture of each main view. */
@@ -36,13 +36,15 @@ const shoot = async (
   size = { width: 1280, height: 800 },
   theme: "light" | "dark" = "light",
   waitFor?: string,
+  then?: (page: Page) => Promise<void>,
 ) => {
-  const page = await browser.newPage({ viewport: size, colorScheme: theme });
+  const page = await browser.newPage({ viewport: size, colorScheme: theme, locale: "en-GB" });
   await page.goto(base);
   await page.waitForURL(/demo-crew-box/);
   await page.goto(base + path);
   if (waitFor) await page.getByTestId(waitFor).waitFor({ timeout: 60_000 });
   await page.waitForTimeout(700);
+  if (then) await then(page);
   await page.screenshot({ path: `docs/screenshots/${name}.png` });
   await page.close();
 };
@@ -52,6 +54,14 @@ for (const stage of ["brief", "unpack", "bench", "sieve", "log"])
   await shoot(stage, `${kit}/${stage}`);
 await shoot("plan", `${kit}/plan`, undefined, "light", "plan-result");
 await shoot("report", `${kit}/report`);
+await shoot("list", "/lists", undefined, "light", undefined, async (page) => {
+  await page.getByRole("button", { name: "Copy Group leader to edit" }).click();
+  await page
+    .getByRole("option", { name: /Hold a dressing on/ })
+    .first()
+    .click();
+  await page.waitForTimeout(300);
+});
 await shoot("sieve-dark", `${kit}/sieve`, undefined, "dark");
 await shoot("bench-phone", `${kit}/bench`, { width: 390, height: 844 });
 await browser.close();

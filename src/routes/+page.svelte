@@ -5,11 +5,9 @@
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import ConfirmWipe from "$lib/ui/ConfirmWipe.svelte";
   import { download, fileName, kitPath, takeFile } from "$lib/ui/files.ts";
-  import Mark from "$lib/ui/Mark.svelte";
-  import SaveMark from "$lib/ui/SaveMark.svelte";
+  import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import SieveMark from "$lib/ui/SieveMark.svelte";
-  import { toggleTheme } from "$lib/ui/theme.ts";
-  import { decidedBy, money, percentRange } from "$lib/words/sentences.ts";
+  import { day, decidedBy, money, percentRange } from "$lib/words/sentences.ts";
 
   const rows = $derived(
     workspace.kits.map((k) => {
@@ -31,15 +29,7 @@
   }
 </script>
 
-<header class="flex flex-wrap items-center gap-4 border-b border-ink bg-sheet px-5 py-3">
-  <Mark />
-  <h1 class="text-2xl">Wide Sieve</h1>
-  <p class="text-soft">The shelf: every kit, and where its needs rest.</p>
-  <span class="ml-auto flex items-center gap-3"
-    ><SaveMark /><button class="btn min-h-9 px-3 py-1" onclick={toggleTheme}>Light / dark</button
-    ></span
-  >
-</header>
+<ShelfHeader title="Wide Sieve" about="The shelf: every kit, and where its needs rest." />
 <main class="mx-auto max-w-6xl p-4 sm:p-6">
   {#if workspace.setAside.length > 0}
     <div class="noted mb-5">
@@ -112,7 +102,7 @@
             <p class="text-sm text-soft">
               {brief?.brief.title || "untitled brief"} · {k.list.title} · {k.kit.lines.length} lines
               {#if k.kit.price}· {money(k.kit.price.amount, k.kit.price.currency)}{/if}
-              {#if k.history.length > 0}· last note {k.history.at(-1)!.on}{/if}
+              {#if k.history.length > 0}· last note {day(k.history.at(-1)!.on)}{/if}
             </p>
           </div>
           {#if a}

@@ -20,9 +20,14 @@ test("a first visit opens on the demo, once, and never over a user's own data", 
 test("every stage is free of accessibility faults, light and dark, wide and narrow, and nothing scrolls sideways", async ({
   page,
 }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(240_000);
   await page.goto("/");
   await expect(page).toHaveURL(/demo-crew-box/);
+  await page.goto("/lists");
+  await page.getByRole("button", { name: "Copy Personal day kit to edit" }).click();
+  await page.waitForURL(/\/lists\/.+/);
+  await expect(page.getByLabel("Title")).toHaveValue(/our own/);
+  const ownList = new URL(page.url()).pathname;
   for (const [theme, width] of [
     ["light", 1280],
     ["dark", 390],
@@ -31,6 +36,9 @@ test("every stage is free of accessibility faults, light and dark, wide and narr
     await page.setViewportSize({ width, height: 800 });
     for (const at of [
       "/",
+      "/lists",
+      ownList,
+      "/settings",
       ...["brief", "unpack", "bench", "sieve", "plan", "log", "report"].map(
         (s) => `/kit/demo-crew-box/${s}`,
       ),

@@ -2,7 +2,7 @@ import { expect } from "chai";
 import { audit } from "../../src/lib/core/audit.ts";
 import { functionOf, LICENSED_ONLY, shippedType } from "../../src/lib/core/catalogue/catalogue.ts";
 import { CATEGORIES } from "../../src/lib/core/catalogue/functionRecord.ts";
-import { itemTypeSchema } from "../../src/lib/core/catalogue/itemType.ts";
+import { itemTypeSchema, SENSITIVITIES } from "../../src/lib/core/catalogue/itemType.ts";
 import { searchTypes } from "../../src/lib/core/catalogue/searchTypes.ts";
 import { integrity, listSchema } from "../../src/lib/core/formats/auditFile.ts";
 import { auditOf } from "../../src/lib/core/formats/workspaceFile.ts";
@@ -18,7 +18,8 @@ import { INSPECTION_POINTS, POINTS_BY_TYPE } from "../../src/lib/data/inspection
 import { ITEM_TYPES } from "../../src/lib/data/itemTypes.ts";
 import { SHIPPED_LISTS } from "../../src/lib/data/lists/index.ts";
 import { PRICE_BOOK } from "../../src/lib/data/priceBook.ts";
-import { CAUTIONS } from "../../src/lib/words/cautions.ts";
+import { briefCautions, CAUTIONS, cautionsFor } from "../../src/lib/words/cautions.ts";
+import { hasThing } from "../../src/lib/words/things.ts";
 import { CATEGORY_LABEL } from "../../src/lib/words/labels.ts";
 import { auditFile, TODAY } from "./build.ts";
 
@@ -52,9 +53,36 @@ describe("the catalogue", () => {
     for (const p of INSPECTION_POINTS) expect(used.has(p.id), p.id).to.equal(true);
     expect(Object.keys(POINTS_BY_TYPE).filter((id) => !shippedType(id))).to.deep.equal([]);
   });
-  it("words and cautions name known types", () => {
-    for (const id of [...Object.keys(CARD_WORDS), ...CAUTIONS.flatMap((c) => c.itemTypes)])
+  it("words and cautions name known types and functions", () => {
+    for (const id of [...Object.keys(CARD_WORDS), ...CAUTIONS.flatMap((c) => c.itemTypes ?? [])])
       expect(shippedType(id), id).to.not.equal(undefined);
+    for (const id of CAUTIONS.flatMap((c) => c.functions ?? []))
+      expect(functionOf(id), id).to.not.equal(undefined);
+    for (const f of FUNCTIONS) expect(hasThing(f.id), f.id).to.equal(true);
+  });
+  it("every tablet, all that is for licensed use and all that clashes has its caution", () => {
+    const brief = {
+      ...auditFile([], []).brief,
+      sensitivities: [...SENSITIVITIES],
+    };
+    for (const t of ITEM_TYPES) {
+      const wanted =
+        (t.medicine && t.measure === "dose") || t.clash.length > 0 || LICENSED_ONLY.has(t.id);
+      // What only washes or cools carries no caution of its own.
+      const plain = ["hand-sanitiser", "petroleum-jelly", "sunscreen", "hand-towelette"];
+      if (wanted && !plain.includes(t.id))
+        expect(cautionsFor(t.id, brief), t.id).to.have.length.greaterThan(0);
+    }
+  });
+  it("a caution tied to a brief stands only under such a brief", () => {
+    const brief = auditFile([], []).brief;
+    const ids = (b: typeof brief) => cautionsFor("ibuprofen", b).map((c) => c.id);
+    expect(ids(brief)).to.deep.equal(["medicine"]);
+    expect(ids({ ...brief, sensitivities: ["nsaid"] })).to.deep.equal(["medicine", "nsaid"]);
+    expect(briefCautions(brief)).to.deep.equal([]);
+    expect(
+      briefCautions({ ...brief, activities: ["snakes"], carry: "boat" }).map((c) => c.id),
+    ).to.deep.equal(["snakes", "vehicle-heat"]);
   });
   it("is found by any name, in either spelling", () => {
     expect(searchTypes("hemostatic gau")[0]!.id).to.equal("haemostatic-gauze");

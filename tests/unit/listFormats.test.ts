@@ -88,7 +88,10 @@ describe("a reference list as a table", () => {
   });
 
   const number = fc.integer({ min: 0, max: 4000 }).map((n) => n / 4);
-  const text = fc.string({ minLength: 1, maxLength: 40 }).map((s) => s.trim()).filter(Boolean);
+  const text = fc
+    .string({ minLength: 1, maxLength: 40 })
+    .map((s) => s.trim())
+    .filter(Boolean);
   const need = fc.record(
     {
       function: fc.constantFrom(...FUNCTIONS.map((f) => f.id)),
@@ -177,7 +180,10 @@ describe("a reference list as JSON", () => {
   it("carries the own item types its stand-ins name, and comes back the same", () => {
     const file = listFile(list, [own, { ...own, id: "not-named" }]);
     expect(file.itemTypes).to.deep.equal([own]);
-    expect(parseListFile(JSON.parse(JSON.stringify(file)))).to.deep.equal({ ok: true, value: file });
+    expect(parseListFile(JSON.parse(JSON.stringify(file)))).to.deep.equal({
+      ok: true,
+      value: file,
+    });
   });
   it("refuses a stand-in of an unknown type, a newer version, another format", () => {
     const bad = (json: unknown) => {

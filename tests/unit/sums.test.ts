@@ -37,6 +37,14 @@ describe("the sums", () => {
     expect(sum.amount).to.equal(6);
     expect(sum.assumed.map((a) => a.code)).to.include("height-assumed");
   });
+  it("gives metres where the job is counted in metres: two legs of 7.64 m, 16 m in whole ones", () => {
+    const sum = wraps(
+      { limb: "leg", limbs: 2, widthMm: 100, lengthMm: 4500, overlap: 0.5 },
+      brief,
+      true,
+    );
+    expect(sum.amount).to.equal(16);
+  });
   it("changes 3 wounds every 12 h for 26 h: twice more, 9 dressings", () => {
     const sum = dressings({ wounds: 3, everyH: 12 }, brief);
     expect(sum.amount).to.equal(9);

@@ -5,7 +5,7 @@ import type { Action } from "../core/plan/actions.ts";
 import { kitLoad } from "../core/plan/mass.ts";
 import { piecesOf } from "../core/sieve/measure.ts";
 import { MESHES } from "../core/sieve/sift.ts";
-import { cautionsFor, GENERAL_CAUTION } from "../words/cautions.ts";
+import { cautionsOf, GENERAL_CAUTION } from "../words/cautions.ts";
 import { CATEGORY_LABEL, MESH_LABEL } from "../words/labels.ts";
 import {
   ACTION_LABEL,
@@ -124,12 +124,13 @@ export function markdownReport(a: Audit, plan: ReportPlan | null, madeOn: string
         .join("\n"),
     );
   if (plan) parts.push("## Plan", planText(plan, a, lineName));
-  const cautions = new Map<string, string>();
-  for (const { type } of a.bench.lines)
-    for (const c of cautionsFor(type?.id ?? null)) cautions.set(c.id, c.text);
+  const cautions = cautionsOf(
+    a.bench.lines.map((l) => l.type?.id),
+    a.bench.brief,
+  );
   parts.push(
     "## Cautions",
-    [GENERAL_CAUTION, ...cautions.values()].map((c) => `- ${c}`).join("\n"),
+    [GENERAL_CAUTION, ...cautions.map((c) => c.text)].map((c) => `- ${c}`).join("\n"),
     "## Method",
     `Each need of the list passes seven meshes: Here, Real, Enough, Sound, Fresh, Handy, Usable. Coverage is what reaches the pan, weighted by tier (vital 5, core 3, useful 1). House rules: ${rulesText(a)}. Made with Wide Sieve on ${madeOn}.`,
   );

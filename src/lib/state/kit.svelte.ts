@@ -4,6 +4,8 @@ import { typeLookup } from "../core/catalogue/catalogue.ts";
 import type { Brief, Line } from "../core/formats/auditFile.ts";
 import { auditOf } from "../core/formats/workspaceFile.ts";
 import { lineCondition } from "../core/inspect/quality.ts";
+import { convertBook, rateBetween } from "../core/plan/convertBook.ts";
+import type { PriceBook } from "../core/plan/priceBook.ts";
 import { kitLoad } from "../core/plan/mass.ts";
 import type { KitRecord } from "../core/records/records.ts";
 import { newBrief } from "./newRecords.ts";
@@ -23,6 +25,24 @@ export class KitState {
   audit = $derived<Audit>(audit(this.file, workspace.today));
   typeOf = $derived(typeLookup(workspace.ownTypes));
   load = $derived(kitLoad(this.file));
+  /** The currency of this audit: of the price paid, else the one set. */
+  wantedCurrency = $derived(this.record?.kit.price?.currency ?? workspace.settings.currency);
+  #rate = $derived(
+    rateBetween(
+      workspace.priceBook.currency,
+      this.wantedCurrency,
+      workspace.settings.currency,
+      workspace.settings.rates,
+    ),
+  );
+  /** The price book in the audit's currency; in its own while the rate is not known. */
+  book = $derived<PriceBook>(
+    this.#rate === null
+      ? workspace.priceBook
+      : convertBook(workspace.priceBook, this.wantedCurrency, this.#rate),
+  );
+  currency = $derived(this.book.currency);
+  noRate = $derived(this.#rate === null);
   lines = $derived(this.record?.kit.lines ?? []);
   /** Dearer: each unchecked line is tried alone. Read only where it is shown. */
   worth = $derived.by(() => worthChecking(this.audit));

@@ -1,4 +1,10 @@
-import type { BriefRecord, KitRecord } from "../core/records/records.ts";
+import type { ReferenceList } from "../core/formats/auditFile.ts";
+import type {
+  BriefRecord,
+  KitRecord,
+  ListRecord,
+  SettingsRecord,
+} from "../core/records/records.ts";
 import { PERSONAL_DAY } from "../data/lists/personalDay.ts";
 import { currentVersion } from "./store.ts";
 
@@ -35,3 +41,23 @@ export const newKit = (key: string, name: string, briefId: string): KitRecord =>
   history: [],
   plan: { question: "cheapest", budget: null },
 });
+
+/** A list of the user's own, from any list: its content under an id of its own. */
+export const newList = (key: string, list: ReferenceList): ListRecord => ({
+  kind: "list",
+  id: `list:${key}`,
+  version: currentVersion("list"),
+  list: { ...structuredClone(list), id: `own-${key}`, version: 1 },
+  from: list.id,
+});
+
+/** Until someone chooses: metric, dates and numbers as the browser writes them, euros. */
+export const DEFAULT_SETTINGS: SettingsRecord = {
+  kind: "settings",
+  id: "settings:own",
+  version: currentVersion("settings"),
+  units: "metric",
+  locale: "",
+  currency: "EUR",
+  rates: {},
+};

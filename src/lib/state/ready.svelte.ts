@@ -12,9 +12,6 @@ const PAUSE_MS = 700;
 class Ready {
   run = new PlanRun();
   request = $state.raw<PlanRequest | null>(null);
-  get currency(): string {
-    return workspace.priceBook.currency;
-  }
 }
 
 export function provideReady(kit: KitState): Ready {
@@ -23,7 +20,7 @@ export function provideReady(kit: KitState): Ready {
   $effect(() => {
     const request: PlanRequest = {
       audit: kit.file,
-      book: workspace.priceBook,
+      book: kit.book,
       question: "cheapest",
       target: "ready",
       limits: { budget: null, massG: null, volumeMl: null },

@@ -3,11 +3,21 @@ import type { ItemType } from "../core/catalogue/itemType.ts";
 import { parseAudit } from "../core/formats/auditFile.ts";
 import type { Problem } from "../core/formats/problem.ts";
 import { parseWorkspace, writeWorkspace } from "../core/formats/workspaceFile.ts";
-import type { BriefRecord, KitRecord, WorkspaceRecord } from "../core/records/records.ts";
+import { listFile, parseListFile } from "../core/formats/listFile.ts";
+import type { ReferenceList } from "../core/formats/auditFile.ts";
+import type {
+  BriefRecord,
+  KitRecord,
+  ListRecord,
+  SettingsRecord,
+  WorkspaceRecord,
+} from "../core/records/records.ts";
+import { SHIPPED_LISTS } from "../data/lists/index.ts";
+import { showBy } from "../words/display.ts";
 import { demoRecords } from "../data/demo.ts";
 import { PRICE_BOOK } from "../data/priceBook.ts";
 import { browserStorage } from "./browserStorage.ts";
-import { newBrief, newKit } from "./newRecords.ts";
+import { DEFAULT_SETTINGS, newBrief, newKit, newList } from "./newRecords.ts";
 import { Store, type Notice, type SaveState, type SetAside } from "./store.ts";
 
 const CHANNEL = "wide-sieve.records";
@@ -44,12 +54,21 @@ class Workspace {
   aliases = $derived(sorted(this.records, "alias"));
   barcodes = $derived(sorted(this.records, "barcode"));
   priceBook = $derived(sorted(this.records, "priceBook")[0]?.book ?? PRICE_BOOK);
+  /** The user's own lists, by title. */
+  lists = $derived(
+    sorted(this.records, "list").sort((a, b) => a.list.title.localeCompare(b.list.title)),
+  );
+  settings = $derived(sorted(this.records, "settings")[0] ?? DEFAULT_SETTINGS);
 
   #store: Store | null = null;
   #channel: BroadcastChannel | null = null;
 
   async start(): Promise<void> {
     if (this.#store) return;
+    showBy(() => ({
+      units: this.settings.units,
+      locale: this.settings.locale || navigator.language || "en-GB",
+    }));
     const store = new Store(browserStorage(), {
       onChange: () => this.#refresh(),
       onNotice: (n) => this.#notice(n),
@@ -81,11 +100,14 @@ class Workspace {
     if (this.records.size > 0 || this.setAside.length > 0) return false;
     try {
       if (localStorage.getItem(SEEN)) return false;
-      localStorage.setItem(SEEN, "1");
     } catch {
       return false;
     }
     this.addDemo();
+    // Only once it is stored: a page that was left too early gets the demo next time.
+    void this.flushed().then(() => {
+      if (this.save.is === "saved") localStorage.setItem(SEEN, "1");
+    });
     return true;
   }
 
@@ -162,6 +184,34 @@ class Workspace {
     return r?.kind === "brief" ? r : undefined;
   }
 
+  ownList(id: string): ListRecord | undefined {
+    const r = this.records.get(id);
+    return r?.kind === "list" ? r : undefined;
+  }
+
+  /** The list as it stands now, by the list's own id: the user's, else a shipped one. */
+  listNow(listId: string): ReferenceList | undefined {
+    return (
+      this.lists.find((r) => r.list.id === listId)?.list ??
+      SHIPPED_LISTS.find((l) => l.id === listId)
+    );
+  }
+
+  /** A list of the user's own from any list: a copy with an id of its own. Gives the record's id. */
+  addList(list: ReferenceList, label = `make a list: ${list.title}`): string {
+    const record = newList(newKey(), $state.snapshot(list) as ReferenceList);
+    this.edit(label, [record]);
+    return record.id;
+  }
+
+  changeSettings(label: string, patch: Partial<SettingsRecord>): void {
+    this.edit(label, [{ ...this.settings, ...patch }], [], "settings");
+  }
+
+  exportList(list: ReferenceList): string {
+    return JSON.stringify(listFile(list, this.ownTypes), null, 1);
+  }
+
   /** A new kit with a brief of its own, or under an existing one. Gives its id. */
   addKit(name: string, briefId?: string): string {
     const brief = briefId ? undefined : newBrief(newKey());
@@ -196,7 +246,12 @@ class Workspace {
       return false;
     }
     const format = (json as { format?: unknown } | null)?.format;
-    const read = format === "wide-sieve.audit" ? this.#readAudit(json) : parseWorkspace(json);
+    const read =
+      format === "wide-sieve.audit"
+        ? this.#readAudit(json)
+        : format === "wide-sieve.list"
+          ? this.#readList(json)
+          : parseWorkspace(json);
     if (!read.ok) {
       this.say(`${name} was not imported; nothing here has changed.`, true, read.problems);
       return false;
@@ -208,10 +263,13 @@ class Workspace {
     );
     this.edit(`import ${name}`, renamed);
     const kits = renamed.filter((r) => r.kind === "kit").length;
+    const lists = renamed.filter((r) => r.kind === "list").length;
     this.say(
       renamed.length === 0
         ? `Everything in ${name} is here already.`
-        : `Imported from ${name}: ${kits} ${kits === 1 ? "kit" : "kits"}, ${renamed.length} records.`,
+        : kits === 0 && lists > 0
+          ? `Imported from ${name}: ${lists === 1 ? "a reference list" : `${lists} reference lists`}.`
+          : `Imported from ${name}: ${kits} ${kits === 1 ? "kit" : "kits"}, ${renamed.length} records.`,
     );
     return true;
   }
@@ -234,6 +292,18 @@ class Workspace {
       itemType: t,
     }));
     return { ok: true, value: [brief, kit, ...types] };
+  }
+
+  #readList(json: unknown): ReturnType<typeof parseWorkspace> {
+    const parsed = parseListFile(json);
+    if (!parsed.ok) return parsed;
+    const types = (parsed.value.itemTypes ?? []).map((t) => ({
+      kind: "itemType" as const,
+      id: `itemType:${t.id}`,
+      version: 1,
+      itemType: t,
+    }));
+    return { ok: true, value: [newList(newKey(), parsed.value.list), ...types] };
   }
 
   async wipe(): Promise<void> {

@@ -2,7 +2,7 @@
   import type { Audit } from "../core/audit.ts";
   import { functionOf } from "../core/catalogue/catalogue.ts";
   import { MESHES } from "../core/sieve/sift.ts";
-  import { cautionsFor } from "../words/cautions.ts";
+  import { cautionsFor, cautionsForFunction } from "../words/cautions.ts";
   import { CATEGORY_LABEL, MESH_LABEL } from "../words/labels.ts";
   import { number, quantity, whyItRests } from "../words/sentences.ts";
   import WeaveChip from "./WeaveChip.svelte";
@@ -27,9 +27,12 @@
   );
   const cautions = $derived([
     ...new Map(
-      need.pairs
-        .flatMap((p) => cautionsFor(a.bench.lines[p.pair.line]!.type?.id ?? null))
-        .map((c) => [c.id, c]),
+      [
+        ...cautionsForFunction(asked.need.function),
+        ...need.pairs.flatMap((p) =>
+          cautionsFor(a.bench.lines[p.pair.line]!.type?.id ?? null, a.bench.brief),
+        ),
+      ].map((c) => [c.id, c]),
     ).values(),
   ]);
 </script>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { number, typedUnit, type TypedUnit } from "../words/display.ts";
+
   interface Props {
     value: number | undefined;
     label: string;
@@ -8,6 +10,8 @@
     /** Whether the field may be left empty. */
     optional?: boolean;
     unit?: string;
+    /** A measure that is typed in the unit of the user's choice and stored in g, ml or cm. */
+    of?: "mass" | "volume" | "height";
     width?: string;
     id?: string;
     onvalue: (n: number | undefined) => void;
@@ -20,10 +24,12 @@
     whole = false,
     optional = false,
     unit = "",
+    of,
     width = "w-20",
     id,
     onvalue,
   }: Props = $props();
+  const typed = $derived<TypedUnit>(of ? typedUnit(of) : { label: unit, factor: 1 });
   let text = $state<string | null>(null);
   const problem = $derived(text === null ? null : check(text));
   const uid = $props.id();
@@ -33,13 +39,14 @@
     const n = Number(t.replace(",", "."));
     if (!Number.isFinite(n)) return "is not a number";
     if (whole && !Number.isInteger(n)) return "must be a whole number";
-    if (n < min) return `must be at least ${min}`;
-    if (n > max) return `must be at most ${max}`;
+    if (n * typed.factor < min) return `must be at least ${number(min / typed.factor)}`;
+    if (n * typed.factor > max) return `must be at most ${number(max / typed.factor)}`;
     return null;
   }
   function input(t: string) {
     text = t;
-    if (check(t) === null) onvalue(t.trim() === "" ? undefined : Number(t.replace(",", ".")));
+    if (check(t) === null)
+      onvalue(t.trim() === "" ? undefined : Number(t.replace(",", ".")) * typed.factor);
   }
 </script>
 
@@ -52,11 +59,12 @@
       aria-label={label}
       aria-invalid={problem !== null}
       aria-describedby={problem ? `${uid}-problem` : undefined}
-      value={text ?? (value === undefined ? "" : String(value))}
+      value={text ??
+        (value === undefined ? "" : number(value / typed.factor, typed.factor === 1 ? 6 : 2))}
       oninput={(e) => input(e.currentTarget.value)}
       onblur={() => (text = problem === null ? null : text)}
     />
-    {#if unit}<span>{unit}</span>{/if}
+    {#if typed.label}<span>{typed.label}</span>{/if}
   </span>
   {#if problem}<span id="{uid}-problem" class="bad text-sm font-semibold" role="alert"
       >{label} {problem}</span

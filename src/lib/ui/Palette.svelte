@@ -3,7 +3,7 @@
   import { goto } from "$app/navigation";
   import { page } from "$app/state";
   import { workspace } from "../state/workspace.svelte.ts";
-  import { download, kitPath } from "./files.ts";
+  import { download, kitPath, listPath } from "./files.ts";
   import { STAGES } from "./stages.ts";
   import { toggleTheme } from "./theme.ts";
 
@@ -24,6 +24,12 @@
       : []),
     ...(kitId ? [{ label: "Report of this kit", run: () => goto(`/kit/${kitId}/report`) }] : []),
     { label: "Shelf of kits", run: () => goto("/") },
+    { label: "Reference lists", run: () => goto("/lists") },
+    ...workspace.lists.map((r) => ({
+      label: `Edit the list ${r.list.title}`,
+      run: () => goto(listPath(r.id)),
+    })),
+    { label: "Settings: units, dates, money", run: () => goto("/settings") },
     ...workspace.kits.map((k) => ({
       label: `Open ${k.kit.name}`,
       run: () => goto(`${kitPath(k.id)}/sieve`),

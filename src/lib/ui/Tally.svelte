@@ -59,7 +59,7 @@
       >{#if price}{money(price.amount, price.currency)} +
       {/if}{#if ready.run.running}…{:else if ready.run.result?.status === "infeasible"}no plan{:else if ready.run.result}{money(
           ready.run.result.price,
-          ready.currency,
+          kit.currency,
         )}{:else}–{/if}</strong
     >
     <span class="text-sm opacity-90">cost to ready</span></span

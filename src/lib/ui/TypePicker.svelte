@@ -7,9 +7,10 @@
     value: string | null;
     label: string;
     name: string;
+    placeholder?: string;
     onpick: (id: string | null) => void;
   }
-  const { value, label, name, onpick }: Props = $props();
+  const { value, label, name, placeholder = "", onpick }: Props = $props();
   const NONE = "none";
   let query = $state("");
   let open = $state(false);
@@ -30,6 +31,7 @@
   <Combobox.Input
     class="field w-full min-w-40 font-semibold"
     aria-label={label}
+    {placeholder}
     onfocus={(e) => e.currentTarget.select()}
     oninput={(e) => {
       query = e.currentTarget.value;

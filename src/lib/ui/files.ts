@@ -1,5 +1,7 @@
 import { goto } from "$app/navigation";
 import { parsePriceBook, parsePriceCsv } from "../core/formats/priceCsv.ts";
+import { csvRows, isListHeading, listFromRows } from "../core/formats/listTable.ts";
+import { typeLookup } from "../core/catalogue/catalogue.ts";
 import { PRICE_COLUMNS } from "../core/formats/priceCsv.ts";
 import { cardTextProblem, tooManyEntries } from "../core/card/cardText.ts";
 import { cardTextOf, FileProblem } from "./readFile.ts";
@@ -40,6 +42,10 @@ export async function takeFile(file: File): Promise<void> {
     takePrices(text, file.name, "csv");
     return;
   }
+  if (headsList(text)) {
+    await takeList(text, file.name);
+    return;
+  }
   const wrong = cardTextProblem(text);
   if (wrong) {
     workspace.say(`${file.name} ${wrong.what}. Nothing was imported.`, true);
@@ -65,6 +71,28 @@ export function addCard(name: string, text: string): string {
     many ? { ...kit, cardText: text } : mergeCard(kit, text, reading),
   ]);
   return id;
+}
+
+/** The heading of a list's table stands within the first rows. */
+const ROWS_LOOKED_AT = 12;
+function headsList(text: string): boolean {
+  const rows = csvRows(text.split(/\r?\n/, ROWS_LOOKED_AT).join("\n"));
+  return rows.ok && rows.value.some(isListHeading);
+}
+
+/** A reference list typed in a spreadsheet. All of it, or what is wrong by row and column. */
+async function takeList(text: string, name: string): Promise<void> {
+  const rows = csvRows(text);
+  const title = name.replace(/\.[^.]+$/, "");
+  const isType = (id: string) => typeLookup(workspace.ownTypes)(id) !== undefined;
+  const read = rows.ok ? listFromRows(rows.value, { id: "imported", title }, isType) : rows;
+  if (!read.ok) {
+    workspace.say(`${name} was not imported; nothing here has changed.`, true, read.problems);
+    return;
+  }
+  const id = workspace.addList(read.value, `import ${name}`);
+  workspace.say(`${read.value.needs.length} needs from ${name} are a list of yours now.`);
+  await goto(listPath(id));
 }
 
 function takePrices(text: string, name: string, kind: "json" | "csv"): void {
@@ -98,9 +126,13 @@ function takePrices(text: string, name: string, kind: "json" | "csv"): void {
 export const kitPath = (id: string): string =>
   `/kit/${encodeURIComponent(id.replace(/^kit:/, ""))}`;
 
+/** A list's page, by the id of its record. */
+export const listPath = (id: string): string =>
+  `/lists/${encodeURIComponent(id.replace(/^list:/, ""))}`;
+
 /** Saves a text as a file on the user's machine. */
-export function download(name: string, text: string, type = "application/json"): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+export function download(name: string, body: BlobPart, type = "application/json"): void {
+  const url = URL.createObjectURL(new Blob([body], { type }));
   const a = document.createElement("a");
   a.href = url;
   a.download = name;

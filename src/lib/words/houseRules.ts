@@ -82,3 +82,16 @@ export const HOUSE_RULES = [
     ],
   },
 ] as const;
+
+export const THRESHOLD_LABEL = {
+  ready: "Ready from a coverage of",
+  nearly: "Nearly from",
+  partial: "Partial from",
+  partialVital: "Partial asks of each vital need",
+} as const;
+
+export const MARK_LABEL = {
+  vital: "A vital need passes at",
+  core: "A core need at",
+  useful: "A useful need at",
+} as const;

@@ -95,3 +95,5 @@ export const UNCHECKED_LABEL: Record<string, string> = {
   date: "date",
   reach: "reach",
 };
+
+export const CONDITION_LABEL = { sound: "sound", worn: "worn", failed: "failed" } as const;

@@ -4,6 +4,7 @@ import type { Audit } from "../core/audit.ts";
 import type { Action } from "../core/plan/actions.ts";
 import type { Obstacle } from "../core/plan/infeasible.ts";
 import type { SiftedPair } from "../core/sieve/sift.ts";
+import { display, grams, litres, metres, money, number } from "./display.ts";
 import { MESH_LABEL, SKILL_LABEL, UNIT_LABEL } from "./labels.ts";
 
 /** Sentences that a person reads. Core gives codes and numbers; every wording is here. */
@@ -12,6 +13,8 @@ import { MESH_LABEL, SKILL_LABEL, UNIT_LABEL } from "./labels.ts";
 export const percent = (share: number | null): string =>
   share === null ? "–" : String(Math.round(share * 100));
 
+export { day, grams, litres, metres, money, number, size } from "./display.ts";
+
 /** A range of shares, "61–78 %", or one figure when both round to the same. */
 export function percentRange(interval: readonly [number, number] | null): string {
   if (!interval) return "–";
@@ -19,31 +22,13 @@ export function percentRange(interval: readonly [number, number] | null): string
   return low === high ? `${high} %` : `${low}–${high} %`;
 }
 
-export const number = (n: number, digits = 2): string =>
-  String(Math.round(n * 10 ** digits) / 10 ** digits);
-
-export const grams = (g: number): string =>
-  g >= 1000 ? `${number(g / 1000, 2)} kg` : `${Math.round(g)} g`;
-export const litres = (ml: number): string =>
-  ml >= 1000 ? `${number(ml / 1000, 1)} l` : `${Math.round(ml)} ml`;
-
-export const money = (amount: number, currency: string): string =>
-  new Intl.NumberFormat("en-IE", { style: "currency", currency }).format(amount);
-
 /** "6 m", "2 pairs", "12". */
 export function quantity(units: number, unit: FunctionUnit): string {
+  if (unit === "metre") return metres(units);
+  if (unit === "millilitre" && display().units === "us") return litres(units);
   const [one, many] = UNIT_LABEL[unit];
   const n = number(units, 2);
   return one === "" ? n : `${n} ${units === 1 ? one : many}`;
-}
-
-/** mm as the trade says it: cm below a metre, metres above; one unit once where all share it. */
-export function size(mm: readonly number[] | null | undefined): string {
-  if (!mm || mm.length === 0) return "not known";
-  if (mm.every((v) => v < 2000)) return `${mm.map((v) => number(v / 10, 1)).join(" × ")} cm`;
-  return mm
-    .map((v) => (v >= 1000 ? `${number(v / 1000, 2)} m` : `${number(v / 10, 1)} cm`))
-    .join(" × ");
 }
 
 export const needLabel = (functionId: string): string =>
@@ -177,3 +162,19 @@ export const PHASE_LABEL = {
   "at-rotation": "When stock rotates",
   "to-check": "To check: the plan leans on these",
 } as const;
+
+/** What another school would make of the kit: "+3.2 points, Nearly", "the same". */
+export function gainText(
+  v: {
+    readonly gain: number | null;
+    readonly grade: string | null;
+    readonly coverage: number | null;
+  },
+  now: Pick<Audit, "grade">,
+): string {
+  if (v.gain === null) return "nothing is asked";
+  const grade = v.grade === now.grade ? "" : `, ${v.grade}`;
+  const points = number(Math.abs(v.gain) * 100, 1);
+  if (points === "0") return grade ? `same coverage${grade}` : "no difference here";
+  return `${v.gain > 0 ? "+" : "−"}${points} points of coverage${grade}`;
+}

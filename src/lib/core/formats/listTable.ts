@@ -220,7 +220,10 @@ function needOf(
   const accept = several("accept").flatMap((text) => {
     const m = /^(\S+)\s+(\d*[.,]?\d+)(?:\s+yield\s+(\d*[.,]?\d+))?(\s+improvised)?$/i.exec(text);
     if (!m) {
-      bad("accept", `'${text}' is not an item type with a credit, as 'sanitary-pad 0.4 improvised'`);
+      bad(
+        "accept",
+        `'${text}' is not an item type with a credit, as 'sanitary-pad 0.4 improvised'`,
+      );
       return [];
     }
     if (!isType(m[1]!)) bad("accept", `'${m[1]}' is not an item type`);

@@ -110,6 +110,8 @@ export const listRecordSchema = z.looseObject({
   id: recordId,
   version,
   list: listSchema,
+  /** Id of the list it was copied from, where it still exists. */
+  from: z.string().max(160).optional(),
 });
 
 /** How numbers, dates and money are shown; stored values stay SI and ISO. One record. */

@@ -26,10 +26,11 @@ export interface WrapsInput {
 }
 
 /**
- * Bandages to wrap a whole limb of the tallest person.
+ * Bandages to wrap a whole limb of the tallest person; with `inMetres` the metres, for a job that is
+ * counted so.
  * turns = length / (width × (1 − overlap)); bandage used = turns × mean girth.
  */
-export function wraps(input: WrapsInput, brief: SumBrief): Sum {
+export function wraps(input: WrapsInput, brief: SumBrief, inMetres = false): Sum {
   const build = LIMBS[input.limb];
   const heightMm = (brief.tallestCm ?? TALL_CM) * 10;
   const lengthMm = heightMm * build.length;
@@ -40,8 +41,10 @@ export function wraps(input: WrapsInput, brief: SumBrief): Sum {
   return sumOf(
     {
       kind: "wraps",
-      function: "pressure-immobilisation",
-      quantity: { base: each * input.limbs },
+      function: inMetres ? "dressing-retention" : "pressure-immobilisation",
+      quantity: {
+        base: inMetres ? Math.ceil((usedMm / 100) * input.limbs) / 10 : each * input.limbs,
+      },
       steps: [
         { code: "limb-length", value: lengthMm },
         { code: "turns", value: turns },

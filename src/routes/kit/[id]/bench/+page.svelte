@@ -15,8 +15,8 @@
   import { LOCATION_LABEL } from "$lib/words/labels.ts";
   import { number, percent, quantity } from "$lib/words/sentences.ts";
   import { VERDICT_BECAUSE, VERDICT_LABEL } from "$lib/words/verdicts.ts";
-  import SizeField from "../unpack/SizeField.svelte";
-  import DateField from "./DateField.svelte";
+  import SizeField from "$lib/ui/SizeField.svelte";
+  import DateField from "$lib/ui/DateField.svelte";
 
   const kit = useKit();
   let byWorth = $state(false);
@@ -487,7 +487,7 @@
           <dd class="font-semibold">{percent(hangs.failed)} %</dd>
         </dl>
       {/if}
-      {#each cautionsFor(line.itemType) as c (c.id)}
+      {#each cautionsFor(line.itemType, kit.brief) as c (c.id)}
         <p class="noted mt-3 text-sm">{c.text}</p>
       {/each}
     </aside>

@@ -1,41 +1,101 @@
 <script lang="ts">
   import { page } from "$app/state";
-  import { functionOf } from "$lib/core/catalogue/catalogue.ts";
-  import { CARRIES } from "$lib/core/formats/auditFile.ts";
+  import { audit } from "$lib/core/audit.ts";
+  import { briefEffect } from "$lib/core/brief/briefEffect.ts";
   import { SENSITIVITIES, SKILLS } from "$lib/core/catalogue/itemType.ts";
-  import { schools } from "$lib/core/reference/houseRules.ts";
+  import { CARRIES, type Brief } from "$lib/core/formats/auditFile.ts";
   import { ACTIVITIES } from "$lib/data/activities.ts";
-  import { SHIPPED_LISTS } from "$lib/data/lists/index.ts";
+  import { BRIEF_PRESETS, type BriefPreset } from "$lib/data/briefPresets.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
-  import { workspace } from "$lib/state/workspace.svelte.ts";
+  import { newBrief } from "$lib/state/newRecords.ts";
+  import { newKey, workspace } from "$lib/state/workspace.svelte.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
-  import {
-    CARRY_LABEL,
-    CATEGORY_LABEL,
-    SENSITIVITY_LABEL,
-    SKILL_LABEL,
-  } from "$lib/words/labels.ts";
-  import { HOUSE_RULES } from "$lib/words/houseRules.ts";
-  import { quantity } from "$lib/words/sentences.ts";
+  import { briefCautions } from "$lib/words/cautions.ts";
+  import { CARRY_LABEL, SENSITIVITY_LABEL, SKILL_LABEL } from "$lib/words/labels.ts";
+  import { number } from "$lib/words/sentences.ts";
+  import { changesText } from "$lib/words/things.ts";
+  import Elsewhere from "./Elsewhere.svelte";
+  import HouseRules from "./HouseRules.svelte";
+  import JudgedAgainst from "./JudgedAgainst.svelte";
 
   const kit = useKit();
   const b = $derived(kit.brief);
-  const rules = $derived(schools(kit.record?.houseRules));
   const others = $derived(
     workspace.kits.filter((k) => k.briefId === kit.record?.briefId).length - 1,
   );
   const toggle = <T,>(list: readonly T[], x: T): T[] =>
     list.includes(x) ? list.filter((y) => y !== x) : [...list, x];
 
-  function chooseList(id: string) {
-    const list = SHIPPED_LISTS.find((l) => l.id === id);
-    if (list)
-      kit.update(`judge against ${list.title}`, (r) => ({ ...r, list: structuredClone(list) }));
-  }
-  function chooseBrief(id: string) {
+  const chooseBrief = (id: string) =>
     kit.update("use another brief", (r) => ({ ...r, briefId: id }));
+  /** This kit's own copy of a brief that other kits share. */
+  function ownBrief() {
+    const { record, briefRecord } = kit;
+    if (!record || !briefRecord) return;
+    const copy = {
+      ...newBrief(newKey()),
+      brief: { ...structuredClone($state.snapshot(briefRecord.brief)) },
+    };
+    workspace.edit("a brief of its own", [copy, { ...record, briefId: copy.id }]);
   }
-  const listHere = $derived(SHIPPED_LISTS.find((l) => l.id === kit.record?.list.id));
+  function start(preset: BriefPreset) {
+    const { record, briefRecord } = kit;
+    if (!record || !briefRecord) return;
+    const title = briefRecord.brief.title || preset.title;
+    const list = workspace.listNow(preset.list);
+    workspace.edit(`start from ${preset.title}`, [
+      { ...briefRecord, brief: { ...briefRecord.brief, ...preset.brief, title } },
+      list ? { ...record, list: structuredClone($state.snapshot(list)) } : record,
+    ]);
+  }
+
+  /** What the list would ask for under another answer. */
+  const otherwise = (patch: Partial<Brief>, most = 2): string =>
+    changesText(
+      briefEffect(kit.record?.list.needs ?? [], kit.record?.houseRules ?? {}, b, {
+        ...b,
+        ...patch,
+      }),
+      most,
+    );
+  const HOURS_LOOKED_AHEAD = 72;
+  /** The next longer way to care at which the list asks for more. */
+  const nextHours = $derived.by(() => {
+    for (let h = Math.floor(b.hoursToCare) + 1; h <= HOURS_LOOKED_AHEAD; h++) {
+      const text = otherwise({ hoursToCare: h });
+      if (text !== otherwise({})) return { h, text };
+    }
+    return null;
+  });
+  const steps = $derived([
+    { label: `${b.people + 1} people`, text: otherwise({ people: b.people + 1 }, 4) },
+    { label: `${b.days + 1} days`, text: otherwise({ days: b.days + 1 }, 4) },
+    ...(b.days !== 3 && b.days < 3 ? [{ label: "3 days", text: otherwise({ days: 3 }, 4) }] : []),
+    ...(nextHours ? [{ label: `${nextHours.h} hours from care`, text: nextHours.text }] : []),
+  ]);
+  /** Needs that taking up or leaving an activity would add or drop: "+3". */
+  const activityEffect = (id: string) => {
+    const patch = { activities: toggle(b.activities, id) };
+    const changes = briefEffect(kit.record?.list.needs ?? [], kit.record?.houseRules ?? {}, b, {
+      ...b,
+      ...patch,
+    });
+    const added = changes.filter((c) => c.from === 0).length;
+    const dropped = changes.filter((c) => c.to === 0).length;
+    return { sign: added > 0 ? `+${added}` : dropped > 0 ? `−${dropped}` : "", changes };
+  };
+  /** Coverage gained by another answer that changes what can be used, in points. */
+  const pointsIf = (patch: Partial<Brief>): string => {
+    const then = audit({ ...kit.file, brief: { ...b, ...patch } }, workspace.today);
+    const gain = ((then.coverage ?? 0) - (kit.audit.coverage ?? 0)) * 100;
+    return Math.abs(gain) < 0.05
+      ? ""
+      : `${gain > 0 ? "+" : "−"}${number(Math.abs(gain), 1)} points`;
+  };
+  let probe = $state<string | null>(null);
+  const look = (text: string | null) => () => (probe = text);
+
+  const cautions = $derived(briefCautions(b));
 </script>
 
 <div
@@ -43,11 +103,16 @@
 >
   <section>
     <h1 class="text-3xl">Brief</h1>
-    <p class="text-soft">
-      A kit is always judged for someone. {others > 0
-        ? `This brief also holds for ${others} other ${others === 1 ? "kit" : "kits"}.`
-        : ""}
-    </p>
+    <p class="text-soft">A kit is always judged for someone.</p>
+    {#if others > 0}
+      <p class="mt-1 text-sm">
+        This brief also holds for {others} other {others === 1 ? "kit" : "kits"}: what you change
+        here changes {others === 1 ? "its" : "their"} verdict too.
+        <button class="underline underline-offset-4" onclick={ownBrief}
+          >Give this kit a brief of its own</button
+        >
+      </p>
+    {/if}
     <div class="mt-4 flex flex-wrap gap-3">
       <label class="flex grow flex-col gap-1"
         ><span class="text-sm font-semibold">This kit is called</span>
@@ -72,6 +137,44 @@
             kit.updateBrief("name the brief", { title: e.currentTarget.value }, "title")}
         /></label
       >
+    </div>
+    <div class="mt-3 flex flex-wrap items-end gap-3">
+      <label class="flex grow basis-56 flex-col gap-1"
+        ><span class="text-sm font-semibold">Start from</span>
+        <select
+          class="field"
+          value=""
+          onchange={(e) => {
+            const preset = BRIEF_PRESETS.find((p) => p.id === e.currentTarget.value);
+            if (preset) start(preset);
+            e.currentTarget.value = "";
+          }}
+        >
+          <option value="">an outing of this kind …</option>
+          {#each BRIEF_PRESETS as p (p.id)}
+            <option value={p.id}
+              >{p.title}: {p.brief.people} people, {p.brief.days}
+              {p.brief.days === 1 ? "day" : "days"}, {number(p.brief.hoursToCare, 1)} h</option
+            >
+          {/each}
+        </select></label
+      >
+      {#if workspace.briefs.length > 1}
+        <label class="flex grow basis-56 flex-col gap-1"
+          ><span class="text-sm font-semibold">Or use a brief you have</span>
+          <select
+            class="field"
+            value={kit.record?.briefId}
+            onchange={(e) => chooseBrief(e.currentTarget.value)}
+          >
+            {#each workspace.briefs as other (other.id)}
+              <option value={other.id}
+                >{other.brief.title || "untitled"}: {other.brief.people} people, {other.brief.days} days</option
+              >
+            {/each}
+          </select></label
+        >
+      {/if}
     </div>
 
     <div class="sheet mt-5 p-5 text-lg leading-[3.2rem]">
@@ -110,23 +213,28 @@
           kit.updateBrief("first day", { start: e.currentTarget.value || undefined })}
       />{b.start ? "" : " (today, until you say)"}. Carried
       <select
-        class="field"
+        class="field max-w-full"
         aria-label="Carried"
         value={b.carry}
         onchange={(e) =>
           kit.updateBrief("carry", { carry: e.currentTarget.value as typeof b.carry })}
       >
-        {#each CARRIES as c (c)}<option value={c}>{CARRY_LABEL[c]}</option>{/each}
+        {#each CARRIES as c (c)}
+          {@const text = otherwise({ carry: c }, 1)}
+          <option value={c}>{CARRY_LABEL[c]}{text === otherwise({}) ? "" : ` (${text})`}</option
+          >{/each}
       </select>
       by people with
       <select
-        class="field"
+        class="field max-w-full"
         aria-label="Skill"
         value={b.skill}
         onchange={(e) =>
           kit.updateBrief("skill", { skill: e.currentTarget.value as typeof b.skill })}
       >
-        {#each SKILLS as s (s)}<option value={s}>{SKILL_LABEL[s]}</option>{/each}
+        {#each SKILLS as s (s)}
+          {@const points = s === b.skill ? "" : pointsIf({ skill: s })}
+          <option value={s}>{SKILL_LABEL[s]}{points ? ` (${points})` : ""}</option>{/each}
       </select>. The tallest is
       <NumberField
         label="Tallest"
@@ -134,56 +242,88 @@
         min={30}
         max={260}
         optional
-        unit="cm"
+        of="height"
         onvalue={(n) => kit.updateBrief("tallest", { tallestCm: n }, "tallest")}
       />.
     </div>
+    <dl class="mt-2 text-sm" aria-label="What another answer would change" data-testid="otherwise">
+      {#each steps as s (s.label)}
+        <div class="flex gap-2 py-0.5">
+          <dt class="w-40 shrink-0 font-semibold">{s.label}:</dt>
+          <dd>{s.text}</dd>
+        </div>
+      {/each}
+    </dl>
 
     <fieldset class="mt-5">
       <legend class="font-head text-xl font-bold">What goes on there</legend>
       <div class="mt-2 flex flex-wrap gap-2">
         {#each ACTIVITIES as act (act.id)}
+          {@const on = b.activities.includes(act.id)}
+          {@const effect = activityEffect(act.id)}
+          {@const text = `${act.label}, ${on ? "left out" : "taken in"}: ${changesText(effect.changes, 6)}`}
           <button
-            class="btn min-h-10 px-3 py-1 font-normal {b.activities.includes(act.id)
-              ? 'btn-on'
-              : ''}"
-            aria-pressed={b.activities.includes(act.id)}
+            class="btn min-h-10 px-3 py-1 font-normal {on ? 'btn-on' : ''}"
+            aria-pressed={on}
+            {...effect.sign ? { "aria-description": text } : {}}
+            onmouseenter={look(text)}
+            onfocus={look(text)}
+            onmouseleave={look(null)}
+            onblur={look(null)}
             onclick={() =>
               kit.updateBrief(`activity: ${act.label}`, {
                 activities: toggle(b.activities, act.id),
-              })}>{b.activities.includes(act.id) ? "✓ " : ""}{act.label}</button
+              })}
+            >{on ? "✓ " : ""}{act.label}
+            {#if effect.sign && !on}<span aria-hidden="true" class="text-sm font-semibold text-pass"
+                >{effect.sign}</span
+              >{/if}</button
           >
         {/each}
       </div>
+      <p class="mt-2 min-h-12 text-sm text-soft" data-testid="probe">
+        {probe ?? "A number at a pick says how many needs it adds; point at it to see which."}
+      </p>
     </fieldset>
-    <fieldset class="mt-5">
+    <fieldset class="mt-3">
       <legend class="font-head text-xl font-bold">Someone there reacts to</legend>
       <div class="mt-2 flex flex-wrap gap-2">
         {#each SENSITIVITIES as s (s)}
+          {@const on = b.sensitivities.includes(s)}
+          {@const points = pointsIf({ sensitivities: toggle(b.sensitivities, s) })}
           <button
-            class="btn min-h-10 px-3 py-1 font-normal {b.sensitivities.includes(s) ? 'btn-on' : ''}"
-            aria-pressed={b.sensitivities.includes(s)}
+            class="btn min-h-10 px-3 py-1 font-normal {on ? 'btn-on' : ''}"
+            aria-pressed={on}
             onclick={() =>
               kit.updateBrief(`sensitivity: ${SENSITIVITY_LABEL[s]}`, {
                 sensitivities: toggle(b.sensitivities, s),
-              })}>{b.sensitivities.includes(s) ? "✓ " : ""}{SENSITIVITY_LABEL[s]}</button
+              })}
+            >{on ? "✓ " : ""}{SENSITIVITY_LABEL[s]}
+            {#if points}<span class="text-sm font-semibold">{points}</span>{/if}</button
           >
         {/each}
       </div>
     </fieldset>
+    {#if cautions.length > 0}
+      <ul class="noted mt-4 grid gap-2 text-sm" aria-label="Cautions for this brief">
+        {#each cautions as c (c.id)}<li>{c.text}</li>{/each}
+      </ul>
+    {/if}
     <fieldset class="mt-5">
       <legend class="font-head text-xl font-bold">Limits, price and bag</legend>
       <div class="mt-2 flex flex-wrap gap-x-6 gap-y-3">
         {#snippet limit(
           label: string,
-          unit: string,
+          measure: "mass" | "volume" | string,
           value: number | undefined,
           set: (n: number | undefined) => void,
         )}
+          {@const of = measure === "mass" || measure === "volume" ? measure : undefined}
           <label class="flex flex-col gap-1 text-sm"
             ><span>{label}</span><NumberField
               {label}
-              {unit}
+              {of}
+              unit={of ? "" : measure}
               {value}
               max={10_000_000}
               optional
@@ -192,34 +332,30 @@
             /></label
           >
         {/snippet}
-        {@render limit("Budget", workspace.priceBook.currency, b.limits.budget, (n) =>
+        {@render limit("Budget", kit.currency, b.limits.budget, (n) =>
           kit.updateBrief("budget", { limits: { ...b.limits, budget: n } }, "budget"),
         )}
-        {@render limit("Weight at most", "g", b.limits.massG, (n) =>
+        {@render limit("Weight at most", "mass", b.limits.massG, (n) =>
           kit.updateBrief("weight limit", { limits: { ...b.limits, massG: n } }, "mass"),
         )}
-        {@render limit("Space at most", "ml", b.limits.volumeMl, (n) =>
+        {@render limit("Space at most", "volume", b.limits.volumeMl, (n) =>
           kit.updateBrief("space limit", { limits: { ...b.limits, volumeMl: n } }, "volume"),
         )}
-        {@render limit(
-          "Price paid",
-          workspace.priceBook.currency,
-          kit.record?.kit.price?.amount,
-          (n) =>
-            kit.update(
-              "price paid",
-              (r) => {
-                const { price, ...rest } = r.kit;
-                const currency = price?.currency ?? workspace.priceBook.currency;
-                return {
-                  ...r,
-                  kit: n === undefined ? rest : { ...rest, price: { amount: n, currency } },
-                };
-              },
-              "price",
-            ),
+        {@render limit("Price paid", kit.wantedCurrency, kit.record?.kit.price?.amount, (n) =>
+          kit.update(
+            "price paid",
+            (r) => {
+              const { price, ...rest } = r.kit;
+              const currency = price?.currency ?? workspace.settings.currency;
+              return {
+                ...r,
+                kit: n === undefined ? rest : { ...rest, price: { amount: n, currency } },
+              };
+            },
+            "price",
+          ),
         )}
-        {@render limit("Empty bag weighs", "g", kit.record?.kit.container?.massG, (n) =>
+        {@render limit("Empty bag weighs", "mass", kit.record?.kit.container?.massG, (n) =>
           kit.update(
             "weight of the bag",
             (r) => ({ ...r, kit: { ...r.kit, container: { ...r.kit.container, massG: n } } }),
@@ -228,7 +364,7 @@
         )}
         {@render limit(
           "The bag is worth",
-          workspace.priceBook.currency,
+          kit.currency,
           kit.record?.kit.container?.allowance,
           (n) =>
             kit.update(
@@ -238,97 +374,14 @@
             ),
         )}
       </div>
-    </fieldset>
-    {#if workspace.briefs.length > 1}
-      <label class="mt-5 flex flex-col gap-1"
-        ><span class="text-sm font-semibold">Or judge this kit under a brief you have</span>
-        <select
-          class="field"
-          value={kit.record?.briefId}
-          onchange={(e) => chooseBrief(e.currentTarget.value)}
-        >
-          {#each workspace.briefs as other (other.id)}
-            <option value={other.id}
-              >{other.brief.title || "untitled"}: {other.brief.people} people, {other.brief.days} days</option
-            >
-          {/each}
-        </select></label
-      >
-    {/if}
-
-    <fieldset class="mt-6">
-      <legend class="font-head text-xl font-bold">House rules</legend>
-      <p class="text-sm text-soft">Where good practitioners disagree, the school you follow.</p>
-      <dl class="mt-2 divide-y divide-line border-y border-line">
-        {#each HOUSE_RULES as rule (rule.id)}
-          <div class="grid gap-2 py-3 sm:grid-cols-[8rem_1fr]">
-            <dt class="font-semibold">{rule.label}</dt>
-            <dd class="flex flex-wrap gap-2">
-              {#each rule.options as option (option.id)}
-                {@const on = rules[rule.id] === option.id}
-                <button
-                  class="btn h-auto flex-1 basis-48 flex-col items-start gap-0 px-3 py-2 text-left {on
-                    ? 'btn-on'
-                    : ''}"
-                  aria-pressed={on}
-                  onclick={() =>
-                    kit.update(`house rule: ${option.label}`, (r) => ({
-                      ...r,
-                      houseRules: { ...r.houseRules, [rule.id]: option.id },
-                    }))}
-                  ><span>{on ? "✓ " : ""}{option.label}</span>
-                  <span class="text-sm font-normal">{option.why}</span></button
-                >
-              {/each}
-            </dd>
-          </div>
-        {/each}
-      </dl>
-    </fieldset>
-  </section>
-
-  <section class="lg:border-l lg:border-line lg:pl-6">
-    <h2 class="text-2xl">Judged against</h2>
-    <label class="mt-3 flex flex-col gap-1"
-      ><span class="sr-only">Reference list</span>
-      <select
-        class="field text-lg font-semibold"
-        value={kit.record?.list.id}
-        onchange={(e) => chooseList(e.currentTarget.value)}
-      >
-        {#if !listHere}<option value={kit.record?.list.id}>{kit.record?.list.title}</option>{/if}
-        {#each SHIPPED_LISTS as l (l.id)}<option value={l.id}>{l.title}</option>{/each}
-      </select></label
-    >
-    {#if listHere}
-      <p class="mt-2 text-sm">{listHere.for}</p>
-      <p class="mt-1 text-sm text-soft">{listHere.isNot}</p>
-    {/if}
-    <h3 class="mt-4 text-lg">
-      It asks for {kit.audit.bench.needs.length} of its {kit.record?.list.needs.length} needs under this
-      brief
-    </h3>
-    {#if kit.audit.bench.needs.length === 0}
-      <p class="noted mt-2">
-        This list asks for nothing under this brief, so nothing can be judged. Choose another list
-        or change the brief.
+      <p class="mt-2 text-sm text-soft">
+        Units, currency and your own rates: <a class="underline" href="/settings">settings</a>.
       </p>
-    {/if}
-    <ul class="mt-2 divide-y divide-line">
-      {#each kit.audit.bench.needs as n (n.need.id)}
-        <li class="flex gap-3 py-2">
-          <span class="w-20 shrink-0 text-right font-semibold"
-            >{quantity(n.required, functionOf(n.need.function)!.unit)}</span
-          >
-          <span
-            ><strong class="font-semibold">{functionOf(n.need.function)?.label}</strong>
-            <span class="text-sm text-soft">{n.tier} · {CATEGORY_LABEL[n.category]}</span><br />
-            <span class="text-sm">{n.need.reason ?? ""}</span></span
-          >
-        </li>
-      {/each}
-    </ul>
+    </fieldset>
+    <Elsewhere />
+    <HouseRules />
   </section>
+  <JudgedAgainst />
 </div>
 <div class="mx-auto flex max-w-7xl justify-end p-4 sm:p-6">
   <a class="btn btn-main" href="/kit/{page.params['id']}/unpack">Next: unpack</a>

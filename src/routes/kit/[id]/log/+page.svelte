@@ -21,6 +21,7 @@
     }));
     note = "";
   }
+  import { day } from "$lib/words/display.ts";
 </script>
 
 <div class="mx-auto grid max-w-6xl gap-6 p-4 sm:p-6 lg:grid-cols-2">
@@ -43,7 +44,8 @@
     <ol class="mt-4 divide-y divide-line">
       {#each [...(kit.record?.history ?? [])].reverse() as h, i (i)}
         <li class="flex gap-4 py-2">
-          <time class="shrink-0 font-semibold">{h.on}</time><span class="break-words">{h.what}</span
+          <time class="shrink-0 font-semibold">{day(h.on)}</time><span class="break-words"
+            >{h.what}</span
           >
         </li>
       {/each}
@@ -56,7 +58,7 @@
       {#each due as d (d.l.id)}
         <li class="flex gap-4 py-2">
           <time class="shrink-0 font-semibold {d.last < workspace.today ? 'bad' : ''}"
-            >{d.last}</time
+            >{day(d.last)}</time
           ><span
             >{lineName(d.l, d.l.itemType ? kit.typeOf(d.l.itemType)?.label : undefined)}{d.last <
             workspace.today

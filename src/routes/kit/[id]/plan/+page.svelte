@@ -9,6 +9,7 @@
   import { download, fileName } from "$lib/ui/files.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
   import WeaveChip from "$lib/ui/WeaveChip.svelte";
+  import { cautionsFor } from "$lib/words/cautions.ts";
   import { MESH_LABEL } from "$lib/words/labels.ts";
   import {
     ACTION_LABEL,
@@ -37,17 +38,13 @@
     massG: kit.brief.limits.massG ?? null,
     volumeMl: kit.brief.limits.volumeMl ?? null,
   });
-  const currency = $derived(workspace.priceBook.currency);
-  const otherCurrency = $derived(
-    kit.record?.kit.price && kit.record.kit.price.currency !== currency
-      ? kit.record.kit.price.currency
-      : null,
-  );
+  const currency = $derived(kit.currency);
+  const otherCurrency = $derived(kit.noRate ? kit.wantedCurrency : null);
   const start = () =>
     run.ask(
       {
         audit: kit.file,
-        book: workspace.priceBook,
+        book: kit.book,
         question,
         target: "ready",
         limits,
@@ -68,7 +65,7 @@
     own.ask(
       {
         audit: empty,
-        book: workspace.priceBook,
+        book: kit.book,
         question: "cheapest",
         target: "ready",
         limits: NO_LIMITS,
@@ -203,8 +200,9 @@
     <div class="mt-4 min-h-40" aria-live="polite">
       {#if otherCurrency}
         <p class="noted">
-          The kit was paid for in {otherCurrency}, the price book is in {currency}. One audit has
-          one currency: change the price paid, or load prices in {otherCurrency}.
+          This audit is in {otherCurrency}, the price book is in {currency}. One audit has one
+          currency: say in the <a class="underline" href="/settings">settings</a> what one {otherCurrency}
+          is worth, or load prices in {otherCurrency}.
         </p>
       {:else if run.running}
         <div class="sheet p-4" data-testid="plan-running">
@@ -401,6 +399,9 @@
                     {#if x.instead.length > 0}<p>
                         In place of: {x.instead.map(lineLabel).join(", ")}.
                       </p>{/if}
+                    {#each cautionsFor(x.product.itemType, kit.brief) as c (c.id)}
+                      <p class="noted mt-2">{c.text}</p>
+                    {/each}
                   </div>
                 {/if}
               </li>

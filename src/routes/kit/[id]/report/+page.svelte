@@ -13,10 +13,11 @@
   import { download, fileName } from "$lib/ui/files.ts";
   import SievePicture from "$lib/ui/SievePicture.svelte";
   import WeaveChip from "$lib/ui/WeaveChip.svelte";
-  import { cautionsFor, GENERAL_CAUTION } from "$lib/words/cautions.ts";
+  import { cautionsOf, GENERAL_CAUTION } from "$lib/words/cautions.ts";
   import { MESH_LABEL } from "$lib/words/labels.ts";
   import {
     ACTION_LABEL,
+    day,
     decidedBy,
     DROP_BECAUSE,
     grams,
@@ -37,7 +38,7 @@
       ? {
           actions: result.actions,
           price: result.price,
-          currency: ready.currency,
+          currency: kit.currency,
           gradeAfter: result.grade,
           coverageAfter: result.coverage,
           proven: result.status === "optimal",
@@ -50,11 +51,12 @@
       .filter((x) => x.n.restsOn !== "pan")
       .sort((x, y) => y.loss - x.loss),
   );
-  const cautions = $derived([
-    ...new Map(
-      a.bench.lines.flatMap((l) => cautionsFor(l.type?.id ?? null)).map((c) => [c.id, c]),
-    ).values(),
-  ]);
+  const cautions = $derived(
+    cautionsOf(
+      a.bench.lines.map((l) => l.type?.id),
+      a.bench.brief,
+    ),
+  );
   const next = $derived(
     worthChecking(a)
       .filter((w) => w.gain > 1e-9)
@@ -97,10 +99,11 @@
   <p class="mt-3 text-sm">
     Judged for {b.title || "an untitled brief"}: {b.people}
     {b.people === 1 ? "person" : "people"}, {b.days}
-    {b.days === 1 ? "day" : "days"}, {number(b.hoursToCare, 1)} h from care, to {a.bench.lastDay}.
-    Against: {kit.record?.list.title}. {kit.lines.length - kit.open.uncounted} of {kit.lines.length} lines
-    counted, {kit.lines.length - kit.open.toInspect} inspected; the lower figure takes what is unchecked
-    as failing, the upper as passing.
+    {b.days === 1 ? "day" : "days"}, {number(b.hoursToCare, 1)} h from care, to {day(
+      a.bench.lastDay,
+    )}. Against: {kit.record?.list.title}. {kit.lines.length - kit.open.uncounted} of {kit.lines
+      .length} lines counted, {kit.lines.length - kit.open.toInspect} inspected; the lower figure takes
+    what is unchecked as failing, the upper as passing.
   </p>
   <p class="mt-2 text-sm">
     {a.value.serving} of the {a.value.counted} pieces do a job on the list. {a.quality === null
@@ -161,7 +164,9 @@
             >
             <td class="pr-3">{number(piecesOf(l))}{l.counted === undefined ? " claimed" : ""}</td>
             <td class="pr-3">{l.sizeMm ? size(l.sizeMm) : ""}</td>
-            <td class="pr-3 whitespace-nowrap">{l.expires ?? (t?.dated ? "not read" : "")}</td>
+            <td class="pr-3 whitespace-nowrap"
+              >{l.expires ? day(l.expires) : t?.dated ? "not read" : ""}</td
+            >
             <td class="pr-3"
               >{lineCondition(l) ??
                 "not inspected"}{#if l.failedPoints && l.failedPoints.length > 0}: not {l.failedPoints

@@ -7,7 +7,6 @@
   import { MESHES } from "$lib/core/sieve/sift.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { useReady } from "$lib/state/ready.svelte.ts";
-  import { workspace } from "$lib/state/workspace.svelte.ts";
   import CategoryBars from "$lib/ui/CategoryBars.svelte";
   import NeedReason from "$lib/ui/NeedReason.svelte";
   import SievePicture from "$lib/ui/SievePicture.svelte";
@@ -44,7 +43,7 @@
   );
   const v = $derived(a.value);
   const price = $derived(kit.record?.kit.price);
-  const replacement = $derived(replacementPrice(a, workspace.priceBook));
+  const replacement = $derived(replacementPrice(a, kit.book));
   const allowance = $derived(kit.record?.kit.container?.allowance ?? 0);
   const next = $derived(kit.worth.slice(0, 5));
 </script>
@@ -182,13 +181,13 @@
               ? ` (${replacement.unpriced.length} not in the price book)`
               : ""}
           </dt>
-          <dd>{money(replacement.price, ready.currency)}</dd>
+          <dd>{money(replacement.price, kit.currency)}</dd>
           {#if allowance > 0}<dt>the bag itself, your figure</dt>
-            <dd>{money(allowance, ready.currency)}</dd>{/if}
+            <dd>{money(allowance, kit.currency)}</dd>{/if}
           {#if ready.run.result && ready.run.result.status !== "infeasible"}<dt>
               to make it ready
             </dt>
-            <dd>{money(ready.run.result.price, ready.currency)}</dd>{/if}
+            <dd>{money(ready.run.result.price, kit.currency)}</dd>{/if}
         </dl>
       </section>
       <section class="sheet p-5">

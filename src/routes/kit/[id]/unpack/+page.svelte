@@ -17,7 +17,7 @@
   import { readBag } from "$lib/core/bag/bag.ts";
   import Outside from "./Outside.svelte";
   import OwnType from "./OwnType.svelte";
-  import SizeField from "./SizeField.svelte";
+  import SizeField from "$lib/ui/SizeField.svelte";
 
   const kit = useKit();
   const vocabulary = $derived(

@@ -1,0 +1,28 @@
+import type { PriceBook } from "./priceBook.ts";
+
+/** What one unit of each other currency is worth in the base currency, by the user's own rate. */
+export type Rates = Readonly<Record<string, number>>;
+
+/** Units of `to` for one unit of `from`; null where a rate is not known. */
+export function rateBetween(from: string, to: string, base: string, rates: Rates): number | null {
+  if (from === to) return 1;
+  const worth = (currency: string) => (currency === base ? 1 : rates[currency]);
+  const [a, b] = [worth(from), worth(to)];
+  return a === undefined || b === undefined ? null : a / b;
+}
+
+/** Cents: a converted price is one that can be paid. */
+const MINOR = 100;
+
+/** The book with its prices in another currency, rounded to hundredths. */
+export function convertBook(book: PriceBook, currency: string, rate: number): PriceBook {
+  if (currency === book.currency) return book;
+  return {
+    ...book,
+    currency,
+    products: book.products.map((p) => ({
+      ...p,
+      price: { ...p.price, amount: Math.round(p.price.amount * rate * MINOR) / MINOR, currency },
+    })),
+  };
+}

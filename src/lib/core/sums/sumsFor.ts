@@ -1,0 +1,23 @@
+import { functionOf } from "../catalogue/catalogue.ts";
+import type { SumKind } from "./sum.ts";
+
+const BY_FUNCTION: Readonly<Record<string, SumKind>> = {
+  "pressure-immobilisation": "wraps",
+  "joint-support": "wraps",
+  "dressing-retention": "wraps",
+  "medium-wound-pad": "dressings",
+  "non-adherent-layer": "dressings",
+  "bulk-absorbent": "dressings",
+  "burn-dressing": "dressings",
+  tape: "tape",
+  "wound-irrigation": "irrigation",
+};
+const TABLETS: ReadonlySet<string> = new Set(["illness-pain", "allergy", "exposure"]);
+
+/** The sum that gives the quantity of such a need; null: none does. */
+export function sumsFor(functionId: string): SumKind | null {
+  const direct = BY_FUNCTION[functionId];
+  if (direct) return direct;
+  const fn = functionOf(functionId);
+  return fn && fn.unit === "dose" && TABLETS.has(fn.category) ? "tablets" : null;
+}

@@ -1,0 +1,49 @@
+<script lang="ts">
+  import { page } from "$app/state";
+  import { workspace } from "../state/workspace.svelte.ts";
+  import Mark from "./Mark.svelte";
+  import SaveMark from "./SaveMark.svelte";
+  import { toggleTheme } from "./theme.ts";
+
+  interface Props {
+    title: string;
+    about: string;
+  }
+  const { title, about }: Props = $props();
+  /** The places under the shelf. */
+  const PLACES = [
+    { href: "/", label: "Shelf" },
+    { href: "/lists", label: "Lists" },
+    { href: "/settings", label: "Settings" },
+  ];
+</script>
+
+<header
+  class="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-ink bg-sheet px-5 py-2"
+>
+  <a href="/" aria-label="To the shelf"><Mark /></a>
+  <h1 class="text-2xl">{title}</h1>
+  <p class="hidden text-soft md:block">{about}</p>
+  <nav class="ml-auto flex flex-wrap items-center gap-1" aria-label="Under the shelf">
+    {#each PLACES as p (p.href)}
+      <a
+        href={p.href}
+        aria-current={page.url.pathname === p.href ? "page" : undefined}
+        class="flex min-h-11 items-center px-3 font-semibold {page.url.pathname === p.href
+          ? 'bg-pick text-onpick'
+          : 'hover:bg-passbg'}">{p.label}</a
+      >
+    {/each}
+  </nav>
+  <span class="flex items-center gap-3"
+    ><SaveMark /><button
+      class="btn min-h-9 px-3 py-1"
+      disabled={!workspace.undoLabel}
+      onclick={() => workspace.undo()}
+      title={workspace.undoLabel ? `Undo: ${workspace.undoLabel} (Ctrl Z)` : "Nothing to undo"}
+      >Undo</button
+    ><button class="btn hidden min-h-9 px-3 py-1 sm:inline-flex" onclick={toggleTheme}
+      >Light / dark</button
+    ></span
+  >
+</header>

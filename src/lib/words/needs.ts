@@ -1,0 +1,110 @@
+import { functionOf } from "../core/catalogue/catalogue.ts";
+import type { ItemType } from "../core/catalogue/itemType.ts";
+import type { Need } from "../core/formats/auditFile.ts";
+import type { Direction } from "../core/reference/compareLists.ts";
+import type { NeedField } from "../core/reference/stricter.ts";
+import { ACTIVITIES } from "../data/activities.ts";
+import { CARRY_LABEL, SENSITIVITY_LABEL } from "./labels.ts";
+import { number, quantity, size } from "./sentences.ts";
+
+/** A need's rules in words. */
+
+export const FIELD_LABEL: Record<NeedField, string> = {
+  tier: "tier",
+  quantity: "how many",
+  spec: "at least of size",
+  access: "how fast",
+  companions: "goes with",
+  accept: "stand-ins",
+  when: "asked when",
+};
+
+export const DIRECTION_LABEL: Record<Direction, string> = {
+  stricter: "stricter",
+  looser: "looser",
+  other: "other",
+};
+
+export const ACCESS_LABEL = {
+  seconds: "in the hand within 15 seconds",
+  minute: "in the hand within a minute",
+  any: "no hurry",
+} as const;
+
+type TypeOf = (id: string) => ItemType | undefined;
+
+/** "2 + 1 a person + 1 a person and day, changed every 12 h, at most 40". */
+export function quantityText(need: Pick<Need, "quantity" | "function">): string {
+  const q = need.quantity;
+  const unit = functionOf(need.function)?.unit ?? "each";
+  const amount = (n: number) => quantity(n, unit);
+  const parts = [
+    q.base ? amount(q.base) : "",
+    q.perPerson ? `${amount(q.perPerson)} a person` : "",
+    q.perDay ? `${amount(q.perDay)} a day` : "",
+    q.perPersonDay ? `${amount(q.perPersonDay)} a person and day` : "",
+  ].filter(Boolean);
+  return [
+    parts.join(" + ") || amount(1),
+    q.redressEveryH ? `again every ${number(q.redressEveryH, 1)} h to care` : "",
+    q.min ? `at least ${amount(q.min)}` : "",
+    q.max !== undefined ? `at most ${amount(q.max)}` : "",
+  ]
+    .filter(Boolean)
+    .join(", ");
+}
+
+export function whenText(when: Need["when"]): string {
+  if (!when) return "always";
+  const parts = [
+    when.activities?.length
+      ? when.activities.map((a) => ACTIVITIES.find((x) => x.id === a)?.label ?? a).join(" or ")
+      : "",
+    when.carry?.length ? when.carry.map((c) => CARRY_LABEL[c]).join(" or ") : "",
+    when.sensitivities?.length
+      ? `someone reacts to ${when.sensitivities.map((s) => SENSITIVITY_LABEL[s]).join(" or ")}`
+      : "",
+    when.peopleMin ? `from ${when.peopleMin} people` : "",
+    when.daysMin ? `from ${when.daysMin} days` : "",
+    when.hoursToCareMin ? `from ${number(when.hoursToCareMin, 1)} h to care` : "",
+  ].filter(Boolean);
+  return parts.join(", ") || "always";
+}
+
+/** One part of a need in words. */
+export function fieldText(need: Need, field: NeedField, typeOf: TypeOf): string {
+  switch (field) {
+    case "tier":
+      return need.tier;
+    case "quantity":
+      return quantityText(need);
+    case "spec": {
+      const s = need.spec;
+      return (
+        [
+          s?.minSizeMm ? size(s.minSizeMm) : "",
+          s?.minWidthMm ? `${size([s.minWidthMm])} wide` : "",
+          s?.minLengthMm ? `${size([s.minLengthMm])} long` : "",
+          s?.sterile ? "sterile" : "",
+        ]
+          .filter(Boolean)
+          .join(", ") || "any"
+      );
+    }
+    case "access":
+      return ACCESS_LABEL[need.access ?? "any"];
+    case "companions":
+      return need.companions?.map((c) => functionOf(c)?.label ?? c).join(", ") || "nothing";
+    case "accept":
+      return (
+        need.accept
+          ?.map(
+            (a) =>
+              `${typeOf(a.itemType)?.label ?? a.itemType} for ${number(a.credit * 100, 0)} %${a.improvised ? ", improvised" : ""}`,
+          )
+          .join("; ") || "none"
+      );
+    case "when":
+      return whenText(need.when);
+  }
+}

@@ -1,0 +1,104 @@
+import { functionOf } from "../core/catalogue/catalogue.ts";
+import type { AskedChange } from "../core/brief/briefEffect.ts";
+import { quantity } from "./sentences.ts";
+
+/** What a need asks for, as people at the bench call it: one, several; or what it is a length or volume of. */
+// prettier-ignore
+const THINGS: Readonly<Record<string, readonly [one: string, many: string]>> = {
+  "limb-tourniquet": ["tourniquet", "tourniquets"],
+  "wound-packing": ["packing gauze", "packing gauzes"],
+  "haemostatic-packing": ["clotting dressing", "clotting dressings"],
+  "pressure-dressing": ["pressure bandage", "pressure bandages"],
+  "bulk-absorbent": ["large absorbent pad", "large absorbent pads"],
+  "airway-adjunct": ["airway", "airways"],
+  "airway-lubricant": ["lubricant", "lubricants"],
+  "chest-seal": ["chest seal", "chest seals"],
+  "chest-decompression": ["decompression needle", "decompression needles"],
+  "rescue-breath-barrier": ["breath barrier", "breath barriers"],
+  "small-wound-cover": ["plaster", "plasters"],
+  "medium-wound-pad": ["wound pad", "wound pads"],
+  "non-adherent-layer": ["non-stick dressing", "non-stick dressings"],
+  "dressing-retention": ["bandage", "bandage"],
+  "tape": ["tape", "tape"],
+  "wound-closure": ["closure strip", "closure strips"],
+  "wound-suture": ["suture", "sutures"],
+  "film-dressing": ["film dressing", "film dressings"],
+  "skin-primer": ["skin primer", "skin primers"],
+  "skin-antiseptic": ["antiseptic wipe", "antiseptic wipes"],
+  "wound-irrigation": ["wound rinse", "wound rinse"],
+  "topical-antibiotic": ["antibiotic ointment", "antibiotic ointment"],
+  "hand-hygiene": ["hand cleaner", "hand cleaner"],
+  "applicator": ["cotton tip", "cotton tips"],
+  "burn-dressing": ["burn dressing", "burn dressings"],
+  "burn-gel": ["burn gel", "burn gel"],
+  "limb-splint": ["splint", "splints"],
+  "finger-splint": ["finger splint", "finger splints"],
+  "sling": ["sling", "slings"],
+  "joint-support": ["elastic wrap", "elastic wraps"],
+  "cold-therapy": ["cold pack", "cold packs"],
+  "blister-care": ["blister dressing", "blister dressings"],
+  "skin-lubricant": ["balm", "balm"],
+  "splinter-removal": ["fine tweezers", "fine tweezers"],
+  "itch-relief": ["itch relief", "itch relief"],
+  "sun-protection": ["sunscreen", "sunscreen"],
+  "pressure-immobilisation": ["compression bandage", "compression bandages"],
+  "sting-relief": ["sting relief", "sting relief"],
+  "tick-removal": ["tick tool", "tick tools"],
+  "antihistamine": ["antihistamine", "antihistamine"],
+  "adrenaline-auto-injector": ["auto-injector", "auto-injectors"],
+  "eye-irrigation": ["eyewash", "eyewash"],
+  "eye-cover": ["eye pad", "eye pads"],
+  "heat-retention": ["rescue blanket", "rescue blankets"],
+  "heat-source": ["warmer", "warmers"],
+  "rehydration": ["rehydration salts", "rehydration salts"],
+  "sugar": ["glucose", "glucose"],
+  "pain-relief": ["pain relief", "pain relief"],
+  "cardiac-aspirin": ["aspirin", "aspirin"],
+  "antidiarrhoeal": ["loperamide", "loperamide"],
+  "stomach-relief": ["antacid", "antacid"],
+  "motion-sickness": ["motion sickness tablets", "motion sickness tablets"],
+  "cold-relief": ["cold relief", "cold relief"],
+  "oral-pain-gel": ["mouth gel", "mouth gel"],
+  "temperature-check": ["thermometer", "thermometers"],
+  "gloves": ["gloves", "gloves"],
+  "face-protection": ["mask or eye shield", "masks or eye shields"],
+  "waste-containment": ["waste bag", "waste bags"],
+  "cut-clothing": ["shears", "shears"],
+  "fine-cutting": ["small scissors", "small scissors"],
+  "sharp-blade": ["sterile blade", "sterile blades"],
+  "clamp": ["clamp", "clamps"],
+  "fasten": ["pin or clip", "pins or clips"],
+  "repair-tape": ["repair tape", "repair tape"],
+  "cordage": ["cord", "cord"],
+  "magnify": ["magnifier", "magnifiers"],
+  "light": ["light", "lights"],
+  "signal": ["whistle or mirror", "whistles or mirrors"],
+  "write": ["marker", "markers"],
+  "casualty-record": ["casualty card", "casualty cards"],
+  "instructions": ["first aid guide", "first aid guides"],
+  "contents-list": ["contents card", "contents cards"],
+};
+
+/** "14 wound pads", "6 m of bandage", "2 pairs of gloves". */
+export function things(functionId: string, units: number): string {
+  const [one, many] = THINGS[functionId] ?? [functionId, functionId];
+  const unit = functionOf(functionId)?.unit ?? "each";
+  const amount = quantity(units, unit);
+  return unit === "each" ? `${amount} ${units === 1 ? one : many}` : `${amount} of ${many}`;
+}
+
+/** "+14 wound pads", "−2 m of tape", "no longer: tourniquet". */
+export function changeText({ need, from, to }: AskedChange): string {
+  if (to === 0) return `no ${THINGS[need.function]?.[1] ?? need.function}`;
+  return `${to > from ? "+" : "−"}${things(need.function, Math.abs(to - from))}`;
+}
+
+/** The weightiest changes, and how many more: "+14 wound pads, +8 plasters and 3 more". */
+export function changesText(changes: readonly AskedChange[], most: number): string {
+  if (changes.length === 0) return "asks for the same";
+  const shown = changes.slice(0, most).map(changeText).join(", ");
+  const left = changes.length - most;
+  return left > 0 ? `${shown} and ${left} more` : shown;
+}
+
+export const hasThing = (functionId: string): boolean => functionId in THINGS;

@@ -1,0 +1,201 @@
+<script lang="ts">
+  import { onDestroy } from "svelte";
+  import { PASS_MARKS, schools, THRESHOLDS } from "$lib/core/reference/houseRules.ts";
+  import { schoolRange, schoolsEffect, type SchoolRange } from "$lib/core/score/schoolsEffect.ts";
+  import { useKit } from "$lib/state/kit.svelte.ts";
+  import { workspace } from "$lib/state/workspace.svelte.ts";
+  import NumberField from "$lib/ui/NumberField.svelte";
+  import { HOUSE_RULES, MARK_LABEL, THRESHOLD_LABEL } from "$lib/words/houseRules.ts";
+  import { gainText, needLabel, number, percent } from "$lib/words/sentences.ts";
+
+  const kit = useKit();
+  const rules = $derived(schools(kit.record?.houseRules));
+  const verdicts = $derived(schoolsEffect(kit.file, workspace.today, kit.audit));
+  const verdict = (rule: string, option: string) =>
+    verdicts.find((e) => e.rule === rule && e.option === option)!;
+  const nameOf = (needId: string) =>
+    needLabel(kit.record?.list.needs.find((n) => n.id === needId)?.function ?? needId);
+
+  const follow = (rule: string, option: string, label: string) =>
+    kit.update(`house rule: ${label}`, (r) => ({
+      ...r,
+      houseRules: { ...r.houseRules, [rule]: option },
+    }));
+
+  /** A share in per cent, of the thresholds or the pass marks; undefined takes the shipped one. */
+  function setShare(group: "thresholds" | "passMarks", key: string, percents: number | undefined) {
+    kit.update(
+      "pass marks",
+      (r) => {
+        const { [key]: _, ...rest } = (r.houseRules[group] ?? {}) as Record<string, number>;
+        const next = percents === undefined ? rest : { ...rest, [key]: percents / 100 };
+        return { ...r, houseRules: { ...r.houseRules, [group]: next } };
+      },
+      `${group} ${key}`,
+    );
+  }
+  const disordered = $derived(
+    rules.thresholds.ready < rules.thresholds.nearly ||
+      rules.thresholds.nearly < rules.thresholds.partial,
+  );
+
+  // All combinations, a few at a time so that the page stays alive.
+  let progress = $state<{ done: number; of: number } | null>(null);
+  let range = $state.raw<SchoolRange | null>(null);
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const BATCH_MS = 24;
+  function tryAll() {
+    const run = schoolRange($state.snapshot(kit.file), workspace.today);
+    range = null;
+    const step = () => {
+      const until = performance.now() + BATCH_MS;
+      while (performance.now() < until) {
+        const next = run.next();
+        if (next.done) {
+          range = next.value;
+          progress = null;
+          return;
+        }
+        progress = next.value;
+      }
+      timer = setTimeout(step);
+    };
+    step();
+  }
+  function stop() {
+    clearTimeout(timer);
+    progress = null;
+  }
+  onDestroy(stop);
+  // What was tried holds for the kit as it was.
+  $effect(() => {
+    void kit.file;
+    range = null;
+  });
+  const optionLabel = (rule: string, option: string) =>
+    HOUSE_RULES.find((r) => r.id === rule)!.options.find((o) => o.id === option)!.label;
+  const schoolsText = (set: Readonly<Record<string, unknown>>) =>
+    HOUSE_RULES.filter((r) => set[r.id] !== r.options[0].id)
+      .map((r) => optionLabel(r.id, String(set[r.id])).toLowerCase())
+      .join(", ") || "all the first schools";
+</script>
+
+<fieldset class="mt-6">
+  <legend class="font-head text-xl font-bold">House rules</legend>
+  <p class="text-sm text-soft">
+    Where good practitioners disagree, the school you follow; under each what it would make of this
+    kit.
+  </p>
+  <dl class="mt-2 divide-y divide-line border-y border-line">
+    {#each HOUSE_RULES as rule (rule.id)}
+      <div class="grid gap-2 py-3 sm:grid-cols-[8rem_1fr]">
+        <dt class="font-semibold">{rule.label}</dt>
+        <dd class="flex flex-wrap gap-2">
+          {#each rule.options as option (option.id)}
+            {@const v = verdict(rule.id, option.id)}
+            <button
+              class="btn h-auto flex-1 basis-48 flex-col items-start gap-0 px-3 py-2 text-left {v.followed
+                ? 'btn-on'
+                : ''}"
+              aria-pressed={v.followed}
+              onclick={() => follow(rule.id, option.id, option.label)}
+              ><span>{v.followed ? "✓ " : ""}{option.label}</span>
+              <span class="text-sm font-normal">{option.why}</span>
+              <span class="mt-1 text-sm font-semibold" data-testid="effect-{option.id}"
+                >{v.followed ? "followed now" : gainText(v, kit.audit)}</span
+              ></button
+            >
+          {/each}
+        </dd>
+      </div>
+    {/each}
+  </dl>
+</fieldset>
+
+<details class="mt-4 border-b border-line pb-3">
+  <summary class="min-h-11 cursor-pointer py-2 font-semibold"
+    >Where the schools differ on this kit</summary
+  >
+  <div class="overflow-x-auto" role="region" aria-label="Verdict under each school">
+    <table class="w-full text-sm">
+      <thead
+        ><tr class="border-b border-ink text-left"
+          ><th class="py-1 pr-3">rule</th><th class="pr-3">school</th><th class="pr-3 text-right"
+            >coverage</th
+          ><th class="pr-3">grade</th><th>what moves</th></tr
+        ></thead
+      >
+      <tbody>
+        {#each verdicts as v, i (v.rule + v.option)}
+          <tr class="border-b border-line {v.followed ? 'text-soft' : ''}">
+            <td class="py-1 pr-3"
+              >{verdicts[i - 1]?.rule === v.rule
+                ? ""
+                : HOUSE_RULES.find((r) => r.id === v.rule)!.label}</td
+            >
+            <td class="pr-3">{v.followed ? "✓ " : ""}{optionLabel(v.rule, v.option)}</td>
+            <td class="pr-3 text-right">{percent(v.coverage)} %</td>
+            <td class="pr-3">{v.grade ?? "–"}</td>
+            <td>{v.moved.map(nameOf).join(", ") || (v.followed ? "followed now" : "nothing")}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+  <div class="mt-3 min-h-16" aria-live="polite">
+    {#if progress}
+      <p>{progress.done} of {progress.of} combinations tried.</p>
+      <progress class="w-full" max={progress.of} value={progress.done}></progress>
+      <button class="btn mt-2" onclick={stop}>Stop</button>
+    {:else if range}
+      <p data-testid="school-range">
+        Under all {range.tried} combinations coverage lies between
+        <strong>{percent(range.least.coverage)} %</strong> ({schoolsText(range.least.rules)}) and
+        <strong>{percent(range.most.coverage)} %</strong>
+        ({schoolsText(range.most.rules)}). Grades: {Object.entries(range.grades)
+          .map(([grade, n]) => `${grade} under ${n}`)
+          .join(", ")}.
+      </p>
+    {:else}
+      <button class="btn" onclick={tryAll}>Try every combination of schools</button>
+    {/if}
+  </div>
+</details>
+
+<details class="border-b border-line pb-3">
+  <summary class="min-h-11 cursor-pointer py-2 font-semibold">Grades and pass marks</summary>
+  <div class="grid gap-4 sm:grid-cols-2">
+    {#each [["thresholds", THRESHOLDS, THRESHOLD_LABEL, rules.thresholds], ["passMarks", PASS_MARKS, MARK_LABEL, rules.passMarks]] as const as [group, shipped, labels, now] (group)}
+      <div>
+        {#each Object.entries(labels) as [key, label] (key)}
+          {@const value = (now as unknown as Record<string, number>)[key]!}
+          <label class="flex items-center justify-between gap-3 py-1 text-sm"
+            ><span>{label}</span><NumberField
+              {label}
+              unit="%"
+              value={Math.round(value * 1000) / 10}
+              max={100}
+              optional
+              onvalue={(n) => setShare(group, key, n)}
+            /></label
+          >
+          {#if value !== (shipped as Record<string, number>)[key]}
+            <p class="text-sm text-soft">
+              shipped: {number((shipped as Record<string, number>)[key]! * 100, 1)} %; empty the field
+              to go back to it
+            </p>
+          {/if}
+        {/each}
+      </div>
+    {/each}
+  </div>
+  {#if disordered}
+    <p class="noted mt-2" role="alert">
+      Ready should ask at least as much as Nearly, and Nearly as Partial. As it is, a better grade
+      may be easier to reach than a worse one.
+    </p>
+  {/if}
+  <p class="mt-2 text-sm text-soft">
+    Ready and Nearly always ask every vital need in full, whatever the pass mark.
+  </p>
+</details>

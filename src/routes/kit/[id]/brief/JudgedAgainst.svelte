@@ -1,0 +1,99 @@
+<script lang="ts">
+  import { audit } from "$lib/core/audit.ts";
+  import { functionOf } from "$lib/core/catalogue/catalogue.ts";
+  import { compareLists, sameList } from "$lib/core/reference/compareLists.ts";
+  import { SHIPPED_LISTS } from "$lib/data/lists/index.ts";
+  import { useKit } from "$lib/state/kit.svelte.ts";
+  import { workspace } from "$lib/state/workspace.svelte.ts";
+  import ListDifferenceView from "$lib/ui/ListDifference.svelte";
+  import { CATEGORY_LABEL } from "$lib/words/labels.ts";
+  import { percent, quantity } from "$lib/words/sentences.ts";
+
+  const kit = useKit();
+  const list = $derived(kit.record?.list);
+  const offered = $derived([...workspace.lists.map((r) => r.list), ...SHIPPED_LISTS]);
+  const known = $derived(offered.some((l) => l.id === list?.id));
+  /** The list as it stands now, where this kit holds an older copy, with what separates them. */
+  const newer = $derived.by(() => {
+    const now = list && workspace.listNow(list.id);
+    if (!list || !now) return null;
+    const difference = compareLists(list, now, kit.typeOf);
+    if (sameList(difference)) return null;
+    const then = audit({ ...kit.file, list: now }, workspace.today);
+    return { list: now, difference, coverage: then.coverage, grade: then.grade };
+  });
+
+  function choose(id: string) {
+    const chosen = workspace.listNow(id);
+    if (chosen)
+      kit.update(`judge against ${chosen.title}`, (r) => ({
+        ...r,
+        list: structuredClone($state.snapshot(chosen)),
+      }));
+  }
+  /** Coverage and grade this kit would have against another list. */
+  const verdictBy = (id: string): string => {
+    const other = workspace.listNow(id);
+    if (!other || id === list?.id) return "";
+    const a = audit({ ...kit.file, list: other }, workspace.today);
+    return ` · ${percent(a.coverage)} %, ${a.grade ?? "asks for nothing here"}`;
+  };
+</script>
+
+<section class="lg:border-l lg:border-line lg:pl-6">
+  <div class="flex flex-wrap items-baseline justify-between gap-2">
+    <h2 class="text-2xl">Judged against</h2>
+    <a class="underline underline-offset-4" href="/lists">Edit, combine and compare lists</a>
+  </div>
+  <label class="mt-3 flex flex-col gap-1"
+    ><span class="sr-only">Reference list</span>
+    <select
+      class="field text-lg font-semibold"
+      value={list?.id}
+      onchange={(e) => choose(e.currentTarget.value)}
+    >
+      {#if list && !known}<option value={list.id}>{list.title}</option>{/if}
+      {#each offered as l (l.id)}<option value={l.id}
+          >{l.title}{kit.lines.length > 0 ? verdictBy(l.id) : ""}</option
+        >{/each}
+    </select></label
+  >
+  {#if list?.for}<p class="mt-2 text-sm">{list.for}</p>{/if}
+  {#if list?.isNot}<p class="mt-1 text-sm text-soft">{list.isNot}</p>{/if}
+
+  {#if newer}
+    <div class="noted mt-4" data-testid="newer-list">
+      <p>
+        This kit is judged by the list as it was. The list has changed since; by the newer one it
+        would be {newer.grade ?? "asked for nothing"}, {percent(newer.coverage)} %.
+      </p>
+      <ListDifferenceView difference={newer.difference} typeOf={kit.typeOf} />
+      <button class="btn mt-3" onclick={() => choose(newer.list.id)}>Judge by the newer list</button
+      >
+    </div>
+  {/if}
+
+  <h3 class="mt-4 text-lg">
+    It asks for {kit.audit.bench.needs.length} of its {list?.needs.length} needs under this brief
+  </h3>
+  {#if kit.audit.bench.needs.length === 0}
+    <p class="noted mt-2">
+      This list asks for nothing under this brief, so nothing can be judged. Choose another list or
+      change the brief.
+    </p>
+  {/if}
+  <ul class="mt-2 divide-y divide-line">
+    {#each kit.audit.bench.needs as n (n.need.id)}
+      <li class="flex gap-3 py-2">
+        <span class="w-20 shrink-0 text-right font-semibold"
+          >{quantity(n.required, functionOf(n.need.function)!.unit)}</span
+        >
+        <span
+          ><strong class="font-semibold">{functionOf(n.need.function)?.label}</strong>
+          <span class="text-sm text-soft">{n.tier} · {CATEGORY_LABEL[n.category]}</span><br />
+          <span class="text-sm">{n.need.reason ?? ""}</span></span
+        >
+      </li>
+    {/each}
+  </ul>
+</section>

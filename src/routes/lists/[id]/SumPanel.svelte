@@ -1,0 +1,150 @@
+<script lang="ts" module>
+  /** The reason without the sum of an earlier time. */
+  const keptReason = (reason: string | undefined): string =>
+    (reason ?? "").replace(/\s*Worked out: .*$/s, "").trim();
+</script>
+
+<script lang="ts">
+  import { functionOf } from "$lib/core/catalogue/catalogue.ts";
+  import type { Brief, Need } from "$lib/core/formats/auditFile.ts";
+  import { dressings } from "$lib/core/sums/dressings.ts";
+  import { irrigation, ML_PER_CM } from "$lib/core/sums/irrigation.ts";
+  import { sumsFor } from "$lib/core/sums/sumsFor.ts";
+  import type { SumKind } from "$lib/core/sums/sum.ts";
+  import { tablets } from "$lib/core/sums/tablets.ts";
+  import { tape } from "$lib/core/sums/tape.ts";
+  import { wraps, type Limb } from "$lib/core/sums/wraps.ts";
+  import NumberField from "$lib/ui/NumberField.svelte";
+  import { stepText, SUM_LABEL, sumReason } from "$lib/words/sums.ts";
+  import { things } from "$lib/words/things.ts";
+
+  interface Props {
+    need: Need;
+    brief: Brief;
+    onuse: (quantity: Need["quantity"], reason: string) => void;
+  }
+  const { need, brief, onuse }: Props = $props();
+  const kind = $derived<SumKind | null>(sumsFor(need.function));
+  const metres = $derived(functionOf(need.function)?.unit === "metre");
+
+  let limb = $state<Limb>("leg");
+  let input = $state({
+    limbs: 1,
+    widthCm: 10,
+    lengthM: 4.5,
+    overlap: 50,
+    girthCm: undefined as number | undefined,
+    wounds: 2,
+    everyH: 12,
+    padCm: 10,
+    woundCm: 4,
+    mlPerCm: 50,
+    share: 25,
+    perDay: 4,
+    labelMost: 4,
+  });
+  type Key = keyof typeof input;
+  const FIELDS: Record<SumKind, readonly (readonly [Key, string, string, number, number])[]> = {
+    wraps: [
+      ["limbs", "limbs", "", 1, 20],
+      ["widthCm", "bandage width", "cm", 1, 50],
+      ["lengthM", "bandage length", "m", 0.2, 50],
+      ["overlap", "overlap", "%", 0, 90],
+      ["girthCm", "girth, if measured", "cm", 5, 150],
+    ],
+    dressings: [
+      ["wounds", "wounds expected", "", 0, 1000],
+      ["everyH", "changed every", "h", 1, 72],
+    ],
+    tape: [
+      ["wounds", "wounds expected", "", 0, 1000],
+      ["everyH", "changed every", "h", 1, 72],
+      ["padCm", "side of the pad", "cm", 1, 60],
+    ],
+    irrigation: [
+      ["wounds", "dirty wounds", "", 0, 1000],
+      ["woundCm", "length of each", "cm", 0.5, 100],
+      ["mlPerCm", `ml a cm, taught ${ML_PER_CM.least} to ${ML_PER_CM.most}`, "ml", 1, 500],
+    ],
+    tablets: [
+      ["share", "who need them on a day", "%", 0, 100],
+      ["perDay", "doses a day", "", 0, 50],
+      ["labelMost", "the label's most a day", "", 1, 50],
+    ],
+  };
+  const sum = $derived.by(() => {
+    switch (kind) {
+      case "wraps":
+        return wraps(
+          {
+            limb,
+            limbs: input.limbs,
+            widthMm: input.widthCm * 10,
+            lengthMm: input.lengthM * 1000,
+            overlap: input.overlap / 100,
+            ...(input.girthCm ? { girthMm: input.girthCm * 10 } : {}),
+          },
+          brief,
+          metres,
+        );
+      case "dressings":
+        return dressings(input, brief);
+      case "tape":
+        return tape({ ...input, padSideMm: input.padCm * 10 }, brief);
+      case "irrigation":
+        return irrigation({ ...input, lengthMm: input.woundCm * 10 }, brief);
+      case "tablets":
+        return tablets({ ...input, share: input.share / 100 }, brief);
+      default:
+        return null;
+    }
+  });
+</script>
+
+{#if kind && sum}
+  <details class="mt-3 border-y border-line py-1">
+    <summary class="min-h-11 cursor-pointer py-2 font-semibold"
+      >Work it out: {SUM_LABEL[kind]}</summary
+    >
+    <div class="mt-1 flex flex-wrap gap-x-4 gap-y-2">
+      {#if kind === "wraps"}
+        <label class="flex flex-col text-sm"
+          >limb<select class="field" bind:value={limb}
+            ><option value="leg">a leg</option><option value="arm">an arm</option></select
+          ></label
+        >
+      {/if}
+      {#each FIELDS[kind] as [key, label, unit, min, max] (key)}
+        <label class="flex flex-col text-sm"
+          >{label}<NumberField
+            {label}
+            {unit}
+            {min}
+            {max}
+            value={input[key]}
+            optional={key === "girthCm"}
+            onvalue={(n) => {
+              if (key === "girthCm") input.girthCm = n;
+              else if (n !== undefined) input[key] = n;
+            }}
+          /></label
+        >
+      {/each}
+    </div>
+    <p class="mt-2 text-sm" aria-live="polite" data-testid="sum">
+      {sum.steps.map(stepText).join(", ")}:
+      <strong>{things(need.function, sum.amount)}</strong>.
+    </p>
+    <ul class="mt-1 list-disc pl-5 text-sm text-soft" aria-label="Assumed">
+      {#each sum.assumed as s (s.code)}<li>{stepText(s)}</li>{/each}
+    </ul>
+    <button
+      class="btn mt-2 mb-2"
+      onclick={() =>
+        onuse(
+          sum.quantity,
+          [keptReason(need.reason), sumReason(sum, need.function)].filter(Boolean).join(" "),
+        )}>Use it as the quantity</button
+    >
+  </details>
+{/if}

@@ -1,0 +1,135 @@
+<script lang="ts">
+  import { workspace } from "$lib/state/workspace.svelte.ts";
+  import NumberField from "$lib/ui/NumberField.svelte";
+  import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
+  import { day, grams, litres, money, size } from "$lib/words/display.ts";
+
+  const s = $derived(workspace.settings);
+  /** Ways of writing that are offered; any other can be typed by the browser's own setting. */
+  const LOCALES = [
+    ["", "as this browser does"],
+    ["en-GB", "31 May 2027, 1.5"],
+    ["en-US", "May 31, 2027, 1.5"],
+    ["de-DE", "31. Mai 2027, 1,5"],
+    ["fr-FR", "31 mai 2027, 1,5"],
+    ["nl-NL", "31 mei 2027, 1,5"],
+    ["sv-SE", "31 maj 2027, 1,5"],
+    ["es-ES", "31 may 2027, 1,5"],
+  ] as const;
+  let code = $state("");
+  const codeWrong = $derived(code.trim() !== "" && !/^[A-Za-z]{3}$/.test(code.trim()));
+  function addRate(e: SubmitEvent) {
+    e.preventDefault();
+    const currency = code.trim().toUpperCase();
+    if (!/^[A-Z]{3}$/.test(currency) || currency === s.currency) return;
+    workspace.changeSettings("a rate", { rates: { ...s.rates, [currency]: 1 } });
+    code = "";
+  }
+  function takeRate(currency: string) {
+    const { [currency]: _, ...rest } = s.rates;
+    workspace.changeSettings("take a rate off", { rates: rest });
+  }
+  let own = $state<string | null>(null);
+  const ownWrong = $derived(own !== null && !/^[A-Za-z]{3}$/.test(own.trim()));
+</script>
+
+<svelte:head><title>Settings · Wide Sieve</title></svelte:head>
+<ShelfHeader title="Settings" about="How numbers, dates and money are written." />
+<main class="mx-auto max-w-3xl p-4 sm:p-6">
+  <fieldset>
+    <legend class="font-head text-xl font-bold">Units</legend>
+    <div class="mt-2 flex flex-wrap gap-2">
+      {#each [["metric", "cm, g, ml"], ["us", "in, oz, fl oz"]] as const as [id, text] (id)}
+        <button
+          class="btn {s.units === id ? 'btn-on' : ''}"
+          aria-pressed={s.units === id}
+          onclick={() => workspace.changeSettings("units", { units: id })}
+          >{s.units === id ? "✓ " : ""}{id === "us" ? "US customary" : "Metric"}
+          <span class="text-sm font-normal">{text}</span></button
+        >
+      {/each}
+    </div>
+    <p class="mt-2 text-sm text-soft">
+      A gauze pad is {size([75, 100])}, a roll {size([75, 4500])}, a bag {grams(850)} or
+      {litres(1200)}. Fields take any unit you type; stored sizes are always millimetres.
+    </p>
+  </fieldset>
+  <label class="mt-6 flex flex-col gap-1"
+    ><span class="font-head text-xl font-bold">Dates and numbers</span>
+    <select
+      class="field max-w-sm"
+      value={s.locale}
+      onchange={(e) => workspace.changeSettings("locale", { locale: e.currentTarget.value })}
+    >
+      {#each LOCALES as [id, text] (id)}<option value={id}>{text}</option>{/each}
+    </select>
+    <span class="text-sm text-soft">The last day of May is {day("2027-05-31")}.</span></label
+  >
+  <fieldset class="mt-6">
+    <legend class="font-head text-xl font-bold">Money</legend>
+    <label class="mt-2 flex flex-col gap-1"
+      ><span class="text-sm font-semibold">Currency of new audits</span>
+      <input
+        class="field w-28 font-semibold uppercase"
+        maxlength="3"
+        value={own ?? s.currency}
+        aria-invalid={ownWrong}
+        oninput={(e) => {
+          own = e.currentTarget.value;
+          if (/^[A-Za-z]{3}$/.test(own.trim()))
+            workspace.changeSettings("currency", { currency: own.trim().toUpperCase() });
+        }}
+        onblur={() => (own = null)}
+      />
+      {#if ownWrong}<span class="bad text-sm font-semibold" role="alert"
+          >three letters are wanted, as EUR</span
+        >{/if}</label
+    >
+    <p class="mt-3 text-sm font-semibold">Your own rates</p>
+    <p class="text-sm text-soft">
+      Used to read a price book in another currency, and a kit that was paid for in one. Nothing is
+      looked up: you say what it is worth.
+    </p>
+    <ul class="mt-2 grid gap-2">
+      {#each Object.entries(s.rates) as [currency, rate] (currency)}
+        <li class="flex flex-wrap items-center gap-3">
+          <span>1 {currency} is worth</span>
+          <NumberField
+            label="Worth of one {currency} in {s.currency}"
+            value={rate}
+            min={0.000001}
+            max={1e9}
+            unit={s.currency}
+            width="w-32"
+            onvalue={(n) =>
+              n !== undefined &&
+              n > 0 &&
+              workspace.changeSettings("a rate", { rates: { ...s.rates, [currency]: n } })}
+          />
+          <span class="text-sm text-soft"
+            >{money(100, currency)} are {money(100 * rate, s.currency)}</span
+          >
+          <button class="btn" onclick={() => takeRate(currency)} aria-label="Take off {currency}"
+            >Take off</button
+          >
+        </li>
+      {/each}
+    </ul>
+    <form class="mt-2 flex flex-wrap items-end gap-3" onsubmit={addRate}>
+      <label class="flex flex-col gap-1 text-sm"
+        >Another currency
+        <input
+          class="field w-28 uppercase"
+          maxlength="3"
+          bind:value={code}
+          aria-invalid={codeWrong}
+          placeholder="GBP"
+        /></label
+      >
+      <button class="btn" disabled={codeWrong || code.trim() === ""}>Add a rate</button>
+      {#if codeWrong}<span class="bad text-sm font-semibold" role="alert"
+          >three letters are wanted</span
+        >{/if}
+    </form>
+  </fieldset>
+</main>
