@@ -60,6 +60,7 @@ await shoot("list", "/lists", undefined, "light", undefined, async (page) => {
     .getByRole("option", { name: /Hold a dressing on/ })
     .first()
     .click();
+  await page.evaluate(() => window.scrollTo(0, 0));
   await page.waitForTimeout(300);
 });
 await shoot("sieve-dark", `${kit}/sieve`, undefined, "dark");
