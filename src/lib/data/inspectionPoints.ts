@@ -97,7 +97,7 @@ export const INSPECTION_POINTS: readonly InspectionPoint[] = [
   { id: "pen-named", by: "look", good: "Name of its owner on it", failing: "It is prescribed to one person.", how: "On the label or a tag.", severity: "major" },
   // Paper, pens and oddments
   { id: "pin-sharp-closes", by: "try", good: "Sharp, springs shut", failing: "Rusty, bent or will not close.", how: "Open and close it once.", severity: "major" },
-  { id: "writes-now", by: "try", good: "Writes at once, on skin too", failing: "Dry.", how: "A line on paper, and one on your skin.", severity: "fatal" },
+  { id: "writes-now", by: "try", good: "Writes at once, on skin too", failing: "Dry, or it writes on paper only.", how: "A line on paper, and one on your skin.", severity: "fatal" },
   { id: "paper-writable", by: "try", good: "Takes writing when damp", failing: "Glossy or soft: the pencil tears it.", how: "Breathe on a corner and write on it.", severity: "minor" },
   { id: "guide-readable", by: "look", good: "Readable, in a language spoken here", failing: "Tiny print, wrong language.", how: "Open it anywhere and read a line at arm's length.", severity: "major" },
   { id: "guide-current", by: "look", good: "Dated, within five years", failing: "Old advice, no date.", how: "The date stands on the last page.", severity: "minor" },

@@ -161,6 +161,25 @@ export const lineSchema = z.looseObject({
   reachS: z.number().min(0).max(100_000).optional(),
   findable: z.boolean().optional(),
   labelled: z.boolean().optional(),
+  /** As printed; followed in a recall. */
+  lot: z.string().max(120).optional(),
+  note: z.string().max(2000).optional(),
+  /** When a tube or bottle was opened; `expires` is then the earlier of print and open life. */
+  opened: dateRead.optional(),
+  printedExpires: dateRead.optional(),
+  /** When a tool was first used. */
+  firstUse: dateRead.optional(),
+  /** Access drills: seconds from the word to the thing in the hand. */
+  drills: z
+    .array(
+      z.looseObject({
+        seconds: z.number().min(0).max(3600),
+        oneHanded: z.boolean().optional(),
+        gloved: z.boolean().optional(),
+      }),
+    )
+    .max(50)
+    .optional(),
 });
 
 export const moneySchema = z.looseObject({

@@ -2,21 +2,27 @@ import { isDay, isMonth } from "../dates.ts";
 
 export type DateRead =
   | { readonly ok: true; readonly value: string | undefined }
-  | { readonly ok: false; readonly what: string };
+  | {
+      readonly ok: false;
+      readonly what: string;
+      /** Where it can be read two ways: the dates it may be, most usual first. */
+      readonly choices?: readonly string[];
+    };
 
 const MONTHS = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
 const two = (n: number) => String(n).padStart(2, "0");
 
 /**
- * A date as it is typed off a wrapper, in any usual order: 2027-05, 05/2027, 5.27, May 2027,
- * 2027-05-31, 31.05.2027, none. Empty: not read yet. Ambiguous or impossible dates are refused.
+ * A date as it is typed off a wrapper, in any usual order: 2027-05, 05/2027, 0527, 5.27, May 2027,
+ * 2027-05-31, 31.05.2027, none. Empty: not read yet. What can be read two ways is asked back with the
+ * dates it may be; impossible dates are refused.
  */
 export function readDateText(text: string): DateRead {
   const t = text.trim().toLowerCase();
   if (t === "") return { ok: true, value: undefined };
   if (/^(?:none|no date|no|-|–)$/.test(t)) return { ok: true, value: "none" };
   const good = (value: string): DateRead =>
-    isMonth(value) || isDay(value)
+    exists(value)
       ? { ok: true, value }
       : { ok: false, what: `${text.trim()} is not a date that exists` };
   const named = /^(?:(\d{1,2})[\s.-]+)?([a-z]{3,9})\.?[\s.-]*(\d{4}|\d{2})$/.exec(t);
@@ -25,7 +31,14 @@ export function readDateText(text: string): DateRead {
     const start = `${fullYear(named[3]!)}-${two(month)}`;
     return good(named[1] ? `${start}-${two(Number(named[1]))}` : start);
   }
-  if (/^\d{6}$/.test(t)) return good(`${t.slice(0, 4)}-${t.slice(4)}`);
+  if (/^\d{6}$/.test(t) && /^(?:19|20|21)/.test(t)) return good(`${t.slice(0, 4)}-${t.slice(4)}`);
+  if (/^\d{6}$/.test(t)) return among(text, dayOrders(t.slice(0, 2), t.slice(2, 4), t.slice(4)));
+  if (/^\d{8}$/.test(t)) return good(`${t.slice(0, 4)}-${t.slice(4, 6)}-${t.slice(6)}`);
+  if (/^\d{3,4}$/.test(t)) {
+    // Typed without a sign, as on a number pad: 0527, 527
+    const digits = t.padStart(4, "0");
+    return among(text, monthOrders(digits.slice(0, 2), digits.slice(2)));
+  }
   const parts = t.split(/[-/.\s]+/);
   if (!parts.every((p) => /^\d{1,4}$/.test(p))) return refuse(text);
   const [a, b, c] = parts as [string, string?, string?];
@@ -33,22 +46,55 @@ export function readDateText(text: string): DateRead {
   if (c === undefined) {
     if (a.length === 4) return good(`${a}-${two(Number(b))}`);
     if (b.length === 4) return good(`${b}-${two(Number(a))}`);
-    // 05/27 can only be May 2027; 05/06 could be two things, and so could 27/05 as a year first
-    if (Number(a) <= 12 && Number(b) > 12) return good(`${fullYear(b)}-${two(Number(a))}`);
-    return {
-      ok: false,
-      what: `${text.trim()} can be read two ways: write the year in full, as 2027-05`,
-    };
+    return among(text, monthOrders(a, b));
   }
   if (a.length === 4) return good(`${a}-${two(Number(b))}-${two(Number(c))}`);
-  if (c.length !== 4 && c.length !== 2) return refuse(text);
-  const [x, y] = [Number(a), Number(b)];
-  if (x > 12) return good(`${fullYear(c)}-${two(y)}-${two(x)}`);
-  if (y > 12) return good(`${fullYear(c)}-${two(x)}-${two(y)}`);
-  if (x === y) return good(`${fullYear(c)}-${two(y)}-${two(x)}`);
+  if (c.length === 4)
+    return among(text, [
+      `${c}-${two(Number(b))}-${two(Number(a))}`,
+      `${c}-${two(Number(a))}-${two(Number(b))}`,
+    ]);
+  if (c.length === 2 && a.length <= 2) {
+    // The year leads where hyphens part it; 31/05/27 and 31.05.27 begin with a day or a month.
+    const orders = dayOrders(a, b, c);
+    return among(text, t.includes("-") ? orders : orders.slice(0, 2));
+  }
+  return refuse(text);
+}
+
+const exists = (date: string) => isMonth(date) || isDay(date);
+
+/** 05/27: month and year, or year and month. */
+const monthOrders = (a: string, b: string): string[] => [
+  `${fullYear(b)}-${two(Number(a))}`,
+  `${fullYear(a)}-${two(Number(b))}`,
+];
+
+/** 05/06/27: day month year, month day year, year month day. */
+const dayOrders = (a: string, b: string, c: string): string[] => [
+  `${fullYear(c)}-${two(Number(b))}-${two(Number(a))}`,
+  `${fullYear(c)}-${two(Number(a))}-${two(Number(b))}`,
+  `${fullYear(a)}-${two(Number(b))}-${two(Number(c))}`,
+];
+
+/** Medical goods on a bench today were made and expire within these years; others are read last. */
+const LIKELY = { from: 2010, to: 2049 } as const;
+const likely = (date: string) => {
+  const year = Number(date.slice(0, 4));
+  return year >= LIKELY.from && year <= LIKELY.to;
+};
+
+/** The one date of the orders that exists; of several that are as likely none, but asked back. */
+function among(text: string, orders: readonly string[]): DateRead {
+  const found = [...new Set(orders.filter(exists))];
+  const plausible = found.filter(likely);
+  const left = plausible.length > 0 ? plausible : found;
+  if (left.length === 1) return { ok: true, value: left[0] };
+  if (left.length === 0) return { ok: false, what: `${text.trim()} is not a date that exists` };
   return {
     ok: false,
-    what: `${text.trim()} is the ${x}. of month ${y} or the ${y}. of month ${x}: write ${fullYear(c)}-${two(y)}-${two(x)} or ${fullYear(c)}-${two(x)}-${two(y)}`,
+    what: `${text.trim()} can be read ${left.length === 2 ? "two" : "several"} ways: ${left.join(" or ")}`,
+    choices: left,
   };
 }
 
@@ -57,3 +103,45 @@ const refuse = (text: string): DateRead => ({
   ok: false,
   what: `'${text.trim()}' is not a date: write 2027-05, 2027-05-31 or none`,
 });
+
+/** So many pieces of a line, good to one date. */
+export interface DatedPart {
+  readonly pieces: number;
+  readonly expires: string;
+}
+
+export type DatesRead =
+  | { readonly ok: true; readonly parts: readonly DatedPart[] }
+  | { readonly ok: false; readonly what: string };
+
+/**
+ * Several dates in one line: "3 2027-05, 3 2026-10", "3 good to 05/27; rest 10/26". `pieces` is what
+ * lies there; `rest` takes what is left of it.
+ */
+export function readDates(text: string, pieces: number): DatesRead {
+  const parts: DatedPart[] = [];
+  let restAt = -1;
+  for (const piece of text.split(/[,;\n]|\band\b/i)) {
+    if (piece.trim() === "") continue;
+    const m = /^\s*(\d+|rest)\s*(?:x|×|:|good to|to|until|of)?\s+(.+)$/i.exec(
+      piece.replace(/(\d+)\s*[x×:]\s*/i, "$1 "),
+    );
+    if (!m) return { ok: false, what: `'${piece.trim()}' is not a number of pieces and a date` };
+    const read = readDateText(m[2]!);
+    if (!read.ok) return { ok: false, what: read.what };
+    if (read.value === undefined) return { ok: false, what: `'${piece.trim()}' lacks its date` };
+    if (/rest/i.test(m[1]!)) {
+      if (restAt >= 0) return { ok: false, what: "'rest' stands twice" };
+      restAt = parts.length;
+    }
+    parts.push({ pieces: /rest/i.test(m[1]!) ? 0 : Number(m[1]), expires: read.value });
+  }
+  const named = parts.reduce((s, p) => s + p.pieces, 0);
+  if (parts.length < 2) return { ok: false, what: "two dates or more are wanted" };
+  const left = pieces - named;
+  if (restAt >= 0 ? left <= 0 : left !== 0)
+    return { ok: false, what: `the parts are ${named} pieces, ${pieces} lie there` };
+  if (restAt >= 0) parts[restAt] = { ...parts[restAt]!, pieces: left };
+  if (parts.some((p) => p.pieces <= 0)) return { ok: false, what: "a part has no pieces" };
+  return { ok: true, parts };
+}

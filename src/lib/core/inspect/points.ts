@@ -23,6 +23,10 @@ export const inspectionPoint = (id: string): InspectionPoint | undefined => byId
 
 /** The points of an item type in the order of look, feel, try. Own types get the general ones. */
 export function pointsFor(itemType: string | null): readonly InspectionPoint[] {
-  const ids = (itemType && POINTS_BY_TYPE[itemType]) || ["clean-whole", "does-its-job"];
+  const ids = (itemType && POINTS_BY_TYPE[itemType]) || [
+    "clean-whole",
+    "named-for-what",
+    "does-its-job",
+  ];
   return ids.map((id) => byId.get(id)!);
 }

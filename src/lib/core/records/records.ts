@@ -23,6 +23,10 @@ const version = z.number().int().min(1);
 export const verdictSchema = z.looseObject({
   verdict: z.enum(["keep", "watch", "top-up", "replace", "move", "drop", "trained-hand"]),
   why: z.string().max(2000).optional(),
+  /** What the rules proposed when it was given. */
+  proposed: z.string().max(40).optional(),
+  by: z.string().max(200).optional(),
+  on: z.string().max(10).optional(),
 });
 
 export const kitRecordSchema = z.looseObject({
@@ -57,6 +61,10 @@ export const kitRecordSchema = z.looseObject({
     )
     .max(200)
     .optional(),
+  /** Who looked. */
+  inspector: z.string().max(200).optional(),
+  /** The kit this is a second look at, and its first inspector's name then. */
+  secondOf: recordId.optional(),
   plan: z.looseObject({
     question: z.enum(["cheapest", "best"]),
     budget: z.number().min(0).nullable(),
