@@ -9,6 +9,7 @@ const ALLOWED =
 /** Looked at by hand, each with the reason. */
 const LOOKED_AT = {
   "svelte-toolbelt": "its LICENSE file is MIT; its package.json names none",
+  "png-js": "its LICENSE file is MIT; its package.json names none",
   lightningcss: "MPL-2.0, a build tool that npm lists as a peer; none of it is in what ships",
 };
 
