@@ -39,7 +39,7 @@ test("every stage is free of accessibility faults, light and dark, wide and narr
       "/lists",
       ownList,
       "/settings",
-      ...["brief", "unpack", "bench", "sieve", "plan", "log", "report"].map(
+      ...["brief", "unpack", "bench", "sieve", "plan", "log", "report", "labels", "second"].map(
         (s) => `/kit/demo-crew-box/${s}`,
       ),
     ]) {

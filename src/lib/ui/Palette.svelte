@@ -22,7 +22,13 @@
           run: () => goto(`/kit/${kitId}/${s.id}`),
         }))
       : []),
-    ...(kitId ? [{ label: "Report of this kit", run: () => goto(`/kit/${kitId}/report`) }] : []),
+    ...(kitId
+      ? [
+          { label: "Report of this kit", run: () => goto(`/kit/${kitId}/report`) },
+          { label: "Packing, wear and labels", run: () => goto(`/kit/${kitId}/labels`) },
+          { label: "Second opinion on this kit", run: () => goto(`/kit/${kitId}/second`) },
+        ]
+      : []),
     { label: "Shelf of kits", run: () => goto("/") },
     { label: "Reference lists", run: () => goto("/lists") },
     ...workspace.lists.map((r) => ({

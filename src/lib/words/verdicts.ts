@@ -1,3 +1,5 @@
+import type { PackingRule } from "../core/inspect/packing.ts";
+import type { LookedAt } from "../core/inspect/secondOpinion.ts";
 import type { VerdictId, VerdictReason } from "../core/inspect/verdict.ts";
 
 export const VERDICT_LABEL: Record<VerdictId, string> = {
@@ -20,4 +22,42 @@ export const VERDICT_BECAUSE: Record<VerdictReason, string> = {
   "not-handy": "it is not in the hand in time, or hard to find",
   "beyond-training": "nobody here is trained for it, or it clashes with a sensitivity",
   "serves-nothing": "nothing on the list asks for it",
+};
+
+/** One key for each verdict at the bench. */
+export const VERDICT_KEY: Record<VerdictId, string> = {
+  keep: "q",
+  watch: "w",
+  "top-up": "t",
+  replace: "r",
+  move: "m",
+  drop: "x",
+  "trained-hand": "h",
+};
+
+export const POINT_BY = { look: "look", feel: "feel", try: "try" } as const;
+
+/** The rules by which a bag is packed. */
+export const PACKING_LABEL: Record<PackingRule, string> = {
+  "leaks-have-own-bag": "What can leak has a bag of its own",
+  "seconds-lie-outside": "What must be found in seconds lies within reach",
+  "instructions-with-device": "Instructions lie with the device",
+  "tools-carry-first-use": "Tools carry the day of their first use",
+  "lights-locked-off": "Lights are locked off",
+  "medicines-labelled": "Medicines carry name and strength",
+};
+
+export const PACKING_STATE = { kept: "kept", broken: "not kept", open: "not looked at" } as const;
+
+/** What two people who look at the same kit can see differently. */
+export const LOOK_LABEL: Record<LookedAt, string> = {
+  count: "how many",
+  condition: "condition",
+  date: "date",
+  size: "size",
+  place: "where it lies",
+  reach: "reach",
+  findable: "whether a stranger finds it",
+  labelled: "whether it is labelled",
+  kind: "what it is",
 };

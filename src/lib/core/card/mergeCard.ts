@@ -13,6 +13,12 @@ export const isTouched = (line: Line): boolean =>
   line.expires !== undefined ||
   line.location !== undefined ||
   line.reachS !== undefined ||
+  line.okPoints !== undefined ||
+  line.lot !== undefined ||
+  line.note !== undefined ||
+  line.opened !== undefined ||
+  line.firstUse !== undefined ||
+  line.drills !== undefined ||
   line["byHand"] === true;
 
 /**

@@ -161,6 +161,8 @@ export const lineSchema = z.looseObject({
   reachS: z.number().min(0).max(100_000).optional(),
   findable: z.boolean().optional(),
   labelled: z.boolean().optional(),
+  /** Inspection points answered yes while the inspection is not finished. */
+  okPoints: z.array(id).max(50).optional(),
   /** As printed; followed in a recall. */
   lot: z.string().max(120).optional(),
   note: z.string().max(2000).optional(),

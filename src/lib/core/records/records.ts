@@ -65,6 +65,19 @@ export const kitRecordSchema = z.looseObject({
   inspector: z.string().max(200).optional(),
   /** The kit this is a second look at, and its first inspector's name then. */
   secondOf: recordId.optional(),
+  /** Differences of a second look that were settled: whose fact was taken, who decided, when. */
+  mergedLooks: z
+    .array(
+      z.looseObject({
+        line: z.string(),
+        what: z.string(),
+        took: z.string().max(200),
+        by: z.string().max(200),
+        on: z.string().max(10),
+      }),
+    )
+    .max(5000)
+    .optional(),
   plan: z.looseObject({
     question: z.enum(["cheapest", "best"]),
     budget: z.number().min(0).nullable(),

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { storePhoto } from "$lib/ui/photos.ts";
   import { onDestroy } from "svelte";
   import { paddingOf } from "$lib/core/count/padding.ts";
   import { takeScan } from "$lib/core/count/scanned.ts";
@@ -97,32 +98,7 @@
   // Photos
   let picker: HTMLInputElement;
   const photos = $derived(kit.record?.photos ?? []);
-  /** Long side of a stored photo, px: enough to read a label, small enough to export. */
-  const LONG_SIDE = 1400;
-  async function addPhoto(file: File) {
-    try {
-      const picture = await createImageBitmap(file);
-      const by = Math.min(1, LONG_SIDE / Math.max(picture.width, picture.height));
-      const canvas = document.createElement("canvas");
-      canvas.width = Math.max(1, Math.round(picture.width * by));
-      canvas.height = Math.max(1, Math.round(picture.height * by));
-      canvas.getContext("2d")!.drawImage(picture, 0, 0, canvas.width, canvas.height);
-      const dataUrl = canvas.toDataURL("image/jpeg", 0.8);
-      const id = crypto.randomUUID();
-      kit.update("add a photo", (r) => ({
-        ...r,
-        photos: [
-          ...(r.photos ?? []),
-          { id, name: file.name.slice(0, 300), dataUrl, ...(line ? { line: line.id } : {}) },
-        ],
-      }));
-    } catch {
-      workspace.say(
-        `${file.name} is not a picture this browser can open. Nothing was added.`,
-        true,
-      );
-    }
-  }
+  const addPhoto = (file: File) => storePhoto(kit, file, line?.id);
   const removePhoto = (id: string) =>
     kit.update("remove a photo", (r) => ({
       ...r,

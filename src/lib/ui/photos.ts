@@ -1,0 +1,30 @@
+import type { KitState } from "../state/kit.svelte.ts";
+import { workspace } from "../state/workspace.svelte.ts";
+
+/** Long side of a stored photo, px: enough to read a label, small enough to export. */
+const LONG_SIDE = 1400;
+/** JPEG quality at which print on a wrapper stays legible. */
+const QUALITY = 0.8;
+
+/** Takes a photo in as a note, resized, of the kit or of one line. */
+export async function storePhoto(kit: KitState, file: File, line?: string): Promise<void> {
+  try {
+    const picture = await createImageBitmap(file);
+    const by = Math.min(1, LONG_SIDE / Math.max(picture.width, picture.height));
+    const canvas = document.createElement("canvas");
+    canvas.width = Math.max(1, Math.round(picture.width * by));
+    canvas.height = Math.max(1, Math.round(picture.height * by));
+    canvas.getContext("2d")!.drawImage(picture, 0, 0, canvas.width, canvas.height);
+    const dataUrl = canvas.toDataURL("image/jpeg", QUALITY);
+    const id = crypto.randomUUID();
+    kit.update("add a photo", (r) => ({
+      ...r,
+      photos: [
+        ...(r.photos ?? []),
+        { id, name: file.name.slice(0, 300), dataUrl, ...(line ? { line } : {}) },
+      ],
+    }));
+  } catch {
+    workspace.say(`${file.name} is not a picture this browser can open. Nothing was added.`, true);
+  }
+}

@@ -1,0 +1,257 @@
+<script lang="ts">
+  import type { ItemType } from "$lib/core/catalogue/itemType.ts";
+  import { LOCATIONS, type Line } from "$lib/core/formats/auditFile.ts";
+  import type { DatedPart } from "$lib/core/inspect/dateText.ts";
+  import { goodOnceOpened, openMonths } from "$lib/core/inspect/openLife.ts";
+  import { splitLine, type LinePart } from "$lib/core/inspect/splitLine.ts";
+  import { lineName, useKit } from "$lib/state/kit.svelte.ts";
+  import { workspace } from "$lib/state/workspace.svelte.ts";
+  import DateField from "$lib/ui/DateField.svelte";
+  import NumberField from "$lib/ui/NumberField.svelte";
+  import SizeField from "$lib/ui/SizeField.svelte";
+  import { LOCATION_LABEL } from "$lib/words/labels.ts";
+  import { day, metres, number } from "$lib/words/sentences.ts";
+
+  interface Props {
+    line: Line;
+    type: ItemType | undefined;
+  }
+  const { line, type }: Props = $props();
+  const kit = useKit();
+  const name = $derived(lineName(line, type?.label));
+  const pieces = $derived(line.counted ?? line.claimed ?? 0);
+
+  /** The line in parts, each a line of its own, right where it was. */
+  function part(label: string, parts: readonly LinePart[]) {
+    const taken = new Set(kit.lines.map((l) => l.id));
+    let n = kit.lines.length;
+    const newId = () => {
+      do n++;
+      while (taken.has(`L${n}`));
+      taken.add(`L${n}`);
+      return `L${n}`;
+    };
+    kit.update(label, (r) => ({
+      ...r,
+      kit: {
+        ...r.kit,
+        lines: r.kit.lines.flatMap((l) => (l.id === line.id ? splitLine(l, parts, newId) : [l])),
+      },
+    }));
+  }
+  const byDates = (parts: readonly DatedPart[]) => {
+    part(
+      `dates of ${name}`,
+      parts.map((p) => ({ pieces: p.pieces, facts: { expires: p.expires } })),
+    );
+    workspace.say(`${name} is ${parts.length} lines now, one a date.`);
+  };
+
+  // Part used: one piece of the line holds less than it did.
+  const full = $derived(
+    type?.measure === "metre"
+      ? line.sizeMm
+        ? Math.max(...line.sizeMm) / 1000
+        : type.typical!
+      : type?.measure === "millilitre"
+        ? (line.volumeMl ?? type.typical!)
+        : (line.dosesPerPiece ?? null),
+  );
+  const leftUnit = $derived(
+    type?.measure === "metre" ? "m" : type?.measure === "millilitre" ? "ml" : "doses",
+  );
+  let left = $state<number | undefined>(undefined);
+  function partUsed() {
+    if (left === undefined) return;
+    const facts: Partial<Line> =
+      type?.measure === "metre"
+        ? {
+            sizeMm: line.sizeMm
+              ? [...line.sizeMm.toSorted((a, b) => a - b).slice(0, -1), Math.max(1, left * 1000)]
+              : [Math.max(1, left * 1000)],
+          }
+        : type?.measure === "millilitre"
+          ? { volumeMl: Math.max(0.1, left) }
+          : { dosesPerPiece: Math.max(0.1, left) };
+    if (pieces > 1)
+      part(`part of ${name} used`, [
+        { pieces: pieces - 1, facts: {} },
+        { pieces: 1, facts },
+      ]);
+    else kit.updateLine(line.id, `part of ${name} used`, { ...facts, counted: 1 });
+    left = undefined;
+  }
+  function opened(value: string | undefined) {
+    const printed = line.printedExpires ?? line.expires;
+    kit.updateLine(
+      line.id,
+      `${name} opened`,
+      value === undefined || value === "none"
+        ? { opened: undefined, printedExpires: undefined, expires: printed }
+        : {
+            opened: value,
+            printedExpires: printed,
+            expires: goodOnceOpened(line.itemType, value, printed),
+          },
+    );
+  }
+  const life = $derived(openMonths(line.itemType));
+</script>
+
+<div class="mt-3 grid grid-cols-2 gap-2 md:grid-cols-4">
+  <div class="sheet p-3">
+    <label for="bench-count" class="text-sm text-soft">Counted <span class="kbd">C</span></label>
+    <NumberField
+      id="bench-count"
+      label="Counted"
+      value={line.counted}
+      optional={line.claimed !== undefined}
+      width="w-24"
+      onvalue={(n) => kit.updateLine(line.id, `count ${name}`, { counted: n }, "counted")}
+    />
+    <p class="text-sm text-soft">of {line.claimed ?? "–"} claimed</p>
+  </div>
+  <div class="sheet p-3">
+    <label for="bench-size" class="text-sm text-soft">Size <span class="kbd">S</span></label>
+    <div>
+      <SizeField
+        id="bench-size"
+        {line}
+        width="w-full"
+        onsize={(mm) => kit.updateLine(line.id, `size of ${name}`, { sizeMm: mm })}
+      />
+    </div>
+    {#if type?.measure === "millilitre" || type?.measure === "dose"}
+      <span class="text-sm text-soft">
+        {#if type.measure === "millilitre"}<NumberField
+            label="Millilitres a piece"
+            value={line.volumeMl}
+            optional
+            min={0.1}
+            unit="ml"
+            onvalue={(n) => kit.updateLine(line.id, "volume", { volumeMl: n }, "ml")}
+          />
+        {:else}<NumberField
+            label="Doses a piece"
+            value={line.dosesPerPiece}
+            optional
+            min={0.1}
+            unit="doses a piece"
+            onvalue={(n) => kit.updateLine(line.id, "doses", { dosesPerPiece: n }, "doses")}
+          />{/if}
+      </span>
+    {/if}
+  </div>
+  <div class="sheet p-3">
+    <label for="bench-date" class="text-sm text-soft"
+      >Good to <span class="kbd">E</span> or digits</label
+    >
+    <DateField
+      id="bench-date"
+      value={line.expires}
+      {pieces}
+      onvalue={(v) => kit.updateLine(line.id, `date of ${name}`, { expires: v })}
+      onparts={byDates}
+    />
+    <p class="text-sm text-soft">
+      {line.expires === undefined
+        ? type?.dated
+          ? "should carry one"
+          : "not a dated thing"
+        : line.opened
+          ? `opened ${day(line.opened)}`
+          : "good to its last day"}
+    </p>
+  </div>
+  <div class="sheet p-3">
+    <label for="bench-place" class="text-sm text-soft">Lies <span class="kbd">L</span></label>
+    <select
+      id="bench-place"
+      class="field w-full font-semibold"
+      value={line.location ?? ""}
+      onchange={(e) =>
+        kit.updateLine(line.id, `place of ${name}`, {
+          location: (e.currentTarget.value || undefined) as Line["location"],
+        })}
+    >
+      <option value="">not noted</option>
+      {#each LOCATIONS as l (l)}<option value={l}>{LOCATION_LABEL[l]}</option>{/each}
+    </select>
+    <p class="text-sm text-soft">
+      {line.reachS === undefined ? "reach by place" : `in hand ${number(line.reachS, 1)} s`}
+    </p>
+  </div>
+</div>
+<details
+  class="sheet mt-2 px-4 py-1"
+  open={line.lot !== undefined || line.opened !== undefined || line.firstUse !== undefined}
+>
+  <summary class="min-h-10 cursor-pointer py-2 font-semibold"
+    >Lot, opened, part used, first used</summary
+  >
+  <div class="flex flex-wrap items-end gap-x-5 gap-y-3 pb-3">
+    <label class="flex flex-col text-sm"
+      >lot <input
+        class="field w-40"
+        value={line.lot ?? ""}
+        maxlength="120"
+        oninput={(e) =>
+          kit.updateLine(
+            line.id,
+            `lot of ${name}`,
+            { lot: e.currentTarget.value || undefined },
+            "lot",
+          )}
+      /></label
+    >
+    {#if life !== null}
+      <div class="w-40 text-sm">
+        <label for="bench-opened">opened</label>
+        <DateField
+          id="bench-opened"
+          value={line.opened}
+          placeholder="not opened"
+          onvalue={opened}
+        />
+        <p class="text-soft">
+          {life === 0 ? "for one use: what is left is thrown away" : `then good for ${life} months`}
+        </p>
+      </div>
+    {/if}
+    {#if full !== null}
+      <div class="text-sm">
+        <label class="flex items-end gap-2"
+          ><span
+            >one of them holds only<br /><NumberField
+              label="Left in one of them"
+              value={left}
+              optional
+              max={full * 10}
+              unit="{leftUnit} of {type?.measure === 'metre'
+                ? metres(full)
+                : `${number(full)} ${leftUnit}`}"
+              onvalue={(n) => (left = n)}
+            /></span
+          ></label
+        >
+        <button class="btn mt-1 min-h-9 px-3 py-1" disabled={left === undefined} onclick={partUsed}
+          >{pieces > 1 ? "Part it off" : "Enter what is left"}</button
+        >
+      </div>
+    {/if}
+    {#if type?.use === "tool"}
+      <div class="w-40 text-sm">
+        <label for="bench-first-use">first used</label>
+        <DateField
+          id="bench-first-use"
+          value={line.firstUse}
+          placeholder="not yet"
+          onvalue={(v) =>
+            kit.updateLine(line.id, `first use of ${name}`, {
+              firstUse: v === "none" ? undefined : v,
+            })}
+        />
+      </div>
+    {/if}
+  </div>
+</details>

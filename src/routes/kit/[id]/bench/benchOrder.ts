@@ -1,0 +1,35 @@
+import { CATEGORIES } from "$lib/core/catalogue/functionRecord.ts";
+import { categoryOf } from "$lib/core/catalogue/catalogue.ts";
+import type { ItemType } from "$lib/core/catalogue/itemType.ts";
+import { LOCATIONS, type Line } from "$lib/core/formats/auditFile.ts";
+
+/** In which order the bench is worked. */
+export const ORDERS = ["packed", "place", "category", "worth"] as const;
+export type Order = (typeof ORDERS)[number];
+
+export const ORDER_LABEL: Record<Order, string> = {
+  packed: "as packed",
+  place: "by place",
+  category: "by category",
+  worth: "most worth checking",
+};
+
+/** Lines in an order; what has no place, category or rank comes last, as packed among equals. */
+export function inOrder(
+  lines: readonly Line[],
+  order: Order,
+  typeOf: (id: string) => ItemType | undefined,
+  worth: readonly string[],
+): readonly Line[] {
+  if (order === "packed") return lines;
+  const rank = (l: Line): number => {
+    if (order === "place") return l.location ? LOCATIONS.indexOf(l.location) : LOCATIONS.length;
+    if (order === "worth") {
+      const at = worth.indexOf(l.id);
+      return at < 0 ? worth.length : at;
+    }
+    const first = (l.itemType ? typeOf(l.itemType) : undefined)?.functions[0];
+    return first ? CATEGORIES.indexOf(categoryOf(first.function)) : CATEGORIES.length;
+  };
+  return [...lines].sort((a, b) => rank(a) - rank(b));
+}
