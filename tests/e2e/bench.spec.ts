@@ -1,5 +1,6 @@
 import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
+import { checkDigit } from "../../src/lib/core/formats/gs1.ts";
 
 const saved = (page: Page) =>
   expect(page.getByTestId("save-state").first()).toContainText(/^Saved/);
@@ -138,6 +139,25 @@ test("each answer is kept at once; dates are asked back, split, and shortened by
   await expect(page.getByLabel("because")).toHaveValue("new last week");
   await page.keyboard.press("o");
   await expect(page.getByRole("button", { name: "by place" })).toBeVisible();
+});
+
+test("a scanned code gives the item in hand its date and lot, and never lands in a field", async ({
+  page,
+}) => {
+  await bench(page, "4 gauze pads\n1 whistle\n");
+  const body = "0123456789012";
+  const code = `(01)${body}${checkDigit(body)}(17)290531(10)A7`;
+  // A wedge types faster than any hand.
+  await page.evaluate((text) => {
+    for (const key of [...text, "Enter"])
+      (document.activeElement ?? document.body).dispatchEvent(
+        new KeyboardEvent("keydown", { key, bubbles: true, cancelable: true }),
+      );
+  }, code);
+  await expect(page.getByText("Scanned: good to May 31, 2029, lot A7.")).toBeVisible();
+  await expect(page.locator("#bench-date")).toHaveValue("2029-05-31");
+  await expect(page.getByLabel("lot", { exact: true })).toHaveValue("A7");
+  await expect(page.getByText("Item 1 of 2")).toBeVisible();
 });
 
 test("labels and a contents card are printed; a look at the bag is recorded and compared", async ({

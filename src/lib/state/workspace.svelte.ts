@@ -18,7 +18,7 @@ import { demoRecords } from "../data/demo.ts";
 import { PRICE_BOOK } from "../data/priceBook.ts";
 import { browserStorage } from "./browserStorage.ts";
 import { DEFAULT_SETTINGS, newBrief, newKit, newList } from "./newRecords.ts";
-import { Store, type Notice, type SaveState, type SetAside } from "./store.ts";
+import { currentVersion, Store, type Notice, type SaveState, type SetAside } from "./store.ts";
 
 const CHANNEL = "wide-sieve.records";
 /** Set once the demo was offered, so that it is never seeded over a user's own data, or again. */
@@ -202,6 +202,21 @@ class Workspace {
     const record = newList(newKey(), $state.snapshot(list) as ReferenceList);
     this.edit(label, [record]);
     return record.id;
+  }
+
+  /** A scanned code is learned: next time it names the thing by itself. */
+  learnBarcode(gtin: string, itemType: string, text?: string, sizeMm?: readonly number[]): void {
+    this.edit("remember the barcode", [
+      {
+        kind: "barcode",
+        id: `barcode:${gtin}`,
+        version: currentVersion("barcode"),
+        gtin,
+        itemType,
+        ...(text ? { text: text.slice(0, 400) } : {}),
+        ...(sizeMm ? { sizeMm: [...sizeMm] } : {}),
+      },
+    ]);
   }
 
   changeSettings(label: string, patch: Partial<SettingsRecord>): void {

@@ -3,13 +3,15 @@
   import { tick } from "svelte";
   import { functionOf } from "$lib/core/catalogue/catalogue.ts";
   import { LOCATIONS, type Line } from "$lib/core/formats/auditFile.ts";
+  import { parseGs1 } from "$lib/core/formats/gs1.ts";
   import { pointsFor } from "$lib/core/inspect/points.ts";
   import { lineCondition } from "$lib/core/inspect/quality.ts";
   import { proposeVerdict, VERDICTS } from "$lib/core/inspect/verdict.ts";
+  import { wedge, withoutDoubles } from "$lib/devices/scanner.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import WeaveChip from "$lib/ui/WeaveChip.svelte";
-  import { number } from "$lib/words/sentences.ts";
+  import { day, number } from "$lib/words/sentences.ts";
   import { VERDICT_KEY } from "$lib/words/verdicts.ts";
   import Beside from "./Beside.svelte";
   import { inOrder, ORDER_LABEL, ORDERS, type Order } from "./benchOrder.ts";
@@ -91,7 +93,10 @@
   }
 
   async function focus(id: string, first = "") {
+    const before = scans;
     await tick();
+    // The digit was a scanner's, and its code has been taken meanwhile.
+    if (scans !== before) return;
     const el = document.getElementById(id);
     el?.focus();
     if (el instanceof HTMLInputElement) {
@@ -115,7 +120,47 @@
     if (line && before) kit.updateLine(line.id, `date of ${name}`, { expires: before.expires });
   }
 
+  /** A code scanned off the item in hand: its date and lot; what it is, is known from now on. */
+  let scans = $state(0);
+  function scanned(text: string) {
+    // What the scanner typed into a field is not an answer.
+    scans++;
+    if (!line) return;
+    const read = parseGs1(text);
+    if (!read.ok) {
+      workspace.say(`Not taken: ${read.problems[0]!.where} ${read.problems[0]!.what}.`, true);
+      return;
+    }
+    const { gtin, expires, lot } = read.value;
+    const known = workspace.barcodes.find((b) => b.gtin === gtin);
+    if (known && known.itemType !== line.itemType) {
+      workspace.say(
+        `Not taken: this code is known as ${kit.typeOf(known.itemType)?.label ?? known.itemType}, and the item on the bench is ${type?.label ?? "not named"}.`,
+        true,
+      );
+      return;
+    }
+    if (gtin && !known && line.itemType)
+      workspace.learnBarcode(gtin, line.itemType, line.text, line.sizeMm);
+    kit.updateLine(line.id, `scan ${name}`, {
+      ...(gtin ? { gtin } : {}),
+      ...(expires ? { expires } : {}),
+      ...(lot ? { lot } : {}),
+    });
+    workspace.say(
+      `Scanned: ${[expires && `good to ${day(expires)}`, lot && `lot ${lot}`].filter(Boolean).join(", ") || "no date or lot in it"}.`,
+    );
+  }
+  const wedgeKeys = wedge(
+    withoutDoubles(scanned, () => performance.now()),
+    () => performance.now(),
+  );
+
   function onKey(e: KeyboardEvent) {
+    if (wedgeKeys.key(e)) {
+      e.preventDefault();
+      return;
+    }
     const inField = (e.target as HTMLElement).closest?.("input, textarea, select");
     if (e.key === "Escape" && inField) {
       (e.target as HTMLElement).blur();
@@ -256,7 +301,7 @@
         </span>
       </div>
 
-      {#key line.id}
+      {#key `${line.id} ${scans}`}
         <Facts {line} {type} />
         <Points {points} {failed} {answered} {complete} next={nextPoint?.id} onanswer={answer} />
       {/key}

@@ -71,18 +71,7 @@
     kit.updateLine(line.id, `${lineName(line, undefined)} is something else`, { itemType });
     const gtin = typeof line["gtin"] === "string" ? line["gtin"] : null;
     if (itemType && gtin) {
-      // A scanned code is learned: next time it names the thing by itself.
-      workspace.edit("remember the barcode", [
-        {
-          kind: "barcode",
-          id: `barcode:${gtin}`,
-          version: currentVersion("barcode"),
-          gtin,
-          itemType,
-          text: kit.typeOf(itemType)?.label,
-          ...(line.sizeMm ? { sizeMm: line.sizeMm } : {}),
-        },
-      ]);
+      workspace.learnBarcode(gtin, itemType, kit.typeOf(itemType)?.label, line.sizeMm);
       return;
     }
     const name = line.text ? nameOnCard(line.text) : "";
