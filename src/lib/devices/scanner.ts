@@ -17,10 +17,14 @@ const SHORTEST_SCAN = 6;
 export function wedge(
   onScan: (text: string) => void,
   now: () => number,
-): { key: (e: { key: string; ctrlKey: boolean }) => boolean } {
+): { key: (e: { key: string; ctrlKey: boolean }) => boolean; clear: () => void } {
   let text = "";
   let last = -Infinity;
   return {
+    /** Forgets what was typed: a field has made sense of it. */
+    clear() {
+      text = "";
+    },
     /** Takes a key; true when it ended a scan and must not reach the page. */
     key(e) {
       const at = now();

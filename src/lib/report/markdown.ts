@@ -5,6 +5,7 @@ import type { Action } from "../core/plan/actions.ts";
 import { kitLoad } from "../core/plan/mass.ts";
 import { piecesOf } from "../core/sieve/measure.ts";
 import { MESHES } from "../core/sieve/sift.ts";
+import { markdownTable } from "./markdownTable.ts";
 import { cautionsOf, GENERAL_CAUTION } from "../words/cautions.ts";
 import { CATEGORY_LABEL, MESH_LABEL } from "../words/labels.ts";
 import {
@@ -31,10 +32,6 @@ export interface ReportPlan {
   readonly proven: boolean;
 }
 
-const cell = (text: string): string => text.replaceAll("|", "\\|").replaceAll(/\s*\n\s*/g, " ");
-const table = (head: readonly string[], rows: readonly (readonly string[])[]): string =>
-  [head, head.map(() => "---"), ...rows].map((r) => `| ${r.map(cell).join(" | ")} |`).join("\n");
-
 /** The report as Markdown: verdict first, then categories, needs, items, plan, cautions, method. */
 export function markdownReport(a: Audit, plan: ReportPlan | null, madeOn: string): string {
   const { brief, kit, list } = a.bench.audit;
@@ -54,7 +51,7 @@ export function markdownReport(a: Audit, plan: ReportPlan | null, madeOn: string
     `**${a.grade ?? "Nothing asked"}** — coverage ${percentRange(a.interval)}. ${decidedBy(a)}`,
     `Judged for: ${brief.title || "an untitled brief"} — ${brief.people} ${brief.people === 1 ? "person" : "people"}, ${brief.days} ${brief.days === 1 ? "day" : "days"}, ${number(brief.hoursToCare, 1)} h from care, to ${a.bench.lastDay}. Against: ${list.title}.`,
     `Checked: ${counted} of ${kit.lines.length} lines counted, ${inspected} inspected. The lower figure takes everything unchecked as failing, the upper as passing.`,
-    table(
+    markdownTable(
       ["", ""],
       [
         [
@@ -74,7 +71,7 @@ export function markdownReport(a: Audit, plan: ReportPlan | null, madeOn: string
     "## Held back",
     held.length === 0
       ? "Nothing: every need is in the pan."
-      : table(
+      : markdownTable(
           ["Need", "Tier", "Held at", "Met", "Why"],
           held.map(({ n, i }) => [
             needLabel(a.bench.needs[i]!.need.function),
@@ -85,7 +82,7 @@ export function markdownReport(a: Audit, plan: ReportPlan | null, madeOn: string
           ]),
         ),
     "## By category",
-    table(
+    markdownTable(
       ["Category", "Coverage", "Low–high", ...MESHES.map((m) => MESH_LABEL[m])],
       a.categories.map((c) => [
         CATEGORY_LABEL[c.id],
@@ -95,7 +92,7 @@ export function markdownReport(a: Audit, plan: ReportPlan | null, madeOn: string
       ]),
     ),
     "## Items",
-    table(
+    markdownTable(
       ["Item", "Kind", "Pieces", "Size", "Date", "Condition", "Quality"],
       a.bench.lines
         .filter((l) => !l.elsewhere)
@@ -191,7 +188,7 @@ function planText(plan: ReportPlan, a: Audit, lineName: (id: string) => string):
   });
   return [
     `After it: **${plan.gradeAfter}**, coverage ${number(plan.coverageAfter * 100, 1)} %. Cost ${money(plan.price, plan.currency)}${plan.proven ? ", proven the least" : ""}.`,
-    table(["Action", "What", "For", "Points", "Cost", "When"], rows),
+    markdownTable(["Action", "What", "For", "Points", "Cost", "When"], rows),
   ].join("\n\n");
 }
 

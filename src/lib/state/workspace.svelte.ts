@@ -58,6 +58,7 @@ class Workspace {
   lists = $derived(
     sorted(this.records, "list").sort((a, b) => a.list.title.localeCompare(b.list.title)),
   );
+  sets = $derived(sorted(this.records, "set"));
   settings = $derived(sorted(this.records, "settings")[0] ?? DEFAULT_SETTINGS);
 
   #store: Store | null = null;

@@ -62,7 +62,7 @@
     onkeydown={(e) => {
       if (e.key === "Enter" && done()) {
         // The bench listens too: this Enter was for the field alone.
-        e.stopPropagation();
+        e.preventDefault();
         e.currentTarget.blur();
       }
     }}

@@ -30,6 +30,7 @@
         ]
       : []),
     { label: "Shelf of kits", run: () => goto("/") },
+    { label: "Compare kits side by side", run: () => goto("/compare") },
     { label: "Reference lists", run: () => goto("/lists") },
     ...workspace.lists.map((r) => ({
       label: `Edit the list ${r.list.title}`,

@@ -13,6 +13,7 @@
   /** The places under the shelf. */
   const PLACES = [
     { href: "/", label: "Shelf" },
+    { href: "/compare", label: "Compare" },
     { href: "/lists", label: "Lists" },
     { href: "/settings", label: "Settings" },
   ];

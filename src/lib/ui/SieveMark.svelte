@@ -4,7 +4,7 @@
   import { MESH_LABEL } from "../words/labels.ts";
 
   /** A small sieve: seven meshes, each as dark as it holds back, the pan as full as coverage. */
-  const { a }: { a: Audit } = $props();
+  const { a }: { a: Pick<Audit, "caught" | "coverage"> } = $props();
   const rows = $derived(MESHES.map((m) => ({ m, held: a.caught?.[m] ?? 0 })));
   const told = $derived(
     `${Math.round((a.coverage ?? 0) * 100)} % in the pan; held back: ${

@@ -23,6 +23,7 @@ export const MIGRATIONS: Readonly<Record<RecordKind, readonly Migration[]>> = {
   barcode: [],
   list: [],
   settings: [],
+  set: [],
 };
 
 /** The version each kind is written in: one more than its steps. */
@@ -35,4 +36,5 @@ export const RECORD_VERSION: Readonly<Record<RecordKind, number>> = {
   barcode: MIGRATIONS.barcode.length + 1,
   list: MIGRATIONS.list.length + 1,
   settings: MIGRATIONS.settings.length + 1,
+  set: MIGRATIONS.set.length + 1,
 };

@@ -148,6 +148,25 @@ export const settingsRecordSchema = z.looseObject({
   rates: z.record(z.string().regex(/^[A-Z]{3}$/), z.number().positive().max(1e9)),
 });
 
+/** Kits that go out together, judged as one by the brief, list and rules of one of them. */
+export const setRecordSchema = z.looseObject({
+  kind: z.literal("set"),
+  id: recordId,
+  version,
+  title: z.string().max(300),
+  /** The kit whose brief, list and house rules hold for all. */
+  judgedBy: recordId,
+  members: z
+    .array(
+      z.looseObject({
+        kit: recordId,
+        count: z.number().int().min(1).max(1000),
+        carriedBy: z.string().max(200).optional(),
+      }),
+    )
+    .max(100),
+});
+
 export const recordSchema = z.discriminatedUnion("kind", [
   kitRecordSchema,
   briefRecordSchema,
@@ -157,6 +176,7 @@ export const recordSchema = z.discriminatedUnion("kind", [
   barcodeRecordSchema,
   listRecordSchema,
   settingsRecordSchema,
+  setRecordSchema,
 ]);
 
 export type WorkspaceRecord = z.infer<typeof recordSchema>;
@@ -165,6 +185,7 @@ export type BriefRecord = z.infer<typeof briefRecordSchema>;
 export type PriceBookRecord = z.infer<typeof priceBookRecordSchema>;
 export type ListRecord = z.infer<typeof listRecordSchema>;
 export type SettingsRecord = z.infer<typeof settingsRecordSchema>;
+export type SetRecord = z.infer<typeof setRecordSchema>;
 export type RecordKind = WorkspaceRecord["kind"];
 export type Verdict = z.infer<typeof verdictSchema>;
 

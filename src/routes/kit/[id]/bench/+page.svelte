@@ -157,6 +157,10 @@
   );
 
   function onKey(e: KeyboardEvent) {
+    if (e.defaultPrevented) {
+      wedgeKeys.clear();
+      return;
+    }
     if (wedgeKeys.key(e)) {
       e.preventDefault();
       return;

@@ -197,7 +197,13 @@
     <p class="text-sm">
       {card.rows.length} lines as counted{card.next ? `; next date ${day(card.next)}` : ""}.
     </p>
-    <div class="mt-2 max-h-80 overflow-y-auto border border-line bg-sheet p-3">
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <div
+      class="mt-2 max-h-80 overflow-y-auto border border-line bg-sheet p-3"
+      role="region"
+      aria-label="The card's lines"
+      tabindex="0"
+    >
       <table class="w-full text-sm">
         <tbody>
           {#each card.rows as r, i (i)}

@@ -1,0 +1,150 @@
+import { audit, type Audit } from "../audit.ts";
+import type { Category } from "../catalogue/functionRecord.ts";
+import type { AuditFile, Brief, HouseRules, ReferenceList } from "../formats/auditFile.ts";
+import { kitLoad } from "../plan/mass.ts";
+import type { PriceBook } from "../plan/priceBook.ts";
+import { replacementPrice } from "../plan/replacement.ts";
+import type { Caught } from "../score/coverage.ts";
+import type { Grade } from "../score/grade.ts";
+import { schoolsEffect, type SchoolVerdict } from "../score/schoolsEffect.ts";
+import { MESHES, type Mesh } from "../sieve/sift.ts";
+
+/** One brief, one list, one school: kits can only be compared under the same. */
+export interface Judge {
+  readonly brief: Brief;
+  readonly list: ReferenceList;
+  readonly houseRules: HouseRules;
+}
+
+export interface Contender {
+  readonly id: string;
+  readonly file: AuditFile;
+}
+
+/** A kit as it stands beside others. Shares 0–1; money in the book's currency. */
+export interface KitRow {
+  readonly id: string;
+  readonly name: string;
+  readonly grade: Grade | null;
+  readonly coverage: number | null;
+  readonly interval: readonly [number, number] | null;
+  readonly caught: Caught | null;
+  readonly categories: readonly {
+    readonly id: Category;
+    readonly coverage: number;
+    /** The mesh that holds most of this category back; null where nothing is. */
+    readonly worst: Mesh | null;
+    /** Points of the whole coverage that this category gives. */
+    readonly points: number;
+  }[];
+  readonly quality: number | null;
+  readonly pieces: number;
+  readonly serving: number;
+  readonly padding: number | null;
+  readonly price: number | null;
+  readonly currency: string | null;
+  readonly pricePerPoint: number | null;
+  readonly replacement: number;
+  readonly massG: number;
+  readonly volumeMl: number;
+  readonly inspected: number;
+  readonly lines: number;
+}
+
+/** The same kit, judged as the judge judges. */
+export const judged = (file: AuditFile, judge: Judge): AuditFile => ({
+  ...file,
+  brief: judge.brief,
+  list: judge.list,
+  houseRules: judge.houseRules,
+});
+
+/** Every kit under one judge, in the order given. */
+export function compareKits(
+  contenders: readonly Contender[],
+  judge: Judge,
+  today: string,
+  book: PriceBook,
+): KitRow[] {
+  return contenders.map(({ id, file }) => {
+    const own = judged(file, judge);
+    const a = audit(own, today);
+    return rowOf(id, own, a, book);
+  });
+}
+
+function rowOf(id: string, file: AuditFile, a: Audit, book: PriceBook): KitRow {
+  const load = kitLoad(file);
+  const total = a.bench.needs.reduce((s, n) => s + n.weight, 0);
+  const weightOf = (category: Category) =>
+    a.bench.needs.reduce((s, n) => s + (n.category === category ? n.weight : 0), 0);
+  return {
+    id,
+    name: file.kit.name,
+    grade: a.grade,
+    coverage: a.coverage,
+    interval: a.interval,
+    caught: a.caught,
+    categories: a.categories.map((c) => ({
+      id: c.id,
+      coverage: c.coverage,
+      worst: worstMesh(c.caught),
+      points: (c.coverage * weightOf(c.id)) / total,
+    })),
+    quality: a.quality,
+    pieces: a.value.counted,
+    serving: a.value.serving,
+    padding: a.value.padding,
+    price: file.kit.price?.amount ?? null,
+    currency: file.kit.price?.currency ?? null,
+    pricePerPoint: a.value.pricePerPoint,
+    replacement: replacementPrice(a, book).price,
+    massG: load.massG,
+    volumeMl: load.volumeMl,
+    inspected: file.kit.lines.filter((l) => l.condition || l.failedPoints).length,
+    lines: file.kit.lines.length,
+  };
+}
+
+/** A loss below this is rounding, no mesh. */
+const NO_LOSS = 1e-9;
+function worstMesh(caught: Caught): Mesh | null {
+  let worst: Mesh | null = null;
+  for (const m of MESHES)
+    if (caught[m] > NO_LOSS && (worst === null || caught[m] > caught[worst])) worst = m;
+  return worst;
+}
+
+/** Why one kit covers more than another: points of coverage by category; they add up to the difference. */
+export function whyAhead(
+  a: KitRow,
+  b: KitRow,
+): { readonly id: Category; readonly points: number }[] {
+  const of = (row: KitRow, id: Category) => row.categories.find((c) => c.id === id)?.points ?? 0;
+  return a.categories
+    .map((c) => ({ id: c.id, points: c.points - of(b, c.id) }))
+    .filter((c) => Math.abs(c.points) > NO_LOSS)
+    .sort((x, y) => Math.abs(y.points) - Math.abs(x.points));
+}
+
+/** What the dearer of two buys: points of coverage, and money a point. null: no price, or not dearer. */
+export function priceOfDifference(
+  a: KitRow,
+  b: KitRow,
+): { readonly more: number; readonly points: number; readonly perPoint: number | null } | null {
+  if (a.price === null || b.price === null || a.currency !== b.currency) return null;
+  const more = b.price - a.price;
+  const points = ((b.coverage ?? 0) - (a.coverage ?? 0)) * 100;
+  return { more, points, perPoint: points > NO_LOSS && more > 0 ? more / points : null };
+}
+
+/** The result of each kit under each school, every other rule as the judge has it. */
+export const compareSchools = (
+  contenders: readonly Contender[],
+  judge: Judge,
+  today: string,
+): { readonly id: string; readonly verdicts: readonly SchoolVerdict[] }[] =>
+  contenders.map(({ id, file }) => {
+    const own = judged(file, judge);
+    return { id, verdicts: schoolsEffect(own, today, audit(own, today)) };
+  });
