@@ -1,17 +1,64 @@
 <script lang="ts">
   import type { Audit } from "../core/audit.ts";
   import { functionOf } from "../core/catalogue/catalogue.ts";
-  import { MESHES } from "../core/sieve/sift.ts";
+  import { LICENSED_ONLY } from "../core/catalogue/catalogue.ts";
+  import { lineCondition } from "../core/inspect/quality.ts";
+  import { MESHES, type SiftedPair } from "../core/sieve/sift.ts";
+  import type { Trial } from "../core/trial/trial.ts";
+  import { ITEM_TYPES } from "../data/itemTypes.ts";
+  import { CHANGE_LABEL, factorReasons } from "../words/factors.ts";
   import { cautionsFor, cautionsForFunction } from "../words/cautions.ts";
   import { CATEGORY_LABEL, MESH_LABEL } from "../words/labels.ts";
   import { number, quantity, whyItRests } from "../words/sentences.ts";
   import WeaveChip from "./WeaveChip.svelte";
 
-  const { a, index }: { a: Audit; index: number } = $props();
+  interface Props {
+    a: Audit;
+    index: number;
+    /** The kit's address, for links to where a reason is changed. */
+    base?: string;
+    /** Tries a change before it is kept. */
+    ontry?: (trial: Trial, label: string) => void;
+  }
+  const { a, index, base, ontry }: Props = $props();
   const asked = $derived(a.bench.needs[index]!);
   const need = $derived(a.needs[index]!);
   const fn = $derived(functionOf(asked.need.function)!);
   const q = $derived(asked.need.quantity);
+  const nameOf = (p: SiftedPair) => {
+    const l = a.bench.lines[p.pair.line]!;
+    return l.line.text ?? l.type?.label ?? l.line.id;
+  };
+  /** What one may try on a line: only what is not so already. */
+  const triesFor = (p: SiftedPair): { label: string; trial: Trial }[] => {
+    const { line, elsewhere, type } = a.bench.lines[p.pair.line]!;
+    if (elsewhere) return [];
+    const id = line.id;
+    return [
+      ...(lineCondition(line) === "sound"
+        ? []
+        : [{ label: "it is sound", trial: { kind: "sound" as const, line: id } }]),
+      { label: "two more", trial: { kind: "more" as const, line: id, pieces: 2 } },
+      ...(p.fresh < 1 || (type?.dated && line.expires === undefined)
+        ? [{ label: "it is in date", trial: { kind: "fresh" as const, line: id } }]
+        : []),
+      ...(p.handy < 1
+        ? [{ label: "it lies outside", trial: { kind: "within-reach" as const, line: id } }]
+        : []),
+    ];
+  };
+  /** The catalogue's best for the job, to try what having it would change. */
+  const best = $derived(
+    ITEM_TYPES.filter((t) => !LICENSED_ONLY.has(t.id))
+      .map((t) => ({ t, credit: t.functions.find((f) => f.function === fn.id)?.credit ?? 0 }))
+      .sort((x, y) => y.credit - x.credit)[0],
+  );
+  const HREF = {
+    list: "brief",
+    "house-rules": "brief",
+    brief: "brief",
+    bench: "bench",
+  } as const;
   const factors = ["credit", "spec", "sound", "fresh", "handy", "usable"] as const;
   const sums = $derived(
     [
@@ -104,5 +151,50 @@
       </tbody>
     </table>
   </div>
+  <ul class="mt-2 grid gap-2 text-sm" data-testid="reasons">
+    {#each need.pairs as p (p.pair.line)}
+      {@const reasons = factorReasons(a, p)}
+      {@const tries = ontry ? triesFor(p) : []}
+      {#if reasons.length > 0 || tries.length > 0}
+        <li class="border-l-2 border-line pl-2">
+          <strong class="font-semibold">{nameOf(p)}</strong>
+          {#each reasons as r (r.factor + r.text)}
+            <br />{r.factor}
+            {number(r.value, 2)}: {r.text}{#if base}{" "}·
+              <a
+                class="underline"
+                href="{base}/{HREF[r.change]}{r.change === 'bench'
+                  ? `#${a.bench.lines[p.pair.line]!.line.id}`
+                  : ''}">{CHANGE_LABEL[r.change]}</a
+              >{/if}
+          {/each}
+          {#if ontry && tries.length > 0}
+            <span class="mt-1 flex flex-wrap gap-1.5">
+              <span class="self-center text-soft">what if</span>
+              {#each tries as t (t.label)}
+                <button
+                  class="btn min-h-8 px-2 py-0.5 text-sm font-normal"
+                  onclick={() => ontry(t.trial, `${nameOf(p)}: ${t.label}`)}>{t.label}</button
+                >
+              {/each}
+            </span>
+          {/if}
+        </li>
+      {/if}
+    {/each}
+  </ul>
+{/if}
+{#if ontry && best && best.credit > 0 && need.values[6]! < 1 - 1e-9}
+  <p class="mt-2 text-sm">
+    <span class="text-soft">what if</span>
+    <button
+      class="btn min-h-8 px-2 py-0.5 text-sm font-normal"
+      onclick={() =>
+        ontry(
+          { kind: "add", itemType: best.t.id, pieces: 2, id: `trial-${best.t.id}-${Date.now()}` },
+          `two of ${best.t.label} added`,
+        )}>two of {best.t.label.toLowerCase()} were added</button
+    >
+  </p>
 {/if}
 {#each cautions as c (c.id)}<p class="noted mt-3 text-sm">{c.text}</p>{/each}

@@ -4,16 +4,20 @@
   import { MESHES } from "../core/sieve/sift.ts";
   import { CATEGORY_LABEL, MESH_ASKS, MESH_LABEL } from "../words/labels.ts";
   import { number } from "../words/sentences.ts";
-  import { sieveLayout } from "./sieveLayout.ts";
+  import { sieveLayout, type SieveView } from "./sieveLayout.ts";
 
   interface Props {
     a: Audit;
     picked?: number | null;
     onpick?: (index: number) => void;
     width?: number;
+    view?: SieveView;
+    element?: SVGSVGElement | undefined;
   }
-  const { a, picked = null, onpick, width = 900 }: Props = $props();
-  const l = $derived(sieveLayout(a, width));
+  let { a, picked = null, onpick, width = 900, view = {}, element = $bindable() }: Props = $props();
+  const l = $derived(sieveLayout(a, width, view));
+  /** Of the one category drawn, else of all. */
+  const caught = $derived(l.categories.length === 1 ? l.categories[0]!.caught : a.caught);
   const uid = $props.id();
   const name = (i: number) => {
     const n = a.bench.needs[i]!;
@@ -52,12 +56,13 @@
 </script>
 
 <svg
+  bind:this={element}
   viewBox="0 0 {l.width} {l.height}"
   class="h-auto w-full overflow-visible select-none"
   role="group"
   aria-label="The sieve: each need is a grain that rests on the mesh that holds it"
 >
-  {#each a.categories as c, i (c.id)}
+  {#each l.categories as c, i (c.id)}
     {@const x = l.left + (i + 0.5) * l.columnWidth}
     <text
       transform="translate({x - 4} 108) rotate(-34)"
@@ -101,8 +106,8 @@
       text-anchor="end"
       font-size="15"
       font-weight="600"
-      fill={(a.caught?.[mesh] ?? 0) > 0.0005 ? "var(--held)" : "var(--soft)"}
-      >{(a.caught?.[mesh] ?? 0) > 0.0005 ? `−${number(a.caught![mesh] * 100, 1)}` : "0"}</text
+      fill={(caught?.[mesh] ?? 0) > 0.0005 ? "var(--held)" : "var(--soft)"}
+      >{(caught?.[mesh] ?? 0) > 0.0005 ? `−${number(caught![mesh] * 100, 1)}` : "0"}</text
     >
   {/each}
   <path

@@ -1,4 +1,5 @@
 import type { Audit } from "../core/audit.ts";
+import type { Category } from "../core/catalogue/functionRecord.ts";
 import { MESHES, type Mesh } from "../core/sieve/sift.ts";
 
 /** Where each grain lies in the sieve picture. Plain numbers; no drawing. */
@@ -14,6 +15,8 @@ export interface Grain {
   readonly fill: number;
 }
 export interface SieveLayout {
+  /** Drawn columns, in order. */
+  readonly categories: Audit["categories"];
   readonly width: number;
   readonly height: number;
   readonly left: number;
@@ -31,22 +34,33 @@ const RADIUS = { vital: 11, core: 9, useful: 6.5 } as const;
 const BAND = 13;
 const PER_ROW = 3;
 
-export function sieveLayout(a: Audit, width: number): SieveLayout {
+/** What of the audit is drawn: some categories only, some needs only. */
+export interface SieveView {
+  readonly categories?: readonly Category[];
+  readonly keep?: (index: number) => boolean;
+}
+
+export function sieveLayout(a: Audit, width: number, view: SieveView = {}): SieveLayout {
   const left = 158;
   const right = 54;
-  const columns = Math.max(1, a.categories.length);
+  const shown = a.categories.filter((c) => view.categories?.includes(c.id) ?? true);
+  const columns = Math.max(1, shown.length);
   const columnWidth = (width - left - right) / columns;
-  const perRow = Math.max(1, Math.min(PER_ROW, Math.floor(columnWidth / 22)));
-  const columnOf = new Map(a.categories.map((c, i) => [c.id, i]));
+  // One category alone has room for all its grains in a row.
+  const most = columns === 1 ? Math.floor(columnWidth / 24) : PER_ROW;
+  const perRow = Math.max(1, Math.min(most, Math.floor(columnWidth / 22)));
+  const columnOf = new Map(shown.map((c, i) => [c.id, i]));
   const cells = new Map<string, number[]>();
   a.needs.forEach((n, i) => {
-    const key = `${columnOf.get(a.bench.needs[i]!.category)}:${n.restsOn}`;
+    const column = columnOf.get(a.bench.needs[i]!.category);
+    if (column === undefined || view.keep?.(i) === false) return;
+    const key = `${column}:${n.restsOn}`;
     cells.set(key, [...(cells.get(key) ?? []), i]);
   });
   const rowsAt = (rest: string) =>
     Math.max(
       1,
-      ...a.categories.map((_, c) => Math.ceil((cells.get(`${c}:${rest}`)?.length ?? 0) / perRow)),
+      ...shown.map((_, c) => Math.ceil((cells.get(`${c}:${rest}`)?.length ?? 0) / perRow)),
     );
   const meshY: number[] = [];
   let y = 118;
@@ -78,6 +92,7 @@ export function sieveLayout(a: Audit, width: number): SieveLayout {
   }
   grains.sort((p, q) => p.column - q.column || p.y - q.y || p.x - q.x);
   return {
+    categories: shown,
     width,
     height: panBottom + 34,
     left,

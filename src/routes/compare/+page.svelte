@@ -403,7 +403,7 @@
                               stroke="currentColor"
                             />
                           </svg>
-                          <span class="w-10 text-right font-semibold"
+                          <span class="w-14 text-right font-semibold whitespace-nowrap"
                             >{percent(cell.coverage)} %</span
                           >
                           {#if cell.worst}<WeaveChip mesh={cell.worst} size={16} />{/if}

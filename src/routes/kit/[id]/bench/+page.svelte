@@ -22,7 +22,7 @@
 
   const kit = useKit();
   let orderBy = $state<Order>("packed");
-  let picked = $state<string | null>(null);
+  let picked = $state<string | null>(page.url.hash.slice(1) || null);
   let stopwatch = $state<Stopwatch>();
   let picker = $state<VerdictPicker>();
   let beside = $state<Beside>();

@@ -1,22 +1,107 @@
 <script lang="ts">
   import { page } from "$app/state";
+  import { audit, type Audit } from "$lib/core/audit.ts";
   import { functionOf } from "$lib/core/catalogue/catalogue.ts";
+  import type { Category } from "$lib/core/catalogue/functionRecord.ts";
+  import type { Tier } from "$lib/core/formats/auditFile.ts";
+  import { HOUSE_RULE_OPTIONS } from "$lib/core/reference/houseRules.ts";
+  import { piecesOf } from "$lib/core/sieve/measure.ts";
+  import { applyTrials, type Trial } from "$lib/core/trial/trial.ts";
   import { lineQuality } from "$lib/core/inspect/quality.ts";
   import { inspectionPoint } from "$lib/core/inspect/points.ts";
   import { replacementPrice } from "$lib/core/plan/replacement.ts";
-  import { MESHES } from "$lib/core/sieve/sift.ts";
+  import { MESHES, type Mesh } from "$lib/core/sieve/sift.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
+  import { workspace } from "$lib/state/workspace.svelte.ts";
+  import Chart from "$lib/ui/Chart.svelte";
+  import { savePng, saveSvg } from "$lib/ui/exportPicture.ts";
+  import { fileName } from "$lib/ui/files.ts";
+  import { HOUSE_RULES } from "$lib/words/houseRules.ts";
   import { useReady } from "$lib/state/ready.svelte.ts";
   import CategoryBars from "$lib/ui/CategoryBars.svelte";
   import NeedReason from "$lib/ui/NeedReason.svelte";
   import SievePicture from "$lib/ui/SievePicture.svelte";
   import WeaveChip from "$lib/ui/WeaveChip.svelte";
-  import { MESH_ASKS, MESH_LABEL, UNCHECKED_LABEL } from "$lib/words/labels.ts";
-  import { decidedBy, money, number, percentRange } from "$lib/words/sentences.ts";
+  import {
+    CATEGORY_LABEL,
+    MESH_ASKS,
+    MESH_LABEL,
+    TIER_LABEL,
+    UNCHECKED_LABEL,
+  } from "$lib/words/labels.ts";
+  import { decidedBy, money, number, percent, percentRange } from "$lib/words/sentences.ts";
 
   const kit = useKit();
   const ready = useReady();
-  const a = $derived(kit.audit);
+  // What if: changes that are looked at before they are kept.
+  let trials = $state.raw<readonly { trial: Trial; label: string }[]>([]);
+  const trialFile = $derived(
+    applyTrials(
+      kit.file,
+      trials.map((t) => t.trial),
+    ),
+  );
+  const a = $derived(trials.length > 0 ? audit(trialFile, workspace.today) : kit.audit);
+  const vitalMet = (x: Audit) =>
+    x.needs.filter((n, i) => x.bench.needs[i]!.tier === "vital" && n.values[6]! >= 1 - 1e-9).length;
+  function keepTrials() {
+    const { kit: tried, houseRules } = trialFile;
+    kit.update(`keep ${trials.map((t) => t.label).join(", ")}`.slice(0, 200), (r) => ({
+      ...r,
+      kit: { ...r.kit, lines: tried.lines },
+      houseRules: houseRules ?? r.houseRules,
+    }));
+    trials = [];
+  }
+
+  // What of the picture is shown.
+  let category = $state<Category | "all">("all");
+  let tiers = $state<Record<Tier, boolean>>({ vital: true, core: true, useful: true });
+  let mesh = $state<Mesh | "pan" | "all">("all");
+  let picture = $state<SVGSVGElement>();
+  const view = $derived({
+    ...(category === "all" ? {} : { categories: [category] }),
+    keep: (i: number) =>
+      tiers[a.bench.needs[i]!.tier] && (mesh === "all" || a.needs[i]!.restsOn === mesh),
+  });
+  /** On a narrow screen one category at a time: first the one that loses most. */
+  let narrow = $state<Category | null>(null);
+  const narrowCategory = $derived(
+    a.categories.some((c) => c.id === narrow)
+      ? narrow!
+      : [...a.categories].sort((x, y) => x.coverage - y.coverage)[0]?.id,
+  );
+  const pictureName = $derived(fileName(`${kit.record?.kit.name} sieve`, ""));
+  const publish = (run: (name: string, svg: SVGSVGElement, bw: boolean) => unknown, bw: boolean) =>
+    picture && run(`${pictureName}${bw ? "-bw" : ""}`, picture, bw);
+
+  // Charts
+  const inspected = $derived(
+    kit.lines.flatMap((l) => {
+      const q = lineQuality(l);
+      return q === null ? [] : [q];
+    }),
+  );
+  const bins = $derived(
+    Array.from(
+      { length: 10 },
+      (_, i) =>
+        inspected.filter((q) => (i === 9 ? q >= 90 : q >= i * 10 && q < (i + 1) * 10)).length,
+    ),
+  );
+  const made = $derived.by(() => {
+    const byType = new Map<string, { pieces: number; serving: number }>();
+    a.bench.lines.forEach((l, i) => {
+      if (l.elsewhere) return;
+      const label = l.type?.label ?? "not in the catalogue";
+      const was = byType.get(label) ?? { pieces: 0, serving: 0 };
+      byType.set(label, {
+        pieces: was.pieces + piecesOf(l.line),
+        serving: was.serving + a.value.servingByLine[i]!,
+      });
+    });
+    return [...byType].sort((x, y) => y[1].pieces - x[1].pieces).slice(0, 12);
+  });
   let picked = $state<number | null>(null);
   /** To begin with: the need that decides the grade, else the one that loses most. */
   const first = $derived.by(() => {
@@ -69,8 +154,112 @@
           </p>{/if}
         <p class="basis-full">{decidedBy(a)}</p>
       </div>
+      {#if trials.length > 0}
+        <div class="noted mb-3" data-testid="trial" role="status">
+          <p>
+            <strong>What if</strong>
+            {trials.map((t) => t.label).join("; ")}: coverage {percentRange(kit.audit.interval)} →
+            <strong>{percentRange(a.interval)}</strong>, {kit.audit.grade} →
+            <strong>{a.grade}</strong>, vital needs met {vitalMet(kit.audit)} →
+            <strong>{vitalMet(a)}</strong>.
+          </p>
+          <span class="mt-2 flex flex-wrap gap-2">
+            <button class="btn btn-main" onclick={keepTrials}>Keep it</button>
+            <button class="btn" onclick={() => (trials = trials.slice(0, -1))}
+              >Take the last back</button
+            >
+            <button class="btn" onclick={() => (trials = [])}>Discard</button>
+          </span>
+        </div>
+      {/if}
+      <div
+        class="mb-2 flex flex-wrap items-center gap-2 text-sm"
+        role="group"
+        aria-label="What is shown"
+      >
+        <select
+          class="field min-h-9 py-1 text-sm max-md:hidden"
+          aria-label="Category shown"
+          bind:value={category}
+        >
+          <option value="all">all categories</option>
+          {#each a.categories as c (c.id)}<option value={c.id}
+              >{CATEGORY_LABEL[c.id]}, {percent(c.coverage)} %</option
+            >{/each}
+        </select>
+        {#each ["vital", "core", "useful"] as const as t (t)}
+          <button
+            class="btn min-h-9 px-2.5 py-0.5 font-normal {tiers[t] ? 'btn-on' : ''}"
+            aria-pressed={tiers[t]}
+            onclick={() => (tiers = { ...tiers, [t]: !tiers[t] })}
+            >{tiers[t] ? "✓ " : ""}{TIER_LABEL[t]}</button
+          >
+        {/each}
+        <select class="field min-h-9 py-1 text-sm" aria-label="Held where" bind:value={mesh}>
+          <option value="all">wherever they rest</option>
+          {#each [...MESHES, "pan" as const] as m (m)}<option value={m}
+              >{MESH_LABEL[m]}, {a.needs.filter((n) => n.restsOn === m).length}</option
+            >{/each}
+        </select>
+        <select
+          class="field min-h-9 py-1 text-sm"
+          aria-label="What if another school"
+          value=""
+          onchange={(e) => {
+            const [rule, option] = e.currentTarget.value.split(" ");
+            const known = HOUSE_RULES.find((r) => r.id === rule);
+            if (known && option)
+              trials = [
+                ...trials,
+                {
+                  trial: { kind: "school", rule: known.id, option },
+                  label: `${known.label}: ${known.options.find((o) => o.id === option)?.label}`,
+                },
+              ];
+            e.currentTarget.value = "";
+          }}
+        >
+          <option value="">what if another school …</option>
+          {#each HOUSE_RULE_OPTIONS as rule (rule.id)}
+            {#each rule.options.filter((o) => o !== a.bench.rules[rule.id]) as option (option)}
+              <option value="{rule.id} {option}"
+                >{HOUSE_RULES.find((r) => r.id === rule.id)!.label}: {HOUSE_RULES.find(
+                  (r) => r.id === rule.id,
+                )!.options.find((o) => o.id === option)!.label}</option
+              >
+            {/each}
+          {/each}
+        </select>
+      </div>
       <div class="hidden md:block">
-        <SievePicture {a} picked={shown} onpick={(i) => (picked = i)} />
+        <SievePicture
+          {a}
+          {view}
+          picked={shown}
+          onpick={(i) => (picked = i)}
+          bind:element={picture}
+        />
+      </div>
+      <div class="md:hidden">
+        <label class="flex flex-col gap-1 text-sm"
+          >one category at a time
+          <select
+            class="field"
+            value={narrowCategory}
+            onchange={(e) => (narrow = e.currentTarget.value as Category)}
+          >
+            {#each a.categories as c (c.id)}<option value={c.id}
+                >{CATEGORY_LABEL[c.id]}, {percent(c.coverage)} %</option
+              >{/each}
+          </select></label
+        >
+        {#if narrowCategory}<SievePicture
+            {a}
+            width={380}
+            view={{ categories: [narrowCategory], keep: view.keep }}
+            picked={shown}
+            onpick={(i) => (picked = i)}
+          />{/if}
       </div>
       <ol class="md:hidden">
         {#each [...MESHES, "pan" as const] as mesh (mesh)}
@@ -105,11 +294,26 @@
       <p class="mt-2 hidden text-sm text-soft md:block">
         Grain with a double ring: vital; large: core; small: useful. Its fill is how much of the
         need is met.
+        <span class="ml-2 inline-flex flex-wrap gap-3">
+          <button class="underline" onclick={() => publish(saveSvg, false)}>SVG</button>
+          <button class="underline" onclick={() => publish(saveSvg, true)}
+            >SVG, black and white</button
+          >
+          <button class="underline" onclick={() => publish(savePng, false)}>PNG</button>
+          <button class="underline" onclick={() => publish(savePng, true)}
+            >PNG, black and white</button
+          >
+        </span>
       </p>
     </section>
 
     <aside class="sheet self-start p-5" aria-live="polite">
-      {#if shown !== null}<NeedReason {a} index={shown} />{/if}
+      {#if shown !== null}<NeedReason
+          {a}
+          index={shown}
+          base="/kit/{page.params['id']}"
+          ontry={(trial, label) => (trials = [...trials, { trial, label }])}
+        />{/if}
       <a class="btn btn-main mt-4" href="/kit/{page.params['id']}/plan">To the plan</a>
     </aside>
 
@@ -142,6 +346,25 @@
             >
             of 100 over {kit.lines.length - kit.open.toInspect} of {kit.lines.length} lines inspected.{/if}
         </p>
+        {#if inspected.length > 0}
+          <Chart
+            height={170}
+            label="Lines by quality: {bins
+              .map((n, i) => (n > 0 ? `${n} from ${i * 10} to ${i === 9 ? 100 : i * 10 + 9}` : ''))
+              .filter(Boolean)
+              .join(', ')}"
+            options={{
+              chart: { type: "bar" },
+              series: [{ name: "lines", data: bins }],
+              xaxis: {
+                categories: bins.map((_, i) => `${i * 10}`),
+              },
+              yaxis: { forceNiceScale: true, decimalsInFloat: 0 },
+              colors: ["var(--pass)"],
+              plotOptions: { bar: { columnWidth: "85%" } },
+            }}
+          />
+        {/if}
         <ul class="mt-2 grid gap-2">
           {#each worst as x (x.l.id)}
             <li class="text-sm">
@@ -162,6 +385,24 @@
           <strong class="font-head text-2xl">{v.serving} of the {v.counted}</strong> pieces do a job on
           the list.
         </p>
+        <Chart
+          height={40 + made.length * 24}
+          label="Pieces by kind, and how many of them serve: {made
+            .map(([label, m]) => `${label} ${m.serving} of ${m.pieces}`)
+            .join('; ')}"
+          options={{
+            chart: { type: "bar", stacked: true },
+            series: [
+              { name: "serve the list", data: made.map(([, m]) => m.serving) },
+              { name: "do not", data: made.map(([, m]) => Math.max(0, m.pieces - m.serving)) },
+            ],
+            xaxis: { categories: made.map(([label]) => label) },
+            yaxis: { labels: { maxWidth: 150 } },
+            colors: ["var(--pass)", "var(--line)"],
+            plotOptions: { bar: { horizontal: true, barHeight: "75%" } },
+            legend: { position: "top", horizontalAlign: "left" },
+          }}
+        />
         <dl class="mt-2 grid grid-cols-[1fr_auto] gap-x-4 gap-y-1 text-sm">
           <dt>claimed</dt>
           <dd>{v.claimed}</dd>

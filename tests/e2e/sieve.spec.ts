@@ -1,0 +1,74 @@
+import { expect, test, type Page } from "@playwright/test";
+import { readFileSync } from "node:fs";
+
+async function sieve(page: Page): Promise<void> {
+  await page.goto("/");
+  await page.waitForURL(/demo-crew-box/);
+  await expect(page.getByTestId("save-state").first()).toContainText(/^Saved/);
+}
+const grains = (page: Page) => page.locator("svg[role=group] g[role=button]:visible");
+
+test("a number opens to its reason and where it is changed; what if is tried, kept or discarded", async ({
+  page,
+}) => {
+  await sieve(page);
+  const reasons = page.getByTestId("reasons");
+  await expect(reasons).toContainText("in name only: the catalogue gives it nothing for this job");
+  await expect(reasons).toContainText("handy 0.5: 60 s at the bottom, asked within 15 s");
+  const tally = page.getByTestId("tally-coverage");
+  const before = await tally.innerText();
+
+  await page.getByRole("button", { name: /two of windlass tourniquet were added/ }).click();
+  const trial = page.getByTestId("trial");
+  await expect(trial).toContainText("vital needs met 1 → 2");
+  await expect(tally).toHaveText(before); // tried, not kept
+  await page.getByLabel("What if another school").selectOption("duplicates lean");
+  await expect(trial).toContainText("Duplicates: Lean");
+  await page.getByRole("button", { name: "Take the last back" }).click();
+  await page.getByRole("button", { name: "Discard" }).click();
+  await expect(trial).toBeHidden();
+  await page.getByRole("button", { name: /two of windlass tourniquet were added/ }).click();
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await expect(page.getByText("2 of 4 vital needs met")).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(tally).toHaveText(before);
+
+  await reasons.getByRole("link", { name: "to the bench" }).first().click();
+  await expect(page).toHaveURL(/\/bench#/);
+  await expect(page.getByRole("heading", { level: 1 })).toHaveText("Rubber vein strap");
+});
+
+test("the picture is filtered, zoomed, worked by keys and published", async ({ page }) => {
+  await sieve(page);
+  const all = await grains(page).count();
+  expect(all).toBe(44);
+  await page.getByRole("button", { name: "vital", exact: false }).first().click();
+  await expect(grains(page)).toHaveCount(40);
+  await page.getByRole("button", { name: "vital", exact: true }).click();
+  await page.getByLabel("Held where").selectOption("fresh");
+  await expect(grains(page)).toHaveCount(1);
+  await page.getByLabel("Held where").selectOption("all");
+  await page.getByLabel("Category shown").selectOption("burns");
+  await expect(grains(page)).toHaveCount(2);
+  await page.getByLabel("Category shown").selectOption("all");
+  await grains(page).first().focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(page.locator("g[role=button][aria-pressed=true]:visible")).toHaveCount(1);
+
+  for (const [name, starts] of [
+    ["SVG", "<svg"],
+    ["SVG, black and white", "<svg"],
+    ["PNG", "PNG"],
+  ] as const) {
+    const [download] = await Promise.all([
+      page.waitForEvent("download"),
+      page.getByRole("button", { name, exact: true }).click(),
+    ]);
+    const file = readFileSync(await download.path(), "utf8");
+    expect(file.slice(0, 10), name).toContain(starts);
+    if (starts === "<svg") {
+      expect(file).not.toContain("var(--");
+      expect(file).toContain('id="weave-here"');
+    }
+  }
+});
