@@ -16,15 +16,19 @@ import { plan, type PlanRequest } from "../lib/core/plan/plan.ts";
 import { planResult } from "../lib/core/plan/planResult.ts";
 import type { PriceBook } from "../lib/core/plan/priceBook.ts";
 import { PRICE_BOOK } from "../lib/data/priceBook.ts";
-import { markdownReport } from "../lib/report/markdown.ts";
+import { kitReport } from "../lib/report/kitReport.ts";
+import { toHtml } from "../lib/report/toHtml.ts";
+import { toMarkdown } from "../lib/report/toMarkdown.ts";
+import { toPdf } from "../lib/report/toPdf.ts";
+import { makePdf } from "../lib/server/makePdf.ts";
 
 const USAGE = `usage: npm run --silent cli -- COMMAND
   read-card FILE|-                       entries of a contents card
   audit FILE [--today DAY]               the audit of an audit file
   plan FILE [--budget N] [--mass G] [--volume ML] [--target ready|0.85]
             [--best] [--prices FILE] [--today DAY]
-  report FILE --to md --out PATH [--today DAY]
-  schema audit|workspace`;
+  report FILE --to pdf|html|md --out PATH [--today DAY]
+  schema audit|list|workspace`;
 
 /** No real file comes near it; a larger one is a mistake. */
 const LARGEST_FILE = 50 * 1024 * 1024;
@@ -58,8 +62,9 @@ async function main(argv: readonly string[]): Promise<void> {
     case "report": {
       const file = readAudit(only(positional));
       const out = flags.get("out");
-      if (flags.get("to") !== "md" || out === undefined)
-        throw new Usage("report takes --to md and --out PATH");
+      const to = flags.get("to") ?? "";
+      if (!["pdf", "html", "md"].includes(to) || out === undefined)
+        throw new Usage("report takes --to pdf, html or md, and --out PATH");
       const book = PRICE_BOOK;
       const request = requestOf(file, new Map(), today, book);
       const outcome = plan(request, highsSolver(await loadHighs()));
@@ -74,7 +79,15 @@ async function main(argv: readonly string[]): Promise<void> {
               coverageAfter: outcome.choice.after.coverage ?? 0,
               proven: outcome.status === "optimal",
             };
-      writeFileSync(out, markdownReport(audit(file, today), planned, today));
+      const blocks = kitReport(audit(file, today), planned, {}, today);
+      writeFileSync(
+        out,
+        to === "pdf"
+          ? await makePdf(toPdf(file.kit.name, blocks))
+          : to === "html"
+            ? toHtml(file.kit.name, blocks)
+            : toMarkdown(blocks),
+      );
       process.stderr.write(`wrote ${out}\n`);
       return;
     }

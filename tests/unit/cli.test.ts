@@ -79,7 +79,12 @@ describe("the command line", function () {
     expect(
       run(["report", AUDIT, "--to", "md", "--out", out, "--today", "2026-08-01"]).code,
     ).to.equal(0);
-    expect(readFileSync(out, "utf8")).to.match(/^# Worked example\n\n\*\*Not ready\*\*/);
+    expect(readFileSync(out, "utf8")).to.match(/^# Worked example\n\n\*\*Not ready, coverage/);
+    const pdf = join(folder, "r.pdf");
+    expect(
+      run(["report", AUDIT, "--to", "pdf", "--out", pdf, "--today", "2026-08-01"]).code,
+    ).to.equal(0);
+    expect(readFileSync(pdf).subarray(0, 5).toString()).to.equal("%PDF-");
     expect(JSON.parse(run(["schema", "audit"]).out)).to.have.property("properties");
   });
   it("bad input: exit 1, nothing on standard output, and what is wrong where on standard error", () => {

@@ -2,7 +2,7 @@ import { expect } from "chai";
 import { audit } from "../../src/lib/core/audit.ts";
 import { applyTrial, applyTrials, type Trial } from "../../src/lib/core/trial/trial.ts";
 import { CHANGE_LABEL, factorReasons } from "../../src/lib/words/factors.ts";
-import { sieveLayout } from "../../src/lib/ui/sieveLayout.ts";
+import { sieveLayout } from "../../src/lib/report/sieveLayout.ts";
 import { SHIPPED_LISTS } from "../../src/lib/data/lists/index.ts";
 import { auditFile, good, need, TODAY } from "./build.ts";
 

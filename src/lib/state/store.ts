@@ -68,6 +68,8 @@ export class Store {
   #undo: Edit[] = [];
   #redo: Edit[] = [];
   #dirty = new Set<string>();
+  /** Being written at this moment. */
+  #inFlight: readonly string[] = [];
   #saving: Promise<void> | null = null;
   #save: SaveState = { is: "saved", at: null };
   #aside: SetAside[] = [];
@@ -198,20 +200,31 @@ export class Store {
     return this.#saving;
   }
 
+  /** What is not surely stored yet, as it should be: for the moment in which a page is left. */
+  pending(): [string, WorkspaceRecord | null][] {
+    return [...new Set([...this.#inFlight, ...this.#dirty])].map((id) => [
+      id,
+      this.#records.get(id) ?? null,
+    ]);
+  }
+
   async #saveAll(): Promise<void> {
     // One turn later, so that all changes of one keystroke go together.
     await Promise.resolve();
     if (this.#dirty.size === 0) return;
     const ids = [...this.#dirty];
     this.#dirty.clear();
+    this.#inFlight = ids;
     this.#save = { is: "saving" };
     this.#hooks.onChange();
     try {
       await this.#storage.exclusive(() => this.#write(ids));
       this.#save = { is: "saved", at: this.#hooks.now() };
+      this.#inFlight = [];
       this.#hooks.announce(ids);
     } catch (error) {
       ids.forEach((id) => this.#dirty.add(id));
+      this.#inFlight = [];
       this.#save = {
         is: "failed",
         why: error instanceof Error ? error.message || error.name : String(error),

@@ -12,6 +12,7 @@ import type {
   SettingsRecord,
   WorkspaceRecord,
 } from "../core/records/records.ts";
+import { readRecord } from "../core/records/records.ts";
 import { SHIPPED_LISTS } from "../data/lists/index.ts";
 import { showBy } from "../words/display.ts";
 import { demoRecords } from "../data/demo.ts";
@@ -20,6 +21,8 @@ import { browserStorage } from "./browserStorage.ts";
 import { DEFAULT_SETTINGS, newBrief, newKit, newList } from "./newRecords.ts";
 import { currentVersion, Store, type Notice, type SaveState, type SetAside } from "./store.ts";
 
+/** Where a page that is left in the middle of a write leaves word of it. */
+const UNSAVED = "wide-sieve.unsaved";
 const CHANNEL = "wide-sieve.records";
 /** Set once the demo was offered, so that it is never seeded over a user's own data, or again. */
 const SEEN = "wide-sieve.seen";
@@ -93,7 +96,47 @@ class Workspace {
         `${store.setAside.length} stored ${store.setAside.length === 1 ? "record" : "records"} could not be read. ${store.setAside.length === 1 ? "It is" : "They are"} set aside untouched; export ${store.setAside.length === 1 ? "it" : "them"} from the shelf.`,
         true,
       );
+    this.#takeUnsaved();
+    // A page that is left in the middle of a write leaves word of it, which the next one carries out.
+    addEventListener("pagehide", () => {
+      const pending = store.pending();
+      if (pending.length === 0) return;
+      try {
+        localStorage.setItem(UNSAVED, JSON.stringify(pending));
+      } catch {
+        // No room for it: the write under way is all there is.
+      }
+    });
     this.loaded = true;
+  }
+
+  /** What the last page was writing when it was left, where it did not get through. */
+  #takeUnsaved(): void {
+    let left: unknown;
+    try {
+      const text = localStorage.getItem(UNSAVED);
+      if (!text) return;
+      left = JSON.parse(text);
+      localStorage.removeItem(UNSAVED);
+    } catch {
+      return;
+    }
+    if (!Array.isArray(left)) return;
+    const puts: WorkspaceRecord[] = [];
+    const removes: string[] = [];
+    for (const entry of left as unknown[]) {
+      if (!Array.isArray(entry) || typeof entry[0] !== "string") continue;
+      const [id, record] = entry as [string, unknown];
+      const here = this.records.get(id);
+      if (record === null) {
+        if (here) removes.push(id);
+        continue;
+      }
+      const read = readRecord(record);
+      if (read.ok && !(here && writeWorkspace([here]) === writeWorkspace([read.value])))
+        puts.push(read.value);
+    }
+    if (puts.length + removes.length > 0) this.edit("what was not stored yet", puts, removes);
   }
 
   /** On the very first visit, when there is nothing yet: the demo. */

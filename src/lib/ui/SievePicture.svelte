@@ -4,7 +4,7 @@
   import { MESHES } from "../core/sieve/sift.ts";
   import { CATEGORY_LABEL, MESH_ASKS, MESH_LABEL } from "../words/labels.ts";
   import { number } from "../words/sentences.ts";
-  import { sieveLayout, type SieveView } from "./sieveLayout.ts";
+  import { sieveLayout, type SieveView } from "../report/sieveLayout.ts";
 
   interface Props {
     a: Audit;
