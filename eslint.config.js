@@ -26,7 +26,10 @@ export default ts.config(
       "@typescript-eslint/no-non-null-assertion": "off",
       "@typescript-eslint/no-dynamic-delete": "off",
       // Taking a key out of an object names what is left behind.
-      "@typescript-eslint/no-unused-vars": ["error", { varsIgnorePattern: "^_+$", argsIgnorePattern: "^_+$" }],
+      "@typescript-eslint/no-unused-vars": [
+        "error",
+        { varsIgnorePattern: "^_+$", argsIgnorePattern: "^_+$" },
+      ],
       "no-control-regex": "off",
       // Prettier needs {" "} to keep a space before a line break.
       "svelte/no-useless-mustaches": "off",

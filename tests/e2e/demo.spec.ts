@@ -20,7 +20,7 @@ test("a first visit opens on the demo, once, and never over a user's own data", 
 test("every stage is free of accessibility faults, light and dark, wide and narrow, and nothing scrolls sideways", async ({
   page,
 }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(300_000);
   await page.goto("/");
   await expect(page).toHaveURL(/demo-crew-box/);
   await page.goto("/lists");
@@ -28,6 +28,12 @@ test("every stage is free of accessibility faults, light and dark, wide and narr
   await page.waitForURL(/\/lists\/.+/);
   await expect(page.getByLabel("Title")).toHaveValue(/our own/);
   const ownList = new URL(page.url()).pathname;
+  await page.goto("/compare");
+  await expect(page.getByTestId("comparison").locator("tbody tr")).toHaveCount(3);
+  await page.getByRole("button", { name: /judge as a set/ }).click();
+  await expect(page.getByTestId("set-grade")).toBeVisible();
+  await expect(page.getByTestId("save-state").first()).toContainText(/^Saved/);
+  const ownSet = new URL(page.url()).pathname;
   for (const [theme, width] of [
     ["light", 1280],
     ["dark", 390],
@@ -36,6 +42,8 @@ test("every stage is free of accessibility faults, light and dark, wide and narr
     await page.setViewportSize({ width, height: 800 });
     for (const at of [
       "/",
+      "/compare",
+      ownSet,
       "/lists",
       ownList,
       "/settings",

@@ -20,6 +20,15 @@ test("read-card, audit and plan answer as the command line does", async ({ reque
   const planned = await plan.json();
   expect(planned.status).toBe("optimal");
   expect(planned.result.grade).toBe("Ready");
+  for (const [to, type, starts] of [
+    ["pdf", "application/pdf", "%PDF-"],
+    ["html", "text/html", "<!doctype html>"],
+    ["md", "text/markdown", "# Worked example"],
+  ] as const) {
+    const report = await request.post("/api/report", { data: { audit, to } });
+    expect(report.headers()["content-type"]).toContain(type);
+    expect((await report.body()).toString("utf8").startsWith(starts), to).toBe(true);
+  }
   const none = await request.post("/api/plan", { data: { audit, budget: 1 } });
   expect((await none.json()).why[0].code).toBe("limit");
 });
@@ -43,6 +52,7 @@ test("every refusal has the one form, with what and where", async ({ request }) 
   await bad("/api/audit", '{"format":', 400, "body");
   await bad("/api/audit", { format: "x" }, 422, "format");
   await bad("/api/audit", { ...audit, brief: { ...audit.brief, people: 0 } }, 422, "brief.people");
+  await bad("/api/report", { audit, to: "docx" }, 422);
   await bad("/api/plan", { audit, budget: -1 }, 422, "budget");
   await bad(
     "/api/plan",

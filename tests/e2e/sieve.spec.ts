@@ -72,3 +72,22 @@ test("the picture is filtered, zoomed, worked by keys and published", async ({ p
     }
   }
 });
+
+test("the report is made as PDF in a worker, as HTML and Markdown", async ({ page }) => {
+  await sieve(page);
+  await page.goto("/kit/demo-crew-box/report");
+  await expect(page.getByRole("heading", { name: "Held back" })).toBeVisible();
+  for (const [name, starts] of [
+    ["PDF", "%PDF-"],
+    ["HTML, one file", "<!doctype html>"],
+    ["Markdown", "# Tallowmere Crew Box"],
+  ] as const) {
+    const [download] = await Promise.all([
+      page.waitForEvent("download", { timeout: 30_000 }),
+      page.getByRole("button", { name, exact: true }).click(),
+    ]);
+    const file = readFileSync(await download.path(), "utf8");
+    expect(file.startsWith(starts), name).toBe(true);
+    expect(file.length).toBeGreaterThan(3000);
+  }
+});

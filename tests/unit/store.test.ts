@@ -41,6 +41,28 @@ describe("the store", () => {
     expect(titleOf(two.store, "brief:a")).to.equal("first");
   });
 
+  it("knows at every moment what is not surely stored yet", async () => {
+    const { store } = tab();
+    expect(store.pending()).to.deep.equal([]);
+    store.edit("add", [titled("a", "first")]);
+    expect(store.pending().map(([id]) => id)).to.deep.equal(["brief:a"]);
+    const saving = store.flush();
+    // In the middle of the write, and with another edit behind it.
+    await Promise.resolve();
+    store.edit("add", [titled("b", "second")]);
+    expect(
+      store
+        .pending()
+        .map(([id]) => id)
+        .sort(),
+    ).to.deep.equal(["brief:a", "brief:b"]);
+    await saving;
+    await store.flush();
+    expect(store.pending()).to.deep.equal([]);
+    store.edit("remove", [], ["brief:a"]);
+    expect(store.pending()).to.deep.equal([["brief:a", null]]);
+  });
+
   it("undoes and redoes every edit, saved each time", async () => {
     const { store, storage } = tab();
     store.edit("add", [titled("a", "first")]);
