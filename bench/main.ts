@@ -3,6 +3,8 @@ import { readFileSync, readdirSync } from "node:fs";
 import MiniSearch from "minisearch";
 import Fuse from "fuse.js";
 import { audit, worthChecking } from "../src/lib/core/audit.ts";
+import { compareKits } from "../src/lib/core/compare/compareKits.ts";
+import { PRICE_BOOK } from "../src/lib/data/priceBook.ts";
 import { readCard } from "../src/lib/core/card/readCard.ts";
 import type { AuditFile, Line, Need } from "../src/lib/core/formats/auditFile.ts";
 import { CARD_WORDS } from "../src/lib/data/cardVocabulary.ts";
@@ -76,6 +78,15 @@ const large = madeUp(300, 72, 0.7);
 bench.add("audit, 100 lines × 60 needs, half checked", () => void audit(half, "2026-11-25"));
 bench.add("audit, 100 × 60, nothing checked", () => void audit(none, "2026-11-25"));
 bench.add("audit, 300 × 72", () => void audit(large, "2026-11-25"));
+const fifty = Array.from({ length: 50 }, (_, i) => ({
+  id: String(i),
+  file: madeUp(100, 60, (i % 10) / 10),
+}));
+const judge = { brief: half.brief, list: half.list, houseRules: {} };
+bench.add(
+  "compare 50 kits of 100 lines",
+  () => void compareKits(fifty, judge, "2026-11-25", PRICE_BOOK),
+);
 const audited = audit(none, "2026-11-25");
 bench.add("most worth checking, 100 lines unchecked", () => void worthChecking(audited));
 

@@ -63,6 +63,12 @@ await shoot("list", "/lists", undefined, "light", undefined, async (page) => {
   await page.evaluate(() => window.scrollTo(0, 0));
   await page.waitForTimeout(300);
 });
+await shoot("compare", "/compare", undefined, "light", undefined, async (page) => {
+  await page.getByLabel("Judged as").selectOption({ index: 1 });
+  await page.getByRole("button", { name: "What each costs" }).click();
+  await page.getByText("Built from an empty bag").waitFor({ timeout: 120_000 });
+});
+await shoot("labels", `${kit}/labels`);
 await shoot("sieve-dark", `${kit}/sieve`, undefined, "dark");
 await shoot("bench-phone", `${kit}/bench`, { width: 390, height: 844 });
 await browser.close();

@@ -126,6 +126,11 @@
             >
             <button
               class="btn min-h-10 px-3 py-1"
+              onclick={() => workspace.copyKit(k.id)}
+              aria-label="Copy {k.kit.name} as a variant">Variant</button
+            >
+            <button
+              class="btn min-h-10 px-3 py-1"
               onclick={() => workspace.removeKit(k.id)}
               aria-label="Remove {k.kit.name} from the shelf">Remove</button
             >

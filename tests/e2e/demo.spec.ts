@@ -47,9 +47,18 @@ test("every stage is free of accessibility faults, light and dark, wide and narr
       "/lists",
       ownList,
       "/settings",
-      ...["brief", "unpack", "bench", "sieve", "plan", "log", "report", "labels", "second"].map(
-        (s) => `/kit/demo-crew-box/${s}`,
-      ),
+      ...[
+        "brief",
+        "unpack",
+        "bench",
+        "sieve",
+        "plan",
+        "log",
+        "report",
+        "labels",
+        "second",
+        "calendar",
+      ].map((s) => `/kit/demo-crew-box/${s}`),
     ]) {
       await page.goto(at);
       await expect(page.locator("h1").first()).toBeVisible();

@@ -91,3 +91,24 @@ test("the report is made as PDF in a worker, as HTML and Markdown", async ({ pag
     expect(file.length).toBeGreaterThan(3000);
   }
 });
+
+test("what runs out goes into the diary, and its cost over five years is shown", async ({
+  page,
+}) => {
+  await sieve(page);
+  await page.goto("/kit/demo-crew-box/calendar");
+  const due = page.getByTestId("due");
+  await expect(due).toContainText("Burn gel sachets");
+  await expect(due).toContainText("last day to order");
+  await page.getByRole("button", { name: /look again/ }).click();
+  await expect(due).not.toContainText("look again");
+  await expect(page.getByTestId("upkeep")).toContainText(/Over five years €\d/);
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: /Into the diary/ }).click(),
+  ]);
+  const text = readFileSync(await download.path(), "utf8");
+  expect(text).toContain("BEGIN:VCALENDAR");
+  expect(text.match(/BEGIN:VEVENT/g)!.length).toBe(await due.locator("li").count());
+  await page.getByRole("button", { name: "The month after" }).click();
+});

@@ -279,6 +279,19 @@ class Workspace {
     return kit.id;
   }
 
+  /** A variant of a kit: all of it under an id of its own, same brief. Gives its id. */
+  copyKit(id: string): string | null {
+    const kit = this.kit(id);
+    if (!kit) return null;
+    const copy: KitRecord = {
+      ...($state.snapshot(kit) as KitRecord),
+      id: `kit:${newKey()}`,
+      kit: { ...($state.snapshot(kit.kit) as KitRecord["kit"]), name: `${kit.kit.name}, variant` },
+    };
+    this.edit(`copy ${kit.kit.name}`, [copy]);
+    return copy.id;
+  }
+
   removeKit(id: string): void {
     const kit = this.kit(id);
     if (!kit) return;

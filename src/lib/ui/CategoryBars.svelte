@@ -1,17 +1,32 @@
 <script lang="ts">
   import type { Audit } from "../core/audit.ts";
+  import type { Category } from "../core/catalogue/functionRecord.ts";
   import { MESHES } from "../core/sieve/sift.ts";
   import { CATEGORY_LABEL, MESH_LABEL } from "../words/labels.ts";
   import { number, percentRange } from "../words/sentences.ts";
 
-  const { a }: { a: Audit } = $props();
-  const rows = $derived([...a.categories].sort((x, y) => x.coverage - y.coverage));
+  interface Props {
+    a: Audit;
+    /** Opens a category. */
+    onpick?: (id: Category) => void;
+  }
+  const { a, onpick }: Props = $props();
+  /** Points of the whole coverage that a category loses: the most first. */
+  const lossOf = (id: Category) =>
+    a.needs.reduce((s, n, i) => {
+      const asked = a.bench.needs[i]!;
+      return s + (asked.category === id ? asked.weight * (1 - n.values[6]!) : 0);
+    }, 0);
+  const rows = $derived([...a.categories].sort((x, y) => lossOf(y.id) - lossOf(x.id)));
 </script>
 
 <ul class="grid gap-2">
   {#each rows as c (c.id)}
     <li class="grid grid-cols-[8.5rem_1fr_4.5rem] items-center gap-3">
-      <span class="truncate font-semibold">{CATEGORY_LABEL[c.id]}</span>
+      {#if onpick}<button
+          class="truncate text-left font-semibold underline decoration-line underline-offset-4"
+          onclick={() => onpick(c.id)}>{CATEGORY_LABEL[c.id]}</button
+        >{:else}<span class="truncate font-semibold">{CATEGORY_LABEL[c.id]}</span>{/if}
       <svg
         viewBox="0 0 400 18"
         preserveAspectRatio="none"

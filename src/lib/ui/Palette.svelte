@@ -25,6 +25,7 @@
     ...(kitId
       ? [
           { label: "Report of this kit", run: () => goto(`/kit/${kitId}/report`) },
+          { label: "Calendar of this kit", run: () => goto(`/kit/${kitId}/calendar`) },
           { label: "Packing, wear and labels", run: () => goto(`/kit/${kitId}/labels`) },
           { label: "Second opinion on this kit", run: () => goto(`/kit/${kitId}/second`) },
         ]

@@ -163,6 +163,8 @@ export const lineSchema = z.looseObject({
   labelled: z.boolean().optional(),
   /** Inspection points answered yes while the inspection is not finished. */
   okPoints: z.array(id).max(50).optional(),
+  /** Day of the last whole inspection. */
+  checkedOn: day.optional(),
   /** As printed; followed in a recall. */
   lot: z.string().max(120).optional(),
   note: z.string().max(2000).optional(),

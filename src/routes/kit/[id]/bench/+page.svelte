@@ -76,6 +76,7 @@
     kit.updateLine(id, `inspect ${name}`, {
       ...(all || no.size > 0 ? { failedPoints: [...no], condition: undefined } : {}),
       okPoints: all ? undefined : [...ok],
+      ...(all ? { checkedOn: workspace.today } : {}),
     });
     if (all && no.size === 0) go(1);
   }
@@ -87,6 +88,7 @@
       failedPoints: [...failed],
       okPoints: undefined,
       condition: undefined,
+      checkedOn: workspace.today,
       ...(line.counted === undefined ? { counted: line.claimed } : {}),
     });
     go(1);

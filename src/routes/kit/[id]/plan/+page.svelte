@@ -192,8 +192,9 @@
         /></label
       >
       <p class="mt-2 text-sm text-soft">
-        Prices from “{workspace.priceBook.title}”, {workspace.priceBook.products.length} products. Drop
-        a CSV anywhere to use your own.
+        <a class="underline" href="/kit/{page.params['id']}/calendar">Calendar and five-year cost</a
+        >. Prices from “{workspace.priceBook.title}”, {workspace.priceBook.products.length} products.
+        Drop a CSV anywhere to use your own.
       </p>
     </div>
 

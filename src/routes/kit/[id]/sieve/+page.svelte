@@ -319,6 +319,7 @@
 
     <section class="sheet p-5 lg:col-span-2">
       <h2 class="text-2xl">By category</h2>
+      <p class="text-sm text-soft">What costs most coverage first; a name opens its grains.</p>
       <div class="mt-1 mb-4 flex flex-wrap gap-x-5 gap-y-1 text-sm">
         <span class="flex items-center gap-2"
           ><svg width="18" height="18" aria-hidden="true"
@@ -334,7 +335,14 @@
           >if all that is unchecked fails</span
         >
       </div>
-      <CategoryBars {a} />
+      <CategoryBars
+        {a}
+        onpick={(id) => {
+          category = id;
+          narrow = id;
+          document.getElementById("stage")?.scrollTo({ top: 0 });
+        }}
+      />
     </section>
 
     <div class="grid grid-cols-[minmax(0,1fr)] gap-5 lg:col-span-2 lg:grid-cols-3">

@@ -1,0 +1,84 @@
+import { typeLookup } from "../catalogue/catalogue.ts";
+import { lastGoodDay, lastGoodDayAfterMonths } from "../dates.ts";
+import type { AuditFile } from "../formats/auditFile.ts";
+import { mayPropose, type PriceBook, type Product } from "../plan/priceBook.ts";
+import { measureOf, piecesOf } from "../sieve/measure.ts";
+
+/** What keeping a kit as it is costs in one year: of the price book, packs bought whole. */
+export interface UpkeepYear {
+  readonly year: number;
+  readonly price: number;
+  /** By item type, the dearest first. */
+  readonly byType: readonly { readonly itemType: string; readonly price: number }[];
+}
+
+export interface Upkeep {
+  readonly years: readonly UpkeepYear[];
+  readonly total: number;
+  /** Dated lines for which the price book has nothing. */
+  readonly unpriced: readonly string[];
+}
+
+/** So many years are looked ahead. */
+export const YEARS = 5;
+/** A product without a shelf life of its own is taken as good for so long. */
+const USUAL_SHELF_MONTHS = 36;
+
+/**
+ * Replaces every dated line on its last good day, and again when what was bought then runs out, for
+ * five years from today. Things that carry no date cost nothing here; spare pieces of a pack lie by
+ * and date as the rest, so they save nothing.
+ */
+export function upkeep(file: AuditFile, book: PriceBook, today: string): Upkeep {
+  const typeOf = typeLookup(file.itemTypes);
+  const end = lastGoodDayAfterMonths(today, YEARS * 12);
+  const costs = new Map<number, Map<string, number>>();
+  const unpriced: string[] = [];
+  for (const line of file.kit.lines) {
+    const pieces = piecesOf(line);
+    if (pieces <= 0 || line.itemType === null || !line.expires || line.expires === "none") continue;
+    const type = typeOf(line.itemType);
+    if (!type) continue;
+    const units = pieces * measureOf(line, type).perPiece;
+    const best = book.products
+      .filter((p) => p.itemType === type.id && mayPropose(p))
+      .map((p) => ({ p, ...packsFor(units, p, type) }))
+      .sort((x, y) => x.price - y.price)[0];
+    if (!best) {
+      unpriced.push(line.id);
+      continue;
+    }
+    const shelf = best.p.shelfMonths ?? type.shelfMonths ?? USUAL_SHELF_MONTHS;
+    let day = lastGoodDay(line.expires);
+    // What is past already is replaced at once.
+    if (day < today) day = today;
+    while (day <= end) {
+      const year = Number(day.slice(0, 4));
+      const ofYear = costs.get(year) ?? new Map<string, number>();
+      ofYear.set(type.id, (ofYear.get(type.id) ?? 0) + best.price);
+      costs.set(year, ofYear);
+      if (shelf <= 0) break;
+      day = lastGoodDayAfterMonths(day, shelf);
+    }
+  }
+  const first = Number(today.slice(0, 4));
+  const years = Array.from({ length: YEARS + 1 }, (_, i): UpkeepYear => {
+    const ofYear = costs.get(first + i) ?? new Map<string, number>();
+    return {
+      year: first + i,
+      price: round([...ofYear.values()].reduce((s, p) => s + p, 0)),
+      byType: [...ofYear]
+        .map(([itemType, price]) => ({ itemType, price: round(price) }))
+        .sort((x, y) => y.price - x.price),
+    };
+  });
+  return { years, total: round(years.reduce((s, y) => s + y.price, 0)), unpriced };
+}
+
+const round = (n: number) => Math.round(n * 100) / 100;
+
+function packsFor(units: number, product: Product, type: Parameters<typeof measureOf>[1]) {
+  const each = product.pack * measureOf({ ...product, id: product.id }, type).perPiece;
+  const packs = Math.ceil(units / each - 1e-9);
+  return { packs, price: packs * product.price.amount };
+}

@@ -1,0 +1,179 @@
+<script lang="ts">
+  import { page } from "$app/state";
+  import { calendarOf, type DueDay, type EventKind } from "$lib/core/calendar/calendar.ts";
+  import { upkeep } from "$lib/core/calendar/upkeep.ts";
+  import { daysInMonth } from "$lib/core/dates.ts";
+  import { icalendar } from "$lib/core/formats/ical.ts";
+  import { lineName, useKit } from "$lib/state/kit.svelte.ts";
+  import { workspace } from "$lib/state/workspace.svelte.ts";
+  import Chart from "$lib/ui/Chart.svelte";
+  import { download, fileName } from "$lib/ui/files.ts";
+  import { EVENT_LABEL, EVENT_WHY, eventTitle } from "$lib/words/calendarTexts.ts";
+  import { day, money } from "$lib/words/sentences.ts";
+
+  const kit = useKit();
+  const kitName = $derived(kit.record?.kit.name ?? "kit");
+  const due = $derived(
+    calendarOf(kit.file, (kit.record?.id ?? "kit").replace(/^kit:/, ""), kit.book, workspace.today),
+  );
+  const cost = $derived(upkeep(kit.file, kit.book, workspace.today));
+  const nameOf = (d: DueDay): string | null => {
+    const line = kit.lines.find((l) => l.id === d.line);
+    return line
+      ? lineName(line, line.itemType ? kit.typeOf(line.itemType)?.label : undefined)
+      : null;
+  };
+  const KINDS: readonly EventKind[] = ["last-good", "order-by", "check", "full-count"];
+  let shown = $state<Record<EventKind, boolean>>({
+    "last-good": true,
+    "order-by": true,
+    check: true,
+    "full-count": true,
+  });
+  const listed = $derived(due.filter((d) => shown[d.kind]));
+
+  // The month looked at
+  let offset = $state(0);
+  const month = $derived.by(() => {
+    const [y, m] = workspace.today.split("-").map(Number);
+    const zero = y! * 12 + (m! - 1) + offset;
+    return { year: Math.floor(zero / 12), month: (zero % 12) + 1 };
+  });
+  const monthText = $derived(`${month.year}-${String(month.month).padStart(2, "0")}`);
+  const cells = $derived.by(() => {
+    const count = daysInMonth(month.year, month.month);
+    // Monday first
+    const lead = (new Date(Date.UTC(month.year, month.month - 1, 1)).getUTCDay() + 6) % 7;
+    return [
+      ...Array.from({ length: lead }, () => null),
+      ...Array.from({ length: count }, (_, i) => `${monthText}-${String(i + 1).padStart(2, "0")}`),
+    ];
+  });
+  const WEEK = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
+
+  function save() {
+    try {
+      download(
+        fileName(`${kitName} calendar`, ".ics"),
+        icalendar(
+          listed.map((d) => ({
+            uid: d.uid,
+            day: d.day,
+            title: eventTitle(d, nameOf(d), kitName),
+            description: EVENT_WHY[d.kind],
+          })),
+          kitName,
+          workspace.today,
+        ),
+        "text/calendar",
+      );
+    } catch (error) {
+      workspace.say(`The calendar could not be made: ${(error as Error).message}`, true);
+    }
+  }
+</script>
+
+<div
+  class="mx-auto grid max-w-6xl grid-cols-[minmax(0,1fr)] gap-8 p-4 sm:p-6 lg:grid-cols-[1fr_1.1fr]"
+>
+  <section>
+    <h1 class="text-3xl">Calendar</h1>
+    <p class="text-soft">What runs out, what to order before, what to look at again.</p>
+    <div class="mt-3 flex flex-wrap gap-2" role="group" aria-label="What is shown">
+      {#each KINDS as k (k)}
+        <button
+          class="btn min-h-10 px-3 py-1 font-normal {shown[k] ? 'btn-on' : ''}"
+          aria-pressed={shown[k]}
+          title={EVENT_WHY[k]}
+          onclick={() => (shown = { ...shown, [k]: !shown[k] })}
+          >{shown[k] ? "✓ " : ""}{EVENT_LABEL[k]}</button
+        >
+      {/each}
+      <button class="btn btn-main min-h-10 px-3 py-1" disabled={listed.length === 0} onclick={save}
+        >Into the diary (iCalendar)</button
+      >
+    </div>
+    <ol class="mt-4 divide-y divide-line border-y border-line" data-testid="due">
+      {#each listed as d (d.uid)}
+        <li class="flex gap-4 py-2">
+          <time
+            datetime={d.day}
+            class="w-28 shrink-0 font-semibold {d.day < workspace.today ? 'bad' : ''}"
+            >{day(d.day)}</time
+          >
+          <span
+            ><strong>{nameOf(d) ?? "The whole kit"}</strong>
+            {EVENT_LABEL[d.kind]}{d.day < workspace.today ? ", past" : ""}</span
+          >
+        </li>
+      {:else}<li class="py-2 text-soft">Nothing is due.</li>{/each}
+    </ol>
+    <p class="mt-6"><a class="btn" href="/kit/{page.params['id']}/plan">To the plan</a></p>
+  </section>
+  <section>
+    <div class="flex items-center justify-between gap-3">
+      <button class="btn" onclick={() => offset--} aria-label="The month before">‹</button>
+      <h2 class="text-2xl" aria-live="polite">{day(monthText)}</h2>
+      <button class="btn" onclick={() => offset++} aria-label="The month after">›</button>
+    </div>
+    <div class="mt-3 grid grid-cols-7 gap-px border border-line bg-line text-sm">
+      {#each WEEK as w (w)}<div class="bg-sheet p-1 text-center font-semibold">{w}</div>{/each}
+      {#each cells as c, i (i)}
+        {@const own = c ? listed.filter((d) => d.day === c) : []}
+        <div class="min-h-16 bg-sheet p-1 {c === workspace.today ? 'outline-2 outline-pass' : ''}">
+          {#if c}<span class={own.length > 0 ? "font-bold" : "text-soft"}>{Number(c.slice(8))}</span
+            >
+            {#each own.slice(0, 3) as d (d.uid)}
+              <span
+                class="block truncate text-xs"
+                title="{nameOf(d) ?? 'the whole kit'}: {EVENT_LABEL[d.kind]}"
+                >{nameOf(d) ?? "whole kit"}</span
+              >
+            {/each}
+            {#if own.length > 3}<span class="text-xs">+{own.length - 3}</span>{/if}{/if}
+        </div>
+      {/each}
+    </div>
+
+    <h2 class="mt-8 text-2xl">Keeping it as it is</h2>
+    <p data-testid="upkeep">
+      Over five years {money(cost.total, kit.currency)} for what runs out{cost.unpriced.length > 0
+        ? `; ${cost.unpriced.length} lines have no product in the price book`
+        : ""}.
+    </p>
+    <Chart
+      height={220}
+      label="Cost by year: {cost.years
+        .map((y) => `${y.year} ${money(y.price, kit.currency)}`)
+        .join(', ')}"
+      options={{
+        chart: { type: "bar" },
+        series: [{ name: kit.currency, data: cost.years.map((y) => y.price) }],
+        xaxis: { categories: cost.years.map((y) => String(y.year)) },
+        colors: ["var(--pass)"],
+        plotOptions: { bar: { columnWidth: "60%" } },
+      }}
+    />
+    <table class="mt-2 w-full text-sm">
+      <tbody>
+        {#each cost.years.filter((y) => y.price > 0) as y (y.year)}
+          <tr class="border-b border-line align-top">
+            <th class="py-1 pr-3 text-left">{y.year}</th>
+            <td class="pr-3 text-right font-semibold whitespace-nowrap"
+              >{money(y.price, kit.currency)}</td
+            >
+            <td
+              >{y.byType
+                .slice(0, 3)
+                .map(
+                  (t) =>
+                    `${kit.typeOf(t.itemType)?.label ?? t.itemType} ${money(t.price, kit.currency)}`,
+                )
+                .join(", ")}{y.byType.length > 3 ? ` and ${y.byType.length - 3} more` : ""}</td
+            >
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </section>
+</div>
