@@ -3,6 +3,7 @@ import { expect } from "chai";
 import { audit } from "../../src/lib/core/audit.ts";
 import { shippedType } from "../../src/lib/core/catalogue/catalogue.ts";
 import { auditOf } from "../../src/lib/core/formats/workspaceFile.ts";
+import type { Need } from "../../src/lib/core/formats/auditFile.ts";
 import { askedNeeds } from "../../src/lib/core/reference/asked.ts";
 import { schools } from "../../src/lib/core/reference/houseRules.ts";
 import { dressings } from "../../src/lib/core/sums/dressings.ts";
@@ -30,7 +31,7 @@ const SLIPS = /undefined|NaN|null|\[object|Infinity/;
 
 describe("what a need asks for, in words", () => {
   it("says the quantity as it is added up", () => {
-    const q = (quantity: object, fn = "medium-wound-pad") =>
+    const q = (quantity: Need["quantity"], fn = "medium-wound-pad") =>
       quantityText({ function: fn, quantity });
     expect(q({ base: 2, perPerson: 0.5, redressEveryH: 12 })).to.equal(
       "2 + 0.5 a person, again every 12 h to care",
@@ -128,8 +129,7 @@ describe("sums in words", () => {
       { limb: "leg", limbs: 1, widthMm: 100, lengthMm: 4500, overlap: 0.5 },
       brief,
     );
-    for (const step of [...wrap.steps, ...wrap.assumed])
-      expect(stepText(step)).to.not.match(SLIPS);
+    for (const step of [...wrap.steps, ...wrap.assumed]) expect(stepText(step)).to.not.match(SLIPS);
   });
 });
 
