@@ -17,6 +17,12 @@ test("a number opens to its reason and where it is changed; what if is tried, ke
   await expect(reasons).toContainText("handy 0.5: 60 s at the bottom, asked within 15 s");
   const tally = page.getByTestId("tally-coverage");
   const before = await tally.innerText();
+  await page.getByText("How these figures come about").click();
+  // 44 needs of the list, every tier in the sum, to the same whole per cent as the tally.
+  const sum = await page.getByTestId("sum").innerText();
+  expect(sum).toMatch(/vital\s+4 needs, weight 20/);
+  const exact = Number(/([\d.]+) %/.exec(sum)![1]);
+  expect(Math.round(exact)).toBe(Number(/(\d+) %/.exec(before)![1]));
 
   await page.getByRole("button", { name: /two of windlass tourniquet were added/ }).click();
   const trial = page.getByTestId("trial");

@@ -54,6 +54,19 @@
     trials = [];
   }
 
+  const byTier = $derived(
+    (["vital", "core", "useful"] as const).map((tier) => {
+      const own = a.bench.needs.map((n, i) => ({ n, i })).filter((x) => x.n.tier === tier);
+      return {
+        tier,
+        count: own.length,
+        weight: own.reduce((s, x) => s + x.n.weight, 0),
+        met: own.reduce((s, x) => s + x.n.weight * a.needs[x.i]!.values[6]!, 0),
+      };
+    }),
+  );
+  const sumOf = (key: "weight" | "met") => byTier.reduce((s, t) => s + t[key], 0);
+
   // What of the picture is shown.
   let category = $state<Category | "all">("all");
   let tiers = $state<Record<Tier, boolean>>({ vital: true, core: true, useful: true });
@@ -153,6 +166,40 @@
             between {a.gradeInterval[0]} and {a.gradeInterval[1]} until all is checked
           </p>{/if}
         <p class="basis-full">{decidedBy(a)}</p>
+        <details class="basis-full text-sm">
+          <summary class="min-h-8 cursor-pointer">How these figures come about</summary>
+          <table class="mt-1" data-testid="sum">
+            <tbody>
+              {#each byTier as t (t.tier)}
+                <tr
+                  ><th class="pr-4 text-left font-semibold">{TIER_LABEL[t.tier]}</th><td
+                    class="pr-4">{t.count} needs, weight {number(t.weight)}</td
+                  ><td class="text-right">met {number(t.met, 2)}</td></tr
+                >
+              {/each}
+              <tr class="border-t border-ink"
+                ><th class="pr-4 text-left">coverage</th><td class="pr-4"
+                  >{number(sumOf("met"), 2)} of {number(sumOf("weight"), 2)}</td
+                ><td class="text-right font-semibold">{number((a.coverage ?? 0) * 100, 2)} %</td
+                ></tr
+              >
+            </tbody>
+          </table>
+          <p class="mt-1">
+            Each need counts by its tier (vital 5, core 3, useful 1; the emphasis doubles some),
+            times the share of it that reaches the pan. The lower figure, {number(
+              (a.interval?.[0] ?? 0) * 100,
+              2,
+            )} %, is the same with everything unchecked failing. Ready asks {number(
+              a.bench.rules.thresholds.ready * 100,
+              1,
+            )} % and every vital need in full, Nearly {number(
+              a.bench.rules.thresholds.nearly * 100,
+              1,
+            )} %, Partial {number(a.bench.rules.thresholds.partial * 100, 1)} %:
+            <a class="underline" href="/kit/{page.params['id']}/brief">change the house rules</a>.
+          </p>
+        </details>
       </div>
       {#if trials.length > 0}
         <div class="noted mb-3" data-testid="trial" role="status">
@@ -231,7 +278,7 @@
           {/each}
         </select>
       </div>
-      <div class="hidden md:block">
+      <div class="hidden md:block print:block">
         <SievePicture
           {a}
           {view}
@@ -240,7 +287,7 @@
           bind:element={picture}
         />
       </div>
-      <div class="md:hidden">
+      <div class="md:hidden print:hidden">
         <label class="flex flex-col gap-1 text-sm"
           >one category at a time
           <select
