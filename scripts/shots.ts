@@ -53,7 +53,9 @@ await shoot("shelf", "/");
 for (const stage of ["brief", "unpack", "bench", "sieve", "log"])
   await shoot(stage, `${kit}/${stage}`);
 await shoot("plan", `${kit}/plan`, undefined, "light", "plan-result");
-await shoot("report", `${kit}/report`);
+await shoot("report", `${kit}/report`, undefined, "light", undefined, async (page) => {
+  await page.getByText("the plan is still being worked out").waitFor({ state: "hidden" });
+});
 await shoot("list", "/lists", undefined, "light", undefined, async (page) => {
   await page.getByRole("button", { name: "Copy Group leader to edit" }).click();
   await page

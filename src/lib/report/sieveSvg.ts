@@ -8,6 +8,9 @@ import { weaveDefs } from "./weaves.ts";
 const escape = (text: string) =>
   text.replaceAll("&", "&amp;").replaceAll("<", "&lt;").replaceAll('"', "&quot;");
 
+/** The last category's slanted name reaches beyond its column, px. */
+export const SLANT_ROOM = 46;
+
 /** The sieve as a picture for print, ink on white, without a page: text of an SVG file. */
 export function sieveSvg(a: Audit, width = 900): { svg: string; width: number; height: number } {
   const l = sieveLayout(a, width);
@@ -49,9 +52,10 @@ export function sieveSvg(a: Audit, width = 900): { svg: string; width: number; h
         `<circle cx="${g.x}" cy="${g.y}" r="${g.r - 3.4}" fill="none" stroke="${full ? "#fff" : "#000"}" stroke-width="1.6"/>`,
       );
   }
+  const wide = l.width + SLANT_ROOM;
   return {
-    svg: `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${l.width} ${l.height}" width="${l.width}" height="${l.height}" font-family="Roboto, system-ui, sans-serif">${weaveDefs()}${parts.join("")}</svg>`,
-    width: l.width,
+    svg: `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${wide} ${l.height}" width="${wide}" height="${l.height}" font-family="Roboto, system-ui, sans-serif">${weaveDefs()}${parts.join("")}</svg>`,
+    width: wide,
     height: l.height,
   };
 }

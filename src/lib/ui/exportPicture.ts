@@ -1,3 +1,4 @@
+import { SLANT_ROOM } from "../report/sieveSvg.ts";
 import { download } from "./files.ts";
 
 /** How a published picture is coloured: as the light screen, or ink on white alone. */
@@ -19,7 +20,9 @@ export function standaloneSvg(svg: SVGSVGElement, blackAndWhite: boolean): strin
   const copy = svg.cloneNode(true) as SVGSVGElement;
   copy.setAttribute("xmlns", "http://www.w3.org/2000/svg");
   const [, , width, height] = (svg.getAttribute("viewBox") ?? "0 0 900 600").split(" ");
-  copy.setAttribute("width", width!);
+  const wide = String(Number(width) + SLANT_ROOM);
+  copy.setAttribute("viewBox", `0 0 ${wide} ${height}`);
+  copy.setAttribute("width", wide);
   copy.setAttribute("height", height!);
   copy.querySelectorAll("[tabindex]").forEach((e) => e.removeAttribute("tabindex"));
   copy.querySelectorAll(".ring").forEach((e) => e.remove());
