@@ -20,7 +20,7 @@ test("a first visit opens on the demo, once, and never over a user's own data", 
 test("every stage is free of accessibility faults, light and dark, wide and narrow, and nothing scrolls sideways", async ({
   page,
 }) => {
-  test.setTimeout(300_000);
+  test.setTimeout(600_000);
   await page.goto("/");
   await expect(page).toHaveURL(/demo-crew-box/);
   await page.goto("/lists");
