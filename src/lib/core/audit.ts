@@ -8,7 +8,7 @@ import { uncheckedFacts, type UncheckedFact } from "./score/unchecked.ts";
 import { valueOf, type Value } from "./score/value.ts";
 import { layOut, type Bench } from "./sieve/bench.ts";
 import { pairUp, type Pairing } from "./sieve/pairs.ts";
-import { sift, type SiftedNeed } from "./sieve/sift.ts";
+import { sift, VALUE_HAIR, type SiftedNeed } from "./sieve/sift.ts";
 
 export interface CategoryScore {
   readonly id: Category;
@@ -85,6 +85,11 @@ export function audit(file: AuditFile, today: string): Audit {
     unchecked: uncheckedFacts(bench, pairing),
   };
 }
+
+/** Vital needs that are met in full. */
+export const vitalMet = (a: Audit): number =>
+  a.needs.filter((n, i) => a.bench.needs[i]!.tier === "vital" && n.values[6]! >= 1 - VALUE_HAIR)
+    .length;
 
 /** The lines most worth checking next; dearer than the audit itself, so asked for apart. */
 export const worthChecking = (a: Audit): WorthChecking[] =>

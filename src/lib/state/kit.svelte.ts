@@ -1,5 +1,5 @@
 import { getContext, setContext } from "svelte";
-import { audit, worthChecking, type Audit } from "../core/audit.ts";
+import { audit, vitalMet, worthChecking, type Audit } from "../core/audit.ts";
 import { typeLookup } from "../core/catalogue/catalogue.ts";
 import type { Brief, Line } from "../core/formats/auditFile.ts";
 import { auditOf } from "../core/formats/workspaceFile.ts";
@@ -53,9 +53,7 @@ export class KitState {
     toInspect: this.lines.filter((l) => lineCondition(l) === null).length,
     held: this.audit.needs.filter((n) => n.restsOn !== "pan").length,
     vital: this.audit.bench.needs.filter((n) => n.tier === "vital").length,
-    vitalMet: this.audit.needs.filter(
-      (n, i) => this.audit.bench.needs[i]!.tier === "vital" && n.values[6]! >= 1 - 1e-9,
-    ).length,
+    vitalMet: vitalMet(this.audit),
     pieces: this.lines.reduce((s, l) => s + (l.counted ?? 0), 0),
     claimed: this.audit.value.claimed,
   }));
@@ -101,8 +99,9 @@ export class KitState {
     );
   }
 
-  nextLineId(): string {
-    const taken = new Set(this.lines.map((l) => l.id));
+  /** @param also ids that are given out and not in the kit yet */
+  nextLineId(also: ReadonlySet<string> = new Set()): string {
+    const taken = new Set([...this.lines.map((l) => l.id), ...also]);
     let n = this.lines.length + 1;
     while (taken.has(`L${n}`)) n++;
     return `L${n}`;

@@ -2,6 +2,7 @@ import Papa from "papaparse";
 import { functionNamed, shippedType } from "../catalogue/catalogue.ts";
 import type { Need, ReferenceList } from "./auditFile.ts";
 import { needSchema, zodProblems } from "./auditFile.ts";
+import { freeId } from "../reference/combineLists.ts";
 import { cellNumber, defused, undefused } from "./cells.ts";
 import { fail, type Outcome, type Problem } from "./problem.ts";
 
@@ -254,7 +255,7 @@ function needOf(
     carry: orNone(several("carry")),
     sensitivities: orNone(several("sensitivities")),
   });
-  const id = row.id || (fn === null ? "" : freeNeedId(fn, taken));
+  const id = row.id || (fn === null ? "" : freeId(fn, taken));
   if (taken.has(id)) bad("id", `'${id}' stands twice`);
   const given = {
     id,
@@ -294,13 +295,6 @@ function needOf(
 const withoutEmpty = (o: Record<string, unknown>): Record<string, unknown> =>
   Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined));
 const orNone = (xs: readonly string[]) => (xs.length === 0 ? undefined : xs);
-
-function freeNeedId(fn: string, taken: ReadonlySet<string>): string {
-  if (!taken.has(fn)) return fn;
-  let n = 2;
-  while (taken.has(`${fn}-${n}`)) n++;
-  return `${fn}-${n}`;
-}
 
 /** The list as CSV (RFC 4180); cells that a spreadsheet would run as a formula are defused. */
 export const listCsv = (list: ReferenceList): string =>

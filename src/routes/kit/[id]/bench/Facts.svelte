@@ -23,13 +23,11 @@
 
   /** The line in parts, each a line of its own, right where it was. */
   function part(label: string, parts: readonly LinePart[]) {
-    const taken = new Set(kit.lines.map((l) => l.id));
-    let n = kit.lines.length;
+    const given = new Set<string>();
     const newId = () => {
-      do n++;
-      while (taken.has(`L${n}`));
-      taken.add(`L${n}`);
-      return `L${n}`;
+      const id = kit.nextLineId(given);
+      given.add(id);
+      return id;
     };
     kit.update(label, (r) => ({
       ...r,

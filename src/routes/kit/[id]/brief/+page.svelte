@@ -49,21 +49,16 @@
     ]);
   }
 
+  const effectOf = (patch: Partial<Brief>) =>
+    briefEffect(kit.record?.list.needs ?? [], kit.record?.houseRules ?? {}, b, { ...b, ...patch });
   /** What the list would ask for under another answer. */
-  const otherwise = (patch: Partial<Brief>, most = 2): string =>
-    changesText(
-      briefEffect(kit.record?.list.needs ?? [], kit.record?.houseRules ?? {}, b, {
-        ...b,
-        ...patch,
-      }),
-      most,
-    );
+  const otherwise = (patch: Partial<Brief>, most = 2): string => changesText(effectOf(patch), most);
   const HOURS_LOOKED_AHEAD = 72;
   /** The next longer way to care at which the list asks for more. */
   const nextHours = $derived.by(() => {
     for (let h = Math.floor(b.hoursToCare) + 1; h <= HOURS_LOOKED_AHEAD; h++) {
-      const text = otherwise({ hoursToCare: h });
-      if (text !== otherwise({})) return { h, text };
+      const changes = effectOf({ hoursToCare: h });
+      if (changes.length > 0) return { h, text: changesText(changes, 2) };
     }
     return null;
   });
@@ -75,11 +70,7 @@
   ]);
   /** Needs that taking up or leaving an activity would add or drop: "+3". */
   const activityEffect = (id: string) => {
-    const patch = { activities: toggle(b.activities, id) };
-    const changes = briefEffect(kit.record?.list.needs ?? [], kit.record?.houseRules ?? {}, b, {
-      ...b,
-      ...patch,
-    });
+    const changes = effectOf({ activities: toggle(b.activities, id) });
     const added = changes.filter((c) => c.from === 0).length;
     const dropped = changes.filter((c) => c.to === 0).length;
     return { sign: added > 0 ? `+${added}` : dropped > 0 ? `−${dropped}` : "", changes };
@@ -220,8 +211,9 @@
           kit.updateBrief("carry", { carry: e.currentTarget.value as typeof b.carry })}
       >
         {#each CARRIES as c (c)}
-          {@const text = otherwise({ carry: c }, 1)}
-          <option value={c}>{CARRY_LABEL[c]}{text === otherwise({}) ? "" : ` (${text})`}</option
+          {@const changes = effectOf({ carry: c })}
+          <option value={c}
+            >{CARRY_LABEL[c]}{changes.length === 0 ? "" : ` (${changesText(changes, 1)})`}</option
           >{/each}
       </select>
       by people with

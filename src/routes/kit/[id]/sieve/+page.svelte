@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from "$app/state";
-  import { audit, type Audit } from "$lib/core/audit.ts";
+  import { audit, vitalMet } from "$lib/core/audit.ts";
   import { functionOf } from "$lib/core/catalogue/catalogue.ts";
   import type { Category } from "$lib/core/catalogue/functionRecord.ts";
   import type { Tier } from "$lib/core/formats/auditFile.ts";
@@ -42,8 +42,6 @@
     ),
   );
   const a = $derived(trials.length > 0 ? audit(trialFile, workspace.today) : kit.audit);
-  const vitalMet = (x: Audit) =>
-    x.needs.filter((n, i) => x.bench.needs[i]!.tier === "vital" && n.values[6]! >= 1 - 1e-9).length;
   function keepTrials() {
     const { kit: tried, houseRules } = trialFile;
     kit.update(`keep ${trials.map((t) => t.label).join(", ")}`.slice(0, 200), (r) => ({
