@@ -55,14 +55,11 @@ const one = (line: string) => {
 };
 
 describe("the reader of contents cards", () => {
-  for (const set of ["cards", "own-cards"]) {
+  /** The set kept aside was read once by a reader that was never mended for it: its bar is lower. */
+  const BARS = { cards: 0.99, "own-cards": 0.99, "aside-cards": 0.95 };
+  for (const [set, bar] of Object.entries(BARS)) {
     const folder = new URL(`../fixtures/${set}/`, import.meta.url);
-    let names: string[] = [];
-    try {
-      names = readdirSync(folder).filter((f) => f.endsWith(".txt"));
-    } catch {
-      continue;
-    }
+    const names = readdirSync(folder).filter((f) => f.endsWith(".txt"));
     it(`reads the ${set} nearly all right, and is right where it is sure`, () => {
       let right = 0;
       let all = 0;
@@ -88,8 +85,8 @@ describe("the reader of contents cards", () => {
         `      ${set}: ${right} of ${all} entries right (${((100 * right) / all).toFixed(1)} %); of ${sure} given 0.9 or more, ${sureRight} right`,
       );
       wrong.forEach((w) => console.log(`      ${w}`));
-      expect(right / all).to.be.at.least(0.99);
-      expect(wrong.length / all).to.be.at.most(0.02);
+      expect(right / all).to.be.at.least(bar);
+      expect(wrong.length / all).to.be.at.most(2 * (1 - bar));
       expect(sureRight / sure).to.be.at.least(0.98);
     });
   }

@@ -25,7 +25,8 @@ const HEADING: Readonly<Record<ColumnRole, string>> = {
   quantity: "Qty",
   size: "Size",
   unit: "Unit",
-  skip: "Notes",
+  note: "Notes",
+  skip: "Code",
 };
 
 /** The table as a card that the reader understands: the columns as said, one row a line. */

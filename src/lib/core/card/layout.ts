@@ -15,6 +15,11 @@ export interface CardRow {
 
 const HEADER_ROLES: readonly (readonly [RegExp, Role])[] = [
   [
+    /^(?:pack\s*(?:qty|quantity|count|of)|(?:qty|quantity|pcs|pieces|units|items|no\.?|number)\s*(?:per|\/|in)\s*(?:a\s*)?(?:pack|pk|box|unit)|per pack)$/i,
+    "unit",
+  ],
+  [/^(?:(?:no\.?|nr\.?|number)\s*of\s*(?:packs|boxes)|boxes)$/i, "quantity"],
+  [
     /^(?:item|items|description|desc\.?|product|product name|contents?|article|name|item name|item description|component|material|what|equipment|supplies|supply)$/i,
     "text",
   ],
@@ -28,12 +33,13 @@ const HEADER_ROLES: readonly (readonly [RegExp, Role])[] = [
   ],
   [/^(?:unit|uom|units|pack|pack size|packaging|per|unit of measure|form|each)$/i, "unit"],
   [
-    /^(?:no\.?|nr\.?|#|row|pos\.?|line|item no\.?|item #|ref\.?|code|sku|stock code|part no\.?|part|art\.? ?no\.?|id|barcode|ean|location|compartment|category|section|pocket|price|unit price|cost|value|total|expires?|expiry|exp\.?|expiry date|best before|use by|lot|batch|checked|notes?|remarks?|supplier|weight|date|order code|cat\.? ?no\.?|bin|shelf|currency|brand)$/i,
+    /^(?:no\.?|nr\.?|#|row|pos\.?|line|item no\.?|item #|ref\.?|code|sku|stock code|part no\.?|part|art\.? ?no\.?|id|barcode|ean|location|compartment|category|section|pocket|price|unit price|cost|value|total|expires?|expiry|exp\.?|expiry date|best before|use by|lot|batch|checked|supplier|weight|date|order code|cat\.? ?no\.?|bin|shelf|currency|brand|sum|where|place|kept in|found in)$/i,
     "skip",
   ],
+  [/^(?:notes?|remarks?|comments?)$/i, "note"],
 ];
-/** What a column holds: names the item, counts it, its size, its unit or pack, or nothing to read. */
-export type ColumnRole = "text" | "quantity" | "size" | "unit" | "skip";
+/** What a column holds: names the item, counts it, its size, its unit or pack, a remark, or nothing to read. */
+export type ColumnRole = "text" | "quantity" | "size" | "unit" | "note" | "skip";
 type Role = ColumnRole;
 
 /** Longer headings by the word they hold: "Qty in kit", "Item description (EN)". */
@@ -41,9 +47,10 @@ const HEADER_WORDS: readonly (readonly [RegExp, Role])[] = [
   [/\b(?:qty|quantity|quantities)\b/i, "quantity"],
   [/\b(?:size|dimensions?)\s*[/&,+]|[/&,+]\s*(?:size|dimensions?)\b/i, "size"],
   [
-    /\b(?:code|sku|ref|no\.?|number|price|cost|value|exp\.?|expiry|date|lot|batch|notes?|location)\b/i,
+    /\b(?:code|sku|ref|no\.?|number|price|cost|value|exp\.?|expiry|date|lot|batch|location)\b/i,
     "skip",
   ],
+  [/\bnotes?\b/i, "note"],
   [/\b(?:item|description|product|contents?|article)\b/i, "text"],
   [/\b(?:size|dimensions?)\b/i, "size"],
   [/\b(?:unit|uom|pack)\b/i, "unit"],
@@ -60,11 +67,20 @@ const roleOf = (cell: string): Role | null => {
   return HEADER_WORDS.find(([pattern]) => pattern.test(name))?.[1] ?? null;
 };
 
+/** "Wallet kit (28 pcs): 8 plasters; 4 wipes": title and items on one line. */
+const TITLE_THEN_ITEMS =
+  /^([^:;,]*\b(?:kit|set|bag|box|pouch|pack)\b[^:;,]*?\b\d+\s*-?\s*(?:pieces?|pcs?|items?|parts?)\b[^:;,]*):\s+(\S.*)$/i;
+
+interface Table {
+  readonly split: (line: string) => string[];
+  readonly roles: readonly (Role | null)[];
+}
+
 /** Splits a card into rows. Table columns are found by a header line; all else is a row of text. */
 export function cardRows(text: string): CardRow[] {
   const lines = text.split(/\r\n|\n|\r/);
   const rows: CardRow[] = [];
-  let table: { split: (line: string) => string[]; roles: (Role | null)[] } | null = null;
+  let table: Table | null = null;
   lines.forEach((line, i) => {
     if (line.trim() === "") {
       if (table && !lines.slice(i + 1, i + 3).some((l) => table!.split(l).length >= 2))
@@ -80,26 +96,40 @@ export function cardRows(text: string): CardRow[] {
       const cells = table.split(line);
       if (cells.every((c) => /^[-:=\s]*$/.test(c))) return;
       if (cells.length >= 2) {
-        rows.push(tableRow(cells, table.roles, i + 1));
+        for (const part of sideBySide(table.roles))
+          if (cells.slice(part.from, part.to).some((c) => c !== ""))
+            rows.push(tableRow(cells.slice(part.from, part.to), part.roles, i + 1));
         return;
       }
       if (!/^\s*\|/.test(line) && cells.length < 2)
         table = table.roles.length > 2 && !/[,;\t]/.test(line) ? table : null;
     }
-    rows.push(plainRow(line, i + 1));
+    const titled = TITLE_THEN_ITEMS.exec(line);
+    if (titled) rows.push(plainRow(titled[1]!, i + 1), plainRow(titled[2]!, i + 1));
+    else rows.push(plainRow(line, i + 1));
   });
   return withoutRunningNumbers(rows);
+}
+
+/** "Item | Qty | Item | Qty": tables that stand beside each other, each from its item column on. */
+function sideBySide(
+  roles: readonly (Role | null)[],
+): { from: number; to: number; roles: readonly (Role | null)[] }[] {
+  const texts = roles.flatMap((r, i) => (r === "text" ? [i] : []));
+  const counts = roles.filter((r) => r === "quantity").length;
+  if (texts.length < 2 || counts !== texts.length || texts[0] !== 0)
+    return [{ from: 0, to: roles.length, roles }];
+  return texts.map((from, k) => {
+    const to = texts[k + 1] ?? roles.length;
+    return { from, to, roles: roles.slice(from, to) };
+  });
 }
 
 /** Rows of a table that are looked at to tell what an unclear column holds. */
 const LOOK_AHEAD = 30;
 
 /** "Item | No | Size": a heading that may mean a count or a code means a count when its cells do. */
-function withQuantity(
-  table: { split: (line: string) => string[]; roles: (Role | null)[] },
-  header: string,
-  below: readonly string[],
-): { split: (line: string) => string[]; roles: (Role | null)[] } {
+function withQuantity(table: Table, header: string, below: readonly string[]): Table {
   if (table.roles.includes("quantity")) return table;
   const names = table.split(header);
   const rows = below.map((l) => table.split(l)).filter((cells) => cells.length >= 2);
@@ -142,14 +172,20 @@ function withoutRunningNumbers(rows: readonly CardRow[]): CardRow[] {
   );
 }
 
-function tableHeader(
-  line: string,
-  next: string,
-): { split: (line: string) => string[]; roles: (Role | null)[] } | null {
+/** "# | Gear | Amount": beside a count, the first heading that tells nothing else names the items. */
+function withText(cells: readonly string[], roles: readonly (Role | null)[]): (Role | null)[] {
+  if (roles.includes("text") || !roles.includes("quantity")) return [...roles];
+  const unknown = roles.findIndex(
+    (r, i) => r === null && /^\p{L}[\p{L} -]*$/u.test(cells[i]!.trim()),
+  );
+  return roles.map((r, i) => (i === unknown ? "text" : r));
+}
+
+function tableHeader(line: string, next: string): Table | null {
   for (const split of SPLITTERS) {
     const cells = split(line);
     if (cells.length < 2 || cells.length > 20) continue;
-    const roles = cells.map(roleOf);
+    const roles = withText(cells, cells.map(roleOf));
     const known = roles.filter((r) => r !== null).length;
     const hasText = roles.includes("text");
     if (
@@ -158,7 +194,7 @@ function tableHeader(
       known >= cells.length - 1 &&
       (split(next).length >= 2 || next.trim() === "" || split === SPLITTERS[4])
     )
-      return { split: split === SPLITTERS[4] ? dotted : split, roles };
+      return { split: split === SPLITTERS[4] ? underHeadings(line) : split, roles };
   }
   return null;
 }
@@ -166,7 +202,36 @@ function tableHeader(
 const delimited = (delimiter: string) => (line: string) => splitQuoted(line, delimiter);
 /** Columns by a run of blanks, or by dot leaders. */
 const spaced = (line: string) => line.trim().split(/\s{2,}|\s*\.{3,}\s*|\t+/);
-const dotted = spaced;
+const GAP = /\s{2,}|\s*\.{3,}\s*|\t+/g;
+/** Cells of a line with where each starts and ends. */
+function placedCells(line: string): { text: string; from: number; to: number }[] {
+  const cells: { text: string; from: number; to: number }[] = [];
+  let from = /^\s*/.exec(line)![0].length;
+  const end = line.trimEnd().length;
+  for (const gap of line.slice(0, end).matchAll(GAP)) {
+    if (gap.index < from) continue;
+    cells.push({ text: line.slice(from, gap.index), from, to: gap.index });
+    from = gap.index + gap[0].length;
+  }
+  cells.push({ text: line.slice(from, end), from, to: end });
+  return cells;
+}
+/** More cells than headings (a column without one): each goes to the heading that it stands under. */
+const underHeadings = (header: string) => {
+  const headings = placedCells(header);
+  return (line: string): string[] => {
+    const cells = placedCells(line);
+    if (cells.length <= headings.length) return cells.map((c) => c.text);
+    const apart = (c: { from: number; to: number }, h: { from: number; to: number }) =>
+      Math.max(c.from, h.from) - Math.min(c.to, h.to);
+    const placed = headings.map(() => [] as string[]);
+    for (const c of cells) {
+      const best = headings.reduce((b, h, i) => (apart(c, h) < apart(c, headings[b]!) ? i : b), 0);
+      placed[best]!.push(c.text);
+    }
+    return placed.map((p) => p.join(" "));
+  };
+};
 const piped = (line: string) =>
   line.includes("|")
     ? line
@@ -213,7 +278,9 @@ function tableRow(
     .join(", ");
   // A total may stand under another heading than the items.
   const texts = named === "" ? (cells.find((c) => /^\W*total\W*$/i.test(c)) ?? "") : named;
-  const size = of("size");
+  // A size may stand among the remarks.
+  const size =
+    of("size") || (/^[\d.,\s]+(?:mm|cm|m|in|"|[x×*])/i.exec(of("note")) ? of("note") : "");
   // Rows shorter than the header, as columns set by blanks where a size is missing: the last number counts.
   let quantity = of("quantity");
   let sizeText = size;
@@ -225,7 +292,9 @@ function tableRow(
     quantity = cells.at(-1)!;
     if (sizeText === quantity) sizeText = "";
   }
-  const unit = of("unit");
+  const packed = of("unit") === quantity ? "" : of("unit");
+  // A bare number there is what one pack holds.
+  const unit = /^\d+$/.test(packed) ? `pack of ${packed}` : packed;
   const amount = [quantity, unit].filter(Boolean).join(" ");
   const hasName = texts !== "";
   return {
@@ -240,7 +309,10 @@ function tableRow(
 
 function plainRow(line: string, source: number): CardRow {
   const indent = /^\s*/.exec(line)![0].length;
-  let text = line.trim();
+  let text = line
+    .trim()
+    .replace(/^(?:in|on|inside)\s+the\s+[^:,;\d]{2,30}:\s+(?=\S)/i, "")
+    .replace(/\*\*(?=\S)(.+?)\*\*/g, "$1");
   let bullet = false;
   const mark = /^(?:[-–—*•·▪◦●○■□☐☑✓✔»>+~]|\[[ xX]?\]|o(?=\s{2,}))\s*(?=\S)/u.exec(text);
   if (mark && !/^[-–—]\d/.test(text)) {
@@ -253,7 +325,14 @@ function plainRow(line: string, source: number): CardRow {
     bullet = true;
   }
   text = text.replace(/^\[[ xX]?\]\s*/, "");
-  return { source, text: stripPrices(text), quantity: null, inTable: false, bullet, indent };
+  // A dot leader points at the count; numbers before it are sizes and models.
+  const led = /^(.*\p{L}.*?)\s*\.{4,}\s*(\d{1,4}(?:\s*[x×]\s*\d{1,4})?(?:\s*\p{L}+\.?)?)\s*$/u.exec(
+    text,
+  );
+  // "Scissors (1) ....... pen tray", "In the lid: torch": where things lie is not read.
+  const placed = led ? null : /^(.*\p{L}.*?)\s*\.{4,}\s*[^\d]*$/u.exec(text);
+  const [named, quantity] = led ? [led[1]!, led[2]!] : [placed ? placed[1]! : text, null];
+  return { source, text: stripPrices(named), quantity, inTable: false, bullet, indent };
 }
 
 /** Takes out what looks like a count and is none: prices, dates, codes, phone numbers. */
@@ -275,6 +354,7 @@ function stripPrices(text: string): string {
         /\b\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?(?:january|february|march|april|may|june|july|august|september|october|november|december)\b(?:\s+\d{4})?/gi,
         " ",
       )
+      .replace(/\b\d{1,2}(?:st|nd|rd|th)\b/gi, " ")
       .replace(/\b20\d\d-(?:0[1-9]|1[0-2])(?:-\d\d)?\b/g, " ")
       .replace(/\b(?:0[1-9]|1[0-2])\/20\d\d\b/g, " ")
       .replace(/\b(?!X\d)[A-Z]{1,5}-?\d{3,}[A-Z]?\b|\b[A-Z]{2,4}-\d{2,}\b/g, " ")

@@ -71,13 +71,13 @@ const FLUID_OUNCE_ML = 29.5735;
 
 /** Multiplication, also spoken: "four by four inch". */
 const TIMES =
-  /^(?:[×✕✖*]|[xX](?![\p{L}])|by(?=\s+(?:\d|[a-z]+\s*(?:-\s*)?(?:inch|cm|mm|m\b|foot|feet|yard|and|point|by)|(?:one|two|three|four|five|six|seven|eight|nine|ten|twelve)\b)))/u;
+  /^(?:[×✕✖*]|[xX](?![\p{L}])|times(?=\s+(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twenty|thirty|fifty|a\s+hundred))|by(?=\s+(?:\d|[a-z]+\s*(?:-\s*)?(?:inch|cm|mm|m\b|foot|feet|yard|and|point|by)|(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|a hundred)\b)))/u;
 
 const SHORTENED =
   /^(?:stk|st|pkg|pkgs|pk|pkt|approx|appr|no|nr|nos|pcs|pc|pce|qty|ea|pr|prs|incl|assort|asst|ass|med|lge|lg|sm|sml|sz|misc|temp|adh|ster|non|bx|btl|amp|tab|tabs|cap|caps|disp|ind|indiv|min|max|dia|tri|band|dr|mr|vs|ref|art)$/i;
 
 const OTHER_UNITS =
-  /^(?:%|percent|per cent|fr|french|ga|gauge|g|gm|gr|gram|grams|gramme|grammes|kg|kilo|kilos|lb|lbs|lumen|lumens|lm|w|watt|watts|v|volt|volts|hour|hours|hr|hrs|minute|minutes|min|mins|day|days|week|weeks|month|months|year|years|yr|yrs|yo|ply|layer|layers|people|persons?|ppl|users?|pages?|way|in-1|in 1|-in-1|functions?|stars?|denier|times|kcal|iu|micron|microns|leds?|decibels?|db|°c|°f|°|degrees?|mcg|µg|μg|ug|tools? in|reviews?|customers?|languages?|colours?|colors?|folds?|wraps?)(?![\p{L}\d])/iu;
+  /^(?:%|percent|per cent|fr|french|ga|gauge|g|gm|gr|gram|grams|gramme|grammes|kg|kilo|kilos|lb|lbs|lumen|lumens|lm|w|watt|watts|v|volt|volts|hour|hours|hr|hrs|minute|minutes|min|mins|day|days|week|weeks|month|months|year|years|yr|yrs|yo|ply|layer|layers|people|persons?|ppl|users?|pages?|way|in-1|in 1|-in-1|functions?|stars?|denier|times(?!\s+(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twenty|thirty|fifty|a\s+hundred))|kcal|iu|micron|microns|leds?|decibels?|db|°c|°f|°|degrees?|mcg|µg|μg|ug|tools? in|reviews?|customers?|languages?|colours?|colors?|folds?|wraps?)(?![\p{L}\d])/iu;
 
 const LENGTH_UNITS: readonly (readonly [RegExp, LengthUnit])[] = [
   [/^(?:mm|millimet(?:re|er)s?)(?![\p{L}])/iu, "mm"],
@@ -108,7 +108,7 @@ export function lex(line: string): Token[] {
 
   while (at < line.length) {
     const text = rest();
-    const skip = /^(?:\s+|\.{2,}|_{2,}|…+|[•·*](?=\s))/u.exec(text);
+    const skip = /^(?:\s+|[ΦφØø⌀](?=\s?\d)|\.{2,}|_{2,}|…+|[•·*](?=\s))/u.exec(text);
     if (skip) {
       at += skip[0].length;
       continue;
@@ -123,7 +123,7 @@ export function lex(line: string): Token[] {
       push({ kind: "number", value: number.value, spoken: false, article: false }, number.length);
       continue;
     }
-    const times = /^[×✕✖*xXb]/u.test(text) ? TIMES.exec(text) : null;
+    const times = /^[×✕✖*xXbt]/u.test(text) ? TIMES.exec(text) : null;
     if (times) {
       push({ kind: "times" }, times[0].length);
       continue;
@@ -148,14 +148,14 @@ export function lex(line: string): Token[] {
       continue;
     }
     const separator =
-      /^(?:[,;+&|]|\.(?=\s|$)|(?:and|plus|then|also|but|however|with an?|as well as)(?![\p{L}]))/iu.exec(
+      /^(?:[,;+&|]|\.(?=\s|$)|(?:and|plus|then|also|but|however|with an?|as well as)(?![\p{L}])|w(?:\/|\.\s)(?=\s?\p{L}))/iu.exec(
         text,
       );
     if (separator) {
       push(
         {
           kind: "separator",
-          strong: /^[;+|.]|^plus|^then|^and|^also|^&|^with|^as|^but|^how/i.test(separator[0]),
+          strong: /^[;+|.]|^plus|^then|^and|^also|^&|^w|^as|^but|^how/i.test(separator[0]),
         },
         separator[0].length,
       );
@@ -237,7 +237,7 @@ function unitAfter(text: string, gap: number): UnitFound | null {
 /** First words of every spoken number: all others need no closer look. */
 const SPOKEN_STARTS: ReadonlySet<string> = new Set([
   ...Object.keys(SPOKEN),
-  ..."a an another half couple dozen several hundred".split(" "),
+  ..."a an another half couple dozen several some hundred".split(" "),
 ]);
 
 function spokenAt(text: string): { value: number; length: number; article: boolean } | null {
@@ -263,8 +263,13 @@ function spokenAt(text: string): { value: number; length: number; article: boole
   if (another) return { value: 1, length: another[0].length, article: false };
   const few = /^(?:a\s+few|several)(?![\p{L}])/iu.exec(text);
   if (few) return { value: 3, length: few[0].length, article: true };
+  const some = /^some(?=\s+\p{L})(?!\s+(?:of|are|were|is|more|have|missing|old)\b)/iu.exec(text);
+  if (some) return { value: 1, length: some[0].length, article: true };
   const hundred = /^(?:a\s+)?hundred(?![\p{L}])/iu.exec(text);
   if (hundred) return { value: 100, length: hundred[0].length, article: false };
+  const halfOf =
+    /^half\s+an?\s+(?=(?:lit(?:re|er)|met(?:re|er)|inch|yard|centimet|millilit))/iu.exec(text);
+  if (halfOf) return { value: 0.5, length: halfOf[0].trimEnd().length, article: false };
   const half = /^half\s+(?:an?\s+)?(?=\p{L})/iu.exec(text);
   if (half) return { value: 1, length: half[0].trimEnd().length, article: true };
   const word = /^([a-z]+)(?![\p{L}])/iu.exec(text)?.[1]?.toLowerCase();

@@ -28,7 +28,7 @@ const COUNT_WORD =
   /^(?:pcs?|pces?|pieces?|stk|stück|ea|each|units?|count|ct|off|nos?|items?|x|qty|quantity|tablets?|tabs?|caps?|capsules?|caplets?|doses?|singles?|of|parts?)$/i;
 /** What may stand between a number and its pack: "two little bottles". */
 const PACK_SIZE =
-  /^(?:little|small|large|big|full|new|unopened|sealed|individual|plastic|spare|whole)$/i;
+  /^(?:little|small|large|big|full|new|unopened|sealed|individual|plastic|spare|whole|twin|double)$/i;
 const PAIR = /^(?:pairs?|prs?)$/i;
 const NOT_A_COUNT_AFTER =
   /^(?:spf|size|model|type|ref|rev|class|level|ffp|category|cat|part|code|item|lot|page|version|grade|step|section|module|stage|dia|diameter|up to|until|from|approx)$/i;
@@ -61,7 +61,9 @@ function readTokens(tokens: readonly Token[]): Reading {
   tokens.forEach((t, i) => {
     if (t.kind !== "volume" && t.kind !== "strength" && t.kind !== "otherUnit") return;
     used.add(i).add(i - 1);
-    if (t.kind === "volume" && volumeMl === null) {
+    // "for 200 ml": what it makes, not what it holds.
+    const makes = /^(?:for|makes?|per|with|into|in)$/i.test(tokens[i - 2]?.text ?? "");
+    if (t.kind === "volume" && volumeMl === null && !makes) {
       volumeMl = t.ml;
       volumeMaybeMass = t.maybeMass;
     }
@@ -98,6 +100,10 @@ function readTokens(tokens: readonly Token[]): Reading {
   for (let i = 0; i < tokens.length; i++) {
     const n = number(i);
     // No count has decimals: a price, a size that lost its unit.
+    if (n !== null && kind(i + 1) === "times" && !Number.isInteger(n) && number(i + 2) !== null) {
+      bare ??= [n, number(i + 2)!];
+      used.add(i).add(i + 2);
+    }
     if (n === null || !Number.isInteger(n)) continue;
     const token = tokens[i] as Token & { article: boolean };
     let next = i + 1;
@@ -109,6 +115,8 @@ function readTokens(tokens: readonly Token[]): Reading {
     const before2 = word(i - 2);
     // "scissors A 145", "size M 4": a letter before it makes a model of a number.
     if (NOT_A_COUNT_AFTER.test(beforeWord) || /^\p{Lu}$/u.test(beforeWord)) continue;
+    // "2 dressings (No 8)": a model.
+    if (inside[i] && /^no$/i.test(beforeWord)) continue;
     // one, two, three rolls: counting aloud
     const aloud = countingAloud(tokens, i, used);
     if (aloud > i) {
@@ -172,7 +180,9 @@ function readTokens(tokens: readonly Token[]): Reading {
       (hyphen && /^(?:packs?|pks?)$/i.test(w)) ||
       (/^(?:pack|pk)$/i.test(w) && n > 1 && !/^(?:of|with|containing)$/i.test(word(next + 1)))
     ) {
-      inner = n;
+      // "2 pk gauze (2/pk)": what one pack holds is said later.
+      if (saysPerPack(tokens, next + 1)) outer ??= n;
+      else inner = n;
     } else if (hyphen && /^(?:piece|pc|count|ct)$/i.test(w)) {
       plain.push({ value: n, strength: 3, article: false });
     } else if (isPack) {
@@ -202,7 +212,7 @@ function readTokens(tokens: readonly Token[]): Reading {
     } else if (kind(i + 1) === "times" && number(i + 2) !== null && !isMeasured(tokens, i + 2)) {
       const second = number(i + 2)!;
       const w2 = word(i + 3);
-      const dash2 = kind(i + 3) === "dash";
+      const dash2 = kind(i + 3) === "dash" && tokens[i + 3]!.start === tokens[i + 2]!.end;
       if (
         dash2 ||
         /^(?:packs?|pks?|tablets?|tabs|caps|capsules?|pcs|pieces?|caplets?)$/i.test(w2)
@@ -253,9 +263,10 @@ function readTokens(tokens: readonly Token[]): Reading {
     /^(?:box(?:es)?|bags?|cases?|pouch(?:es)?|tins?|packs?|packets?|sleeves?|wallets?|cartons?|tubs?|pots?|jars?)$/i.test(
       word(i),
     ) &&
-    (tokens[i - 1]?.kind === "number" ||
-      (tokens[i - 2]?.kind === "number" && PACK_SIZE.test(word(i - 1)))) &&
-    /^of$/i.test(word(i + 1));
+    (i === 0 ||
+      tokens[i - 1]?.kind === "number" ||
+      ((i === 1 || tokens[i - 2]?.kind === "number") && PACK_SIZE.test(word(i - 1)))) &&
+    /^(?:of|with|containing)$/i.test(word(i + 1));
   // "mask in a pouch": nor does what it lies in.
   const lyingIn = (i: number) =>
     i > 1 &&
@@ -264,10 +275,18 @@ function readTokens(tokens: readonly Token[]): Reading {
       (/^in$/i.test(word(i - 2)) &&
         (/^(?:the|its|own|small|soft|hard|plastic|zip|zipped|carry|nylon)$/i.test(word(i - 1)) ||
           tokens[i - 1]?.kind === "number")));
+  // "plasters (box, 40)"
+  const boxed = (i: number) =>
+    i > 1 && kind(i - 1) === "open" && PACK_ONLY.test(word(i)) && kind(i + 1) === "separator";
   const noun = tokens
     .filter(
       (t, i) =>
-        t.kind === "word" && !used.has(i) && !isBookkeeping(t.text) && !wrapping(i) && !lyingIn(i),
+        t.kind === "word" &&
+        !used.has(i) &&
+        !isBookkeeping(t.text) &&
+        !wrapping(i) &&
+        !lyingIn(i) &&
+        !boxed(i),
     )
     .map((t) => t.text)
     .join(" ");
@@ -285,8 +304,18 @@ function readTokens(tokens: readonly Token[]): Reading {
   };
 }
 
+/** "(2/pk)", "5 per pack" from here on. */
+const saysPerPack = (tokens: readonly Token[], from: number): boolean =>
+  tokens.some(
+    (t, i) =>
+      i >= from &&
+      t.kind === "number" &&
+      (tokens[i + 1]?.kind === "slash" || /^per$/i.test(tokens[i + 1]?.text ?? "")) &&
+      PACK_ONLY.test(tokens[i + 2]?.text ?? ""),
+  );
+
 const isBookkeeping = (w: string) =>
-  /^(?:pcs?|pces?|stk|stück|pkgs?|pkts?|bxs?|rls?|btls?|ea|each|qty|quantity|pairs?|prs?|x|of|per|units?|pieces?|pk|pkt|ct|no|approx|the|is|are|there|there's|theres|we|i|have|got|has|um|uh|er|erm|okay|ok|oh|so|well|now|next|here's|that's|some|ones?)$/i.test(
+  /^(?:pcs?|pces?|stk|stück|pkgs?|pkts?|bxs?|rls?|btls?|ea|each|qty|quantity|pairs?|prs?|x|of|off|per|units?|pieces?|pk|pkt|ct|no|approx|the|is|are|there|there's|theres|we|i|have|got|has|um|uh|er|erm|okay|ok|oh|so|well|now|next|here's|that's|some|ones?)$/i.test(
     w,
   );
 
@@ -302,7 +331,7 @@ const isMeasured = (tokens: readonly Token[], i: number): boolean =>
 function countingAloud(tokens: readonly Token[], i: number, used: ReadonlySet<number>): number {
   let at = i;
   const first = tokens[i];
-  if (first?.kind !== "number" || first.value !== 1 || !first.spoken || first.article) return i;
+  if (first?.kind !== "number" || !first.spoken || first.article) return i;
   for (;;) {
     let k = at + 1;
     while (tokens[k]?.kind === "separator") k++;
@@ -315,7 +344,8 @@ function countingAloud(tokens: readonly Token[], i: number, used: ReadonlySet<nu
       here?.kind !== "number" ||
       next.value !== here.value + 1
     )
-      return at;
+      // From another number on, two would be any two numbers.
+      return first.value === 1 || at - i >= 3 ? at : i;
     at = k;
   }
 }

@@ -2,7 +2,7 @@ import { shippedType } from "../catalogue/catalogue.ts";
 import { cardRows, type CardRow } from "./layout.ts";
 import { lex } from "./lexer.ts";
 import { readQuantity, type Reading } from "./quantity.ts";
-import { segmentsOf, speaksOfAbsence, type Segment } from "./segments.ts";
+import { isOfTheKindBefore, segmentsOf, speaksOfAbsence, type Segment } from "./segments.ts";
 import { buildVocabulary, matchType, NO_TYPE, type Match, type Vocabulary } from "./vocabulary.ts";
 
 /** One item that a card names. */
@@ -66,10 +66,16 @@ export function readCard(text: string, vocabulary: Vocabulary = shipped): CardRe
       absentBlock = { indent: row.indent, source: row.source };
       return;
     }
-    if (absentBlock || isNote(draft, style) || isHeading(draft, drafts[at + 1], style)) return;
+    if (absentBlock || isNote(draft, style) || isHeading(draft, drafts[at + 1], style, at === 0))
+      return;
     if (startsWithAbsence(row.text)) return;
     const foundBefore = found.length;
-    for (const segment of draft.segments) {
+    for (const said of draft.segments) {
+      const before = found.at(-1);
+      const segment =
+        style.spoken && before?.itemType && isOfTheKindBefore(said)
+          ? { ...said, match: { ...said.match, type: before.itemType, whole: 1, weight: 2 } }
+          : said;
       if (
         segment.corrects &&
         found.length > 0 &&
@@ -123,12 +129,16 @@ interface Draft {
   /** Reading of the whole line. */
   readonly whole: Reading;
   readonly match: Match;
+  /** "GLOVES: blue, 2 pairs": what stands before a colon is an item. */
+  readonly headNamesItem: boolean;
 }
 
 function draftOf(row: CardRow, vocabulary: Vocabulary): Draft {
   const segments = row.text.trim() === "" ? [] : segmentsOf(row.text, vocabulary);
   const whole = readQuantity(lex(row.text));
-  return { row, segments, whole, match: matchType(whole.noun, vocabulary) };
+  const head = PRAISE.test(row.text) ? row.text.slice(0, row.text.indexOf(":")) : "";
+  const headNamesItem = head !== "" && isSure(matchType(head, vocabulary));
+  return { row, segments, whole, match: matchType(whole.noun, vocabulary), headNamesItem };
 }
 
 interface Style {
@@ -188,20 +198,27 @@ function styleOf(drafts: readonly Draft[]): Style {
   const times = (pattern: RegExp) => drafts.filter((d) => pattern.test(d.row.text)).length;
   const indents = sure.map((d) => d.row.indent).sort((a, b) => a - b);
   const isCounted = (d: Draft) =>
-    d.row.quantity !== null || (d.whole.pieces !== null && !d.whole.article);
+    d.row.quantity !== null ||
+    d.whole.bare !== null ||
+    (d.whole.pieces !== null && !d.whole.article);
   const counts = share(isCounted) > 0.6;
   return {
     bullets: share((d) => d.row.bullet && !d.row.inTable) > 0.6,
     counts,
     capitals: share((d) => isCapitals(d.row.text)) > 0.6,
     table: sure.some((d) => d.row.inTable),
-    spoken: fillers >= 2 && share((d) => d.row.bullet) < 0.3,
+    spoken: (fillers >= 2 || share(saysNumbers) > 0.5) && share((d) => d.row.bullet) < 0.3,
     metric: times(CENTIMETRES) > times(INCHES),
     indent: indents[Math.floor(indents.length / 2)] ?? 0,
-    first: (counts ? sure.find(isCounted) : sure[0])?.row.source ?? 0,
+    first:
+      (counts ? sure.find((d) => isCounted(d) && d.match.type !== "container") : sure[0])?.row
+        .source ?? 0,
     last: sure.at(-1)?.row.source ?? 0,
   };
 }
+
+const saysNumbers = (d: Draft): boolean =>
+  d.segments.some((s) => s.tokens.some((t) => t.kind === "number" && t.spoken && !t.article));
 
 const CENTIMETRES = /\d\s*(?:mm|cm)\b|\b(?:cent|mill)imet(?:re|er)s?\b/i;
 const INCHES = /\d\s*(?:-\s*)?(?:["”″]|in\b(?!\s+a))|\binch/i;
@@ -211,7 +228,7 @@ const isSure = (m: Match) =>
 const isCapitals = (text: string) => /\p{Lu}{3}/u.test(text) && !/\p{Ll}{2}/u.test(text);
 
 const CLAIM =
-  /\b(\d{1,3}(?:,\d{3})+|\d{1,5})\s*[-–]?\s*(?:pieces?|pcs?|pces?|items?|parts?|articles|components)(?![a-z])|\b(?:pieces|items|pcs|contents|total(?:\s+(?:pieces|items|contents|count|pcs|number\s+of\s+(?:pieces|items)))?)\s*[:=]\s*(\d{1,5})\b(?!\s*(?:\.|,)\d)/i;
+  /\b(\d{1,3}(?:,\d{3})+|\d{1,5})\s*[-–]?\s*(?:pieces?|peices?|peaces|pcs?|pces?|items?|parts?|articles|components)(?![a-z])|\b(?:pieces|items|pcs|contents|total(?:\s+(?:pieces|items|contents|count|pcs|number\s+of\s+(?:pieces|items)))?)\s*[:=]\s*(\d{1,5})\b(?!\s*(?:\.|,)\d)/i;
 
 /** A piece total that a title or total line states. */
 function claimOf({ row, segments }: Draft, isTitle: boolean): number | null {
@@ -260,7 +277,7 @@ function claimOf({ row, segments }: Draft, isTitle: boolean): number | null {
     if (namesKit || value >= 10 || items.length === 0)
       return namesKit ||
         isTotal ||
-        /^\W*\d+\s*[-–]?\s*(?:piece|pcs|pieces|items?)\b\W*$/i.test(row.text)
+        /^\W*\d+\s*[-–]?\s*(?:piece|pcs|pieces|peices|items?)\b\W*$/i.test(row.text)
         ? value
         : null;
   }
@@ -287,10 +304,12 @@ const endsBlock = (
 ) => previous !== undefined && previous.source !== block.source && row.source - previous.source > 1;
 
 const NOTE_START =
-  /^\W*(?:note|nb|n\.b|store|keep|stored?|check(?:ed)?\s+(?:the|by|all|contents?|dates?|expiry|every|regularly|monthly|before|for)|checked|date|dated|delivery|delivered|dimensions?|weight|weighs|colou?r|made|manufactur|replace|warning|caution|important|suitable|fits|price|order|contact|www|http|tel\b|phone|email|returns?|warranty|guarantee|rating|reviews?|you may|location|appointed|next\s|see\s|do not|don't|please|always|never|use\s|in an? |if\s|call\s|super\s|best\s|ideal|perfect|great|be\s|our\s|this\s|these\s|with\s(?:over|more)|all\s|home\s*>|model|serial|lot|batch|expiry|expires?|signed?|signature|name:|owner|prepared|packed\s+by|inspected|last\s|revision|rev\b|page|total\s|subtotal|vat|shipping|approved|meets|complies|conforms|designed|that's|thats|package\s(?:includes?|contents?)|what's\s+in|whats\s+in|contents?\s*$|contents?\s*:?\s*$|includes?\s*:?\s*$|quantity|remember|refill|restock|report|for\s+(?:use|two|one|up|emergency|home|car|\d)|up\s+to|free\s|click|share|save|customers?|description|features?|size\s*:|material|packaging|sku|brand|category|availability|in\s+stock|add\s+to|buy|item\s+no|stock)\b/i;
+  /^\W*(?:it\s+(?:weighs|fits|comes|has|is)|weighing|note|nb|n\.b|store|keep|stored?|check(?:ed)?\s+(?:the|by|all|contents?|dates?|expiry|every|regularly|monthly|before|for)|checked|date|dated|delivery|delivered|dimensions?|weight|weighs|colou?r|made|manufactur|replace|warning|caution|important|suitable|fits|price|order|contact|www|http|tel\b|phone|email|returns?|warranty|guarantee|rating|reviews?|you may|location|appointed|next\s|see\s|do not|don't|please|always|never|use\s|in an? |if\s|call\s|super\s|best\s|ideal|perfect|great|be\s|our\s|this\s|these\s|with\s(?:over|more)|all\s|home\s*>|model|serial|lot|batch|expiry|expires?|signed?|signature|name:|owner|prepared|packed\s+by|inspected|last\s|revision|rev\b|page|total\s|subtotal|vat|shipping|approved|meets|complies|conforms|designed|that's|thats|package\s(?:includes?|contents?)|what's\s+in|whats\s+in|contents?\s*$|contents?\s*:?\s*$|includes?\s*:?\s*$|quantity|remember|refill|restock|report|for\s+(?:use|two|one|up|emergency|home|car|\d)|up\s+to|free\s|click|share|save|customers?|description|features?|size\s*:|material|packaging|sku|brand|category|availability|in\s+stock|add\s+to|buy|item\s+no|stock)\b/i;
+
+const PRAISE = /^\W*\d*\s*\p{Lu}[\p{Lu} -]{5,}:\s+\S/u;
 
 /** Sentences that tell something, and list nothing. */
-function isNote({ row, match, segments, whole }: Draft, style: Style): boolean {
+function isNote({ row, match, segments, whole, headNamesItem }: Draft, style: Style): boolean {
   const text = row.text.trim();
   if (text === "") return true;
   if (/^(?:sub-?\s?)?total\b/i.test(text)) return true;
@@ -299,7 +318,7 @@ function isNote({ row, match, segments, whole }: Draft, style: Style): boolean {
       text,
     );
   // "54 ESSENTIALS: everything for …" praises.
-  if (/^\W*\d*\s*\p{Lu}[\p{Lu} -]{5,}:\s+\S/u.test(text) && !isSure(match)) return true;
+  if (PRAISE.test(text) && !(isSure(match) && headNamesItem)) return true;
   if (/_{3,}/.test(text) && !segments.some((s) => isSure(s.match))) return true;
   if (/\b(?:https?:|www\.|@\w+\.)/i.test(text)) return true;
   const bare = !row.bullet && (whole.pieces === null || whole.article);
@@ -366,6 +385,7 @@ function isHeading(
   { row, match, whole, segments }: Draft,
   next: Draft | undefined,
   style: Style,
+  isFirst: boolean,
 ): boolean {
   if (row.inTable)
     return (
@@ -376,17 +396,25 @@ function isHeading(
     );
   const text = row.text.trim();
   if (/:\s*(?:\([^)]*\))?\s*$/.test(text)) return true;
-  const counted = whole.pieces !== null && !whole.article;
+  const counted = (whole.pieces !== null && !whole.article) || whole.bare !== null;
+  const names = segments.some((s) => isSure(s.match) && s.match.type !== "container");
+  // "Camp nurse list (2 weeks, 24 kids)"
+  if (
+    isFirst &&
+    !row.bullet &&
+    !names &&
+    /\b(?:list|kit|bag|box|set|pouch|contents|cabinet|refill)\b/i.test(text)
+  )
+    return true;
   if (counted || whole.sizeMm !== null) return false;
   if (row.bullet && style.bullets) return false;
   if (HEADINGS.has(normalHeading(text)) && (style.counts || style.bullets)) return true;
   if (style.counts && next && !style.capitals && isCapitals(text) && !isCapitals(next.row.text))
     return true;
   if (style.counts && style.indent > row.indent && !row.bullet) return true;
-  if (style.counts && !row.bullet && row.source < style.first) return true;
+  if (style.counts && !style.spoken && !row.bullet && row.source < style.first) return true;
   if (/^[=*#~—–-]{2,}|[=*#~-]{3,}\s*$/.test(text) || /^#+\s/.test(text)) return true;
-  const named = segments.some((s) => isSure(s.match));
-  return !named && !row.bullet && !style.spoken && row.source < style.first;
+  return !names && !row.bullet && !style.spoken && row.source < style.first;
 }
 
 const normalHeading = (text: string) =>
@@ -431,7 +459,7 @@ function entryOf(
       style.counts &&
       !style.bullets &&
       firm &&
-      row.source > style.first - 2 &&
+      row.source > style.first - (/^\W*\d/.test(row.text) ? 5 : 2) &&
       row.source < style.last + 3 &&
       reading.noun.split(" ").length <= 6;
     const plain =
@@ -444,7 +472,7 @@ function entryOf(
   if (
     named &&
     match.type === "container" &&
-    !counted &&
+    (!counted || (style.spoken && row.source < style.first)) &&
     !row.bullet &&
     !(amongItems && match.explained === 1)
   )
@@ -502,7 +530,9 @@ function sizeOf(
   const counted = reading.pieces !== null || row.quantity !== null;
   if (padLike && a <= 12 && b <= 30 && (counted || a === b || a < b))
     return {
-      sizeMm: [a, b].map((n) => Math.round(n * (metric ? 10 : 25.4))).sort((x, y) => x - y),
+      sizeMm: [a, b]
+        .map((n) => Math.round(n * (metric || a % 1 === 0.5 ? 10 : 25.4)))
+        .sort((x, y) => x - y),
       bareIsCount: false,
     };
   return { sizeMm: null, bareIsCount: true };
@@ -527,9 +557,11 @@ function piecesOf(
     pairs ??= column.pairs;
     const amount = column.pieces ?? 1;
     // A pack size in the text multiplies what the column counts; a bare number there says the same twice.
-    const packSize = innerOf(row.text) ?? gluedPack(row.quantity);
+    const packSize = innerOf(row.text) ?? gluedPack(row.quantity) ?? otherCount(row.text, amount);
     pieces = packSize !== null ? amount * packSize : amount;
     if (column.bare) pieces = column.bare[0] * column.bare[1];
+    // "4 | gloves (2 pairs)": the text says again in pairs what the column counts singly.
+    if (reading.pairs !== null && amount === 2 * reading.pairs) pieces = reading.pairs;
   }
   const isGlove = type !== null && /gloves$/.test(type);
   if (isGlove) {
@@ -562,16 +594,27 @@ const multiplied = (reading: Reading): number =>
 /** The pack size that a table row's text states ("5 per pack", "card of 6"); null: none. */
 function innerOf(text: string): number | null {
   const m =
-    /\b(?:pack|pk|packet|box|card|blister|strip|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|tube|bottle|roll|sheet|envelope|case|tray|foil|refill|pkg|pkt|package)s?\s*(?:of|\/|with|x|containing)\s*(\d{1,4})\b(?!\s*(?:mm|cm|m\b|ml|mg|g\b|in\b|"|x))/i.exec(
+    /\b(?:pack|pk|packet|bx|btl|box|card|blister|strip|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|tube|bottle|roll|sheet|envelope|case|tray|foil|refill|pkg|pkt|package)s?\s*(?:of|\/|with|x|containing)\s*(\d{1,4})\b(?!\s*(?:mm|cm|m\b|ml|mg|g\b|in\b|"|x))/i.exec(
       text,
     ) ??
-    /\b(\d{1,4})\s*(?:-|\s)?\s*(?:per|in\s+an?|to\s+an?|\/)\s*(?:pack|pk|packet|box|card|blister|strip|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|envelope|pkg|pkt|package)\b/i.exec(
+    /\b(\d{1,4})\s*(?:-|\s)?\s*(?:per|in\s+an?|to\s+an?|\/)\s*(?:pack|pk|packet|bx|btl|box|card|blister|strip|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|envelope|pkg|pkt|package)\b/i.exec(
       text,
     ) ??
+    /\b(\d{1,3})['’]?s\b/.exec(text) ??
     /\b(\d{1,4})\s*-\s*(?:pack|pk|piece|pcs|pc|count|ct)\b/i.exec(text) ??
     /\((\d{1,4})\s*(?:pack|pk|pcs|pieces|pc|tablets|tabs|per pack|count|ct)\)/i.exec(text);
   if (m) return Number(m[1]);
-  return /\btwin[\s-]?pack\b/i.test(text) ? 2 : null;
+  return /\btwin(?:[\s-]?pack\b|\s*(?:$|[,)]))/i.test(text) ? 2 : null;
+}
+
+/** "(10)", ", 5 strips" at the end of the text: a pack size, unless it says the column's count again. */
+function otherCount(text: string, amount: number): number | null {
+  const m =
+    /\((\d{1,4})\)\s*$/.exec(text) ??
+    /,\s*(\d{1,4})\s+(?:strips|tablets|tabs|caps|capsules|caplets|sachets|pieces|pcs|pads|wipes|swabs)\s*$/i.exec(
+      text,
+    );
+  return m && Number(m[1]) !== amount ? Number(m[1]) : null;
 }
 
 /** "PK5", "BX100" in the unit column. */
@@ -585,7 +628,11 @@ const correctedPieces = (reading: Reading, last: CardEntry): number =>
 
 /** Size tells look-alikes apart where the words do not. */
 function refine(type: string | null, noun: string, size: readonly number[] | null): string | null {
-  if (type === null || size === null) return type;
+  if (size === null) return type;
+  // "tourniquet, 2.5 x 40 cm": too short and narrow for anything but a vein strap.
+  if (type === null && /^tourniquets?$/i.test(noun.trim()) && size[0]! <= 30 && size.at(-1)! <= 500)
+    return size.length > 1 ? "phlebotomy-strap" : null;
+  if (type === null) return /^pads?$/i.test(noun.trim()) && size.length > 1 ? "gauze-pad" : null;
   const width = size[0]!;
   const length = size.at(-1)!;
   const named = (pattern: RegExp) => pattern.test(noun);

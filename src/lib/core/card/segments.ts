@@ -16,12 +16,12 @@ export interface Segment {
 }
 
 const ABSENT =
-  /\b(?:not\s+(?:supplied|included|provided|in\s+(?:the\s+)?(?:kit|box|bag|pack)|present|there|found|here|part)|sold\s+separately|available\s+separately|(?:is|are|was|were|now|gone)?\s*missing|excluded|excluding|without(?!\s+(?:alcohol|latex|powder))|doesn'?t\s+(?:include|have|contain)|does\s+not\s+(?:include|have|contain)|no\s+longer|isn'?t|aren'?t|hasn'?t|haven'?t|couldn'?t\s+find|can'?t\s+(?:find|see)|cannot\s+find|none\s+(?:left|here|found|at all)|out\s+of\s+stock|discontinued|removed|used\s+up|all\s+gone|to\s+be\s+(?:added|bought|ordered)|not\s+any|optional\s+extra|(?:add|buy|order)\s+(?:separately|your\s+own)|left\s+out|empty\s+slot|(?:not|never)\s+(?:been\s+)?(?:replaced|put\s+back|restocked))\b|:\s*none\b|[-–,]\s*none\b|\bnone\s*$|^\s*none\b/i;
+  /\b(?:not\s+(?:supplied|included|provided|in\s+(?:the\s+)?(?:kit|box|bag|pack)|present|there|found|here|part)|sold\s+separately|available\s+separately|(?:is|are|was|were|now|gone)?\s*missing|excluded|excluding|without(?!\s+(?:alcohol|latex|powder))|doesn'?t\s+(?:include|have|contain)|does\s+not\s+(?:include|have|contain)|no\s+longer|isn'?t|aren'?t|hasn'?t|haven'?t|couldn'?t\s+find|can'?t\s+(?:find|see)|cannot\s+find|none\s+(?:left|here|found|at all)|out\s+of\s+stock|discontinued|removed|used\s+up|all\s+gone|to\s+be\s+(?:added|bought|ordered)|not\s+any|optional\s+extra|(?:add|buy|order)\s+(?:separately|your\s+own)|left\s+(?:out|(?:it\s+|them\s+)?(?:at\s+home|behind))|empty\s+slot|(?:not|never)\s+(?:been\s+)?(?:replaced|put\s+back|restocked))\b|:\s*none\b|[-–,]\s*none\b|\bnone\s*$|^\s*none\b|\?\s*(?:no|nope|nothing)\b|\bbut\s+(?:we|i|they|it)\s+(?:do|does|have|has|did)(?:n'?t|\s+not)\b|\b(?:not\s+(?:needed|wanted)|don'?t\s+(?:need|want))\b|\bleave\b.*\b(?:at\s+home|behind)\b/i;
 const ABSENT_NO =
   /(?:^|\b(?:but|and|there'?s|there\s+is|there\s+are|has|have|with|i\s+see|still)\s+|,\s*)no\s+(?!(?:wait|sorry|make|actually|\d)\b|\.)(?=\p{L})/iu;
 
 const CORRECTION =
-  /\s*(?:[-–,.;…]|\b)\s*\b(?:no[,\s]+wait|wait[,\s]+no|no[,\s]+sorry|sorry[,\s]+no|no[,\s]+(?:make|that)'?s?(?:\s+(?:that|it))?|make\s+that|make\s+it|i\s+mean|i\s+meant|or\s+rather|scratch\s+that|strike\s+that|correction|actually|but\s+(?:i\s+(?:can\s+)?(?:only\s+)?(?:see|count|find|have)|there(?:'s|\s+are|\s+is)\s+only|only)|sorry|hang\s+on|hold\s+on|no(?=[,]?\s+(?:it'?s|they'?re|there'?s|there\s+are|that'?s|only|just|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|a\s+dozen|\d)))\b[,:]?\s*/i;
+  /\s*(?:[-–,.;…]|\b)\s*\b(?:no[,\s]+wait|wait[,\s]+no|no[,\s]+sorry|sorry[,\s]+no|no[,\s]+(?:make|that)'?s?(?:\s+(?:that|it))?|no[,\s]+there'?s\s+another(?:\s+one)?[,\s]+(?=\w)|make\s+that|make\s+it|i\s+mean|i\s+meant|or\s+rather|scratch\s+that|strike\s+that|correction|actually|but\s+(?:i\s+(?:can\s+)?(?:only\s+)?(?:see|count|find|have)|there(?:'s|\s+are|\s+is)\s+only|only)|sorry|(?:there\s+)?(?:should|ought\s+to)\s+be\s+[\w-]+[,\s]+(?:but\s+)?(?:i\s+(?:can\s+)?(?:only\s+)?(?:see|count|find|have|make\s+it)|there(?:'s|\s+are|\s+is)|only)(?:\s+only)?|hang\s+on|hold\s+on|(?<!\()\bno(?=[,]?\s+(?:it'?s|they'?re|there'?s|there\s+are|that'?s|only|just|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|a\s+dozen|\d)))\b[,:]?\s*/i;
 
 /** Full phrases from this weight may stand as an item of their own after a comma. */
 const STANDS_ALONE = 2.5;
@@ -36,6 +36,8 @@ interface Draft {
   tokens: Token[];
   corrects: boolean;
   strong: boolean;
+  /** It came after "w/". */
+  comesWith?: boolean;
 }
 
 /** Splits a line into items: by separators, unless what follows only describes the item before. */
@@ -96,13 +98,18 @@ function chunks(text: string): Draft[] {
         next.spoken &&
         next.value === previous.value + 1;
       if (!aloud) {
-        drafts.push({ tokens: [], corrects: false, strong: t.strong });
+        drafts.push({
+          tokens: [],
+          corrects: false,
+          strong: t.strong,
+          comesWith: /^w[/.]/i.test(t.text),
+        });
         return;
       }
     }
     drafts.at(-1)!.tokens.push(t);
   });
-  return drafts.filter((d) => d.tokens.length > 0);
+  return drafts.filter((d) => d.tokens.length > 0 && !TELLS_PLACE.test(textOf(d.tokens)));
 }
 
 const textOf = (tokens: readonly Token[]): string =>
@@ -138,7 +145,13 @@ function merge(drafts: Draft[], vocabulary: Vocabulary): Draft[] {
       const at = before.tokens.at(-1)!.end;
       before.tokens = [
         ...before.tokens,
-        { kind: "separator", strong: false, start: at, end: at, text: "," },
+        {
+          kind: "separator",
+          strong: false,
+          start: at,
+          end: at,
+          text: draft.comesWith ? "w/" : ",",
+        },
         ...draft.tokens,
       ];
     }
@@ -172,7 +185,7 @@ function merge(drafts: Draft[], vocabulary: Vocabulary): Draft[] {
       return true;
     }
     if (reading.noun.trim() === "") return false;
-    if (TELLS_STATE.test(reading.noun)) return false;
+    if (TELLS_STATE.test(reading.noun.replace(/^s /, ""))) return false;
     const beforeText = textOf(before.tokens);
     const beforeMatch = matchType(readQuantity(before.tokens).noun, vocabulary);
     if (
@@ -182,8 +195,20 @@ function merge(drafts: Draft[], vocabulary: Vocabulary): Draft[] {
       match.type !== beforeMatch.type
     )
       return true;
-    const leads =
-      draft.tokens.findIndex((t) => t.kind === "number") >= 0 && leadingCount(draft.tokens);
+    const counted = leadingCount(draft.tokens);
+    const comesAlong = before.tokens.some(isWith) || draft.comesWith;
+    if (comesAlong && !counted && (draft.comesWith || ACCESSORIES.has(match.type))) return false;
+    if (/^with\b/i.test(reading.noun) && !(match.type !== null && match.whole === 1)) return false;
+    if (
+      counted &&
+      SIZE_ONLY.test(reading.noun) &&
+      before1.pieces !== null &&
+      SIZE_WORD.test(named)
+    ) {
+      draft.sameAs = named;
+      return true;
+    }
+    const leads = counted;
     const known = match.type !== null && (match.whole === 1 || match.weight >= STANDS_ALONE);
     if (beforeMatch.type === null) {
       // nothing named yet: what follows may name it ("Bandage, crepe")
@@ -200,6 +225,8 @@ function merge(drafts: Draft[], vocabulary: Vocabulary): Draft[] {
         : false;
     }
     if (leads) {
+      const pad = /^pads?$/i.test(reading.noun.trim()) && reading.sizeMm !== null;
+      if (pad) return true;
       if (!hasNoun(reading) && !known) return false;
       if (known)
         return !(
@@ -211,6 +238,9 @@ function merge(drafts: Draft[], vocabulary: Vocabulary): Draft[] {
     }
     if (!known || match.type === beforeMatch.type) return false;
     if (joins(before, draft, match.weight, beforeMatch.weight)) return false;
+    // "shears 1, gloves 5 prs": each with its own count behind it.
+    if (match.whole === 1 && reading.pieces !== null && !reading.article && before1.pieces !== null)
+      return true;
     if (match.weight < STANDS_ALONE) return false;
     return draft.strong || explicit === 0 || fullTypes.size >= 3;
   }
@@ -227,11 +257,25 @@ function merge(drafts: Draft[], vocabulary: Vocabulary): Draft[] {
 
 /** Only what things come in: "a card of ten". */
 const ONLY_PACKS =
-  /^(?:\s*(?:cards?|packs?|packets?|box(?:es)?|strips?|bags?|sleeves?|sheets?|blisters?)\b)*\s*$/i;
+  /^(?:\s*(?:full|new|opened|unopened|sealed|half|cards?|packs?|packets?|box(?:es)?|strips?|bags?|sleeves?|sheets?|blisters?)\b)*\s*$/i;
 const saysPackOf = (tokens: readonly Token[]): boolean =>
   /\b(?:cards?|packs?|packets?|box(?:es)?|strips?|bags?|sleeves?|sheets?|blisters?) (?:of|with)\b/i.test(
     textOf(tokens),
   );
+
+/** "two bigger ones": names nothing but says that it is of the kind before. */
+export const isOfTheKindBefore = (segment: Segment): boolean =>
+  segment.reading.pieces !== null &&
+  THE_SAME.test(segment.reading.noun) &&
+  segment.tokens.some((t) => t.kind === "word" && /^(?:ones?|more|others?)$/i.test(t.text)) &&
+  !/^\s*another\s*$/i.test(segment.text);
+
+/** "dressings, three medium and one large" */
+const SIZE_WORD = /\b(?:small|medium|large|big|little)\b/i;
+const SIZE_ONLY = /^\s*(?:extra[\s-]+)?(?:small|medium|large|big|little)(?:\s+ones?)?\s*$/i;
+
+const isWith = (t: Token): boolean =>
+  (t.kind === "word" && /^with$/i.test(t.text)) || (t.kind === "separator" && t.text === "w/");
 
 /** "three of the little ones": the thing before, in another size. */
 const saysOnes = (tokens: readonly Token[]): boolean =>
@@ -239,14 +283,18 @@ const saysOnes = (tokens: readonly Token[]): boolean =>
   tokens.some((t) => t.kind === "word" && /^(?:of|the|those|these)$/i.test(t.text));
 
 /** "a torch, dead battery": the state of what came before. */
-const TELLS_STATE = /^\s*(?:a\s+)?(?:dead|flat|empty|no|old)\s+batter(?:y|ies)\s*$/i;
+const TELLS_STATE =
+  /^\s*(?:a\s+)?(?:dead|flat|empty|no|old)\s+batter(?:y|ies)\s*$|^\s*(?:of\s+(?:them|which)\s+)?(?:s|is|are|has|have|was|were|been|already|a\s+bit|looks?|look)*\s*(?:(?:s|is|are|has|have|was|were|been|already|looks?)\s+)*(?:out\s+(?:of\s+)?date|in\s+date|opened|open|used|torn|expired|damaged|crumpled|creased|loose|rusty|split|wet|damp|past\s+it)\s*$/i;
+/** "top layer", "front pocket": where things lie, not a thing. */
+const TELLS_PLACE =
+  /^\s*(?:in|on|at)?\s*(?:the\s+)?(?:very\s+)?(?:top|bottom|front|back|side|inside|outside|inner|outer|left|right|middle|main|lid|first|second|third|next|lower|upper|zip|zipped|mesh)\s+(?:layer|pocket|shelf|tray|lid|compartment|drawer|pouch|section|bit|part|half)s?\s*$/i;
 
 /** Words that only describe: a count before them is no item of its own. */
 const onlyDescribes = (noun: string): boolean =>
   noun
     .split(" ")
     .every((w) =>
-      /^(?:large|small|medium|sizes?|sterile|adult|child|assorted|left|different|various|types?|colou?rs?|wide|long|tablets?|tabs?|caps?|capsules?|caplets?|pills?|them|those|these|altogether|left|packs?|pkgs?|pkts?|boxe?s?|bottles?|tubes?|pots?|tubs?|cartons?|bags?|in|to|a|each|sachets?|strips?|pads?|wipes?|swabs?|rolls?|pieces?|units?|doses?|singles?|refills?|by|and|or|other|inch|with|for|uses?|applications?|total|all|blades?|pockets?|compartments?|used|gone|more|mixed|opened|unopened|expired)$/i.test(
+      /^(?:it's|they're|twin|double|single|large|small|medium|sizes?|sterile|adult|child|off|just|the|it|my|our|count|reckoning|guess|envelopes?|per|staples?|well|inside|here|there|are|is|assorted|left|different|various|types?|colou?rs?|wide|long|tablets?|tabs?|caps?|capsules?|caplets?|pills?|them|those|these|altogether|left|packs?|pkgs?|pkts?|boxe?s?|bottles?|tubes?|pots?|tubs?|cartons?|bags?|in|to|a|each|sachets?|strips?|pads?|wipes?|swabs?|rolls?|pieces?|units?|doses?|singles?|refills?|by|and|or|other|inch|piece|sets?|with|for|uses?|applications?|total|all|blades?|pockets?|compartments?|used|gone|more|mixed|opened|unopened|expired)$/i.test(
         w,
       ),
     );
@@ -309,18 +357,14 @@ const ACCESSORIES: ReadonlySet<string | null> = new Set([
   "first-aid-guide",
   "contents-card",
   "cord",
+  "lubricant-sachet",
   NO_TYPE,
 ]);
 
 /** "elastic bandage with clips": what stands before `with` is named, where that names something. */
 function withoutAccessory(tokens: readonly Token[], match: Match, vocabulary: Vocabulary): Match {
-  if (!ACCESSORIES.has(match.type)) return match;
-  const at = tokens.findIndex(
-    (t, i) =>
-      t.kind === "word" &&
-      (/^with$/i.test(t.text) || (/^w$/i.test(t.text) && tokens[i + 1]?.kind === "slash")),
-  );
-  if (at < 1) return match;
+  const at = tokens.findIndex(isWith);
+  if (at < 1 || (!ACCESSORIES.has(match.type) && tokens[at]!.kind === "word")) return match;
   const before = matchType(readQuantity(tokens.slice(0, at)).noun, vocabulary);
   return before.type !== null && before.whole === 1 ? before : match;
 }

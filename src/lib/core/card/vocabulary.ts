@@ -207,7 +207,7 @@ function known(word: string, vocabulary: Vocabulary): string | null {
   const cached = cache.get(word);
   if (cached !== undefined) return cached;
   // One slip in a short word, two in a long one; the first letter is seldom wrong.
-  const slips = word.length >= 8 ? 2 : 1;
+  const slips = word.length >= 7 ? 2 : 1;
   let best: string | null = null;
   let bestDistance = slips + 1;
   let bestWeight = Infinity;
