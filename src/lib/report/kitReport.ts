@@ -9,7 +9,7 @@ import { piecesOf } from "../core/sieve/measure.ts";
 import { MESHES } from "../core/sieve/sift.ts";
 import { cautionsOf, GENERAL_CAUTION } from "../words/cautions.ts";
 import { HOUSE_RULES } from "../words/houseRules.ts";
-import { CATEGORY_LABEL, MESH_LABEL, UNCHECKED_LABEL } from "../words/labels.ts";
+import { CATEGORY_LABEL, MESH_LABEL, SKILL_LABEL, UNCHECKED_LABEL } from "../words/labels.ts";
 import {
   ACTION_LABEL,
   day,
@@ -22,6 +22,7 @@ import {
   percent,
   percentRange,
   PHASE_LABEL,
+  repackText,
   size,
   whyItRests,
 } from "../words/sentences.ts";
@@ -263,6 +264,7 @@ function planBlocks(plan: ReportPlan, a: Audit, lineName: (id: string) => string
       case "add":
       case "top-up":
       case "replace":
+      case "swap":
         return [
           ACTION_LABEL[x.kind],
           `${x.packs} × ${x.product.title}`,
@@ -287,6 +289,24 @@ function planBlocks(plan: ReportPlan, a: Audit, lineName: (id: string) => string
           DROP_BECAUSE[x.because],
           "",
           "free",
+          PHASE_LABEL[x.phase],
+        ];
+      case "repack":
+        return [
+          ACTION_LABEL.repack,
+          lineName(x.line),
+          repackText(x),
+          "",
+          "free",
+          PHASE_LABEL[x.phase],
+        ];
+      case "train":
+        return [
+          ACTION_LABEL.train,
+          SKILL_LABEL[x.to],
+          "raises what the party may use",
+          `+${number(x.gain, 1)}`,
+          money(x.price, plan.currency),
           PHASE_LABEL[x.phase],
         ];
       case "check":

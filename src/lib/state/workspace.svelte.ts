@@ -2,6 +2,7 @@ import type { ColumnGuess } from "../core/card/columns.ts";
 import type { ItemType } from "../core/catalogue/itemType.ts";
 import { parseAudit } from "../core/formats/auditFile.ts";
 import type { Problem } from "../core/formats/problem.ts";
+import type { PriceBook } from "../core/plan/priceBook.ts";
 import { parseWorkspace, writeWorkspace } from "../core/formats/workspaceFile.ts";
 import { listFile, parseListFile } from "../core/formats/listFile.ts";
 import type { ReferenceList } from "../core/formats/auditFile.ts";
@@ -9,6 +10,7 @@ import type {
   BriefRecord,
   KitRecord,
   ListRecord,
+  PriceBookRecord,
   SettingsRecord,
   WorkspaceRecord,
 } from "../core/records/records.ts";
@@ -261,6 +263,20 @@ class Workspace {
         ...(sizeMm ? { sizeMm: [...sizeMm] } : {}),
       },
     ]);
+  }
+
+  /** Puts another price book in place of the one in use; undo brings the former back. */
+  changePriceBook(label: string, book: PriceBook, mergeKey: string | null = null): void {
+    const now = sorted(this.records, "priceBook")[0];
+    const record: PriceBookRecord = {
+      ...(now ?? {
+        kind: "priceBook",
+        id: "priceBook:own",
+        version: currentVersion("priceBook"),
+      }),
+      book,
+    };
+    this.edit(label, [record], [], mergeKey);
   }
 
   changeSettings(label: string, patch: Partial<SettingsRecord>): void {

@@ -37,6 +37,7 @@
       label: `Edit the list ${r.list.title}`,
       run: () => goto(listPath(r.id)),
     })),
+    { label: "Price book", run: () => goto("/prices") },
     { label: "Settings: units, dates, money", run: () => goto("/settings") },
     ...workspace.kits.map((k) => ({
       label: `Open ${k.kit.name}`,

@@ -15,6 +15,7 @@
     { href: "/", label: "Shelf" },
     { href: "/compare", label: "Compare" },
     { href: "/lists", label: "Lists" },
+    { href: "/prices", label: "Price book" },
     { href: "/settings", label: "Settings" },
   ];
 </script>

@@ -8,7 +8,6 @@ import { cardTextOf, FileProblem } from "./readFile.ts";
 import { guessColumns } from "../core/card/columns.ts";
 import { mergeCard } from "../core/card/mergeCard.ts";
 import { readCard } from "../core/card/readCard.ts";
-import { currentVersion } from "../state/store.ts";
 import { workspace } from "../state/workspace.svelte.ts";
 
 /** No real file comes near it; a larger one is a mistake and would freeze the page. */
@@ -109,14 +108,7 @@ function takePrices(text: string, name: string, kind: "json" | "csv"): void {
     workspace.say(`${name} was not imported; the price book is as it was.`, true, read.problems);
     return;
   }
-  workspace.edit(`import prices from ${name}`, [
-    {
-      kind: "priceBook",
-      id: "priceBook:own",
-      version: currentVersion("priceBook"),
-      book: { ...read.value, title: name },
-    },
-  ]);
+  workspace.changePriceBook(`import prices from ${name}`, { ...read.value, title: name });
   workspace.say(
     `${read.value.products.length} products from ${name} are the price book now. Undo brings the former one back.`,
   );

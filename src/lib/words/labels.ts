@@ -97,3 +97,22 @@ export const UNCHECKED_LABEL: Record<string, string> = {
 };
 
 export const CONDITION_LABEL = { sound: "sound", worn: "worn", failed: "failed" } as const;
+
+/** Columns of a price list. */
+export const PRICE_COLUMN_LABEL = {
+  id: "code",
+  title: "name",
+  itemType: "kind of thing",
+  pack: "pieces in a pack",
+  sizeMm: "size",
+  volumeMl: "content, ml",
+  dosesPerPiece: "doses in a piece",
+  price: "price of a pack",
+  currency: "currency",
+  massG: "weight of a pack, g",
+  bulkMl: "space of a pack, ml",
+  source: "source",
+  leadDays: "lead time, days",
+  shelfMonths: "good for, months",
+  pricedOn: "day of the price",
+} as const;

@@ -3,6 +3,7 @@ import type { FunctionUnit } from "../core/catalogue/functionRecord.ts";
 import type { Audit } from "../core/audit.ts";
 import type { Action } from "../core/plan/actions.ts";
 import type { Obstacle } from "../core/plan/infeasible.ts";
+import type { Measured } from "../core/plan/plan.ts";
 import type { SiftedPair } from "../core/sieve/sift.ts";
 import { display, grams, litres, metres, money, number } from "./display.ts";
 import { MESH_LABEL, SKILL_LABEL, UNIT_LABEL } from "./labels.ts";
@@ -132,6 +133,8 @@ export function obstacle(o: Obstacle, label: (needId: string) => string, currenc
       const name = { budget: "budget", massG: "weight limit", volumeMl: "space" }[o.limit];
       return `The ${name} of ${amount(o.allowed)} forbids it${o.needed === null ? "" : `; without it, ${amount(o.needed)} would do`}.`;
     }
+    case "sources":
+      return `No plan buys at ${o.allowed} ${o.allowed === 1 ? "source" : "sources"} only; with more there is one.`;
     case "limits-together":
       return "The limits together forbid it; no single one does. Relax two of them.";
     case "not-proven":
@@ -143,10 +146,31 @@ export const ACTION_LABEL: Record<Action["kind"], string> = {
   add: "Add",
   "top-up": "Top up",
   replace: "Replace",
+  swap: "Swap in",
+  repack: "Repack",
+  train: "Train",
   move: "Move",
   drop: "Drop",
   check: "Check",
 };
+
+/** How much of a line is carried. */
+export const repackText = (x: { readonly kept: number; readonly had: number }): string =>
+  `carry ${number(x.kept, 1)} of ${number(x.had, 1)}; the rest stays at home`;
+
+/** How far a plan may be from the best, in what it is measured in. */
+export function gapText(gap: number, gapIn: Measured, currency: string): string {
+  switch (gapIn) {
+    case "price":
+      return `at most ${money(gap, currency)} dearer than the cheapest`;
+    case "vital":
+      return `at most ${number(gap, 2)} points of vital coverage below the best`;
+    case "coverage":
+      return `at most ${number(gap, 2)} points of coverage below the best`;
+    case "mass":
+      return `at most ${grams(gap)} heavier than the lightest at this price`;
+  }
+}
 
 export const DROP_BECAUSE: Record<Extract<Action, { kind: "drop" }>["because"], string> = {
   failed: "failed its inspection",

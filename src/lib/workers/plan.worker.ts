@@ -1,20 +1,68 @@
 import loadHighs, { type Highs } from "highs";
 import wasmUrl from "highs/runtime?url";
+import { candidates } from "../core/plan/candidates.ts";
+import { frontierLimits, frontierPoint, quickFrontier } from "../core/plan/frontier.ts";
 import { highsSolver } from "../core/plan/highsSolver.ts";
+import type { Solver } from "../core/plan/linearModel.ts";
+import { bookOf, plan, type PlanOutcome, type PlanRequest } from "../core/plan/plan.ts";
+import { without } from "../core/plan/whatIf.ts";
 import type { FromWorker, ToWorker } from "./protocol.ts";
-import { showPlan } from "./showPlan.ts";
+import { showPlan, showQuick } from "./showPlan.ts";
 
 let highs: Promise<Highs> | null = null;
-const say = (message: FromWorker) => postMessage(message);
+/** The plan last made: what is asked about single products of it rests on it. */
+let last: { request: PlanRequest; outcome: PlanOutcome } | null = null;
 
 onmessage = async (event: MessageEvent<ToWorker>) => {
-  const { run, request } = event.data;
+  const { run, ask } = event.data;
+  const say = (message: WithoutRun<FromWorker>) => postMessage({ run, ...message });
   try {
     highs ??= loadHighs({ locateFile: () => wasmUrl });
-    const solver = highsSolver(await highs);
-    const plan = showPlan(request, solver, (p) => say({ run, is: "progress", ...p }));
-    say({ run, is: "done", plan });
+    answer(ask, highsSolver(await highs), say);
   } catch (error) {
-    say({ run, is: "failed", why: error instanceof Error ? error.message : String(error) });
+    say({ is: "failed", why: error instanceof Error ? error.message : String(error) });
   }
 };
+
+type WithoutRun<T> = T extends unknown ? Omit<T, "run"> : never;
+
+function answer(
+  ask: ToWorker["ask"],
+  solver: Solver,
+  say: (message: WithoutRun<FromWorker>) => void,
+): void {
+  switch (ask.is) {
+    case "plan": {
+      const { request } = ask;
+      say({ is: "quick", quick: showQuick(request, solver) });
+      const outcome = plan(request, solver, (p) => say({ is: "progress", ...p }));
+      last = { request, outcome };
+      say({ is: "progress", stage: "reasons", share: 0.95 });
+      say({ is: "done", plan: showPlan(outcome, request) });
+      return;
+    }
+    case "curve": {
+      const { request, axis } = ask;
+      const limits = frontierLimits(request, axis);
+      say({ is: "curve", points: quickFrontier({ request, axis, limits }) });
+      return;
+    }
+    case "points": {
+      const { request, axis, limits } = ask;
+      const c = candidates(request.audit, bookOf(request), request.today);
+      for (const limit of limits)
+        say({ is: "point", point: frontierPoint(request, axis, limit, solver, c) });
+      say({ is: "points-done" });
+      return;
+    }
+    case "without": {
+      if (!last || last.outcome.status === "infeasible") throw new Error("there is no plan yet");
+      const { request, outcome } = last;
+      say({
+        is: "without",
+        product: ask.product,
+        without: without(request, outcome, ask.product, solver),
+      });
+    }
+  }
+}

@@ -1,6 +1,8 @@
 import type { Action } from "../core/plan/actions.ts";
+import type { Axis, FrontierPoint } from "../core/plan/frontier.ts";
 import type { Obstacle } from "../core/plan/infeasible.ts";
-import type { PlanRequest } from "../core/plan/plan.ts";
+import type { Measured, PlanRequest } from "../core/plan/plan.ts";
+import type { Without } from "../core/plan/whatIf.ts";
 import type { Grade } from "../core/score/grade.ts";
 import type { SiftedNeed } from "../core/sieve/sift.ts";
 
@@ -8,18 +10,46 @@ import type { SiftedNeed } from "../core/sieve/sift.ts";
 
 export interface ToWorker {
   readonly run: number;
-  readonly request: PlanRequest;
+  readonly ask:
+    | { readonly is: "plan"; readonly request: PlanRequest }
+    /** The limits of a frontier and a quick answer for each. */
+    | { readonly is: "curve"; readonly request: PlanRequest; readonly axis: Axis }
+    /** Some points of a frontier, exactly, each as it is found. */
+    | {
+        readonly is: "points";
+        readonly request: PlanRequest;
+        readonly axis: Axis;
+        readonly limits: readonly number[];
+      }
+    /** What would be done without one product of the plan last made. */
+    | { readonly is: "without"; readonly product: string };
 }
 
-export type FromWorker =
+export type FromWorker = { readonly run: number } & (
   | {
-      readonly run: number;
       readonly is: "progress";
       readonly stage: string;
       readonly share: number;
+      readonly best?: number;
+      readonly bound?: number;
     }
-  | { readonly run: number; readonly is: "done"; readonly plan: PlanShown }
-  | { readonly run: number; readonly is: "failed"; readonly why: string };
+  | { readonly is: "quick"; readonly quick: QuickShown }
+  | { readonly is: "done"; readonly plan: PlanShown }
+  | { readonly is: "curve"; readonly points: readonly FrontierPoint[] }
+  | { readonly is: "point"; readonly point: FrontierPoint }
+  | { readonly is: "points-done" }
+  | { readonly is: "without"; readonly product: string; readonly without: Without }
+  | { readonly is: "failed"; readonly why: string }
+);
+
+/** A first answer without proof, and what no plan can better. */
+export interface QuickShown {
+  readonly price: number;
+  readonly coverage: number;
+  readonly grade: Grade | null;
+  readonly reaches: boolean;
+  readonly bound: { readonly of: Measured; readonly bound: number } | null;
+}
 
 /** A plan as the screens show it. */
 export type PlanShown =
@@ -27,6 +57,7 @@ export type PlanShown =
   | {
       readonly status: "optimal" | "feasible";
       readonly gap: number;
+      readonly gapIn: Measured;
       readonly actions: readonly Action[];
       readonly price: number;
       readonly boughtMassG: number;

@@ -1,17 +1,17 @@
 import { actionsOf } from "../core/plan/actions.ts";
+import { greedyPlan, planBound } from "../core/plan/greedy.ts";
 import type { Solver } from "../core/plan/linearModel.ts";
-import { plan, type PlanRequest, type Progress } from "../core/plan/plan.ts";
-import type { PlanShown } from "./protocol.ts";
+import type { PlanOutcome, PlanRequest } from "../core/plan/plan.ts";
+import type { PlanShown, QuickShown } from "./protocol.ts";
 
-/** Solves a request and keeps of the outcome what the screens show. */
-export function showPlan(request: PlanRequest, solver: Solver, progress: Progress): PlanShown {
-  const outcome = plan(request, solver, progress);
+/** Keeps of an outcome what the screens show. */
+export function showPlan(outcome: PlanOutcome, request: PlanRequest): PlanShown {
   if (outcome.status === "infeasible") return { status: "infeasible", why: outcome.why };
   const { choice, before } = outcome;
-  progress({ stage: "reasons", share: 0.95 });
   return {
     status: outcome.status,
     gap: outcome.gap,
+    gapIn: outcome.gapIn,
     actions: actionsOf(outcome, request),
     price: choice.price,
     boughtMassG: choice.boughtMassG,
@@ -26,5 +26,17 @@ export function showPlan(request: PlanRequest, solver: Solver, progress: Progres
       restsOn: n.restsOn,
       value: n.values[6]!,
     })),
+  };
+}
+
+/** A first answer and the bound it is measured by. */
+export function showQuick(request: PlanRequest, solver: Solver): QuickShown {
+  const { choice, reaches } = greedyPlan(request);
+  return {
+    price: choice.price,
+    coverage: choice.after.coverage ?? 0,
+    grade: choice.after.grade,
+    reaches,
+    bound: planBound(request, solver, choice),
   };
 }

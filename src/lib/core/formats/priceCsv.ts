@@ -2,6 +2,8 @@ import Papa from "papaparse";
 import { shippedType } from "../catalogue/catalogue.ts";
 import { priceBookSchema, productSchema, type PriceBook, type Product } from "../plan/priceBook.ts";
 import { zodProblems } from "./auditFile.ts";
+import { repriced } from "../plan/priceList.ts";
+import { undefused } from "./cells.ts";
 import { fail, type Outcome, type Problem } from "./problem.ts";
 
 /** Columns of a price book in CSV (RFC 4180). Size in mm as `75x4000`. */
@@ -23,6 +25,8 @@ export const PRICE_COLUMNS = [
   "pricedOn",
 ] as const;
 
+export type PriceColumn = (typeof PRICE_COLUMNS)[number];
+
 /** A price book from CSV; all of it, or the rows that are wrong and nothing else. */
 export function parsePriceCsv(
   text: string,
@@ -40,11 +44,19 @@ export function parsePriceCsv(
         what: `lacks the column ${missing.map((m) => `'${m}'`).join(", ")}; expected ${PRICE_COLUMNS.join(",")}`,
       },
     ]);
+  return bookOfRows(parsed.data, isType);
+}
+
+function bookOfRows(
+  rows: readonly Record<string, string>[],
+  isType: (id: string) => boolean,
+  currency = "EUR",
+): Outcome<PriceBook> {
   const problems: Problem[] = [];
   const products: Product[] = [];
-  parsed.data.forEach((row, i) => {
+  rows.forEach((row, i) => {
     const at = `row ${i + 2}`;
-    const product = productOf(row, i);
+    const product = productOf(row, i, currency);
     const checked = productSchema.safeParse(product);
     if (!checked.success) {
       problems.push(
@@ -64,9 +76,129 @@ export function parsePriceCsv(
     : checkBook({
         id: "imported",
         title: "Imported prices",
-        currency: products[0]?.price.currency ?? "EUR",
+        currency: products[0]?.price.currency ?? currency,
         products,
       });
+}
+
+/** How other price lists head their columns. */
+const HEADINGS: readonly (readonly [RegExp, PriceColumn])[] = [
+  [
+    /^(?:id|sku|code|article (?:no|number)|art\.? ?no\.?|item no\.?|ref(?:erence)?|stock code)$/i,
+    "id",
+  ],
+  [/^(?:title|name|product|product name|description|item|article)$/i, "title"],
+  [/^(?:item ?type|type|kind)$/i, "itemType"],
+  [/^(?:pack|pack size|pack of|per pack|pcs|pieces|units per pack|qty per pack)$/i, "pack"],
+  [/^(?:size|size ?mm|dimensions?)$/i, "sizeMm"],
+  [/^(?:volume|volume ?ml|ml|content)$/i, "volumeMl"],
+  [/^(?:doses|doses ?per ?piece)$/i, "dosesPerPiece"],
+  [/^(?:price|unit price|net|net price|price each|cost|amount)$/i, "price"],
+  [/^(?:currency|cur\.?)$/i, "currency"],
+  [/^(?:mass|mass ?g|weight|weight ?g|grams?)$/i, "massG"],
+  [/^(?:bulk|bulk ?ml|space)$/i, "bulkMl"],
+  [/^(?:source|supplier|shop|vendor|seller)$/i, "source"],
+  [/^(?:lead ?days|lead time|delivery|delivery days|days)$/i, "leadDays"],
+  [/^(?:shelf ?months|shelf life|months)$/i, "shelfMonths"],
+  [/^(?:priced ?on|price date|date|as of|valid from)$/i, "pricedOn"],
+];
+
+/** What the columns of a price list seem to hold, by their headings; null: not recognised. */
+export const guessPriceColumns = (heading: readonly string[]): (PriceColumn | null)[] => {
+  const taken = new Set<PriceColumn>();
+  return heading.map((cell) => {
+    const found = HEADINGS.find(([pattern]) => pattern.test(cell.trim()))?.[1];
+    if (!found || taken.has(found)) return null;
+    taken.add(found);
+    return found;
+  });
+};
+
+/** What a table of prices needs beyond its cells. */
+export interface PriceTableAsked {
+  /** One a column; null: left out. */
+  readonly roles: readonly (PriceColumn | null)[];
+  readonly hasHeading: boolean;
+  /** Of prices that name none. */
+  readonly currency: string;
+  /** Of products that name none. */
+  readonly source: string;
+  /** The day the prices are of, for rows that name none. */
+  readonly today: string;
+}
+
+/**
+ * A price book from any table whose columns are known. An item type may be written in any words that
+ * name one thing; without such a column the title does.
+ * @param typeOf the item type that words name; null: none that is sure
+ */
+export function priceBookOfTable(
+  rows: readonly (readonly string[])[],
+  asked: PriceTableAsked,
+  typeOf: (words: string) => string | null,
+): Outcome<PriceBook> {
+  const missing = (["title", "price"] as const).filter((c) => !asked.roles.includes(c));
+  if (missing.length > 0)
+    return fail([{ where: "columns", what: `none holds the ${missing.join(" or the ")}` }]);
+  const body = rows.slice(asked.hasHeading ? 1 : 0).filter((r) => r.some((c) => c.trim() !== ""));
+  const problems: Problem[] = [];
+  const records = body.map((cells, i) => {
+    const record: Record<string, string> = {};
+    asked.roles.forEach((role, k) => {
+      if (role && (cells[k] ?? "").trim() !== "") record[role] = undefused(cells[k]!.trim());
+    });
+    const words = record["itemType"] ?? record["title"] ?? "";
+    const type = typeOf(words);
+    if (type === null)
+      problems.push({
+        where: `row ${i + (asked.hasHeading ? 2 : 1)}`,
+        what: `'${words.slice(0, 80)}' names no item type surely; add a column with the type`,
+      });
+    else record["itemType"] = type;
+    record["currency"] = (record["currency"] ?? asked.currency).toUpperCase();
+    record["source"] ??= asked.source;
+    record["pricedOn"] ??= asked.today;
+    record["price"] = (record["price"] ?? "").replace(/[^\d.,-]/g, "");
+    record["id"] ??= slug(`${record["title"]} ${record["source"]} ${record["pack"] ?? ""}`);
+    return record;
+  });
+  return problems.length > 0 ? fail(problems) : bookOfRows(records, () => true, asked.currency);
+}
+
+const slug = (text: string): string =>
+  text
+    .toLowerCase()
+    .normalize("NFKD")
+    .replace(/[^a-z0-9]+/g, "-")
+    .replace(/^-+|-+$/g, "")
+    .slice(0, 100) || "product";
+
+/** A book with another taken in: known products by id at their new price, the rest added. */
+export function mergeBooks(
+  book: PriceBook,
+  more: PriceBook,
+  today: string,
+): { readonly book: PriceBook; readonly added: number; readonly changed: number } {
+  const byId = new Map(more.products.map((p) => [p.id, p]));
+  let changed = 0;
+  const kept = book.products.map((old) => {
+    const now = byId.get(old.id);
+    if (!now) return old;
+    byId.delete(old.id);
+    changed++;
+    const { history, pricedOn } = repriced(old, now.price.amount, now.pricedOn ?? today);
+    return {
+      ...old,
+      ...now,
+      ...(history ? { history } : {}),
+      ...(pricedOn ? { pricedOn } : {}),
+    };
+  });
+  return {
+    book: { ...book, products: [...kept, ...byId.values()] },
+    added: byId.size,
+    changed,
+  };
 }
 
 /** A price book from parsed JSON. */
@@ -91,7 +223,11 @@ function checkBook(book: PriceBook): Outcome<PriceBook> {
   return problems.length > 0 ? fail(problems) : { ok: true, value: book };
 }
 
-function productOf(row: Record<string, string>, i: number): Record<string, unknown> {
+function productOf(
+  row: Record<string, string>,
+  i: number,
+  currency: string,
+): Record<string, unknown> {
   const text = (k: string) => row[k]?.trim() || undefined;
   const amount = (k: string) =>
     text(k) === undefined ? undefined : Number(text(k)!.replace(",", "."));
@@ -103,7 +239,7 @@ function productOf(row: Record<string, string>, i: number): Record<string, unkno
     sizeMm: text("sizeMm")?.split(/[x×]/i).map(Number),
     volumeMl: amount("volumeMl"),
     dosesPerPiece: amount("dosesPerPiece"),
-    price: { amount: amount("price"), currency: text("currency") ?? "EUR" },
+    price: { amount: amount("price"), currency: text("currency") ?? currency },
     massG: amount("massG"),
     bulkMl: amount("bulkMl"),
     source: text("source"),

@@ -1,5 +1,6 @@
 import { creditFor, typeLookup } from "../catalogue/catalogue.ts";
 import { audit } from "../audit.ts";
+import type { Skill } from "../catalogue/itemType.ts";
 import type { AuditFile } from "../formats/auditFile.ts";
 import { measureOf } from "../sieve/measure.ts";
 import type { Mesh } from "../sieve/sift.ts";
@@ -18,7 +19,8 @@ export interface Serves {
 }
 export type Action =
   | {
-      readonly kind: "add" | "top-up" | "replace";
+      /** `swap`: stands in for a good line that a limit drops. */
+      readonly kind: "add" | "top-up" | "replace" | "swap";
       readonly phase: Phase;
       readonly product: Product;
       readonly packs: number;
@@ -53,6 +55,22 @@ export type Action =
       readonly line: string;
       readonly massG: number;
       readonly because: "failed" | "past-date" | "in-name-only" | "serves-nothing" | "limit";
+    }
+  | {
+      readonly kind: "repack";
+      readonly phase: Phase;
+      readonly line: string;
+      /** Units of measure carried of those there are. */
+      readonly kept: number;
+      readonly had: number;
+      readonly massG: number;
+    }
+  | {
+      readonly kind: "train";
+      readonly phase: Phase;
+      readonly to: Skill;
+      readonly price: number;
+      readonly gain: number;
     }
   | {
       readonly kind: "check";
@@ -114,10 +132,27 @@ export function actionsOf(outcome: Solved, request: PlanRequest): Action[] {
       ? [{ kind: "check", phase: "to-check", line: bench.line.id, facts }]
       : [];
   });
+  const repacks: Action[] = choice.repacked.map(({ line: id, kept, had }) => {
+    const index = before.bench.lines.findIndex((l) => l.line.id === id);
+    const { line, type } = before.bench.lines[index]!;
+    const massG = lineLoad(line, type).massG * (1 - kept / had);
+    return { kind: "repack", phase: "before-carried", line: id, kept, had, massG };
+  });
+  const training: Action[] = choice.course
+    ? [
+        {
+          kind: "train",
+          phase: "before-carried",
+          to: choice.course.to,
+          price: choice.course.price,
+          gain: without({ ...choice.kit, brief: request.audit.brief }),
+        },
+      ]
+    : [];
   const order = (a: Action) =>
-    a.phase === "before-carried" ? 0 : a.phase === "next-order" ? 1 : 2;
+    ["before-carried", "next-order", "at-rotation", "to-check"].indexOf(a.phase);
   const gain = (a: Action) => ("gain" in a ? a.gain : -1);
-  return [...buys, ...moves, ...drops]
+  return [...training, ...buys, ...moves, ...repacks, ...drops]
     .sort((a, b) => order(a) - order(b) || gain(b) - gain(a))
     .concat(checks);
 }
@@ -156,19 +191,31 @@ function buy(
     }
   });
   const vital = serves.some((s) => bench.needs.find((n) => n.need.id === s.need)!.tier === "vital");
+  const tierOf = (id: string) => bench.needs.find((n) => n.need.id === id)!.tier;
+  const onlyUseful = serves.length > 0 && serves.every((s) => tierOf(s.need) === "useful");
+  // What stands in for a thing that failed comes before the kit is carried again.
+  const failed = serves.some((s) => s.mesh === "sound" && tierOf(s.need) !== "useful");
   const held = main.need < 0 ? "enough" : before.needs[main.need]!.restsOn;
+  const swapped =
+    main.need < 0
+      ? []
+      : before.needs[main.need]!.pairs.filter((s) => s.units > 0 && s.f > 0)
+          .map((s) => before.bench.lines[s.pair.line]!.line.id)
+          .filter((l) => choice.dropped.includes(l));
   const kind =
-    held === "enough" || held === "pan"
-      ? "top-up"
-      : held === "here" || held === "handy" || held === "usable"
-        ? "add"
-        : "replace";
+    swapped.length > 0
+      ? "swap"
+      : held === "enough" || held === "pan"
+        ? "top-up"
+        : held === "here" || held === "handy" || held === "usable"
+          ? "add"
+          : "replace";
   const pieces = p.packs * p.product.pack;
   const price = (Math.round(p.product.price.amount * 100) * p.packs) / 100;
   const gain = without(withLines(choice.kit, (lines) => lines.filter((l) => l.id !== id)));
   return {
     kind,
-    phase: vital ? "before-carried" : "next-order",
+    phase: vital || failed ? "before-carried" : onlyUseful ? "at-rotation" : "next-order",
     product: p.product,
     packs: p.packs,
     pieces,
@@ -189,11 +236,13 @@ function buy(
             request,
           ),
     instead:
-      kind === "replace" && main.need >= 0
-        ? before.needs[main.need]!.pairs.filter((s) => s.f < 1).map(
-            (s) => before.bench.lines[s.pair.line]!.line.id,
-          )
-        : [],
+      kind === "swap"
+        ? swapped
+        : kind === "replace" && main.need >= 0
+          ? before.needs[main.need]!.pairs.filter((s) => s.f < 1).map(
+              (s) => before.bench.lines[s.pair.line]!.line.id,
+            )
+          : [],
   };
 }
 

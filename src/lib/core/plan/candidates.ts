@@ -20,6 +20,8 @@ export interface Candidates {
   readonly uses: readonly Use[];
   /** Units of measure a line gives (kit), or one pack gives (product). */
   readonly supply: readonly number[];
+  /** What the kit alone gives each need: units and how well they do it, the worst first. */
+  readonly filled: readonly (readonly { readonly units: number; readonly f: number }[])[];
   /** Companion functions that nothing sound and in date in the kit does. */
   readonly missingCompanions: ReadonlySet<string>;
 }
@@ -108,10 +110,26 @@ export function candidates(audit: AuditFile, book: PriceBook, today: string): Ca
       });
     }
   });
+  const filled = sifted.map((need) =>
+    need.pairs
+      .filter((p) => p.units > 0 && p.f > 0)
+      .map((p) => ({ units: p.units, f: p.f }))
+      .sort((a, b) => a.f - b.f),
+  );
   const supply = bench.lines.map((_, l) => {
     const fact = pairing.facts[l]!;
     const pieces = isProduct(l) ? products[l - firstProduct]!.pack : fact.pieces;
     return pieces * fact.measure.perPiece;
   });
-  return { bench, pairing, firstProduct, products, movable, uses, supply, missingCompanions };
+  return {
+    bench,
+    pairing,
+    firstProduct,
+    products,
+    movable,
+    uses,
+    supply,
+    filled,
+    missingCompanions,
+  };
 }

@@ -18,10 +18,23 @@ export const highsSolver =
     // HiGHS calls a model without columns 'empty' and does not look at its rows.
     model.columns.length === 0
       ? withoutColumns(model)
-      : highs.withModel(encode(model, highs), (m): Solved => {
-          m.options.set({ ...OPTIONS, time_limit: options.timeLimitS ?? TIME_LIMIT_S });
+      : highs.withModel(encode(model, highs, options.relaxed === true), (m): Solved => {
+          m.options.set({
+            ...OPTIONS,
+            mip_abs_gap: options.gap ?? OPTIONS.mip_abs_gap,
+            time_limit: options.timeLimitS ?? TIME_LIMIT_S,
+          });
           if (options.start) m.setSolution({ colValue: Float64Array.from(options.start) });
-          const { modelStatus } = m.run();
+          const { onStep } = options;
+          const { modelStatus } = m.run(
+            onStep && {
+              [highs.constants.callbackType.mipLogging]: ({ data }) => {
+                if (data.mip_primal_bound !== undefined && data.mip_dual_bound !== undefined)
+                  onStep(data.mip_primal_bound, data.mip_dual_bound);
+                return undefined;
+              },
+            },
+          );
           if (modelStatus === 8 || modelStatus === 9)
             return { status: "infeasible", x: [], objective: Infinity, bound: Infinity };
           const timedOut = modelStatus === 13;
@@ -33,7 +46,10 @@ export const highsSolver =
             status: timedOut ? "time-limit" : "optimal",
             x: found ? m.getSolution().colValue : [],
             objective: found ? objective : Infinity,
-            bound: timedOut ? Number(m.info.get("mip_dual_bound")) : objective,
+            bound:
+              timedOut || (options.gap && !options.relaxed)
+                ? Number(m.info.get("mip_dual_bound"))
+                : objective,
           };
         });
 
@@ -44,7 +60,7 @@ function withoutColumns(model: LinearModel): Solved {
     : { status: "infeasible", x: [], objective: Infinity, bound: Infinity };
 }
 
-function encode(model: LinearModel, highs: Highs) {
+function encode(model: LinearModel, highs: Highs, relaxed: boolean) {
   const { columns, rows } = model;
   const finite = (n: number) =>
     n === Infinity ? highs.infinity : n === -Infinity ? -highs.infinity : n;
@@ -66,7 +82,7 @@ function encode(model: LinearModel, highs: Highs) {
     colUpper: columns.map((c) => finite(c.upper)),
     rowLower: rows.map((r) => finite(r.lower)),
     rowUpper: rows.map((r) => finite(r.upper)),
-    integrality: columns.map((c) => (c.integer ? 1 : 0)) as (0 | 1)[],
+    integrality: columns.map((c) => (c.integer && !relaxed ? 1 : 0)) as (0 | 1)[],
     matrix: {
       format: "csr" as const,
       numRows: rows.length,

@@ -1,6 +1,6 @@
 import { SKILLS } from "../catalogue/itemType.ts";
 import type { Candidates } from "./candidates.ts";
-import { mayPropose, type PriceBook } from "./priceBook.ts";
+import { isLicensedOnly, type PriceBook } from "./priceBook.ts";
 
 /** Why no plan can do what was asked. */
 export type Obstacle =
@@ -26,6 +26,8 @@ export type Obstacle =
       readonly allowed: number;
       readonly needed: number | null;
     }
+  /** With more sources there is a plan. */
+  | { readonly code: "sources"; readonly allowed: number }
   /** Limits that only together forbid it. */
   | { readonly code: "limits-together" }
   /** The search ended before an answer was proven. */
@@ -54,7 +56,7 @@ export function unreachableNeeds(c: Candidates, book: PriceBook): Obstacle[] {
     const trained = whole.find(
       (p) => SKILLS.indexOf(bench.lines[p.line]!.type!.skill) > SKILLS.indexOf(bench.brief.skill),
     );
-    const licensed = book.products.some((p) => !mayPropose(p));
+    const licensed = book.products.some(isLicensedOnly);
     if (trained)
       obstacles.push({
         code: "training",

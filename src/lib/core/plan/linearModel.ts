@@ -30,6 +30,12 @@ export interface SolveOptions {
   /** Values to start from, column by column. */
   readonly start?: ArrayLike<number> | undefined;
   readonly timeLimitS?: number | undefined;
+  /** Proof enough when the bound is so near, in units of the objective. */
+  readonly gap?: number | undefined;
+  /** Only the relaxation: whole numbers may be fractions. Its objective is the bound. */
+  readonly relaxed?: boolean | undefined;
+  /** Called while it searches, with the best found and what none can better. */
+  readonly onStep?: ((best: number, bound: number) => void) | undefined;
 }
 
 /** Any exact solver: HiGHS in the application, brute force in a test. */

@@ -1,4 +1,5 @@
 import { audit, type Audit } from "../audit.ts";
+import { SKILLS, type Skill } from "../catalogue/itemType.ts";
 import type { AuditFile, Line } from "../formats/auditFile.ts";
 import { score } from "../score/coverage.ts";
 import { VALUE_HAIR } from "../sieve/sift.ts";
@@ -7,6 +8,7 @@ import { unreachableNeeds, type Obstacle } from "./infeasible.ts";
 import { addColumn, addRow, type LinearModel, type Solver } from "./linearModel.ts";
 import { kitLoad, type Load } from "./mass.ts";
 import { minorUnits, NO_LIMITS, planModel, type Limits, type PlanModel } from "./planModel.ts";
+import { partOf } from "./portions.ts";
 import type { PriceBook, Product } from "./priceBook.ts";
 
 /** `cheapest`: least price that reaches the target. `best`: most for the limits. */
@@ -19,10 +21,25 @@ export interface PlanRequest {
   /** Of `cheapest`: the grade Ready, or a coverage 0–1. */
   readonly target: "ready" | number;
   readonly limits: Limits;
-  /** Lines never dropped, by id. */
+  /** Wish: lines always carried in full, by id. */
   readonly keep: readonly string[];
+  /** Wish: products that are not bought, by id. */
+  readonly exclude?: readonly string[] | undefined;
+  /** Wish: buy at so many sources at most. */
+  readonly maxSources?: number | null | undefined;
+  /** Courses that the party could take, each at a price for all. */
+  readonly courses?: readonly Course[] | undefined;
+  /** The search ends after about so long and gives the best found with its bound. */
+  readonly timeLimitS?: number | undefined;
   /** YYYY-MM-DD: orders are placed, and shelf lives start. */
   readonly today: string;
+}
+
+/** Training that raises what the party may use. */
+export interface Course {
+  readonly to: Skill;
+  /** For the whole party, in the price book's currency. */
+  readonly price: number;
 }
 
 export interface Purchase {
@@ -35,6 +52,14 @@ export interface Choice {
   readonly purchases: readonly Purchase[];
   /** Kit lines taken out, by id. */
   readonly dropped: readonly string[];
+  /** Kit lines of which only a part is carried, with the units of measure kept and had. */
+  readonly repacked: readonly {
+    readonly line: string;
+    readonly kept: number;
+    readonly had: number;
+  }[];
+  /** The training it rests on; null: none. */
+  readonly course: Course | null;
   /** Kit lines moved, marked or made findable, by id. */
   readonly moved: readonly string[];
   readonly kit: AuditFile;
@@ -50,17 +75,33 @@ export type PlanOutcome =
       readonly status: "optimal" | "feasible";
       readonly before: Audit;
       readonly choice: Choice;
-      /** What the plan may still be from the best: 0 when proven. In price, or points of coverage. */
+      /** What the plan may still be from the best: 0 when proven. */
       readonly gap: number;
+      /** What the gap is in: price, or points of (vital) coverage. */
+      readonly gapIn: Measured;
     }
   | { readonly status: "infeasible"; readonly before: Audit; readonly why: readonly Obstacle[] };
 
 /** Plans that the audit itself refuses are cut off one by one; more than this never occurred. */
 const MOST_REFUSALS = 40;
+/** Of `best` the audit nearly always agrees; where it does not, the gap is soon known well enough. */
+const MOST_REFUSED_BEST = 4;
 /** Floors of a stage are held with this slack: tighter only makes the solver slower. */
 const STAGE_SLACK = 1e-6;
 
-export type Progress = (step: { readonly stage: string; readonly share: number }) => void;
+/** What a stage of the search betters. */
+export type Measured = "price" | "vital" | "coverage" | "mass";
+
+export type Progress = (step: {
+  readonly stage: string;
+  readonly share: number;
+  /** The best found and what none can better, in the stage's measure. */
+  readonly best?: number;
+  readonly bound?: number;
+}) => void;
+
+/** A minute is longer than anybody waits; the usual plan takes about a second. */
+export const TIME_LIMIT_S = 60;
 
 /** Solves the plan exactly. Blocking: call it in a worker or off the event loop. */
 export function plan(
@@ -69,7 +110,60 @@ export function plan(
   progress: Progress = () => {},
 ): PlanOutcome {
   const before = audit(request.audit, request.today);
-  const c = candidates(request.audit, request.book, request.today);
+  const untrained = planUntrained(request, before, solver, progress);
+  let best: PlanOutcome = untrained;
+  for (const course of coursesAbove(request)) {
+    const { budget } = request.limits;
+    if (budget !== null && course.price > budget) continue;
+    // A course alone that costs as much as the whole plan cannot make it cheaper.
+    if (best.status !== "infeasible" && request.question === "cheapest")
+      if (course.price >= best.choice.price) continue;
+    const trained = planUntrained(
+      {
+        ...request,
+        audit: { ...request.audit, brief: { ...request.audit.brief, skill: course.to } },
+        limits: { ...request.limits, budget: budget === null ? null : budget - course.price },
+      },
+      before,
+      solver,
+      progress,
+    );
+    if (trained.status === "infeasible") continue;
+    const price = Math.round((trained.choice.price + course.price) * 100) / 100;
+    const withCourse = { ...trained, choice: { ...trained.choice, course, price } };
+    if (best.status === "infeasible" || isBetter(withCourse.choice, best.choice, request.question))
+      best = withCourse;
+  }
+  return best;
+}
+
+const coursesAbove = (request: PlanRequest): Course[] =>
+  [...(request.courses ?? [])]
+    .filter((c) => SKILLS.indexOf(c.to) > SKILLS.indexOf(request.audit.brief.skill))
+    .sort((a, b) => a.price - b.price);
+
+/** By the order of the question; equal ones stay as they are. */
+function isBetter(a: Choice, b: Choice, question: Question): boolean {
+  const keys = (c: Choice) =>
+    question === "cheapest"
+      ? [-c.price, c.after.coverage ?? 0]
+      : [vitalOf(c.after), c.after.coverage ?? 0, -c.price];
+  const [x, y] = [keys(a), keys(b)];
+  const at = x.findIndex((v, i) => Math.abs(v - y[i]!) > VALUE_HAIR);
+  return at >= 0 && x[at]! > y[at]!;
+}
+
+/** Coverage of the vital needs alone, 0–1; 1 where there are none. */
+export const vitalOf = (a: Audit): number =>
+  score(a.bench.needs, a.needs, (n) => n.tier === "vital")?.coverage ?? 1;
+
+function planUntrained(
+  request: PlanRequest,
+  before: Audit,
+  solver: Solver,
+  progress: Progress,
+): PlanOutcome {
+  const c = candidates(request.audit, bookOf(request), request.today);
   if (before.coverage === null)
     return { status: "infeasible", before, why: [{ code: "coverage", most: 0, asked: 0 }] };
   if (request.question === "cheapest" && request.target === "ready") {
@@ -88,53 +182,75 @@ export function plan(
   const limited = request.limits.massG !== null || request.limits.volumeMl !== null;
   // A plan without the limits on mass and bulk that happens to keep them is the best with them too.
   const found =
-    free !== null && limited && !keepsLimits(free.choice, request.limits)
+    limited && !(free !== null && keepsLimits(free.choice, request.limits))
       ? solveWith(request, c, request.limits, true, solver, progress)
       : free;
   if (found) return { ...found, before };
   return { status: "infeasible", before, why: whyNot(request, c, solver) };
 }
 
+/** The price book without what the user does not want. */
+export function bookOf(request: Pick<PlanRequest, "book" | "exclude">): PriceBook {
+  const out = new Set(request.exclude);
+  return out.size === 0
+    ? request.book
+    : { ...request.book, products: request.book.products.filter((p) => !out.has(p.id)) };
+}
+
 interface Found {
   readonly status: "optimal" | "feasible";
   readonly choice: Choice;
   readonly gap: number;
+  readonly gapIn: Measured;
 }
 
 function solveWith(
   request: PlanRequest,
   c: Candidates,
   limits: Limits,
-  mayDrop: boolean,
+  mayLeave: boolean,
   solver: Solver,
   progress: Progress,
 ): Found | null {
   const ready = request.question === "cheapest" && request.target === "ready";
   const m = planModel(c, limits, {
     vitalInFull: ready,
-    mayDrop,
+    mayLeave,
     keep: new Set(request.keep),
+    maxSources: request.maxSources ?? null,
   });
   const asked = ready ? c.bench.rules.thresholds.ready : request.target;
   if (request.question === "cheapest")
     addRow(m.model, { lower: 100 * (asked as number), entries: m.coverage });
+  const vitalFirst = m.vitalCoverage.length > 0;
+  const best = request.question === "best";
+  const holds = (choice: Choice, value: number) =>
+    best
+      ? valueOf(choice, request.question, vitalFirst) >= value - 1e-4
+      : reachesTarget(choice, request.target);
+  const gapIn = best ? (vitalFirst ? "vital" : "coverage") : "price";
   let fallback: { choice: Choice; value: number } | null = null;
-  for (let refusal = 0; refusal <= MOST_REFUSALS; refusal++) {
-    const solved = inStages(request.question, m, solver, progress);
+  let bound = Infinity;
+  for (let refusal = 0; refusal <= (best ? MOST_REFUSED_BEST : MOST_REFUSALS); refusal++) {
+    // Once refused, only the first stage is searched until the audit agrees.
+    const solved = inStages(request, m, solver, progress, refusal > 0);
     if (solved === null) break;
-    const choice = choiceOf(solved.x, m, c, request, mayDrop);
-    const kept = request.question === "cheapest" ? reachesTarget(choice, request.target) : true;
-    const value = valueOf(choice, request.question, m.vitalCoverage.length > 0);
-    const asExpected = kept && (request.question === "cheapest" || value >= solved.value - 1e-4);
-    if (asExpected)
-      return { status: solved.proven ? "optimal" : "feasible", choice, gap: solved.gap };
-    if (request.question === "best" && (fallback === null || value > fallback.value))
-      fallback = { choice, value };
-    if (fallback && solved.value <= fallback.value + 1e-4)
-      return { status: "optimal", choice: fallback.choice, gap: 0 };
-    forbid(m, solved.x, c);
+    bound = solved.value;
+    const choice = choiceOf(solved.x, m, c, request, mayLeave);
+    if (holds(choice, solved.value)) {
+      const { proven, gap, gapIn } = solved;
+      return { status: proven ? "optimal" : "feasible", choice, gap, gapIn };
+    }
+    const value = valueOf(choice, request.question, vitalFirst);
+    if (best && (fallback === null || value > fallback.value)) fallback = { choice, value };
+    if (fallback && bound <= fallback.value + 1e-4) break;
+    forbid(m, solved.x);
   }
-  return fallback && { status: "feasible", choice: fallback.choice, gap: 100 - fallback.value };
+  if (!fallback) return null;
+  const gap = Math.max(0, bound - fallback.value);
+  return gap <= 1e-4
+    ? { status: "optimal", choice: fallback.choice, gap: 0, gapIn }
+    : { status: "feasible", choice: fallback.choice, gap, gapIn };
 }
 
 /** What `best` maximises first, on 0–100: vital coverage; all coverage where no vital need can gain. */
@@ -160,63 +276,79 @@ interface Stages {
   readonly value: number;
   readonly proven: boolean;
   readonly gap: number;
+  readonly gapIn: Measured;
 }
+
+/** A cent outweighs so many grams; no kit that is carried comes near it. */
+const GRAMS_A_CENT = 25_000;
+/** Fewest products comes last: one weighs as much as a tenth of a gram. */
+const GRAMS_A_PACK = 0.1;
 
 /**
  * One objective after another, each held while the next is bettered and started from the last.
- * cheapest: price, coverage, bought mass, products. best: vital coverage, coverage, price, mass, products.
+ * cheapest: price, coverage, mass. best: vital coverage, coverage, then price and mass in one: prices
+ * are whole cents, so that mass cannot outweigh one. Mass: what is bought and what stays at home.
  */
 function inStages(
-  question: Question,
+  request: PlanRequest,
   m: PlanModel,
   solver: Solver,
   progress: Progress,
+  firstOnly = false,
 ): Stages | null {
-  const products: Entries = m.packs.flatMap((x) => (x < 0 ? [] : [[x, 1] as const]));
   const up = (e: Entries): Entries => e.map(([x, v]) => [x, -v] as const);
-  const vitalFirst = m.vitalCoverage.length > 0 ? [{ name: "vital", e: up(m.vitalCoverage) }] : [];
-  const stages: { name: string; e: Entries; whole?: boolean }[] =
-    question === "cheapest"
+  const times = (e: Entries, by: number): Entries => e.map(([x, v]) => [x, v * by] as const);
+  const packs: Entries = m.packs.flatMap((x) => (x < 0 ? [] : [[x, GRAMS_A_PACK] as const]));
+  const mass = sum(sum(m.mass, m.leftMass), packs);
+  const coverage = { of: "coverage", e: up(m.coverage), scale: -1 } as const;
+  const stages: { of: Measured; e: Entries; scale: number; cents?: boolean }[] =
+    request.question === "cheapest"
       ? [
-          { name: "price", e: m.price, whole: true },
-          { name: "coverage", e: up(m.coverage) },
-          { name: "mass", e: m.mass },
+          { of: "price", e: m.price, scale: 0.01, cents: true },
+          coverage,
+          { of: "mass", e: mass, scale: 1 },
         ]
       : [
-          ...vitalFirst,
-          { name: "coverage", e: up(m.coverage) },
-          { name: "price", e: m.price, whole: true },
-          { name: "mass", e: m.mass },
+          ...(m.vitalCoverage.length > 0
+            ? [{ of: "vital", e: up(m.vitalCoverage), scale: -1 } as const]
+            : []),
+          coverage,
+          { of: "price", e: sum(m.price, times(mass, 1 / GRAMS_A_CENT)), scale: 0.01 },
         ];
-  // Fewest products comes last and weighs too little to trade mass for: a gram a hundred thousand.
-  const last = stages[stages.length - 1]!;
-  last.e = sum(
-    last.e,
-    products.map(([x]) => [x, 1e-5] as const),
-  );
+  const limitS = (request.timeLimitS ?? TIME_LIMIT_S) / stages.length;
   const rowsBefore = m.model.rows.length;
   let x: ArrayLike<number> | undefined;
   let value = 0;
-  let proven = true;
-  let gap = 0;
+  let late: { gap: number; gapIn: Measured } | null = null;
   try {
-    for (const [i, stage] of stages.entries()) {
-      progress({ stage: stage.name, share: 0.1 + (0.8 * i) / stages.length });
+    for (const [i, stage] of (firstOnly ? stages.slice(0, 1) : stages).entries()) {
+      const share = 0.1 + (0.8 * i) / stages.length;
+      progress({ stage: stage.of, share });
       for (const column of m.model.columns) column.cost = 0;
       for (const [column, cost] of stage.e) m.model.columns[column]!.cost += cost;
-      const solved = solver(m.model, { start: x });
+      const solved = solver(m.model, {
+        start: x,
+        timeLimitS: limitS,
+        onStep: (best, bound) =>
+          progress({
+            stage: stage.of,
+            share,
+            best: best * stage.scale,
+            bound: bound * stage.scale,
+          }),
+      });
       if (solved.status === "infeasible" || solved.x.length < m.model.columns.length) {
         if (i === 0) return null;
         break;
       }
       x = solved.x;
-      if (solved.status === "time-limit") {
-        if (i === 0) gap = Math.max(0, solved.objective - solved.bound);
-        if (i === 0 || gap > 0) proven = false;
-        proven = false;
-      }
-      if (i === 0) value = question === "cheapest" ? solved.objective : -solved.objective;
-      const held = stage.whole
+      if (solved.status === "time-limit")
+        late ??= {
+          gap: Math.abs(stage.scale) * Math.max(0, solved.objective - solved.bound),
+          gapIn: stage.of,
+        };
+      if (i === 0) value = solved.objective * Math.sign(stage.scale);
+      const held = stage.cents
         ? Math.round(solved.objective) + 0.25
         : solved.objective + STAGE_SLACK;
       addRow(m.model, { upper: held, entries: stage.e });
@@ -224,7 +356,9 @@ function inStages(
   } finally {
     m.model.rows.length = rowsBefore;
   }
-  return x ? { x, value, proven, gap: question === "cheapest" ? gap / 100 : gap } : null;
+  return x
+    ? { x, value, proven: late === null, gap: late?.gap ?? 0, gapIn: late?.gapIn ?? stages[0]!.of }
+    : null;
 }
 
 function sum(a: Entries, b: Entries): Entries {
@@ -233,12 +367,12 @@ function sum(a: Entries, b: Entries): Entries {
   return [...total];
 }
 
-/** Cuts off exactly this set of packs and drops: at least one must differ. */
-function forbid(m: PlanModel, x: ArrayLike<number>, c: Candidates): void {
+/** Cuts off exactly this set of packs and of what stays at home: at least one must differ. */
+function forbid(m: PlanModel, x: ArrayLike<number>): void {
   const model: LinearModel = m.model;
   const differs: [number, number][] = [];
   let constant = 0;
-  for (const column of [...m.packs, ...m.drops]) {
+  for (const column of [...m.packs, ...m.left.map((l) => l?.column ?? -1)]) {
     if (column < 0) continue;
     const at = Math.round(x[column]!);
     const { upper } = model.columns[column]!;
@@ -267,16 +401,16 @@ function forbid(m: PlanModel, x: ArrayLike<number>, c: Candidates): void {
       differs.push([more, 1], [fewer, 1]);
     }
   }
-  void c;
   addRow(model, { lower: 1 - constant, entries: differs });
 }
 
-function choiceOf(
+/** What a solution of the model says to do, laid out and audited. */
+export function choiceOf(
   x: ArrayLike<number>,
   m: PlanModel,
   c: Candidates,
   request: PlanRequest,
-  mayDrop: boolean,
+  mayLeave: boolean,
 ): Choice {
   const purchases: Purchase[] = [];
   m.packs.forEach((column, k) => {
@@ -284,17 +418,34 @@ function choiceOf(
     if (packs > 0) purchases.push({ product: c.products[k]!, packs });
   });
   const out = new Set<number>();
-  m.drops.forEach((column, l) => {
-    if (column >= 0 && Math.round(x[column]!) === 1) out.add(l);
+  const parts = new Map<number, number>();
+  m.left.forEach((at, l) => {
+    const steps = at ? Math.round(x[at.column]!) : 0;
+    if (steps === 0) return;
+    if (steps >= at!.portions.steps) out.add(l);
+    else parts.set(l, c.supply[l]! - steps * at!.portions.step);
   });
+  return settle(purchases, out, parts, c, request, mayLeave);
+}
+
+/** The choice as an audit: lines laid out, moved where that gains, and what serves nothing taken out. */
+export function settle(
+  purchases: readonly Purchase[],
+  left: ReadonlySet<number>,
+  parts: ReadonlyMap<number, number>,
+  c: Candidates,
+  request: PlanRequest,
+  mayLeave: boolean,
+): Choice {
+  const out = new Set(left);
   const keep = new Set(request.keep);
   const useful = new Set(c.uses.map((u) => u.line));
   request.audit.kit.lines.forEach((line, l) => {
     // With a limit, what serves nothing goes first; without one only what cannot be trusted goes.
     if (keep.has(line.id) || useful.has(l)) return;
-    if (mayDrop || isUntrustworthy(c, l)) out.add(l);
+    if (mayLeave || isUntrustworthy(c, l)) out.add(l);
   });
-  const lay = (moved: ReadonlySet<number>) => layPlan(request, c, purchases, out, moved);
+  const lay = (moved: ReadonlySet<number>) => layPlan(request, c, purchases, out, parts, moved);
   const all = lay(c.movable);
   const used = new Set<number>();
   const idIndex = new Map(request.audit.kit.lines.map((l, i) => [l.id, i]));
@@ -312,6 +463,10 @@ function choiceOf(
   return {
     purchases,
     dropped: [...out].sort((a, b) => a - b).map(idOf),
+    repacked: [...parts]
+      .sort(([a], [b]) => a - b)
+      .map(([l, kept]) => ({ line: idOf(l), kept, had: c.supply[l]! })),
+    course: null,
     moved: [...moved].sort((a, b) => a - b).map(idOf),
     kit: settled.kit,
     after: settled.after,
@@ -337,14 +492,17 @@ function layPlan(
   c: Candidates,
   purchases: readonly Purchase[],
   out: ReadonlySet<number>,
+  parts: ReadonlyMap<number, number>,
   moved: ReadonlySet<number>,
 ): { kit: AuditFile; after: Audit } {
   const lines: Line[] = [];
   request.audit.kit.lines.forEach((line, l) => {
-    if (!out.has(l)) lines.push(moved.has(l) ? movedLine(line) : line);
+    if (out.has(l)) return;
+    const kept = parts.get(l);
+    const part = kept === undefined ? line : partOf(line, c.bench.lines[l]!.type!, kept);
+    lines.push(moved.has(l) ? movedLine(part) : part);
   });
   for (const p of purchases) lines.push(boughtLine(p.product, p.packs, request.today));
-  void c;
   const kit: AuditFile = { ...request.audit, kit: { ...request.audit.kit, lines } };
   return { kit, after: audit(kit, request.today) };
 }
@@ -361,13 +519,23 @@ function whyNot(request: PlanRequest, c: Candidates, solver: Solver): Obstacle[]
     () => {},
   );
   if (unlimited === null) {
-    const m = planModel(c, NO_LIMITS, { vitalInFull: false, mayDrop: false, keep: new Set() });
+    const m = planModel(c, NO_LIMITS, {
+      vitalInFull: false,
+      mayLeave: false,
+      keep: new Set(),
+      maxSources: request.maxSources ?? null,
+    });
     for (const [column, v] of m.coverage) m.model.columns[column]!.cost -= v;
     const most = -solver(m.model).objective / 100;
     return most < asked - 1e-6 ? [{ code: "coverage", most, asked }] : [{ code: "not-proven" }];
   }
   const { limits } = request;
   const obstacles: Obstacle[] = [];
+  if (
+    request.maxSources != null &&
+    solveWith({ ...request, maxSources: null }, c, limits, true, solver, () => {})
+  )
+    obstacles.push({ code: "sources", allowed: request.maxSources });
   const given = (["budget", "massG", "volumeMl"] as const).filter((l) => limits[l] !== null);
   for (const limit of given) {
     const without = solveWith(request, c, { ...limits, [limit]: null }, true, solver, () => {});

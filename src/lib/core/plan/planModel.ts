@@ -2,6 +2,7 @@ import { effectiveCredit } from "../sieve/real.ts";
 import type { Candidates, Use } from "./candidates.ts";
 import { addColumn, addRow, emptyModel, type LinearModel } from "./linearModel.ts";
 import { lineLoad } from "./mass.ts";
+import { portionsOf, type Portions } from "./portions.ts";
 
 /**
  * The choice as a mixed-integer programme: packs of each product, what is dropped, and a sharing
@@ -24,25 +25,37 @@ export interface PlanModel {
   readonly model: LinearModel;
   /** Column of the packs of each product; −1: it serves nothing here. */
   readonly packs: readonly number[];
-  /** Column that drops a kit line; −1: cannot be dropped. */
-  readonly drops: readonly number[];
+  /** Column of the steps of a kit line that stay at home (see portions.ts); null: all of it is carried. */
+  readonly left: readonly ({ readonly column: number; readonly portions: Portions } | null)[];
   /** Coverage of vital needs and of all, both on 0–100, as entries of a row. */
   readonly vitalCoverage: Entries;
   readonly coverage: Entries;
   /** Price in minor units, bought mass in g, products bought. */
   readonly price: Entries;
   readonly mass: Entries;
+  /** What stays at home, g: as little as the limits allow. */
+  readonly leftMass: Entries;
 }
 type Entries = (readonly [column: number, coefficient: number])[];
+
+export interface ModelOptions {
+  /** Every vital need in full; only what does its whole job counts for it. */
+  readonly vitalInFull: boolean;
+  /** Kit lines may stay at home, in part or whole. */
+  readonly mayLeave: boolean;
+  /** Lines always carried in full, by id. */
+  readonly keep: ReadonlySet<string>;
+  /** Buy at so many sources at most. null: at any number. */
+  readonly maxSources: number | null;
+}
+
+/** What a product without a source is bought from: one place that is not named. */
+export const NO_SOURCE = "";
 
 /** Prices are added up as whole minor units, so that a plan's price is exact. */
 export const minorUnits = (amount: number): number => Math.round(amount * 100);
 
-export function planModel(
-  c: Candidates,
-  limits: Limits,
-  options: { vitalInFull: boolean; mayDrop: boolean; keep: ReadonlySet<string> },
-): PlanModel {
+export function planModel(c: Candidates, limits: Limits, options: ModelOptions): PlanModel {
   const model = emptyModel();
   const { bench, products, firstProduct, supply } = c;
   const isProduct = (l: number) => l >= firstProduct && l < firstProduct + products.length;
@@ -50,7 +63,6 @@ export function planModel(
     ? c.uses.filter((u) => bench.needs[u.need]!.tier !== "vital" || u.f > 1 - 1e-9)
     : c.uses;
   const byLine = group(uses, (u) => u.line);
-  const byNeed = group(uses, (u) => u.need);
 
   const companionProducts = new Map<string, number[]>();
   for (const companion of c.missingCompanions)
@@ -76,11 +88,20 @@ export function planModel(
         : Math.floor(minorUnits(limits.budget) / minorUnits(p.price.amount) + 1e-9);
     return addColumn(model, { upper: Math.min(most, affordable), integer: true });
   });
-  const drops = bench.lines.map((l, i) =>
-    options.mayDrop && i < firstProduct && !options.keep.has(l.line.id) && byLine.has(i)
-      ? addColumn(model, { upper: 1, integer: true })
-      : -1,
-  );
+  const left = bench.lines.map((l, i) => {
+    if (!options.mayLeave || i >= firstProduct || options.keep.has(l.line.id) || !byLine.has(i))
+      return null;
+    // A roll that must have a length is not cut.
+    const lengthAsked = byLine.get(i)!.some((u) => {
+      const spec = bench.needs[u.need]!.need.spec;
+      return spec?.minLengthMm !== undefined || spec?.minSizeMm !== undefined;
+    });
+    const portions = portionsOf(l.line, l.type!, !lengthAsked);
+    return (
+      portions && { column: addColumn(model, { upper: portions.steps, integer: true }), portions }
+    );
+  });
+  if (options.maxSources !== null) fewSources(model, products, packs, options.maxSources);
 
   const present = new Map<string, number>();
   for (const [companion, ks] of companionProducts) {
@@ -94,6 +115,19 @@ export function planModel(
     });
   }
 
+  // Lines and products that do the same jobs equally well are one stock: how it is shared among
+  // them does not matter.
+  const stocks = group(
+    [...byLine.keys()].sort((a, b) => a - b),
+    (l) => jobsOf(byLine.get(l)!),
+  );
+  const stockOf = new Map(
+    [...stocks.values()].flatMap((ls) => ls.map((l) => [l, ls[0]!] as const)),
+  );
+  const stockUses = uses.filter((u) => stockOf.get(u.line) === u.line);
+  const byStock = group(stockUses, (u) => u.line);
+  const usesOfNeed = group(stockUses, (u) => u.need);
+
   const totalWeight = bench.needs.reduce((s, n) => s + n.weight, 0);
   const vitalWeight = bench.needs.reduce((s, n) => s + (n.tier === "vital" ? n.weight : 0), 0);
   const vitalCoverage: [number, number][] = [];
@@ -101,7 +135,7 @@ export function planModel(
   // One column a use and a set of companions bought with it.
   const columnsOf = new Map<Use, number[]>();
   bench.needs.forEach((need, n) => {
-    const own = byNeed.get(n) ?? [];
+    const own = usesOfNeed.get(n) ?? [];
     const filled: [number, number][] = [];
     const met: [number, number][] = [];
     const gated = new Map<string, [number, number][]>();
@@ -109,12 +143,7 @@ export function planModel(
       const columns: number[] = [];
       for (const bought of subsets(use.lacking.filter((x) => present.has(x)))) {
         const f = use.f / 2 ** (use.lacking.length - bought.length);
-        const column = addColumn(model, {
-          upper: Math.min(
-            need.required,
-            isProduct(use.line) ? Infinity : supply[use.line]! * use.yield,
-          ),
-        });
+        const column = addColumn(model, { upper: need.required });
         columns.push(column);
         filled.push([column, 1]);
         met.push([column, f]);
@@ -136,29 +165,38 @@ export function planModel(
       addRow(model, { lower: need.required - 1e-7 * need.required, entries: met });
   });
 
-  for (const [line, own] of byLine) {
-    const stock = supply[line]!;
-    const pack = isProduct(line) ? packs[line - firstProduct]! : -1;
-    const drop = drops[line]!;
-    const limit = (entries: Entries, units: number) => {
-      if (isProduct(line)) addRow(model, { upper: 0, entries: [...entries, [pack, -units]] });
-      else if (drop >= 0) addRow(model, { upper: units, entries: [...entries, [drop, units]] });
-      else addRow(model, { upper: units, entries });
-    };
+  for (const members of stocks.values()) {
+    const own = byStock.get(members[0]!)!;
+    let stock = 0;
+    const changes: [number, number][] = [];
+    for (const l of members) {
+      if (isProduct(l)) changes.push([packs[l - firstProduct]!, -supply[l]!]);
+      else {
+        stock += supply[l]!;
+        const at = left[l];
+        if (at) changes.push([at.column, at.portions.step]);
+      }
+    }
+    const known = changes.filter(([column]) => column >= 0);
+    const limit = (entries: Entries, per: number) =>
+      addRow(model, {
+        upper: stock * per,
+        entries: [...entries, ...known.map(([x, v]) => [x, v * per] as const)],
+      });
     if (own[0]!.tool)
       for (const u of own)
         limit(
           columnsOf.get(u)!.map((x) => [x, 1] as const),
-          stock * u.yield,
+          u.yield,
         );
     else
       limit(
         own.flatMap((u) => columnsOf.get(u)!.map((x) => [x, 1 / u.yield] as const)),
-        stock,
+        1,
       );
   }
 
-  fullBeforeVital(model, c, uses, byLine, byNeed, columnsOf);
+  fullBeforeVital(model, c, stockUses, byStock, usesOfNeed, columnsOf);
 
   const price: Entries = packs.flatMap((x, k) =>
     x < 0 ? [] : [[x, minorUnits(products[k]!.price.amount)] as const],
@@ -187,16 +225,22 @@ export function planModel(
   ) {
     if (limit === null) return;
     let kept = bag;
-    const dropped: [number, number][] = [];
     bench.lines.forEach((l, i) => {
       if (i >= firstProduct || (!byLine.has(i) && !options.keep.has(l.line.id))) return;
       kept += of(l);
-      if (drops[i]! >= 0) dropped.push([drops[i]!, -of(l)]);
     });
-    addRow(model, { upper: limit - kept, entries: [...bought, ...dropped] });
+    addRow(model, { upper: limit - kept, entries: [...bought, ...leaving(of, -1)] });
   }
 
-  return { model, packs, drops, vitalCoverage, coverage, price, mass };
+  /** What one step of each line that stays at home takes away. */
+  function leaving(of: (l: Candidates["bench"]["lines"][number]) => number, sign: 1 | -1): Entries {
+    return left.flatMap((at, i) =>
+      at ? [[at.column, (sign * of(bench.lines[i]!)) / at.portions.steps] as const] : [],
+    );
+  }
+
+  const leftMass = leaving((l) => lineLoad(l.line, l.type).massG, 1);
+  return { model, packs, left, vitalCoverage, coverage, price, mass, leftMass };
 }
 
 /**
@@ -213,15 +257,16 @@ function fullBeforeVital(
 ): void {
   const needs = c.bench.needs;
   const worth = (u: Use) => (needs[u.need]!.weight / needs[u.need]!.required) * u.f * u.yield;
-  const full = new Map<number, number>();
-  const fullColumn = (m: number): number => {
-    let column = full.get(m);
+  const full = new Map<string, number>();
+  /** 1 only when the need is full of what does it at least so well. */
+  const fullColumn = (m: number, f: number): number => {
+    const good = (byNeed.get(m) ?? []).filter((u) => u.f >= f - 1e-9);
+    const key = `${m} ${good.map((u) => u.line).join(" ")}`;
+    let column = full.get(key);
     if (column === undefined) {
       column = addColumn(model, { upper: 1, integer: true });
-      full.set(m, column);
-      const filled = (byNeed.get(m) ?? []).flatMap((u) =>
-        columnsOf.get(u)!.map((x) => [x, 1] as const),
-      );
+      full.set(key, column);
+      const filled = good.flatMap((u) => columnsOf.get(u)!.map((x) => [x, 1] as const));
       addRow(model, { lower: 0, entries: [...filled, [column, -needs[m]!.required * (1 - 1e-7)]] });
     }
     return column;
@@ -229,17 +274,52 @@ function fullBeforeVital(
   for (const use of uses) {
     if (use.tool || needs[use.need]!.tier !== "vital") continue;
     for (const other of byLine.get(use.line)!) {
-      if (other.need === use.need || worth(other) <= worth(use) * (1 + 1e-9)) continue;
+      if (other.need === use.need) continue;
+      // Of equal worth, the need that stands first in the list is served first.
+      const tie = Math.abs(worth(other) - worth(use)) <= worth(use) * 1e-9;
+      if (tie ? other.need > use.need : worth(other) < worth(use)) continue;
+      // The line would also push out what does the other need so much worse that it pays.
+      const need = needs[other.need]!;
+      const pays = worth(use) / ((need.weight / need.required) * other.yield);
       addRow(model, {
         upper: 0,
         entries: [
           ...columnsOf.get(use)!.map((x) => [x, 1] as const),
-          [fullColumn(other.need), -needs[use.need]!.required],
+          [fullColumn(other.need, other.f - pays), -needs[use.need]!.required],
         ],
       });
     }
   }
 }
+
+/** Products may be bought only where the source counts, and only so many count. */
+function fewSources(
+  model: LinearModel,
+  products: Candidates["products"],
+  packs: readonly number[],
+  most: number,
+): void {
+  const columns = new Map<string, number>();
+  products.forEach((p, k) => {
+    if (packs[k]! < 0) return;
+    const source = p.source ?? NO_SOURCE;
+    let column = columns.get(source);
+    if (column === undefined)
+      columns.set(source, (column = addColumn(model, { upper: 1, integer: true })));
+    addRow(model, {
+      upper: 0,
+      entries: [
+        [packs[k]!, 1],
+        [column, -model.columns[packs[k]!]!.upper],
+      ],
+    });
+  });
+  addRow(model, { upper: most, entries: [...columns.values()].map((x) => [x, 1] as const) });
+}
+
+/** What a line or product does, how well, and with what: the same for all of one stock. */
+const jobsOf = (uses: readonly Use[]): string =>
+  uses.map((u) => [u.need, u.f, u.yield, u.tool, ...u.lacking].join(" ")).join("|");
 
 /** No more packs than would fill every need the product serves by itself. */
 function mostPacks(
@@ -257,8 +337,8 @@ function subsets(of: readonly string[]): string[][] {
   return of.reduce<string[][]>((all, x) => [...all, ...all.map((s) => [...s, x])], [[]]);
 }
 
-function group<T>(items: readonly T[], key: (t: T) => number): Map<number, T[]> {
-  const groups = new Map<number, T[]>();
+function group<T, K>(items: readonly T[], key: (t: T) => K): Map<K, T[]> {
+  const groups = new Map<K, T[]>();
   for (const item of items) {
     const own = groups.get(key(item));
     if (own) own.push(item);

@@ -22,6 +22,7 @@ export function planResult(outcome: PlanOutcome, request: PlanRequest) {
   return {
     status: outcome.status,
     gap: six(outcome.gap),
+    gapIn: outcome.gapIn,
     ...asked,
     actions: actionsOf(outcome, request).map(printed),
     totals: {
@@ -45,6 +46,7 @@ function printed(action: Action) {
     case "add":
     case "top-up":
     case "replace":
+    case "swap":
       return {
         ...action,
         product: action.product.id,
@@ -65,7 +67,10 @@ function printed(action: Action) {
     case "move":
       return { ...action, gain: six(action.gain) };
     case "drop":
+    case "repack":
       return { ...action, massG: two(action.massG) };
+    case "train":
+      return { ...action, price: two(action.price), gain: six(action.gain) };
     case "check":
       return action;
   }

@@ -21,6 +21,13 @@ export const productSchema = z.looseObject({
   source: z.string().max(200).optional(),
   leadDays: z.number().min(0).max(3650).optional(),
   shelfMonths: z.number().min(0).max(600).nullable().optional(),
+  /** false: out of stock, and so not proposed until it is back. */
+  inStock: z.boolean().optional(),
+  /** Earlier prices, oldest first, each with the day it was of. */
+  history: z
+    .array(z.looseObject({ on: z.string().refine(isDay), amount: z.number().min(0).max(1e9) }))
+    .max(1000)
+    .optional(),
   pricedOn: z.string().refine(isDay, "is not a day that exists").optional(),
 });
 
@@ -35,5 +42,10 @@ export const priceBookSchema = z.looseObject({
 export type Product = z.infer<typeof productSchema>;
 export type PriceBook = z.infer<typeof priceBookSchema>;
 
-/** Rule of the plan: things for licensed or prescribed use are never proposed. */
-export const mayPropose = (product: Product): boolean => !LICENSED_ONLY.has(product.itemType);
+/** For licensed or prescribed use. */
+export const isLicensedOnly = (product: Pick<Product, "itemType">): boolean =>
+  LICENSED_ONLY.has(product.itemType);
+
+/** Rule of the plan: things for licensed or prescribed use are never proposed; nor what is out of stock. */
+export const mayPropose = (product: Product): boolean =>
+  !isLicensedOnly(product) && product.inStock !== false;

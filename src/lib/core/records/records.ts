@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { itemTypeSchema } from "../catalogue/itemType.ts";
+import { itemTypeSchema, SKILLS } from "../catalogue/itemType.ts";
 import {
   briefSchema,
   houseRulesSchema,
@@ -81,6 +81,14 @@ export const kitRecordSchema = z.looseObject({
   plan: z.looseObject({
     question: z.enum(["cheapest", "best"]),
     budget: z.number().min(0).nullable(),
+    /** Coverage to reach instead of the grade Ready, 0–1. */
+    target: z.number().gt(0).max(1).optional(),
+    /** Wishes: products not to buy and lines to keep, by id; the most sources. */
+    exclude: z.array(z.string()).max(20_000).optional(),
+    keep: z.array(z.string()).max(10_000).optional(),
+    maxSources: z.number().int().min(1).max(100).optional(),
+    /** What courses for the party would cost, by the skill they lead to. */
+    courses: z.partialRecord(z.enum(SKILLS), z.number().min(0).max(1e9)).optional(),
   }),
 });
 

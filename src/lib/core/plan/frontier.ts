@@ -1,0 +1,238 @@
+import { candidates, type Candidates } from "./candidates.ts";
+import { greedyPlan, minimise } from "./greedy.ts";
+import { addRow, type Solver } from "./linearModel.ts";
+import { kitLoad } from "./mass.ts";
+import { bookOf, choiceOf, vitalOf, type Choice, type PlanRequest } from "./plan.ts";
+import { planModel, type PlanModel } from "./planModel.ts";
+
+/**
+ * Coverage against budget, or against the mass carried: where the next coin, or gram, stops buying
+ * much. Every point is the best plan for its limit (vital coverage first), to within GAP points.
+ */
+export type Axis = "budget" | "mass";
+
+export interface FrontierPoint {
+  /** Of the axis: price book's currency, or g carried. */
+  readonly limit: number;
+  /** 0–1. */
+  readonly coverage: number;
+  readonly vital: number;
+  /** No plan for this limit covers more, 0–1. */
+  readonly bound: number;
+  readonly price: number;
+  readonly massG: number;
+  readonly grade: string | null;
+  /** Packs by product id. */
+  readonly packs: Readonly<Record<string, number>>;
+  /** Lines left at home in whole, by id. */
+  readonly dropped: readonly string[];
+  /** False: a quick answer, a better one is sought. */
+  readonly proven: boolean;
+}
+
+/** Points of a frontier. */
+export const POINTS = 20;
+/** Points of coverage (0–100) a point may be from the best: nobody sees less on the chart. */
+export const GAP = 0.05;
+/** One point of the frontier may take so long. */
+const POINT_LIMIT_S = 4;
+/** The lightest kit on the chart carries a quarter of what the fullest does. */
+const LIGHTEST = 0.25;
+
+/** With 20 points the second lies at about a hundred and fiftieth of the whole. */
+const BEND = 1.7;
+
+export interface FrontierAsked {
+  readonly request: PlanRequest;
+  readonly axis: Axis;
+  readonly limits: readonly number[];
+}
+
+/** The limits of the points, ascending: up to what the fullest plan takes. */
+export function frontierLimits(request: PlanRequest, axis: Axis, points = POINTS): number[] {
+  const open: PlanRequest = {
+    ...request,
+    question: "best",
+    limits: { ...request.limits, [axis === "budget" ? "budget" : "massG"]: null },
+  };
+  const { choice } = greedyPlan(open);
+  const load = kitLoad(request.audit).massG;
+  const most = axis === "budget" ? choice.price : Math.max(load, choice.load.massG);
+  const least = axis === "budget" ? 0 : most * LIGHTEST;
+  const limits = Array.from({ length: points }, (_, i) => {
+    // Closer together where the curve bends: the first coins buy most.
+    const at = least + (most - least) * (i / (points - 1)) ** BEND;
+    return axis === "budget" ? Math.ceil(at * 100 - 1e-6) / 100 : Math.ceil(at);
+  });
+  return [...new Set(limits)];
+}
+
+const requestAt = (request: PlanRequest, axis: Axis, limit: number): PlanRequest => ({
+  ...request,
+  question: "best",
+  limits: { ...request.limits, [axis === "budget" ? "budget" : "massG"]: limit },
+});
+
+/** Quick answers, one a limit: a lower curve to show at once. */
+export function quickFrontier({ request, axis, limits }: FrontierAsked): FrontierPoint[] {
+  const points = limits.map((limit) => {
+    const r = requestAt(request, axis, limit);
+    return pointOf(limit, greedyPlan(r).choice, 1, false);
+  });
+  return risen(points);
+}
+
+/** The point of one limit, exactly. Blocking. */
+export function frontierPoint(
+  request: PlanRequest,
+  axis: Axis,
+  limit: number,
+  solver: Solver,
+  given?: Candidates,
+): FrontierPoint {
+  const r = requestAt(request, axis, limit);
+  const c = given ?? candidates(r.audit, bookOf(r), r.today);
+  const limited = r.limits.massG !== null || r.limits.volumeMl !== null;
+  const m = planModel(c, r.limits, {
+    vitalInFull: false,
+    mayLeave: limited,
+    keep: new Set(r.keep),
+    maxSources: r.maxSources ?? null,
+  });
+  let x: ArrayLike<number> | undefined;
+  let proven = true;
+  let bound = 1;
+  if (m.vitalCoverage.length > 0) {
+    minimise(m, m.vitalCoverage, -1);
+    const solved = solver(m.model, { gap: GAP, timeLimitS: POINT_LIMIT_S });
+    if (solved.x.length === 0) return pointOf(limit, greedyPlan(r, c).choice, 1, false);
+    x = solved.x;
+    proven = solved.status === "optimal";
+    addRow(m.model, { lower: -solved.objective - 1e-6, entries: m.vitalCoverage });
+  }
+  minimise(m, cheaper(m), 1);
+  const solved = solver(m.model, { start: x, gap: GAP, timeLimitS: POINT_LIMIT_S });
+  if (solved.x.length > 0) {
+    x = solved.x;
+    proven &&= solved.status === "optimal";
+    bound = Math.min(1, -solved.bound / 100);
+  } else proven = false;
+  if (!x) return pointOf(limit, greedyPlan(r, c).choice, 1, false);
+  return pointOf(limit, choiceOf(x, m, c, r, limited), bound, proven);
+}
+
+/** Coverage, and among equals the lower price: all money together weighs a hundredth of a point. */
+function cheaper(m: PlanModel): PlanModel["price"] {
+  const most = m.price.reduce((s, [x, v]) => s + v * m.model.columns[x]!.upper, 0) || 1;
+  return [
+    ...m.coverage.map(([x, v]) => [x, -v] as const),
+    ...m.price.map(([x, v]) => [x, (0.01 * v) / most] as const),
+  ];
+}
+
+function pointOf(limit: number, choice: Choice, bound: number, proven: boolean): FrontierPoint {
+  return {
+    limit,
+    coverage: choice.after.coverage ?? 0,
+    vital: vitalOf(choice.after),
+    bound: Math.max(bound, choice.after.coverage ?? 0),
+    price: choice.price,
+    massG: choice.load.massG,
+    grade: choice.after.grade,
+    packs: Object.fromEntries(choice.purchases.map((p) => [p.product.id, p.packs])),
+    dropped: choice.dropped,
+    proven,
+  };
+}
+
+/**
+ * A plan for a lower limit is one for a higher limit too: what falls back is replaced by the point
+ * before it. Points ascending by limit.
+ */
+export function risen(points: readonly FrontierPoint[]): FrontierPoint[] {
+  const done: FrontierPoint[] = [];
+  for (const p of points) {
+    const before = done.at(-1);
+    const worse =
+      before &&
+      (p.vital < before.vital - 1e-9 ||
+        (p.vital <= before.vital + 1e-9 && p.coverage < before.coverage - 1e-9));
+    done.push(worse ? { ...before, limit: p.limit, bound: p.bound, proven: p.proven } : p);
+  }
+  return done;
+}
+
+/** What the plan of a point has and the one before has not, and the other way round. */
+export interface Step {
+  readonly at: number;
+  readonly enters: readonly { readonly product: string; readonly packs: number }[];
+  readonly leaves: readonly { readonly product: string; readonly packs: number }[];
+  readonly gain: number;
+}
+
+/** One step for each point whose plan differs from the one before. */
+export function stepsOf(points: readonly FrontierPoint[]): Step[] {
+  return points.flatMap((p, i) => {
+    const before = points[i - 1]?.packs ?? {};
+    const ids = [...new Set([...Object.keys(before), ...Object.keys(p.packs)])].sort();
+    const change = ids.map((id) => ({
+      product: id,
+      packs: (p.packs[id] ?? 0) - (before[id] ?? 0),
+    }));
+    const enters = change.filter((x) => x.packs > 0);
+    const leaves = change.filter((x) => x.packs < 0).map((x) => ({ ...x, packs: -x.packs }));
+    const gain = p.coverage - (points[i - 1]?.coverage ?? p.coverage);
+    return enters.length + leaves.length > 0 ? [{ at: i, enters, leaves, gain }] : [];
+  });
+}
+
+/** The slope must fall at least to half to be called a knee. */
+const KNEE_FALL = 0.5;
+const MOST_KNEES = 3;
+
+/** Indices of the points after which the next coin buys markedly less, by the upper hull's slopes. */
+export function kneesOf(points: readonly FrontierPoint[]): number[] {
+  const hull: number[] = [];
+  const slope = (a: number, b: number) =>
+    (points[b]!.coverage - points[a]!.coverage) / (points[b]!.limit - points[a]!.limit);
+  points.forEach((_, i) => {
+    while (hull.length >= 2 && slope(hull.at(-2)!, hull.at(-1)!) <= slope(hull.at(-1)!, i) + 1e-12)
+      hull.pop();
+    hull.push(i);
+  });
+  const knees = hull
+    .slice(1, -1)
+    .map((i, k) => ({
+      i,
+      before: slope(hull[k]!, i),
+      after: slope(i, hull[k + 2]!),
+    }))
+    .filter((x) => x.after <= x.before * KNEE_FALL && x.before > 0)
+    .sort((a, b) => b.before - b.after - (a.before - a.after))
+    .slice(0, MOST_KNEES)
+    .map((x) => x.i);
+  return knees.sort((a, b) => a - b);
+}
+
+/** A frontier from its points as they come in, quick ones replaced by proven ones. */
+export const mergePoints = (
+  points: readonly FrontierPoint[],
+  news: readonly FrontierPoint[],
+): FrontierPoint[] => {
+  const byLimit = new Map(points.map((p) => [p.limit, p]));
+  for (const p of news) byLimit.set(p.limit, p);
+  return [...byLimit.values()].sort((a, b) => a.limit - b.limit);
+};
+
+/** The whole frontier in one go, as the command line gives it. Blocking. */
+export function frontier(
+  request: PlanRequest,
+  axis: Axis,
+  solver: Solver,
+  points = POINTS,
+): { points: FrontierPoint[]; knees: number[]; steps: Step[] } {
+  const c = candidates(request.audit, bookOf(request), request.today);
+  const limits = frontierLimits(request, axis, points);
+  const all = risen(limits.map((limit) => frontierPoint(request, axis, limit, solver, c)));
+  return { points: all, knees: kneesOf(all), steps: stepsOf(all) };
+}

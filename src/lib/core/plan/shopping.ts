@@ -1,0 +1,98 @@
+import type { Action } from "./actions.ts";
+import { mayPropose, type PriceBook, type Product } from "./priceBook.ts";
+
+/** One thing to buy: packs and what they come to, with what may stand in when it is out of stock. */
+export interface ShoppingLine {
+  readonly product: Product;
+  readonly packs: number;
+  readonly pieces: number;
+  /** Whole pieces over when all needs are met. */
+  readonly spare: number;
+  readonly price: number;
+  readonly alternates: readonly Product[];
+}
+
+export interface ShoppingSource {
+  /** Empty: no source is given. */
+  readonly source: string;
+  readonly price: number;
+  /** The longest lead time of its products, days; null: not known of any. */
+  readonly leadDays: number | null;
+  readonly lines: readonly ShoppingLine[];
+}
+
+/** So many stand-ins are named. */
+const ALTERNATES = 2;
+
+/** What a plan buys, by source, those with the longest lead time first: they are ordered first. */
+export function shoppingList(actions: readonly Action[], book: PriceBook): ShoppingSource[] {
+  const sources = new Map<string, ShoppingLine[]>();
+  for (const a of actions) {
+    if (!("product" in a)) continue;
+    const { product, packs, pieces, spare, price } = a;
+    const own = sources.get(product.source ?? "") ?? [];
+    own.push({ product, packs, pieces, spare, price, alternates: alternates(product, book) });
+    sources.set(product.source ?? "", own);
+  }
+  return [...sources]
+    .map(([source, lines]): ShoppingSource => {
+      const leads = lines.flatMap((l) => l.product.leadDays ?? []);
+      return {
+        source,
+        price: Math.round(lines.reduce((s, l) => s + l.price * 100, 0)) / 100,
+        leadDays: leads.length > 0 ? Math.max(...leads) : null,
+        lines: [...lines].sort((a, b) => a.product.title.localeCompare(b.product.title)),
+      };
+    })
+    .sort((a, b) => (b.leadDays ?? 0) - (a.leadDays ?? 0) || a.source.localeCompare(b.source));
+}
+
+/** Products of the same kind, at least as large, by the price of a piece. */
+export function alternates(product: Product, book: PriceBook): Product[] {
+  const each = (p: Product) => p.price.amount / p.pack;
+  const large = (p: Product) =>
+    (product.sizeMm ?? []).every(
+      (mm, i) => p.sizeMm?.[i] === undefined || p.sizeMm[i] >= mm * 0.95,
+    );
+  return book.products
+    .filter(
+      (p) => p.id !== product.id && p.itemType === product.itemType && mayPropose(p) && large(p),
+    )
+    .sort((a, b) => each(a) - each(b) || (a.id < b.id ? -1 : 1))
+    .slice(0, ALTERNATES);
+}
+
+/** Columns of a shopping list as a table. */
+export const SHOPPING_COLUMNS = [
+  "source",
+  "product",
+  "packs",
+  "of",
+  "pieces",
+  "left over",
+  "price",
+  "currency",
+  "lead days",
+  "if out of stock",
+] as const;
+
+export const shoppingTable = (
+  sources: readonly ShoppingSource[],
+  currency: string,
+): (string | number)[][] => [
+  [...SHOPPING_COLUMNS],
+  ...sources.flatMap((s) =>
+    s.lines.map((l) => [
+      s.source,
+      l.product.title,
+      l.packs,
+      l.product.pack,
+      l.pieces,
+      l.spare,
+      l.price,
+      currency,
+      l.product.leadDays ?? "",
+      l.alternates.map((p) => p.title).join("; "),
+    ]),
+  ),
+];

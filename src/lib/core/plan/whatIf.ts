@@ -1,0 +1,63 @@
+import type { Solver } from "./linearModel.ts";
+import { plan, vitalOf, type PlanOutcome, type PlanRequest, type Purchase } from "./plan.ts";
+
+type Solved = Extract<PlanOutcome, { choice: unknown }>;
+
+/** What would be done if one chosen product could not be had, and so what it is worth to the plan. */
+export type Without =
+  | { readonly none: true }
+  | {
+      readonly none: false;
+      readonly purchases: readonly Purchase[];
+      /** In the price book's currency; how much dearer the plan gets. */
+      readonly priceMore: number;
+      /** Points of coverage lost, 0–100. */
+      readonly coverageLess: number;
+      readonly massMoreG: number;
+      /**
+       * Price of a pack from which on the choice changes at the latest; null: never, it is the only way.
+       * Cheapest: where the plan without it is no dearer. Best: where it no longer fits the budget.
+       */
+      readonly changesAtPrice: number | null;
+      /** Mass of a pack, g, from which on it no longer fits; null: no limit on mass. */
+      readonly changesAtMassG: number | null;
+      readonly proven: boolean;
+    };
+
+/** Solves the plan once more without a product. Blocking. */
+export function without(
+  request: PlanRequest,
+  outcome: Solved,
+  productId: string,
+  solver: Solver,
+): Without {
+  const bought = outcome.choice.purchases.find((p) => p.product.id === productId);
+  const other = plan({ ...request, exclude: [...(request.exclude ?? []), productId] }, solver);
+  if (other.status === "infeasible" || !bought) return { none: true };
+  const { choice } = outcome;
+  const priceMore = other.choice.price - choice.price;
+  const coverageLess = 100 * ((choice.after.coverage ?? 0) - (other.choice.after.coverage ?? 0));
+  const same =
+    Math.abs(coverageLess) < 1e-6 &&
+    Math.abs(vitalOf(choice.after) - vitalOf(other.choice.after)) < 1e-9;
+  const { budget, massG } = request.limits;
+  const fits = budget === null ? null : budget - choice.price;
+  const rise =
+    request.question === "cheapest" || same ? Math.min(priceMore, fits ?? Infinity) : fits;
+  return {
+    none: false,
+    purchases: other.choice.purchases,
+    priceMore,
+    coverageLess,
+    massMoreG: other.choice.load.massG - choice.load.massG,
+    changesAtPrice:
+      rise === null ? null : hundredths(bought.product.price.amount + rise / bought.packs),
+    changesAtMassG:
+      massG === null
+        ? null
+        : (bought.product.massG ?? 0) + (massG - choice.load.massG) / bought.packs,
+    proven: outcome.status === "optimal" && other.status === "optimal",
+  };
+}
+
+const hundredths = (n: number) => Math.round(n * 100) / 100;

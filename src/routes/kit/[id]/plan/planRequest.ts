@@ -1,0 +1,32 @@
+import type { AuditFile } from "$lib/core/formats/auditFile.ts";
+import type { Course, PlanRequest } from "$lib/core/plan/plan.ts";
+import type { PriceBook } from "$lib/core/plan/priceBook.ts";
+import type { KitRecord } from "$lib/core/records/records.ts";
+
+/** What the plan of a kit is asked: question, limits of the brief, and the wishes kept with the kit. */
+export function planRequestOf(
+  plan: KitRecord["plan"],
+  audit: AuditFile,
+  book: PriceBook,
+  today: string,
+): PlanRequest {
+  const { limits } = audit.brief;
+  return {
+    audit,
+    book,
+    question: plan.question,
+    target: plan.target ?? "ready",
+    limits: {
+      budget: plan.budget ?? limits.budget ?? null,
+      massG: limits.massG ?? null,
+      volumeMl: limits.volumeMl ?? null,
+    },
+    keep: plan.keep ?? [],
+    exclude: plan.exclude ?? [],
+    maxSources: plan.maxSources ?? null,
+    courses: Object.entries(plan.courses ?? {}).flatMap(([to, price]): Course[] =>
+      price === undefined ? [] : [{ to: to as Course["to"], price }],
+    ),
+    today,
+  };
+}
