@@ -16,7 +16,11 @@ export function randomFrom(seed: number): () => number {
 }
 
 /** Lines, needs and products of the sizes that the targets speak of. */
-export const SIZES = { small: [40, 30, 60], typical: [90, 60, 150], large: [300, 120, 400] } as const;
+export const SIZES = {
+  small: [40, 30, 60],
+  typical: [90, 60, 150],
+  large: [300, 120, 400],
+} as const;
 
 /** A made-up audit and price book: the shipped products, and variants of them in other packs and prices. */
 export function planCase(

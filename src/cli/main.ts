@@ -4,6 +4,7 @@ import loadHighs from "highs";
 import { audit } from "../lib/core/audit.ts";
 import { readCard } from "../lib/core/card/readCard.ts";
 import { cardResult, cardTextProblem } from "../lib/core/card/cardText.ts";
+import { SKILLS } from "../lib/core/catalogue/itemType.ts";
 import { isDay } from "../lib/core/dates.ts";
 import { parseAudit, type AuditFile } from "../lib/core/formats/auditFile.ts";
 import { auditResult } from "../lib/core/formats/auditResult.ts";
@@ -12,8 +13,9 @@ import type { Outcome, Problem } from "../lib/core/formats/problem.ts";
 import { jsonSchemaOf, SCHEMAS } from "../lib/core/formats/schemas.ts";
 import { actionsOf } from "../lib/core/plan/actions.ts";
 import { highsSolver } from "../lib/core/plan/highsSolver.ts";
-import { plan, type PlanRequest } from "../lib/core/plan/plan.ts";
-import { planResult } from "../lib/core/plan/planResult.ts";
+import { frontier } from "../lib/core/plan/frontier.ts";
+import { plan, type Course, type PlanRequest } from "../lib/core/plan/plan.ts";
+import { frontierResult, planResult } from "../lib/core/plan/planResult.ts";
 import type { PriceBook } from "../lib/core/plan/priceBook.ts";
 import { PRICE_BOOK } from "../lib/data/priceBook.ts";
 import { kitReport } from "../lib/report/kitReport.ts";
@@ -26,7 +28,9 @@ const USAGE = `usage: npm run --silent cli -- COMMAND
   read-card FILE|-                       entries of a contents card
   audit FILE [--today DAY]               the audit of an audit file
   plan FILE [--budget N] [--mass G] [--volume ML] [--target ready|0.85]
-            [--best] [--prices FILE] [--today DAY]
+            [--best] [--prices FILE] [--today DAY] [--frontier]
+            [--exclude ID,ID] [--keep LINE,LINE] [--sources N]
+            [--course trained=PRICE] [--time SECONDS]
   report FILE --to pdf|html|md --out PATH [--today DAY]
   schema audit|list|workspace`;
 
@@ -115,7 +119,16 @@ async function runPlan(file: AuditFile, flags: ReadonlyMap<string, string>, toda
         what: `is ${currency}, the price book is in ${book.currency}: one audit has one currency; convert the price book by your own rate`,
       },
     ]);
-  return planResult(plan(request, highsSolver(await loadHighs())), request);
+  const solver = highsSolver(await loadHighs());
+  const result = planResult(plan(request, solver), request);
+  if (!flags.has("frontier")) return result;
+  return {
+    ...result,
+    frontier: {
+      budget: frontierResult(frontier(request, "budget", solver)),
+      mass: frontierResult(frontier(request, "mass", solver)),
+    },
+  };
 }
 
 function requestOf(
@@ -147,13 +160,42 @@ function requestOf(
       massG: amount("mass", file.brief.limits.massG),
       volumeMl: amount("volume", file.brief.limits.volumeMl),
     },
-    keep: [],
+    keep: listOf(flags, "keep"),
+    exclude: listOf(flags, "exclude"),
+    maxSources: wholeFrom1(flags, "sources"),
+    courses: listOf(flags, "course").map(courseOf),
+    timeLimitS: amount("time", undefined) ?? undefined,
     today,
   };
 }
 
-const VALUE_FLAGS = new Set(["today", "budget", "mass", "volume", "target", "prices", "to", "out"]);
-const PLAIN_FLAGS = new Set(["best"]);
+const listOf = (flags: ReadonlyMap<string, string>, name: string): string[] =>
+  (flags.get(name) ?? "")
+    .split(",")
+    .map((x) => x.trim())
+    .filter(Boolean);
+
+function wholeFrom1(flags: ReadonlyMap<string, string>, name: string): number | null {
+  const given = flags.get(name);
+  if (given === undefined) return null;
+  const n = Number(given);
+  if (!Number.isInteger(n) || n < 1)
+    throw new Usage(`--${name} '${given}' is not a whole number from 1`);
+  return n;
+}
+
+function courseOf(text: string): Course {
+  const [to, price] = text.split("=");
+  const skill = SKILLS.find((s) => s === to);
+  if (!skill || !(Number(price) >= 0))
+    throw new Usage(`--course '${text}' is not like trained=80; levels: ${SKILLS.join(", ")}`);
+  return { to: skill, price: Number(price) };
+}
+
+const VALUE_FLAGS = new Set(
+  "today budget mass volume target prices to out exclude keep sources course time".split(" "),
+);
+const PLAIN_FLAGS = new Set(["best", "frontier"]);
 
 function parseArguments(args: readonly string[]) {
   const positional: string[] = [];

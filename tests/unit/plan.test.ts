@@ -1,67 +1,22 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import loadHighs from "highs";
 import { audit } from "../../src/lib/core/audit.ts";
-import type { AuditFile } from "../../src/lib/core/formats/auditFile.ts";
 import { actionsOf } from "../../src/lib/core/plan/actions.ts";
 import { boughtLine } from "../../src/lib/core/plan/candidates.ts";
-import { highsSolver } from "../../src/lib/core/plan/highsSolver.ts";
 import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
 import { plan, type PlanRequest } from "../../src/lib/core/plan/plan.ts";
 import { NO_LIMITS } from "../../src/lib/core/plan/planModel.ts";
 import { planResult } from "../../src/lib/core/plan/planResult.ts";
-import type { Product } from "../../src/lib/core/plan/priceBook.ts";
 import { PRICE_BOOK } from "../../src/lib/data/priceBook.ts";
 import { auditFile, good, need, TODAY } from "./build.ts";
+import { product, purchasesOf, realSolver, request, solved } from "./planBuild.ts";
 
 let solver: Solver;
 before(async () => {
-  solver = highsSolver(await loadHighs());
+  solver = await realSolver();
 });
-
-const product = (
-  id: string,
-  itemType: string,
-  pack: number,
-  price: number,
-  more: Partial<Product> = {},
-): Product => ({
-  id,
-  title: id,
-  itemType,
-  pack,
-  price: { amount: price, currency: "EUR" },
-  massG: 10 * pack,
-  bulkMl: 10 * pack,
-  ...more,
-});
-const book = (products: readonly Product[]) => ({
-  id: "b",
-  title: "b",
-  currency: "EUR",
-  products: [...products],
-});
-const request = (
-  file: AuditFile,
-  products: readonly Product[],
-  more: Partial<PlanRequest> = {},
-): PlanRequest => ({
-  audit: file,
-  book: book(products),
-  question: "cheapest",
-  target: "ready",
-  limits: NO_LIMITS,
-  keep: [],
-  today: TODAY,
-  ...more,
-});
-const solve = (r: PlanRequest) => {
-  const outcome = plan(r, solver);
-  if (outcome.status === "infeasible") throw new Error(JSON.stringify(outcome.why));
-  return outcome;
-};
-const bought = (r: PlanRequest) =>
-  solve(r).choice.purchases.map((p) => `${p.packs} ${p.product.id}`);
+const solve = (r: PlanRequest) => solved(r, solver);
+const bought = (r: PlanRequest) => purchasesOf(solve(r));
 
 describe("cheapest that is Ready", () => {
   it("rounds to packs and takes the cheaper mix: 7 pads are 5 + 2 singles (3.20), not two fives (4.00)", () => {

@@ -21,11 +21,11 @@
 </script>
 
 <header
-  class="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-ink bg-sheet px-5 py-2"
+  class="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-ink bg-sheet px-5 py-2 xl:flex-nowrap"
 >
   <a href="/" aria-label="To the shelf"><Mark /></a>
   <h1 class="text-2xl">{title}</h1>
-  <p class="hidden text-soft md:block">{about}</p>
+  <p class="hidden text-soft xl:block">{about}</p>
   <nav class="ml-auto flex flex-wrap items-center gap-1" aria-label="Under the shelf">
     {#each PLACES as p (p.href)}
       <a

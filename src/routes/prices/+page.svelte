@@ -1,7 +1,7 @@
 <script lang="ts">
   import { rateBetween, convertBook } from "$lib/core/plan/convertBook.ts";
   import { isLicensedOnly, type Product } from "$lib/core/plan/priceBook.ts";
-  import { PRICE_COLUMNS, priceCsv } from "$lib/core/formats/priceCsv.ts";
+  import { priceCsv, priceTable } from "$lib/core/formats/priceCsv.ts";
   import { typeLookup } from "$lib/core/catalogue/catalogue.ts";
   import { PRICE_BOOK } from "$lib/data/priceBook.ts";
   import { newKey, workspace } from "$lib/state/workspace.svelte.ts";
@@ -84,26 +84,6 @@
       workspace.settings.rates,
     ),
   );
-  const table = () => [
-    [...PRICE_COLUMNS],
-    ...book.products.map((p) => [
-      p.id,
-      p.title,
-      p.itemType,
-      p.pack,
-      p.sizeMm?.join("x") ?? "",
-      p.volumeMl ?? "",
-      p.dosesPerPiece ?? "",
-      p.price.amount,
-      p.price.currency,
-      p.massG ?? "",
-      p.bulkMl ?? "",
-      p.source ?? "",
-      p.leadDays ?? "",
-      p.shelfMonths ?? "",
-      p.pricedOn ?? "",
-    ]),
-  ];
 </script>
 
 <svelte:head><title>Price book · Wide Sieve</title></svelte:head>
@@ -145,7 +125,7 @@
       class="btn"
       onclick={() => download(fileName(book.title, ".csv"), priceCsv(book), "text/csv")}>CSV</button
     >
-    <button class="btn" onclick={() => saveXlsx(book.title, table())}>XLSX</button>
+    <button class="btn" onclick={() => saveXlsx(book.title, priceTable(book))}>XLSX</button>
     <button
       class="btn"
       onclick={() => {

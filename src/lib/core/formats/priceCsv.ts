@@ -3,7 +3,7 @@ import { shippedType } from "../catalogue/catalogue.ts";
 import { priceBookSchema, productSchema, type PriceBook, type Product } from "../plan/priceBook.ts";
 import { zodProblems } from "./auditFile.ts";
 import { repriced } from "../plan/priceList.ts";
-import { undefused } from "./cells.ts";
+import { defused, undefused } from "./cells.ts";
 import { fail, type Outcome, type Problem } from "./problem.ts";
 
 /** Columns of a price book in CSV (RFC 4180). Size in mm as `75x4000`. */
@@ -145,7 +145,7 @@ export function priceBookOfTable(
   const records = body.map((cells, i) => {
     const record: Record<string, string> = {};
     asked.roles.forEach((role, k) => {
-      if (role && (cells[k] ?? "").trim() !== "") record[role] = undefused(cells[k]!.trim());
+      if (role && (cells[k] ?? "").trim() !== "") record[role] = cells[k]!.trim();
     });
     const words = record["itemType"] ?? record["title"] ?? "";
     const type = typeOf(words);
@@ -228,7 +228,7 @@ function productOf(
   i: number,
   currency: string,
 ): Record<string, unknown> {
-  const text = (k: string) => row[k]?.trim() || undefined;
+  const text = (k: string) => undefused(row[k] ?? "").trim() || undefined;
   const amount = (k: string) =>
     text(k) === undefined ? undefined : Number(text(k)!.replace(",", "."));
   const given = {
@@ -252,14 +252,24 @@ function productOf(
 
 /** A price book as CSV; cells that a spreadsheet would run as a formula are defused. */
 export function priceCsv(book: PriceBook): string {
-  const rows = book.products.map((p) => ({
-    ...p,
-    sizeMm: p.sizeMm?.join("x"),
-    price: p.price.amount,
-    currency: p.price.currency,
-  }));
   return (
-    Papa.unparse(rows, { columns: [...PRICE_COLUMNS], escapeFormulae: true, newline: "\r\n" }) +
-    "\r\n"
+    Papa.unparse(
+      priceTable(book).map((row) => row.map((c) => (typeof c === "string" ? defused(c) : c))),
+      { newline: "\r\n" },
+    ) + "\r\n"
   );
 }
+
+/** A price book as rows under PRICE_COLUMNS, headings first. */
+export const priceTable = (book: PriceBook): (string | number)[][] => [
+  [...PRICE_COLUMNS],
+  ...book.products.map((p) => {
+    const flat: Record<string, unknown> = {
+      ...p,
+      sizeMm: p.sizeMm?.join("x"),
+      price: p.price.amount,
+      currency: p.price.currency,
+    };
+    return PRICE_COLUMNS.map((c) => (flat[c] ?? "") as string | number);
+  }),
+];

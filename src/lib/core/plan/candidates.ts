@@ -1,8 +1,11 @@
+import { typeLookup } from "../catalogue/catalogue.ts";
+import type { ItemType } from "../catalogue/itemType.ts";
 import { lastGoodDayAfterMonths } from "../dates.ts";
 import type { AuditFile, Line } from "../formats/auditFile.ts";
 import { layOut, type Bench } from "../sieve/bench.ts";
 import { pairUp, type Pairing } from "../sieve/pairs.ts";
 import { sift } from "../sieve/sift.ts";
+import { lineLoad } from "./mass.ts";
 import { mayPropose, type PriceBook, type Product } from "./priceBook.ts";
 
 /**
@@ -64,8 +67,22 @@ export const movedLine = (line: Line): Line => {
   return { ...rest, location: "outside" };
 };
 
+/** A product whose mass or bulk the book does not give gets its type's. */
+function weighed(product: Product, type: ItemType | undefined, today: string): Product {
+  if (!type || (product.massG !== undefined && product.bulkMl !== undefined)) return product;
+  const load = lineLoad(boughtLine(product, 1, today), type);
+  return {
+    ...product,
+    massG: product.massG ?? load.massG,
+    bulkMl: product.bulkMl ?? load.volumeMl,
+  };
+}
+
 export function candidates(audit: AuditFile, book: PriceBook, today: string): Candidates {
-  const products = book.products.filter(mayPropose);
+  const typeOf = typeLookup(audit.itemTypes);
+  const products = book.products
+    .filter(mayPropose)
+    .map((p) => weighed(p, typeOf(p.itemType), today));
   const kitLines = audit.kit.lines;
   // Before moving, to know which lines a move would help.
   const before = pairUp(layOut(audit, today));

@@ -200,6 +200,8 @@ export function kneesOf(points: readonly FrontierPoint[]): number[] {
       hull.pop();
     hull.push(i);
   });
+  // Where a coin buys less than it does on the whole, no bend matters any more.
+  const overall = points.length > 1 ? Math.max(1e-12, slope(0, points.length - 1)) : 0;
   const knees = hull
     .slice(1, -1)
     .map((i, k) => ({
@@ -207,7 +209,7 @@ export function kneesOf(points: readonly FrontierPoint[]): number[] {
       before: slope(hull[k]!, i),
       after: slope(i, hull[k + 2]!),
     }))
-    .filter((x) => x.after <= x.before * KNEE_FALL && x.before > 0)
+    .filter((x) => x.after <= x.before * KNEE_FALL && x.before >= overall)
     .sort((a, b) => b.before - b.after - (a.before - a.after))
     .slice(0, MOST_KNEES)
     .map((x) => x.i);

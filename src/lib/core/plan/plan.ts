@@ -3,7 +3,13 @@ import { SKILLS, type Skill } from "../catalogue/itemType.ts";
 import type { AuditFile, Line } from "../formats/auditFile.ts";
 import { score } from "../score/coverage.ts";
 import { VALUE_HAIR } from "../sieve/sift.ts";
-import { boughtLine, candidates, movedLine, type Candidates } from "./candidates.ts";
+import {
+  boughtLine,
+  candidates,
+  movedLine,
+  PRODUCT_PREFIX,
+  type Candidates,
+} from "./candidates.ts";
 import { unreachableNeeds, type Obstacle } from "./infeasible.ts";
 import { addColumn, addRow, type LinearModel, type Solver } from "./linearModel.ts";
 import { kitLoad, type Load } from "./mass.ts";
@@ -472,8 +478,23 @@ export function settle(
     after: settled.after,
     price: purchases.reduce((s, p) => s + minorUnits(p.product.price.amount) * p.packs, 0) / 100,
     boughtMassG: purchases.reduce((s, p) => s + (p.product.massG ?? 0) * p.packs, 0),
-    load: kitLoad(settled.kit),
+    load: carriedLoad(settled.kit, purchases),
   };
+}
+
+/** What is carried in the end: kit lines by their types, what is bought by the price book. */
+function carriedLoad(kit: AuditFile, purchases: readonly Purchase[]): Load {
+  const bought = new Map(purchases.map((p) => [PRODUCT_PREFIX + p.product.id, p]));
+  const own = kitLoad({
+    ...kit,
+    kit: { ...kit.kit, lines: kit.kit.lines.filter((l) => !bought.has(l.id)) },
+  });
+  let { massG, volumeMl } = own;
+  for (const { product, packs } of purchases) {
+    massG += (product.massG ?? 0) * packs;
+    volumeMl += (product.bulkMl ?? 0) * packs;
+  }
+  return { massG, volumeMl };
 }
 
 /** Failed, past its date, or a medicine nobody can identify: not merely spare. */
@@ -510,6 +531,11 @@ function layPlan(
 /** Which limit, or what else, forbids the target. */
 function whyNot(request: PlanRequest, c: Candidates, solver: Solver): Obstacle[] {
   const asked = request.target === "ready" ? c.bench.rules.thresholds.ready : request.target;
+  if (
+    request.maxSources != null &&
+    solveWith({ ...request, maxSources: null }, c, request.limits, true, solver, () => {})
+  )
+    return [{ code: "sources", allowed: request.maxSources }];
   const unlimited = solveWith(
     { ...request, limits: NO_LIMITS },
     c,
@@ -531,11 +557,6 @@ function whyNot(request: PlanRequest, c: Candidates, solver: Solver): Obstacle[]
   }
   const { limits } = request;
   const obstacles: Obstacle[] = [];
-  if (
-    request.maxSources != null &&
-    solveWith({ ...request, maxSources: null }, c, limits, true, solver, () => {})
-  )
-    obstacles.push({ code: "sources", allowed: request.maxSources });
   const given = (["budget", "massG", "volumeMl"] as const).filter((l) => limits[l] !== null);
   for (const limit of given) {
     const without = solveWith(request, c, { ...limits, [limit]: null }, true, solver, () => {});

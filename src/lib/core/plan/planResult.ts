@@ -1,5 +1,6 @@
 import { auditResult } from "../formats/auditResult.ts";
 import { actionsOf, type Action } from "./actions.ts";
+import type { frontier } from "./frontier.ts";
 import type { PlanOutcome, PlanRequest } from "./plan.ts";
 
 const two = (n: number) => Math.round(n * 100) / 100;
@@ -40,6 +41,25 @@ export function planResult(outcome: PlanOutcome, request: PlanRequest) {
     result: { coverage, interval, grade, gradeInterval, decidedBy, categories, needs },
   };
 }
+
+/** A frontier as the command line and the server routes give it. */
+export const frontierResult = ({ points, knees, steps }: ReturnType<typeof frontier>) =>
+  points.map((p, i) => {
+    const step = steps.find((s) => s.at === i);
+    return {
+      limit: p.limit,
+      coverage: six(p.coverage),
+      vital: six(p.vital),
+      bound: six(p.bound),
+      price: two(p.price),
+      massG: two(p.massG),
+      grade: p.grade,
+      proven: p.proven,
+      knee: knees.includes(i),
+      enters: step?.enters ?? [],
+      leaves: step?.leaves ?? [],
+    };
+  });
 
 function printed(action: Action) {
   switch (action.kind) {

@@ -31,7 +31,10 @@ export function shoppingList(actions: readonly Action[], book: PriceBook): Shopp
     if (!("product" in a)) continue;
     const { product, packs, pieces, spare, price } = a;
     const own = sources.get(product.source ?? "") ?? [];
-    own.push({ product, packs, pieces, spare, price, alternates: alternates(product, book) });
+    const kin = alternates(product, book);
+    // Else another kind that does the same job.
+    const other = a.runnerUp && mayPropose(a.runnerUp.product) ? [a.runnerUp.product] : [];
+    own.push({ product, packs, pieces, spare, price, alternates: kin.length > 0 ? kin : other });
     sources.set(product.source ?? "", own);
   }
   return [...sources]

@@ -1,5 +1,6 @@
 import { json, type RequestHandler } from "@sveltejs/kit";
 import { z } from "zod";
+import { SKILLS } from "$lib/core/catalogue/itemType.ts";
 import { parseAudit, zodProblems } from "$lib/core/formats/auditFile.ts";
 import { parsePriceBook } from "$lib/core/formats/priceCsv.ts";
 import { PRICE_BOOK } from "$lib/data/priceBook.ts";
@@ -14,9 +15,17 @@ const optionsSchema = z.object({
   massG: amount,
   volumeMl: amount,
   keep: z.array(z.string()).max(10_000).default([]),
+  exclude: z.array(z.string()).max(20_000).default([]),
+  maxSources: z.number().int().min(1).max(1000).nullable().optional(),
+  courses: z
+    .array(z.object({ to: z.enum(SKILLS), price: z.number().min(0).max(1e9) }))
+    .max(10)
+    .default([]),
+  timeLimitS: z.number().gt(0).max(50).optional(),
 });
 
-/** `{ audit, prices?, question?, target?, budget?, massG?, volumeMl?, keep? }` in, the plan out. */
+/** `{ audit, prices?, question?, target?, budget?, massG?, volumeMl?, keep?, exclude?, maxSources?,
+ * courses?, timeLimitS? }` in, the plan out. */
 export const POST: RequestHandler = ({ request }) =>
   withJson(request, async (body) => {
     const { audit, prices, ...rest } = (body ?? {}) as Record<string, unknown>;
@@ -54,6 +63,10 @@ export const POST: RequestHandler = ({ request }) =>
         volumeMl: o.volumeMl ?? limits.volumeMl ?? null,
       },
       keep: o.keep,
+      exclude: o.exclude,
+      maxSources: o.maxSources ?? null,
+      courses: o.courses,
+      timeLimitS: o.timeLimitS,
       today: serverToday(),
     });
     if (answer.ok) return json(answer.result);

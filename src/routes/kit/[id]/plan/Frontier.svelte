@@ -75,7 +75,11 @@
               x: here.limit,
               borderColor: "var(--ink)",
               strokeDashArray: 0,
-              label: { text: "here", style: { background: "var(--sheet)", color: "var(--ink)" } },
+              label: {
+                text: "here",
+                orientation: "horizontal",
+                style: { background: "var(--sheet)", color: "var(--ink)" },
+              },
             },
           ]
         : [],
@@ -146,18 +150,28 @@
       {options}
     />
   </div>
-  <input
-    type="range"
-    class="mt-1 h-9 w-full accent-pass"
-    min="0"
-    max={Math.max(0, points.length - 1)}
-    value={Math.max(0, at)}
-    disabled={points.length === 0}
-    aria-label={axis === "budget" ? "Budget" : "Weight at most"}
-    aria-valuetext={here ? `${limitText(here.limit)}: ${percent(here.coverage)} %` : ""}
-    oninput={(e) => choose(Number(e.currentTarget.value))}
-    data-testid="frontier-slider"
-  />
+  <!-- Under the plot: from its first to its last limit. -->
+  <div class="pr-5 pl-13">
+    <input
+      type="range"
+      class="h-9 w-full accent-pass"
+      min={points[0]?.limit ?? 0}
+      max={points.at(-1)?.limit ?? 1}
+      step="any"
+      value={here?.limit ?? 0}
+      disabled={points.length === 0}
+      aria-label={axis === "budget" ? "Budget of the curve" : "Weight of the curve"}
+      aria-valuetext={here ? `${limitText(here.limit)}: ${percent(here.coverage)} %` : ""}
+      oninput={(e) => choose(nearest(Number(e.currentTarget.value)))}
+      onkeydown={(e) => {
+        const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[e.key];
+        if (!by) return;
+        e.preventDefault();
+        choose(Math.min(points.length - 1, Math.max(0, at + by)));
+      }}
+      data-testid="frontier-slider"
+    />
+  </div>
   <div class="min-h-20 text-sm" aria-live="polite" data-testid="frontier-here">
     {#if run.failure}
       <p class="noted">The curve stopped: {run.failure}. The plan is not touched.</p>

@@ -81,19 +81,24 @@
       {effect.out.length + effect.into.length === 0 ? "The same things are bought." : ""}
     </p>
     {#if effect.touched.length > 0}
-      <ul class="mt-1 list-disc pl-5">
-        {#each effect.touched as c, i (i)}
-          <li>
-            {titleOf(c.id)}: {c.code === "price"
-              ? `${money(c.from, currency)} → ${money(c.to, currency)}`
-              : c.code === "out"
-                ? "out of stock"
-                : c.code === "lead"
-                  ? `${c.from} → ${c.to} days`
-                  : "back in stock"}
-          </li>
-        {/each}
-      </ul>
+      <details class="mt-1">
+        <summary class="flex min-h-9 cursor-pointer items-center"
+          >What changed for the things of the plan</summary
+        >
+        <ul class="list-disc pl-5">
+          {#each effect.touched as c, i (i)}
+            <li>
+              {titleOf(c.id)}: {c.code === "price"
+                ? `${money(c.from, currency)} → ${money(c.to, currency)}`
+                : c.code === "out"
+                  ? "out of stock"
+                  : c.code === "lead"
+                    ? `${c.from} → ${c.to} days`
+                    : "back in stock"}
+            </li>
+          {/each}
+        </ul>
+      </details>
     {/if}
   {/if}
 </div>

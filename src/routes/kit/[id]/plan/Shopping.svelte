@@ -47,7 +47,9 @@
       <h3 class="flex justify-between gap-3 px-5 pt-3 text-lg">
         <span
           >{s.source || "No source given"}<span class="font-text text-sm font-normal text-soft"
-            >{s.leadDays !== null ? ` · ${s.leadDays} days` : ""}</span
+            >{s.leadDays !== null
+              ? ` · arrives in ${s.leadDays} ${s.leadDays === 1 ? "day" : "days"}`
+              : ""}</span
           ></span
         ><span>{money(s.price, currency)}</span>
       </h3>
@@ -64,7 +66,7 @@
             <span class="text-soft"
               >{l.alternates.length > 0
                 ? `If it is out of stock: ${l.alternates.map((p) => `${p.title}, ${money(p.price.amount, currency)}`).join("; ")}`
-                : "Nothing of its kind could stand in."}</span
+                : "Nothing else in the price book could stand in."}</span
             >
           </li>
         {/each}

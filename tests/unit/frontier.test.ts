@@ -1,0 +1,196 @@
+import { expect } from "chai";
+import fc from "fast-check";
+import {
+  frontier,
+  frontierLimits,
+  frontierPoint,
+  GAP,
+  kneesOf,
+  mergePoints,
+  quickFrontier,
+  risen,
+  stepsOf,
+  type FrontierPoint,
+} from "../../src/lib/core/plan/frontier.ts";
+import { greedyPlan, planBound } from "../../src/lib/core/plan/greedy.ts";
+import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
+import { plan } from "../../src/lib/core/plan/plan.ts";
+import { NO_LIMITS } from "../../src/lib/core/plan/planModel.ts";
+import { planCase } from "../../bench/planCases.ts";
+import { auditFile, need } from "./build.ts";
+import { product, realSolver, request, solved } from "./planBuild.ts";
+
+let solver: Solver;
+before(async () => {
+  solver = await realSolver();
+});
+
+const point = (
+  limit: number,
+  coverage: number,
+  packs: Record<string, number> = {},
+): FrontierPoint => ({
+  limit,
+  coverage,
+  vital: 1,
+  bound: 1,
+  price: limit,
+  massG: 0,
+  grade: null,
+  packs,
+  dropped: [],
+  proven: true,
+});
+
+describe("a quick plan", () => {
+  const file = auditFile(
+    [
+      need("t", "limb-tourniquet", { tier: "vital" }),
+      need("s", "sling", { quantity: { base: 2 } }),
+      need("m", "magnify", { tier: "useful" }),
+    ],
+    [],
+  );
+  const products = [
+    product("tq", "windlass-tourniquet", 1, 27),
+    product("sling", "triangular-bandage", 1, 2),
+    product("lens", "magnifier", 1, 4),
+  ];
+  it("buys vital needs first, then what gains most for its price, within the budget", () => {
+    const r = request(file, products, { question: "best", limits: { ...NO_LIMITS, budget: 31 } });
+    const { choice, reaches } = greedyPlan(r);
+    // 27 for the tourniquet; of the 4 left two slings (3 of 9 points) before the lens (1 of 9).
+    expect(choice.purchases.map((p) => `${p.packs} ${p.product.id}`)).to.deep.equal([
+      "1 tq",
+      "2 sling",
+    ]);
+    expect(choice.price).to.equal(31);
+    expect(reaches).to.equal(true);
+  });
+  it("takes out again what has become needless: one gauze for both jobs, the pad goes", () => {
+    const both = auditFile(
+      [
+        need("p", "wound-packing", { tier: "vital" }),
+        need("h", "haemostatic-packing", { tier: "vital" }),
+      ],
+      [],
+    );
+    const { choice } = greedyPlan(
+      request(both, [
+        product("plain", "packing-gauze", 1, 4),
+        product("pair", "haemostatic-gauze", 2, 30),
+      ]),
+    );
+    expect(choice.purchases.map((p) => p.product.id)).to.deep.equal(["pair"]);
+  });
+  it("keeps limits, and neither it nor the exact plan passes the bound", () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 1000 }),
+        fc.integer({ min: 10, max: 90 }),
+        (seed, budget) => {
+          const { audit, book } = planCase("small", seed);
+          const r = {
+            ...request(audit, [], { question: "best", limits: { ...NO_LIMITS, budget } }),
+            book: { ...book, currency: "EUR" },
+          };
+          const quick = greedyPlan(r);
+          const exact = solved(r, solver);
+          const bound = planBound(r, solver, quick.choice)!;
+          expect(quick.choice.price).to.be.at.most(budget + 1e-9);
+          expect(100 * exact.choice.after.coverage!).to.be.at.most(bound.bound + 1e-4);
+          const cheap = { ...r, question: "cheapest" as const, target: 0.5, limits: NO_LIMITS };
+          const least = plan(cheap, solver);
+          if (least.status === "infeasible") return;
+          const low = planBound(cheap, solver)!;
+          expect(low.bound).to.be.at.most(least.choice.price + 1e-9);
+          const first = greedyPlan(cheap);
+          if (first.reaches) expect(first.choice.price).to.be.at.least(least.choice.price - 1e-9);
+        },
+      ),
+      { numRuns: 6, seed: 5 },
+    );
+  }).timeout(240_000);
+});
+
+describe("a frontier", () => {
+  it("has the plan of each budget, to a twentieth of a point, rising", () => {
+    const { audit, book } = planCase("small", 3);
+    const r = { ...request(audit, [], { question: "best" }), book: { ...book, currency: "EUR" } };
+    const { points } = frontier(r, "budget", solver, 6);
+    expect(points[0]!.limit).to.equal(0);
+    expect(points[0]!.price).to.equal(0);
+    for (const p of points) {
+      expect(p.price).to.be.at.most(p.limit + 1e-9);
+      expect(p.coverage).to.be.at.most(p.bound + 1e-9);
+    }
+    const middle = points[3]!;
+    const exact = solved({ ...r, limits: { ...NO_LIMITS, budget: middle.limit } }, solver).choice;
+    expect(100 * middle.vital).to.be.at.least(100 * points[2]!.vital - GAP);
+    // The exact plan has no less vital coverage; where it is the same, all coverage is as near.
+    expect(100 * middle.coverage).to.be.within(
+      100 * exact.after.coverage! - 2 * GAP,
+      100 * exact.after.coverage! + 5,
+    );
+  }).timeout(120_000);
+  it("against mass carries less as the limit falls, and never more than it", () => {
+    const { audit, book } = planCase("small", 4);
+    const r = {
+      ...request(audit, [], { question: "best", limits: { ...NO_LIMITS, budget: 40 } }),
+      book: { ...book, currency: "EUR" },
+    };
+    const limits = frontierLimits(r, "mass", 4);
+    expect(limits).to.have.length(4);
+    for (const limit of limits)
+      expect(frontierPoint(r, "mass", limit, solver).massG).to.be.at.most(limit + 1e-6);
+  }).timeout(120_000);
+  it("has a quick answer for every limit at once", () => {
+    const { audit, book } = planCase("small", 5);
+    const r = { ...request(audit, [], { question: "best" }), book: { ...book, currency: "EUR" } };
+    const limits = frontierLimits(r, "budget");
+    const quick = quickFrontier({ request: r, axis: "budget", limits });
+    expect(quick.map((p) => p.limit)).to.deep.equal(limits);
+    expect(quick.every((p) => !p.proven)).to.equal(true);
+  });
+  it("keeps the plan of a lower limit where a later one fell back", () => {
+    const risenPoints = risen([point(0, 0.2), point(10, 0.5), point(20, 0.4), point(30, 0.6)]);
+    expect(risenPoints.map((p) => p.coverage)).to.deep.equal([0.2, 0.5, 0.5, 0.6]);
+    expect(risenPoints.map((p) => p.limit)).to.deep.equal([0, 10, 20, 30]);
+  });
+  it("names what enters and leaves at each step", () => {
+    const steps = stepsOf([
+      point(0, 0.2),
+      point(10, 0.4, { a: 1 }),
+      point(20, 0.4, { a: 1 }),
+      point(30, 0.7, { b: 2, c: 1 }),
+    ]);
+    expect(steps.map(({ at, enters, leaves }) => ({ at, enters, leaves }))).to.deep.equal([
+      { at: 1, enters: [{ product: "a", packs: 1 }], leaves: [] },
+      {
+        at: 3,
+        enters: [
+          { product: "b", packs: 2 },
+          { product: "c", packs: 1 },
+        ],
+        leaves: [{ product: "a", packs: 1 }],
+      },
+    ]);
+    expect(steps[1]!.gain).to.be.closeTo(0.3, 1e-12);
+  });
+  it("has a knee where a coin buys half as much, and none on a straight line", () => {
+    // 3 points a coin to 10, then 0.5 a coin.
+    const bent = [point(0, 0), point(5, 0.15), point(10, 0.3), point(20, 0.35), point(30, 0.4)];
+    expect(kneesOf(bent)).to.deep.equal([2]);
+    expect(kneesOf([0, 1, 2, 3].map((i) => point(i, i / 10)))).to.deep.equal([]);
+    expect(kneesOf([])).to.deep.equal([]);
+  });
+  it("takes proven points in the place of quick ones, in order", () => {
+    const quick = [point(0, 0.1), point(10, 0.2)];
+    const merged = mergePoints(quick, [point(10, 0.3), point(5, 0.2)]);
+    expect(merged.map((p) => [p.limit, p.coverage])).to.deep.equal([
+      [0, 0.1],
+      [5, 0.2],
+      [10, 0.3],
+    ]);
+  });
+});

@@ -1,0 +1,295 @@
+import { expect } from "chai";
+import fc from "fast-check";
+import { audit } from "../../src/lib/core/audit.ts";
+import { actionsOf } from "../../src/lib/core/plan/actions.ts";
+import { boughtLine } from "../../src/lib/core/plan/candidates.ts";
+import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
+import { kitLoad } from "../../src/lib/core/plan/mass.ts";
+import { plan, vitalOf, type PlanRequest } from "../../src/lib/core/plan/plan.ts";
+import { NO_LIMITS } from "../../src/lib/core/plan/planModel.ts";
+import { partOf, portionsOf } from "../../src/lib/core/plan/portions.ts";
+import { without } from "../../src/lib/core/plan/whatIf.ts";
+import { shippedType } from "../../src/lib/core/catalogue/catalogue.ts";
+import { auditFile, good, need, TODAY } from "./build.ts";
+import { product, purchasesOf, realSolver, request, solved } from "./planBuild.ts";
+
+let solver: Solver;
+before(async () => {
+  solver = await realSolver();
+});
+const solve = (r: PlanRequest) => solved(r, solver);
+
+describe("wishes", () => {
+  const file = auditFile([need("s", "sling", { tier: "vital" })], []);
+  const two = [
+    product("near", "triangular-bandage", 1, 2, { source: "A" }),
+    product("far", "triangular-bandage", 1, 3, { source: "B" }),
+  ];
+  it("not this product: the next one is bought", () => {
+    expect(purchasesOf(solve(request(file, two)))).to.deep.equal(["1 near"]);
+    expect(purchasesOf(solve(request(file, two, { exclude: ["near"] })))).to.deep.equal(["1 far"]);
+  });
+  it("one source: the dearer whole (6) from one place, not the cheaper parts (4) from two", () => {
+    const both = auditFile(
+      [need("s", "sling", { tier: "vital" }), need("m", "magnify", { tier: "vital" })],
+      [],
+    );
+    const products = [
+      ...two,
+      product("lens A", "magnifier", 1, 5, { source: "A" }),
+      product("lens B", "magnifier", 1, 2, { source: "B" }),
+    ];
+    expect(solve(request(both, products)).choice.price).to.equal(4);
+    const one = solve(request(both, products, { maxSources: 1 }));
+    expect(one.choice.price).to.equal(5);
+    expect(new Set(one.choice.purchases.map((p) => p.product.source))).to.deep.equal(
+      new Set(["B"]),
+    );
+  });
+  it("says when only the number of sources forbids it", () => {
+    const both = auditFile(
+      [need("s", "sling", { tier: "vital" }), need("m", "magnify", { tier: "vital" })],
+      [],
+    );
+    const outcome = plan(
+      request(both, [two[0]!, product("lens", "magnifier", 1, 2, { source: "B" })], {
+        maxSources: 1,
+      }),
+      solver,
+    );
+    expect(outcome.status === "infeasible" && outcome.why).to.deep.equal([
+      { code: "sources", allowed: 1 },
+    ]);
+  });
+  it("a product out of stock is not bought", () => {
+    const out = [{ ...two[0]!, inStock: false }, two[1]!];
+    expect(purchasesOf(solve(request(file, out)))).to.deep.equal(["1 far"]);
+  });
+});
+
+describe("training", () => {
+  const file = auditFile([need("t", "limb-tourniquet", { tier: "vital" })], [], {
+    brief: { skill: "anyone" },
+  });
+  const tq = [product("tq", "windlass-tourniquet", 1, 27)];
+  it("makes possible what no purchase alone can: course 80 + tourniquet 27 = 107", () => {
+    expect(plan(request(file, tq), solver).status).to.equal("infeasible");
+    const r = request(file, tq, { courses: [{ to: "trained", price: 80 }] });
+    const outcome = solve(r);
+    expect(outcome.choice.price).to.equal(107);
+    expect(outcome.choice.course).to.deep.equal({ to: "trained", price: 80 });
+    const train = actionsOf(outcome, r).find((a) => a.kind === "train")!;
+    expect(train).to.deep.include({ to: "trained", price: 80, phase: "before-carried" });
+    // Untrained, the tourniquet counts for nothing: the course carries all 100 points.
+    expect("gain" in train && train.gain).to.be.closeTo(100, 1e-9);
+  });
+  it("is not bought where things alone are cheaper, nor above the budget", () => {
+    const trained = auditFile([need("s", "sling", { tier: "vital" })], []);
+    const sling = [product("s", "triangular-bandage", 1, 2)];
+    const courses = [{ to: "advanced" as const, price: 1 }];
+    expect(solve(request(trained, sling, { courses })).choice.course).to.equal(null);
+    const poor = request(file, tq, {
+      question: "best",
+      courses: [{ to: "trained", price: 80 }],
+      limits: { ...NO_LIMITS, budget: 100 },
+    });
+    expect(solve(poor).choice.course).to.equal(null);
+  });
+});
+
+describe("repacking and swapping under a limit on weight", () => {
+  it("carries half metres of a single roll, single pieces, and nothing less of what must be long", () => {
+    const tape = good("t", "duct-tape", 1, { sizeMm: [50, 10_000] });
+    const type = shippedType("duct-tape")!;
+    expect(portionsOf(tape, type)).to.deep.equal({ step: 0.5, steps: 20 });
+    expect(portionsOf(tape, type, false)).to.deep.equal({ step: 10, steps: 1 });
+    expect(partOf(tape, type, 1.5).sizeMm).to.deep.equal([50, 1500]);
+    const pads = good("p", "gauze-pad", 12);
+    expect(portionsOf(pads, shippedType("gauze-pad")!)).to.deep.equal({ step: 1, steps: 12 });
+    expect(partOf(pads, shippedType("gauze-pad")!, 5).counted).to.equal(5);
+  });
+  it("keeps of twelve pads the four that are needed and fit, and says so", () => {
+    const each = shippedType("gauze-pad")!.massG!;
+    const file = auditFile(
+      [need("p", "medium-wound-pad", { quantity: { base: 4 }, tier: "vital" })],
+      [good("pads", "gauze-pad", 12, { sizeMm: [100, 100] })],
+    );
+    const r = request(file, [], { limits: { ...NO_LIMITS, massG: 6 * each } });
+    const outcome = solve(r);
+    expect(outcome.choice.after.grade).to.equal("Ready");
+    expect(outcome.choice.dropped).to.deep.equal([]);
+    // As little stays at home as the limit asks: six of twelve.
+    expect(outcome.choice.repacked).to.deep.equal([{ line: "pads", kept: 6, had: 12 }]);
+    expect(actionsOf(outcome, r)).to.deep.equal([
+      {
+        kind: "repack",
+        phase: "before-carried",
+        line: "pads",
+        kept: 6,
+        had: 12,
+        massG: 6 * each,
+      },
+    ]);
+    expect(outcome.choice.load.massG).to.be.at.most(6 * each + 1e-9);
+  });
+  it("does not repack what the user always carries", () => {
+    const each = shippedType("gauze-pad")!.massG!;
+    const file = auditFile(
+      [need("p", "medium-wound-pad", { quantity: { base: 4 }, tier: "vital" })],
+      [good("pads", "gauze-pad", 12, { sizeMm: [100, 100] })],
+    );
+    const outcome = plan(
+      request(file, [], { limits: { ...NO_LIMITS, massG: 6 * each }, keep: ["pads"] }),
+      solver,
+    );
+    expect(outcome.status).to.equal("infeasible");
+  });
+  it("swaps a good heavy thing for a light one that does the same", () => {
+    const heavy = shippedType("insulated-bag")!.massG!;
+    const file = auditFile(
+      [
+        need("w", "heat-retention", {
+          tier: "vital",
+          accept: [{ itemType: "foil-blanket", credit: 1 }],
+        }),
+      ],
+      [good("bag", "insulated-bag")],
+    );
+    const r = request(file, [product("foil", "foil-blanket", 1, 2, { massG: 60 })], {
+      limits: { ...NO_LIMITS, massG: heavy - 1 },
+    });
+    const outcome = solve(r);
+    const actions = actionsOf(outcome, r);
+    expect(actions.find((a) => "product" in a)).to.deep.include({ kind: "swap", instead: ["bag"] });
+    expect(actions.find((a) => a.kind === "drop")).to.deep.include({
+      line: "bag",
+      because: "limit",
+    });
+  });
+
+  /** The slow obvious answer: every number of packs and of pieces carried, audited. */
+  const smallCase = fc.record({
+    required: fc.array(fc.integer({ min: 1, max: 4 }), { minLength: 2, maxLength: 2 }),
+    vital: fc.boolean(),
+    have: fc.array(fc.integer({ min: 0, max: 3 }), { minLength: 2, maxLength: 2 }),
+    packs: fc.array(fc.tuple(fc.integer({ min: 1, max: 2 }), fc.integer({ min: 1, max: 9 })), {
+      minLength: 2,
+      maxLength: 2,
+    }),
+    mass: fc.integer({ min: 1, max: 60 }),
+    budget: fc.integer({ min: 0, max: 12 }),
+  });
+  const KINDS = [
+    ["medium-wound-pad", "gauze-pad"],
+    ["bulk-absorbent", "abd-pad"],
+  ] as const;
+  it("finds what trying everything finds: most vital, most coverage, least price", () => {
+    fc.assert(
+      fc.property(smallCase, (c) => {
+        const file = auditFile(
+          KINDS.map(([fn], i) =>
+            need(`n${i}`, fn, {
+              quantity: { base: c.required[i]! },
+              tier: i === 0 && c.vital ? "vital" : "core",
+            }),
+          ),
+          KINDS.map(([, type], i) => good(`l${i}`, type, c.have[i]!, { sizeMm: [200, 200] })),
+        );
+        const products = KINDS.map(([, type], i) =>
+          product(`p${i}`, type, c.packs[i]![0], c.packs[i]![1], { sizeMm: [200, 200] }),
+        );
+        const limits = { ...NO_LIMITS, massG: c.mass, budget: c.budget };
+        const outcome = solve(request(file, products, { question: "best", limits }));
+        let best = [-1, -1, -Infinity];
+        for (let a = 0; a <= c.have[0]!; a++)
+          for (let b = 0; b <= c.have[1]!; b++)
+            for (let x = 0; x <= 4; x++)
+              for (let y = 0; y <= 4; y++) {
+                const price = x * c.packs[0]![1] + y * c.packs[1]![1];
+                if (price > c.budget) continue;
+                const lines = [
+                  ...file.kit.lines.map((l, i) => ({ ...l, counted: [a, b][i]! })),
+                  ...(x > 0 ? [boughtLine(products[0]!, x, TODAY)] : []),
+                  ...(y > 0 ? [boughtLine(products[1]!, y, TODAY)] : []),
+                ];
+                const kit = { ...file, kit: { ...file.kit, lines } };
+                // Bought things weigh what the price book says, as the planner reckons.
+                const carried =
+                  kitLoad({ ...file, kit: { ...file.kit, lines: lines.slice(0, 2) } }).massG +
+                  x * products[0]!.massG! +
+                  y * products[1]!.massG!;
+                if (carried > c.mass + 1e-9) continue;
+                const after = audit(kit, TODAY);
+                const key = [vitalOf(after), after.coverage!, -price];
+                const at = key.findIndex((v, i) => Math.abs(v - best[i]!) > 1e-9);
+                if (at >= 0 && key[at]! > best[at]!) best = key;
+              }
+        const { after, price } = outcome.choice;
+        expect(vitalOf(after), JSON.stringify(c)).to.be.closeTo(best[0]!, 1e-6);
+        expect(after.coverage!, JSON.stringify(c)).to.be.closeTo(best[1]!, 1e-6);
+        expect(price, JSON.stringify(c)).to.be.closeTo(-best[2]!, 1e-6);
+      }),
+      { numRuns: 60, seed: 21 },
+    );
+  }).timeout(120_000);
+});
+
+describe("a search that is cut off", () => {
+  it("gives the best found and how far it may be from the best, in what it is in", () => {
+    const file = auditFile([need("s", "sling", { tier: "vital" })], []);
+    // A solver that finds the answer and has no time to prove it: 1.50 may still be possible.
+    const hurried: Solver = (model, options) => {
+      const done = solver(model, options);
+      return model.columns.some((c) => c.cost === 200)
+        ? { ...done, status: "time-limit", bound: done.objective - 50 }
+        : done;
+    };
+    const outcome = plan(request(file, [product("s", "triangular-bandage", 1, 2)]), hurried);
+    if (outcome.status === "infeasible") throw new Error();
+    expect(outcome.status).to.equal("feasible");
+    expect(outcome.gap).to.be.closeTo(0.5, 1e-9);
+    expect(outcome.gapIn).to.equal("price");
+    expect(outcome.choice.price).to.equal(2);
+  });
+});
+
+describe("when a choice would change", () => {
+  const file = auditFile([need("t", "limb-tourniquet", { tier: "vital" })], []);
+  it("cheapest: at the price where the plan without it is no dearer, 24 + (27 − 24)", () => {
+    const r = request(file, [
+      product("ratchet", "ratchet-tourniquet", 1, 24),
+      product("rod", "windlass-tourniquet", 1, 27),
+    ]);
+    const outcome = solve(r);
+    const other = without(r, outcome, "ratchet", solver);
+    expect(other).to.deep.include({ none: false, priceMore: 3, changesAtPrice: 27, proven: true });
+    // At 26.99 it stays, at 27.01 it goes.
+    const at = (price: number) =>
+      purchasesOf(
+        solve(
+          request(file, [
+            product("ratchet", "ratchet-tourniquet", 1, price),
+            product("rod", "windlass-tourniquet", 1, 27),
+          ]),
+        ),
+      );
+    expect(at(26.99)).to.deep.equal(["1 ratchet"]);
+    expect(at(27.01)).to.deep.equal(["1 rod"]);
+  });
+  it("best: when it no longer fits the budget, or the weight", () => {
+    const r = request(file, [product("ratchet", "ratchet-tourniquet", 1, 24, { massG: 100 })], {
+      question: "best",
+      limits: { ...NO_LIMITS, budget: 30, massG: 150 },
+    });
+    const other = without(r, solve(r), "ratchet", solver);
+    if (other.none) throw new Error();
+    expect(other.changesAtPrice).to.equal(30);
+    expect(other.coverageLess).to.be.closeTo(100, 1e-9);
+    // It weighs 100 g, and 50 g are left of the limit.
+    expect(other.changesAtMassG).to.be.closeTo(150, 1e-9);
+  });
+  it("says where nothing else does it", () => {
+    const r = request(file, [product("ratchet", "ratchet-tourniquet", 1, 24)]);
+    expect(without(r, solve(r), "ratchet", solver)).to.deep.equal({ none: true });
+  });
+});
