@@ -52,7 +52,11 @@ const kit = "/kit/demo-crew-box";
 await shoot("shelf", "/");
 for (const stage of ["brief", "unpack", "bench", "sieve", "log"])
   await shoot(stage, `${kit}/${stage}`);
-await shoot("plan", `${kit}/plan`, undefined, "light", "plan-result");
+await shoot("plan", `${kit}/plan`, undefined, "light", "plan-result", async (page) => {
+  await page.getByText("A knee:").waitFor({ timeout: 60_000 });
+});
+await shoot("prices", "/prices", undefined, "light", "products");
+await shoot("calendar", `${kit}/calendar`);
 await shoot("report", `${kit}/report`, undefined, "light", undefined, async (page) => {
   await page.getByText("the plan is still being worked out").waitFor({ state: "hidden" });
 });

@@ -13,6 +13,7 @@ import type { Outcome, Problem } from "../lib/core/formats/problem.ts";
 import { jsonSchemaOf, SCHEMAS } from "../lib/core/formats/schemas.ts";
 import { actionsOf } from "../lib/core/plan/actions.ts";
 import { highsSolver } from "../lib/core/plan/highsSolver.ts";
+import { keptToBag } from "../lib/core/plan/fitBag.ts";
 import { frontier } from "../lib/core/plan/frontier.ts";
 import { plan, type Course, type PlanRequest } from "../lib/core/plan/plan.ts";
 import { frontierResult, planResult } from "../lib/core/plan/planResult.ts";
@@ -30,7 +31,7 @@ const USAGE = `usage: npm run --silent cli -- COMMAND
   plan FILE [--budget N] [--mass G] [--volume ML] [--target ready|0.85]
             [--best] [--prices FILE] [--today DAY] [--frontier]
             [--exclude ID,ID] [--keep LINE,LINE] [--sources N]
-            [--course trained=PRICE] [--time SECONDS]
+            [--course trained=PRICE] [--time SECONDS] [--fit]
   report FILE --to pdf|html|md --out PATH [--today DAY]
   schema audit|list|workspace`;
 
@@ -150,7 +151,7 @@ function requestOf(
   if (target !== "ready" && !(share > 0 && share <= 1))
     throw new Usage(`--target '${target}' is neither 'ready' nor a coverage between 0 and 1`);
   const best = flags.has("best") || (flags.has("budget") && !flags.has("target"));
-  return {
+  const request: PlanRequest = {
     audit: file,
     book,
     question: best ? "best" : "cheapest",
@@ -167,6 +168,7 @@ function requestOf(
     timeLimitS: amount("time", undefined) ?? undefined,
     today,
   };
+  return flags.has("fit") ? keptToBag(request) : request;
 }
 
 const listOf = (flags: ReadonlyMap<string, string>, name: string): string[] =>
@@ -195,7 +197,7 @@ function courseOf(text: string): Course {
 const VALUE_FLAGS = new Set(
   "today budget mass volume target prices to out exclude keep sources course time".split(" "),
 );
-const PLAIN_FLAGS = new Set(["best", "frontier"]);
+const PLAIN_FLAGS = new Set(["best", "frontier", "fit"]);
 
 function parseArguments(args: readonly string[]) {
   const positional: string[] = [];

@@ -29,6 +29,13 @@ test("read-card, audit and plan answer as the command line does", async ({ reque
     expect(report.headers()["content-type"]).toContain(type);
     expect((await report.body()).toString("utf8").startsWith(starts), to).toBe(true);
   }
+  const other = await request.post("/api/plan", {
+    data: { audit, exclude: [planned.actions[0].product], maxSources: 2 },
+  });
+  const { actions } = await other.json();
+  expect(actions.map((a: { product?: string }) => a.product)).not.toContain(
+    planned.actions[0].product,
+  );
   const none = await request.post("/api/plan", { data: { audit, budget: 1 } });
   expect((await none.json()).why[0].code).toBe("limit");
 });
@@ -63,6 +70,15 @@ test("every refusal has the one form, with what and where", async ({ request }) 
   await bad("/api/audit", "x".repeat(6 * 1024 * 1024), 413, "body");
   await bad("/api/nothing", {}, 404);
   expect((await request.get("/api/audit")).status()).toBe(405);
+});
+
+test("the stand-in supplier has the same list for the same day", async ({ request }) => {
+  const ask = async (query: string) => (await request.get(`/api/sim/prices?${query}`)).json();
+  const list = await ask("day=2026-11-26");
+  expect(list).toMatchObject({ day: "2026-11-26", currency: "EUR" });
+  expect(await ask("day=2026-11-26&seed=1")).toEqual(list);
+  expect((await ask("day=2026-11-26&seed=2")).prices).not.toEqual(list.prices);
+  expect((await request.get("/api/sim/prices?day=2026-02-30")).status()).toBe(422);
 });
 
 test("health, schemas and security headers", async ({ request }) => {

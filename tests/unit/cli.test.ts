@@ -74,6 +74,29 @@ describe("the command line", function () {
     const best = JSON.parse(run(["plan", AUDIT, "--prices", prices, "--budget", "5"]).out);
     expect(best.totals.price).to.equal(5);
   });
+  it("keeps to wishes, and gives the frontier against budget and mass", () => {
+    const prices = file(
+      "wishes.csv",
+      "id,title,itemType,price,pack,sizeMm,massG\ntq,TQ,windlass-tourniquet,20,1,,80\nr,Ratchet,ratchet-tourniquet,25,1,,100\nroll,Roll,roller-bandage,1,1,75x4000,15\n",
+    );
+    const plan = JSON.parse(
+      run([
+        "plan",
+        AUDIT,
+        ...["--prices", prices, "--today", "2026-08-01", "--exclude", "tq", "--sources", "1"],
+        "--frontier",
+      ]).out,
+    );
+    expect(plan.totals.price).to.equal(26);
+    const { budget, mass } = plan.frontier;
+    expect(budget.length).to.be.at.least(10);
+    expect(budget[0]).to.deep.include({ limit: 0, price: 0, enters: [] });
+    // From 25 on the ratchet tourniquet is there: 5 of 12 points.
+    const with_ = budget.find((p: { price: number }) => p.price >= 25);
+    expect(with_.vital).to.equal(1);
+    expect(budget.at(-1).coverage).to.be.closeTo(plan.result.coverage, 1e-6);
+    for (const p of mass) expect(p.massG).to.be.at.most(p.limit + 1e-6);
+  });
   it("writes a report and schemas", () => {
     const out = join(folder, "r.md");
     expect(
@@ -119,6 +142,8 @@ describe("the command line", function () {
       ["audit", AUDIT, "--what"],
       ["plan", AUDIT, "--budget", "x"],
       ["plan", AUDIT, "--target", "7"],
+      ["plan", AUDIT, "--sources", "0"],
+      ["plan", AUDIT, "--course", "wizard=3"],
       ["schema", "x"],
     ]) {
       const r = run(args);

@@ -3,6 +3,7 @@ import fc from "fast-check";
 import { audit } from "../../src/lib/core/audit.ts";
 import { actionsOf } from "../../src/lib/core/plan/actions.ts";
 import { boughtLine } from "../../src/lib/core/plan/candidates.ts";
+import { bagRoomMl, keptToBag } from "../../src/lib/core/plan/fitBag.ts";
 import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
 import { kitLoad } from "../../src/lib/core/plan/mass.ts";
 import { plan, vitalOf, type PlanRequest } from "../../src/lib/core/plan/plan.ts";
@@ -64,6 +65,36 @@ describe("wishes", () => {
   it("a product out of stock is not bought", () => {
     const out = [{ ...two[0]!, inStock: false }, two[1]!];
     expect(purchasesOf(solve(request(file, out)))).to.deep.equal(["1 far"]);
+  });
+});
+
+describe("the bag itself as a limit", () => {
+  const compartments = [
+    { id: "main", name: "main", place: "open-top", innerMm: [200, 100, 50] },
+  ] as const;
+  const file = (rooms: readonly object[]) => {
+    const f = auditFile([need("c", "cut-clothing", { tier: "vital" })], []);
+    return { ...f, kit: { ...f.kit, container: { compartments: rooms } } };
+  };
+  const long = product("long", "trauma-shears", 1, 5, { sizeMm: [240] });
+  const short = product("short", "trauma-shears", 1, 9, { sizeMm: [180] });
+  it("buys only what goes in: shears of 240 mm are longer than the diagonal of 229 mm", () => {
+    // √(200² + 100² + 50²) = 229
+    const r = request(file(compartments), [long, short]);
+    expect(purchasesOf(solve(r))).to.deep.equal(["1 long"]);
+    expect(purchasesOf(solve(keptToBag(r)))).to.deep.equal(["1 short"]);
+  });
+  it("holds three quarters of 200 × 100 × 50 mm: 750 ml, less where a smaller limit is set", () => {
+    const r = request(file(compartments), [short]);
+    expect(bagRoomMl(r.audit)).to.equal(750);
+    expect(keptToBag(r).limits.volumeMl).to.equal(750);
+    const tight = { ...r, limits: { ...NO_LIMITS, volumeMl: 300 } };
+    expect(keptToBag(tight).limits.volumeMl).to.equal(300);
+  });
+  it("sets no limit where a compartment is not measured", () => {
+    const r = request(file([...compartments, { id: "x", name: "x", place: "pocket" }]), [long]);
+    expect(bagRoomMl(r.audit)).to.equal(null);
+    expect(keptToBag(r)).to.equal(r);
   });
 });
 

@@ -87,6 +87,8 @@ export const kitRecordSchema = z.looseObject({
     exclude: z.array(z.string()).max(20_000).optional(),
     keep: z.array(z.string()).max(10_000).optional(),
     maxSources: z.number().int().min(1).max(100).optional(),
+    /** Keep to the bag's measured compartments. */
+    fitBag: z.boolean().optional(),
     /** What courses for the party would cost, by the skill they lead to. */
     courses: z.partialRecord(z.enum(SKILLS), z.number().min(0).max(1e9)).optional(),
   }),

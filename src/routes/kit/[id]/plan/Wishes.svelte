@@ -1,7 +1,6 @@
 <script lang="ts">
   import { SKILLS } from "$lib/core/catalogue/itemType.ts";
-  import { PACKING_FACTOR } from "$lib/core/bag/fit.ts";
-  import { readBag } from "$lib/core/bag/bag.ts";
+  import { bagRoomMl } from "$lib/core/plan/fitBag.ts";
   import type { KitRecord } from "$lib/core/records/records.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
@@ -24,16 +23,7 @@
     );
   const limits = $derived(kit.brief.limits);
   const budget = $derived(plan.budget ?? limits.budget);
-  const room = $derived.by(() => {
-    const rooms = readBag(kit.record?.kit.container).compartments ?? [];
-    const known = rooms.filter((r) => r.innerMm);
-    if (known.length === 0 || known.length < rooms.length) return null;
-    const ml = known.reduce(
-      (s, r) => s + (r.innerMm![0] * r.innerMm![1] * r.innerMm![2]) / 1000,
-      0,
-    );
-    return Math.round(ml * PACKING_FACTOR);
-  });
+  const room = $derived(bagRoomMl(kit.file));
   const above = $derived(
     SKILLS.filter((s) => SKILLS.indexOf(s) > SKILLS.indexOf(kit.brief.skill) && s !== "licensed"),
   );
@@ -84,11 +74,15 @@
         kit.updateBrief("space limit", { limits: { ...limits, volumeMl: n } }, "volume")}
     />
   </div>
-  {#if room !== null && limits.volumeMl !== room}
-    <button
-      class="btn mt-2 w-full"
-      onclick={() => kit.updateBrief("the bag's room", { limits: { ...limits, volumeMl: room } })}
-      >Keep to the bag's measured room, {litres(room)}</button
+  {#if room !== null}
+    <label class="mt-2 flex min-h-11 items-center gap-2"
+      ><input
+        type="checkbox"
+        class="size-5"
+        checked={plan.fitBag ?? false}
+        onchange={(e) =>
+          change("keep to the bag's room", { fitBag: e.currentTarget.checked || undefined })}
+      />Only what the bag's compartments hold, {litres(room)}</label
     >
   {/if}
 

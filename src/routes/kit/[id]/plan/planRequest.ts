@@ -1,4 +1,5 @@
 import type { AuditFile } from "$lib/core/formats/auditFile.ts";
+import { keptToBag } from "$lib/core/plan/fitBag.ts";
 import type { Course, PlanRequest } from "$lib/core/plan/plan.ts";
 import type { PriceBook } from "$lib/core/plan/priceBook.ts";
 import type { KitRecord } from "$lib/core/records/records.ts";
@@ -11,7 +12,7 @@ export function planRequestOf(
   today: string,
 ): PlanRequest {
   const { limits } = audit.brief;
-  return {
+  const request: PlanRequest = {
     audit,
     book,
     question: plan.question,
@@ -29,4 +30,5 @@ export function planRequestOf(
     ),
     today,
   };
+  return plan.fitBag ? keptToBag(request) : request;
 }
