@@ -5,7 +5,9 @@ import { frontier, frontierLimits, POINTS, quickFrontier } from "../src/lib/core
 import { greedyPlan, minimise, planBound } from "../src/lib/core/plan/greedy.ts";
 import { highsSolver } from "../src/lib/core/plan/highsSolver.ts";
 import type { LinearModel } from "../src/lib/core/plan/linearModel.ts";
-import { plan, vitalOf, type PlanRequest } from "../src/lib/core/plan/plan.ts";
+import { plan } from "../src/lib/core/plan/plan.ts";
+import { vitalOf } from "../src/lib/core/plan/choice.ts";
+import type { PlanRequest } from "../src/lib/core/plan/request.ts";
 import { NO_LIMITS, planModel } from "../src/lib/core/plan/planModel.ts";
 import { planCase, SIZES } from "./planCases.ts";
 

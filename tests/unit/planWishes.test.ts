@@ -6,7 +6,9 @@ import { boughtLine } from "../../src/lib/core/plan/candidates.ts";
 import { bagRoomMl, keptToBag } from "../../src/lib/core/plan/fitBag.ts";
 import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
 import { kitLoad } from "../../src/lib/core/plan/mass.ts";
-import { plan, vitalOf, type PlanRequest } from "../../src/lib/core/plan/plan.ts";
+import { plan } from "../../src/lib/core/plan/plan.ts";
+import { vitalOf } from "../../src/lib/core/plan/choice.ts";
+import type { PlanRequest } from "../../src/lib/core/plan/request.ts";
 import { NO_LIMITS } from "../../src/lib/core/plan/planModel.ts";
 import { partOf, portionsOf } from "../../src/lib/core/plan/portions.ts";
 import { without } from "../../src/lib/core/plan/whatIf.ts";
@@ -281,6 +283,30 @@ describe("a search that is cut off", () => {
     expect(outcome.gap).to.be.closeTo(0.5, 1e-9);
     expect(outcome.gapIn).to.equal("price");
     expect(outcome.choice.price).to.equal(2);
+  });
+});
+
+describe("a search that finds nothing in time", () => {
+  const file = auditFile([need("s", "sling", { tier: "vital" })], []);
+  /** No programme of whole numbers is ever solved; the relaxation is. */
+  const never: Solver = (model, options) =>
+    options?.relaxed
+      ? solver(model, options)
+      : { status: "time-limit", x: [], objective: Infinity, bound: -Infinity };
+  it("gives the quick answer with the bound of the relaxation: 2.00, and no less than 2.00", () => {
+    const outcome = plan(request(file, [product("s", "triangular-bandage", 1, 2)]), never);
+    if (outcome.status === "infeasible") throw new Error();
+    expect(outcome.status).to.equal("feasible");
+    expect(outcome.choice.price).to.equal(2);
+    expect(outcome.gap).to.equal(0);
+  });
+  it("does not call it impossible where the quick answer falls short", () => {
+    const poor = request(file, [product("s", "triangular-bandage", 1, 2)], {
+      limits: { ...NO_LIMITS, budget: 1 },
+    });
+    const outcome = plan(poor, never);
+    expect(outcome.status).to.equal("infeasible");
+    expect(outcome.status === "infeasible" && outcome.why).to.deep.equal([{ code: "not-proven" }]);
   });
 });
 

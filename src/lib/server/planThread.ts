@@ -1,7 +1,8 @@
 import { parentPort, workerData } from "node:worker_threads";
 import loadHighs from "highs";
 import { highsSolver } from "../core/plan/highsSolver.ts";
-import { plan, type PlanRequest } from "../core/plan/plan.ts";
+import { plan } from "../core/plan/plan.ts";
+import type { PlanRequest } from "../core/plan/request.ts";
 import { planResult } from "../core/plan/planResult.ts";
 
 /** A thread that solves one plan and says the result. */

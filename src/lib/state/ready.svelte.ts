@@ -1,5 +1,5 @@
 import { getContext, onDestroy, setContext } from "svelte";
-import type { PlanRequest } from "../core/plan/plan.ts";
+import type { PlanRequest } from "../core/plan/request.ts";
 import { PlanRun } from "../workers/planRun.svelte.ts";
 import type { KitState } from "./kit.svelte.ts";
 import { workspace } from "./workspace.svelte.ts";

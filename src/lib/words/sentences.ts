@@ -3,7 +3,7 @@ import type { FunctionUnit } from "../core/catalogue/functionRecord.ts";
 import type { Audit } from "../core/audit.ts";
 import type { Action } from "../core/plan/actions.ts";
 import type { Obstacle } from "../core/plan/infeasible.ts";
-import type { Measured } from "../core/plan/plan.ts";
+import type { Measured } from "../core/plan/stages.ts";
 import type { SiftedPair } from "../core/sieve/sift.ts";
 import { display, grams, litres, metres, money, number } from "./display.ts";
 import { MESH_LABEL, SKILL_LABEL, UNIT_LABEL } from "./labels.ts";

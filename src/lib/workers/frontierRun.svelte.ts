@@ -1,6 +1,6 @@
 import { untrack } from "svelte";
 import { mergePoints, risen, type Axis, type FrontierPoint } from "../core/plan/frontier.ts";
-import type { PlanRequest } from "../core/plan/plan.ts";
+import type { PlanRequest } from "../core/plan/request.ts";
 import { planWorker } from "./planRun.svelte.ts";
 import type { FromWorker, ToWorker } from "./protocol.ts";
 

@@ -1,5 +1,5 @@
 import { untrack } from "svelte";
-import type { PlanRequest } from "../core/plan/plan.ts";
+import type { PlanRequest } from "../core/plan/request.ts";
 import type { Without } from "../core/plan/whatIf.ts";
 import type { FromWorker, PlanShown, QuickShown, ToWorker } from "./protocol.ts";
 

@@ -1,7 +1,8 @@
 import type { Action } from "../core/plan/actions.ts";
 import type { Axis, FrontierPoint } from "../core/plan/frontier.ts";
 import type { Obstacle } from "../core/plan/infeasible.ts";
-import type { Measured, PlanRequest } from "../core/plan/plan.ts";
+import type { Measured } from "../core/plan/stages.ts";
+import type { PlanRequest } from "../core/plan/request.ts";
 import type { Without } from "../core/plan/whatIf.ts";
 import type { Grade } from "../core/score/grade.ts";
 import type { SiftedNeed } from "../core/sieve/sift.ts";

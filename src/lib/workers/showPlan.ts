@@ -1,7 +1,8 @@
 import { actionsOf } from "../core/plan/actions.ts";
 import { greedyPlan, planBound } from "../core/plan/greedy.ts";
 import type { Solver } from "../core/plan/linearModel.ts";
-import type { PlanOutcome, PlanRequest } from "../core/plan/plan.ts";
+import type { PlanOutcome } from "../core/plan/plan.ts";
+import type { PlanRequest } from "../core/plan/request.ts";
 import type { PlanShown, QuickShown } from "./protocol.ts";
 
 /** Keeps of an outcome what the screens show. */

@@ -6,7 +6,9 @@ import { measureOf } from "../sieve/measure.ts";
 import type { Mesh } from "../sieve/sift.ts";
 import { PRODUCT_PREFIX } from "./candidates.ts";
 import { lineLoad } from "./mass.ts";
-import type { PlanOutcome, PlanRequest, Purchase } from "./plan.ts";
+import type { PlanOutcome } from "./plan.ts";
+import type { PlanRequest } from "./request.ts";
+import type { Purchase } from "./choice.ts";
 import type { Product } from "./priceBook.ts";
 
 /** `to-check`: nobody has looked yet, and the plan takes it as passing. */

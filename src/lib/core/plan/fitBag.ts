@@ -3,7 +3,7 @@ import { fitInto, PACKING_FACTOR } from "../bag/fit.ts";
 import { typeLookup } from "../catalogue/catalogue.ts";
 import type { AuditFile } from "../formats/auditFile.ts";
 import { boughtLine } from "./candidates.ts";
-import type { PlanRequest } from "./plan.ts";
+import type { PlanRequest } from "./request.ts";
 
 type Measured = Compartment & { readonly innerMm: [number, number, number] };
 

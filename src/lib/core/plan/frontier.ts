@@ -2,7 +2,8 @@ import { candidates, type Candidates } from "./candidates.ts";
 import { greedyPlan, minimise } from "./greedy.ts";
 import { addRow, type Solver } from "./linearModel.ts";
 import { kitLoad } from "./mass.ts";
-import { bookOf, choiceOf, vitalOf, type Choice, type PlanRequest } from "./plan.ts";
+import { bookOf, type PlanRequest } from "./request.ts";
+import { choiceOf, vitalOf, type Choice } from "./choice.ts";
 import { planModel, type PlanModel } from "./planModel.ts";
 
 /**

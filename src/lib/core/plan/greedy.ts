@@ -2,7 +2,9 @@ import type { Candidates, Use } from "./candidates.ts";
 import { candidates } from "./candidates.ts";
 import type { Solver } from "./linearModel.ts";
 import { addRow } from "./linearModel.ts";
-import { bookOf, settle, vitalOf, type Choice, type Measured, type PlanRequest } from "./plan.ts";
+import { bookOf, type PlanRequest } from "./request.ts";
+import { settle, vitalOf, type Choice } from "./choice.ts";
+import type { Measured } from "./stages.ts";
 import { minorUnits, NO_SOURCE, planModel, type PlanModel } from "./planModel.ts";
 import { kitLoad } from "./mass.ts";
 

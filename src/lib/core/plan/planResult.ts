@@ -1,7 +1,8 @@
 import { auditResult } from "../formats/auditResult.ts";
 import { actionsOf, type Action } from "./actions.ts";
 import type { frontier } from "./frontier.ts";
-import type { PlanOutcome, PlanRequest } from "./plan.ts";
+import type { PlanOutcome } from "./plan.ts";
+import type { PlanRequest } from "./request.ts";
 
 const two = (n: number) => Math.round(n * 100) / 100;
 const six = (n: number) => Math.round(n * 1e6) / 1e6;

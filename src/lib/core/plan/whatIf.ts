@@ -1,5 +1,7 @@
 import type { Solver } from "./linearModel.ts";
-import { plan, vitalOf, type PlanOutcome, type PlanRequest, type Purchase } from "./plan.ts";
+import { plan, type PlanOutcome } from "./plan.ts";
+import { vitalOf, type Purchase } from "./choice.ts";
+import type { PlanRequest } from "./request.ts";
 
 type Solved = Extract<PlanOutcome, { choice: unknown }>;
 

@@ -145,10 +145,21 @@
           <button class="btn mt-2" onclick={start}>Try again</button>
         </p>
       {:else if !plan}
-        <button class="btn" onclick={start}>Work out the plan</button>
+        <div class="sheet p-4">
+          <p class="min-h-6">
+            {run.quick?.reaches
+              ? `Stopped. A first answer costs ${money(run.quick.price, currency)} and covers ${number(run.quick.coverage * 100, 1)} %; it is not proven the best.`
+              : "Stopped before there was an answer."}
+          </p>
+          <button class="btn mt-2" onclick={start}>Work out the plan</button>
+        </div>
       {:else if plan.status === "infeasible"}
         <div class="noted" data-testid="plan-infeasible">
-          <p class="font-head text-lg font-bold">No plan can do this</p>
+          <p class="font-head text-lg font-bold">
+            {plan.why.some((o) => o.code === "not-proven")
+              ? "No plan was found in time"
+              : "No plan can do this"}
+          </p>
           <ul class="mt-1 list-disc pl-5">
             {#each plan.why as o, i (i)}<li>{obstacle(o, needName, currency)}</li>{/each}
           </ul>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onDestroy } from "svelte";
-  import type { PlanRequest } from "$lib/core/plan/plan.ts";
+  import type { PlanRequest } from "$lib/core/plan/request.ts";
   import { auditOf } from "$lib/core/formats/workspaceFile.ts";
   import { kitLoad } from "$lib/core/plan/mass.ts";
   import { NO_LIMITS } from "$lib/core/plan/planModel.ts";

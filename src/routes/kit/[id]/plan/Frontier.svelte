@@ -2,7 +2,7 @@
   import type { ApexOptions } from "apexcharts";
   import { onDestroy } from "svelte";
   import { kneesOf, stepsOf, type Axis } from "$lib/core/plan/frontier.ts";
-  import type { PlanRequest } from "$lib/core/plan/plan.ts";
+  import type { PlanRequest } from "$lib/core/plan/request.ts";
   import Chart from "$lib/ui/Chart.svelte";
   import { grams, money, number, percent } from "$lib/words/sentences.ts";
   import { FrontierRun } from "$lib/workers/frontierRun.svelte.ts";

@@ -1,8 +1,11 @@
 import type { AuditFile } from "$lib/core/formats/auditFile.ts";
 import { keptToBag } from "$lib/core/plan/fitBag.ts";
-import type { Course, PlanRequest } from "$lib/core/plan/plan.ts";
+import type { Course, PlanRequest } from "$lib/core/plan/request.ts";
 import type { PriceBook } from "$lib/core/plan/priceBook.ts";
 import type { KitRecord } from "$lib/core/records/records.ts";
+
+/** Nobody waits longer at the bench: then the best found, with its bound. */
+const TIME_LIMIT_S = 30;
 
 /** What the plan of a kit is asked: question, limits of the brief, and the wishes kept with the kit. */
 export function planRequestOf(
@@ -28,6 +31,7 @@ export function planRequestOf(
     courses: Object.entries(plan.courses ?? {}).flatMap(([to, price]): Course[] =>
       price === undefined ? [] : [{ to: to as Course["to"], price }],
     ),
+    timeLimitS: TIME_LIMIT_S,
     today,
   };
   return plan.fitBag ? keptToBag(request) : request;

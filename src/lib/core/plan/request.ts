@@ -1,0 +1,43 @@
+import type { Skill } from "../catalogue/itemType.ts";
+import type { AuditFile } from "../formats/auditFile.ts";
+import type { Limits } from "./planModel.ts";
+import type { PriceBook } from "./priceBook.ts";
+
+/** `cheapest`: least price that reaches the target. `best`: most for the limits. */
+export type Question = "cheapest" | "best";
+
+export interface PlanRequest {
+  readonly audit: AuditFile;
+  readonly book: PriceBook;
+  readonly question: Question;
+  /** Of `cheapest`: the grade Ready, or a coverage 0–1. */
+  readonly target: "ready" | number;
+  readonly limits: Limits;
+  /** Wish: lines always carried in full, by id. */
+  readonly keep: readonly string[];
+  /** Wish: products that are not bought, by id. */
+  readonly exclude?: readonly string[] | undefined;
+  /** Wish: buy at so many sources at most. */
+  readonly maxSources?: number | null | undefined;
+  /** Courses that the party could take, each at a price for all. */
+  readonly courses?: readonly Course[] | undefined;
+  /** The search ends after about so long and gives the best found with its bound. */
+  readonly timeLimitS?: number | undefined;
+  /** YYYY-MM-DD: orders are placed, and shelf lives start. */
+  readonly today: string;
+}
+
+/** Training that raises what the party may use. */
+export interface Course {
+  readonly to: Skill;
+  /** For the whole party, in the price book's currency. */
+  readonly price: number;
+}
+
+/** The price book without what the user does not want. */
+export function bookOf(request: Pick<PlanRequest, "book" | "exclude">): PriceBook {
+  const out = new Set(request.exclude);
+  return out.size === 0
+    ? request.book
+    : { ...request.book, products: request.book.products.filter((p) => !out.has(p.id)) };
+}
