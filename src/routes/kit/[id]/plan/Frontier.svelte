@@ -118,7 +118,7 @@
 
 <section class="border-b border-line px-5 py-4" aria-label="Coverage against a limit">
   <div class="flex flex-wrap items-center gap-2">
-    <h2 class="mr-auto text-xl">What the next coin buys</h2>
+    <h2 class="mr-auto text-xl">What the next {axis === "budget" ? "coin" : "gram"} buys</h2>
     <div class="flex gap-1" role="group" aria-label="Against">
       <button
         class="btn min-h-9 px-3 py-1 {axis === 'budget' ? 'btn-on' : ''}"
