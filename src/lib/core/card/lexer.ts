@@ -71,7 +71,7 @@ const FLUID_OUNCE_ML = 29.5735;
 
 /** Multiplication, also spoken: "four by four inch". */
 const TIMES =
-  /^(?:[×✕✖*]|[xX](?![\p{L}])|times(?=\s+(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twenty|thirty|fifty|a\s+hundred))|by(?=\s+(?:\d|[a-z]+\s*(?:-\s*)?(?:inch|cm|mm|m\b|foot|feet|yard|and|point|by)|(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|a hundred)\b)))/u;
+  /^(?:[×✕✖*]|[xX](?![\p{L}])|times(?=\s+(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twenty|thirty|fifty|a\s+hundred))|by(?=\s+(?:\d|[a-z]+\s*(?:-\s*)?(?:inch|cm|mm|m\b|foot|feet|yard|and|point|by)|(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|a hundred)\b)))/u;
 
 const SHORTENED =
   /^(?:stk|st|pkg|pkgs|pk|pkt|approx|appr|no|nr|nos|pcs|pc|pce|qty|ea|pr|prs|incl|assort|asst|ass|med|lge|lg|sm|sml|sz|misc|temp|adh|ster|non|bx|btl|amp|tab|tabs|cap|caps|disp|ind|indiv|min|max|dia|tri|band|dr|mr|vs|ref|art)$/i;

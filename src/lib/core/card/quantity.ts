@@ -93,7 +93,8 @@ function readTokens(tokens: readonly Token[]): Reading {
   let inPairs = false;
   tokens.forEach((_, i) => {
     if (PAIR.test(word(i))) inPairs = true;
-    if (/^(?:twin|double)$/i.test(word(i)) && /^packs?$/i.test(word(i + 1))) inner ??= 2;
+    if (/^(?:twin|double)$/i.test(word(i)) && /^(?:packs?|pks?|pkts?)$/i.test(word(i + 1)))
+      inner ??= 2;
     if (/^twin-?packs?$/i.test(word(i))) inner ??= 2;
   });
 

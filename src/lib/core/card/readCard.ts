@@ -380,6 +380,10 @@ const HEADINGS = new Set(
   ),
 );
 
+/** "A. Dressings", with a list mark: a heading where what is listed carries counts. */
+const SECTIONS =
+  /^(?:wounds?|wound care|bandages?|dressings?|bandages and dressings|dressings and bandages|tools|instruments|equipment|medicines?|medications?|meds|burns?|burn care|bleeding|cleaning|hygiene|protection|ppe|misc|miscellaneous|others?|extras|eyes?|eye care|airway|resuscitation|sprains|fractures)$/;
+
 /** A line that names a group of items. */
 function isHeading(
   { row, match, whole, segments }: Draft,
@@ -407,6 +411,7 @@ function isHeading(
   )
     return true;
   if (counted || whole.sizeMm !== null) return false;
+  if (row.bullet && style.counts && SECTIONS.test(normalHeading(text))) return true;
   if (row.bullet && style.bullets) return false;
   if (HEADINGS.has(normalHeading(text)) && (style.counts || style.bullets)) return true;
   if (style.counts && next && !style.capitals && isCapitals(text) && !isCapitals(next.row.text))
@@ -491,7 +496,10 @@ function entryOf(
   const refined = refine(type, reading.noun, sized.sizeMm);
   const shippedT = refined === null ? undefined : shippedType(refined);
   const pieces = piecesOf(reading, row, refined, sized.bareIsCount);
-  const confidence = confidenceOf(match, named, pieces.sure, refined !== type, style, counted);
+  const sure = confidenceOf(match, named, pieces.sure, refined !== type, style, counted);
+  // Gloves of no named material are taken for the usual kind.
+  const guessed = refined === "nitrile-gloves" && !/nitrile|latex|synthetic/i.test(reading.noun);
+  const confidence = guessed ? Math.min(sure, GUESSED) : sure;
   return {
     source: row.source,
     itemType: refined,
@@ -666,6 +674,9 @@ function volumeOf(
   if (reading.volumeMaybeMass && !liquid) return null;
   return Math.round(reading.volumeMl * 10) / 10;
 }
+
+/** What is only the usual kind of a thing is shown among the doubtful ones. */
+const GUESSED = 0.85;
 
 /** Calibrated on the development cards: of those given 0.9 or more, at least 98 % are right. */
 function confidenceOf(

@@ -21,7 +21,7 @@ const ABSENT_NO =
   /(?:^|\b(?:but|and|there'?s|there\s+is|there\s+are|has|have|with|i\s+see|still)\s+|,\s*)no\s+(?!(?:wait|sorry|make|actually|\d)\b|\.)(?=\p{L})/iu;
 
 const CORRECTION =
-  /\s*(?:[-–,.;…]|\b)\s*\b(?:no[,\s]+wait|wait[,\s]+no|no[,\s]+sorry|sorry[,\s]+no|no[,\s]+(?:make|that)'?s?(?:\s+(?:that|it))?|no[,\s]+there'?s\s+another(?:\s+one)?[,\s]+(?=\w)|make\s+that|make\s+it|i\s+mean|i\s+meant|or\s+rather|scratch\s+that|strike\s+that|correction|actually|but\s+(?:i\s+(?:can\s+)?(?:only\s+)?(?:see|count|find|have)|there(?:'s|\s+are|\s+is)\s+only|only)|sorry|(?:there\s+)?(?:should|ought\s+to)\s+be\s+[\w-]+[,\s]+(?:but\s+)?(?:i\s+(?:can\s+)?(?:only\s+)?(?:see|count|find|have|make\s+it)|there(?:'s|\s+are|\s+is)|only)(?:\s+only)?|hang\s+on|hold\s+on|(?<!\()\bno(?=[,]?\s+(?:it'?s|they'?re|there'?s|there\s+are|that'?s|only|just|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|a\s+dozen|\d)))\b[,:]?\s*/i;
+  /\s*(?:[-–,.;…]|\b)\s*\b(?:no[,\s]+wait|wait[,\s]+no|no[,\s]+sorry|sorry[,\s]+no|no[,\s]+(?:make|that)'?s?(?:\s+(?:that|it))?|no[,\s]+there'?s\s+another(?:\s+one)?[,\s]+(?=\w)|make\s+that|make\s+it|i\s+mean|i\s+meant|or\s+rather|(?:no[,\s]+)?i\s+tell\s+a\s+lie|scratch\s+that|strike\s+that|correction|actually|but\s+(?:i\s+(?:can\s+)?(?:only\s+)?(?:see|count|find|have)|there(?:'s|\s+are|\s+is)\s+only|only)|sorry|(?:there\s+)?(?:should|ought\s+to)\s+be\s+[\w-]+[,\s]+(?:but\s+)?(?:i\s+(?:can\s+)?(?:only\s+)?(?:see|count|find|have|make\s+it)|there(?:'s|\s+are|\s+is)|only)(?:\s+only)?|hang\s+on|hold\s+on|(?<!\()\bno(?=[,]?\s+(?:it'?s|they'?re|there'?s|there\s+are|that'?s|only|just|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|a\s+dozen|\d)))\b[,:]?\s*/i;
 
 /** Full phrases from this weight may stand as an item of their own after a comma. */
 const STANDS_ALONE = 2.5;
@@ -63,7 +63,7 @@ function splitCorrections(text: string): { text: string; corrects: boolean }[] {
     // A correction corrects with something: a number must follow it, or it is only a way of speaking.
     if (!m || m[0] === "") break;
     const after = rest.slice(m.index + m[0].length);
-    const firm = /scratch|strike|correction|wait|mean|make|rather|sorry|\bno\b/i.test(m[0]);
+    const firm = /scratch|strike|correction|lie|wait|mean|make|rather|sorry|\bno\b/i.test(m[0]);
     if (
       !firm &&
       !/\d|\b(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|dozen|a)\b/i.test(
@@ -336,7 +336,8 @@ function finish(
   const from = tokens[0]?.start ?? 0;
   const to = tokens.at(-1)?.end ?? 0;
   const own = text.slice(from, to);
-  const absent = ABSENT.test(own) || ABSENT_NO.test(own);
+  const said = withoutOwnThings(own, vocabulary);
+  const absent = ABSENT.test(said) || ABSENT_NO.test(said);
   const match = matchType(sameAs ?? reading.noun, vocabulary);
   return {
     tokens,
@@ -347,6 +348,13 @@ function finish(
     corrects,
   };
 }
+
+/** "Headlamp (batteries not included)": what brackets say of another thing is not said of this one. */
+const withoutOwnThings = (text: string, vocabulary: Vocabulary): string =>
+  text.replace(/\([^)]*\)/g, (inside) => {
+    const noun = inside.replace(ABSENT, " ").replace(/[()]/g, " ");
+    return matchType(noun, vocabulary).type === null ? inside : " ";
+  });
 
 /** What often comes with a thing, and is not the thing. */
 const ACCESSORIES: ReadonlySet<string | null> = new Set([
