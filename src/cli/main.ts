@@ -14,10 +14,9 @@ import { jsonSchemaOf, SCHEMAS } from "../lib/core/formats/schemas.ts";
 import { actionsOf } from "../lib/core/plan/actions.ts";
 import { highsSolver } from "../lib/core/plan/highsSolver.ts";
 import { keptToBag } from "../lib/core/plan/fitBag.ts";
-import { frontier } from "../lib/core/plan/frontier.ts";
 import { plan } from "../lib/core/plan/plan.ts";
 import type { Course, PlanRequest } from "../lib/core/plan/request.ts";
-import { frontierResult, planResult } from "../lib/core/plan/planResult.ts";
+import { frontiersResult, planResult } from "../lib/core/plan/planResult.ts";
 import type { PriceBook } from "../lib/core/plan/priceBook.ts";
 import { PRICE_BOOK } from "../lib/data/priceBook.ts";
 import { kitReport } from "../lib/report/kitReport.ts";
@@ -123,14 +122,7 @@ async function runPlan(file: AuditFile, flags: ReadonlyMap<string, string>, toda
     ]);
   const solver = highsSolver(await loadHighs());
   const result = planResult(plan(request, solver), request);
-  if (!flags.has("frontier")) return result;
-  return {
-    ...result,
-    frontier: {
-      budget: frontierResult(frontier(request, "budget", solver)),
-      mass: frontierResult(frontier(request, "mass", solver)),
-    },
-  };
+  return flags.has("frontier") ? { ...result, frontier: frontiersResult(request, solver) } : result;
 }
 
 function requestOf(

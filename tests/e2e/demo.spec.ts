@@ -47,6 +47,7 @@ test("every stage is free of accessibility faults, light and dark, wide and narr
       "/lists",
       ownList,
       "/settings",
+      "/prices",
       ...[
         "brief",
         "unpack",

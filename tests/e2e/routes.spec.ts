@@ -30,9 +30,11 @@ test("read-card, audit and plan answer as the command line does", async ({ reque
     expect((await report.body()).toString("utf8").startsWith(starts), to).toBe(true);
   }
   const other = await request.post("/api/plan", {
-    data: { audit, exclude: [planned.actions[0].product], maxSources: 2 },
+    data: { audit, exclude: [planned.actions[0].product], maxSources: 2, frontier: true },
   });
-  const { actions } = await other.json();
+  const { actions, frontier } = await other.json();
+  expect(frontier.budget.length).toBeGreaterThan(5);
+  expect(frontier.budget[0]).toMatchObject({ limit: 0, price: 0 });
   expect(actions.map((a: { product?: string }) => a.product)).not.toContain(
     planned.actions[0].product,
   );

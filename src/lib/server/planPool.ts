@@ -8,6 +8,13 @@ const AT_ONCE = 1;
 const MOST_WAITING = 20;
 export const PLAN_TIME_LIMIT_MS = 60_000;
 
+/** What a thread is given. */
+export interface PlanTask {
+  readonly request: PlanRequest;
+  /** Coverage against budget and mass as well. */
+  readonly withFrontier: boolean;
+}
+
 export type PlanAnswer =
   | { readonly ok: true; readonly result: PlanResult }
   | { readonly ok: false; readonly why: "busy" | "too-long" | "failed"; readonly message: string };
@@ -16,7 +23,7 @@ let running = 0;
 const waiting: (() => void)[] = [];
 
 /** Solves a plan in a thread of its own, so that the server goes on answering. */
-export async function planOffThread(request: PlanRequest): Promise<PlanAnswer> {
+export async function planOffThread(task: PlanTask): Promise<PlanAnswer> {
   if (running >= AT_ONCE) {
     if (waiting.length >= MOST_WAITING)
       return { ok: false, why: "busy", message: "too many plans are waiting" };
@@ -24,21 +31,21 @@ export async function planOffThread(request: PlanRequest): Promise<PlanAnswer> {
   }
   running++;
   try {
-    return await solve(request);
+    return await solve(task);
   } finally {
     running--;
     waiting.shift()?.();
   }
 }
 
-function solve(request: PlanRequest): Promise<PlanAnswer> {
+function solve(task: PlanTask): Promise<PlanAnswer> {
   return new Promise((answer) => {
     const built = process.env["WIDE_SIEVE_PLAN_THREAD"];
     // Without a build (npm run dev) the source itself runs, through tsx.
     const worker = built
-      ? new Worker(built, { workerData: request })
+      ? new Worker(built, { workerData: task })
       : new Worker(resolve("src/lib/server/planThread.ts"), {
-          workerData: request,
+          workerData: task,
           execArgv: ["--import", "tsx"],
         });
     const timer = setTimeout(() => {

@@ -2,10 +2,13 @@ import { parentPort, workerData } from "node:worker_threads";
 import loadHighs from "highs";
 import { highsSolver } from "../core/plan/highsSolver.ts";
 import { plan } from "../core/plan/plan.ts";
-import type { PlanRequest } from "../core/plan/request.ts";
-import { planResult } from "../core/plan/planResult.ts";
+import { frontiersResult, planResult } from "../core/plan/planResult.ts";
+import type { PlanTask } from "./planPool.ts";
 
 /** A thread that solves one plan and says the result. */
-const request = workerData as PlanRequest;
+const { request, withFrontier } = workerData as PlanTask;
 const solver = highsSolver(await loadHighs());
-parentPort!.postMessage(planResult(plan(request, solver), request));
+const result = planResult(plan(request, solver), request);
+parentPort!.postMessage(
+  withFrontier ? { ...result, frontier: frontiersResult(request, solver) } : result,
+);

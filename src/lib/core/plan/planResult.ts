@@ -1,6 +1,7 @@
 import { auditResult } from "../formats/auditResult.ts";
 import { actionsOf, type Action } from "./actions.ts";
-import type { frontier } from "./frontier.ts";
+import { frontier } from "./frontier.ts";
+import type { Solver } from "./linearModel.ts";
 import type { PlanOutcome } from "./plan.ts";
 import type { PlanRequest } from "./request.ts";
 
@@ -61,6 +62,12 @@ export const frontierResult = ({ points, knees, steps }: ReturnType<typeof front
       leaves: step?.leaves ?? [],
     };
   });
+
+/** The frontiers against budget and mass, as printed. Blocking. */
+export const frontiersResult = (request: PlanRequest, solver: Solver) => ({
+  budget: frontierResult(frontier(request, "budget", solver)),
+  mass: frontierResult(frontier(request, "mass", solver)),
+});
 
 function printed(action: Action) {
   switch (action.kind) {

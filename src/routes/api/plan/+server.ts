@@ -22,10 +22,11 @@ const optionsSchema = z.object({
     .max(10)
     .default([]),
   timeLimitS: z.number().gt(0).max(50).optional(),
+  frontier: z.boolean().default(false),
 });
 
 /** `{ audit, prices?, question?, target?, budget?, massG?, volumeMl?, keep?, exclude?, maxSources?,
- * courses?, timeLimitS? }` in, the plan out. */
+ * courses?, timeLimitS?, frontier? }` in, the plan out. */
 export const POST: RequestHandler = ({ request }) =>
   withJson(request, async (body) => {
     const { audit, prices, ...rest } = (body ?? {}) as Record<string, unknown>;
@@ -52,7 +53,7 @@ export const POST: RequestHandler = ({ request }) =>
       ]);
     const o = options.data;
     const limits = file.value.brief.limits;
-    const answer = await planOffThread({
+    const planned = {
       audit: file.value,
       book: book.value,
       question: o.question,
@@ -68,7 +69,8 @@ export const POST: RequestHandler = ({ request }) =>
       courses: o.courses,
       timeLimitS: o.timeLimitS,
       today: serverToday(),
-    });
+    };
+    const answer = await planOffThread({ request: planned, withFrontier: o.frontier });
     if (answer.ok) return json(answer.result);
     const status = answer.why === "failed" ? 500 : 503;
     return refuse(status, answer.message);

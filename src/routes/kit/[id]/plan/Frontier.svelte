@@ -199,8 +199,10 @@
       <button class="btn min-h-9 px-3 py-1" onclick={() => run.stop()}>Stop</button>
     {:else if points.length > 0}
       <span class="text-soft"
-        >Vital needs come first at every budget, so all coverage may dip where money goes to them. A
-        knee: beyond it a coin buys less than half as much.</span
+        >Vital needs come first at every limit, so all coverage may dip where it goes to them.{knees.length >
+        0
+          ? ` A knee: beyond it a ${axis === "budget" ? "coin" : "gram"} buys less than half as much.`
+          : ""}</span
       >
     {/if}
   </div>

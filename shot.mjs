@@ -1,0 +1,14 @@
+import { chromium } from "@playwright/test";
+const b = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync"] });
+const [, , out, path, width = "1280", dark = "", full = "", wait = "6000", act = ""] = process.argv;
+const p = await b.newPage({ viewport: { width: Number(width), height: Number(process.env.H ?? 800) }, colorScheme: dark ? "dark" : "light" });
+p.on("console", (m) => m.type() === "error" && console.log("ERR", m.text()));
+p.on("pageerror", (e) => console.log("PAGE", e.message));
+await p.goto("http://localhost:4180/"); await p.waitForURL(/demo-crew-box/, { timeout: 20000 }).catch(() => {});
+if (dark) await p.evaluate(() => document.documentElement.setAttribute("data-theme", "dark"));
+await p.goto("http://localhost:4180" + path);
+await p.waitForTimeout(Number(wait));
+if (dark) await p.evaluate(() => document.documentElement.setAttribute("data-theme", "dark"));
+if (act) await eval(`(async()=>{${act}})()`);
+await p.screenshot({ path: out, fullPage: full === "full" });
+await b.close();
