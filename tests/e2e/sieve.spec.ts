@@ -116,5 +116,12 @@ test("what runs out goes into the diary, and its cost over five years is shown",
   const text = readFileSync(await download.path(), "utf8");
   expect(text).toContain("BEGIN:VCALENDAR");
   expect(text.match(/BEGIN:VEVENT/g)!.length).toBe(await due.locator("li").count());
+  // An empty month leads to the next one with something in it.
+  await expect(page.getByText("Nothing is due this month.")).toBeVisible();
+  const jump = page.getByRole("button", { name: /^To / });
+  const month = (await jump.innerText()).replace(/^To /, "");
+  await jump.click();
+  await expect(page.getByRole("heading", { name: month })).toBeVisible();
+  await expect(page.getByText(/due this month\./)).not.toContainText("Nothing");
   await page.getByRole("button", { name: "The month after" }).click();
 });

@@ -49,6 +49,16 @@
       ...Array.from({ length: count }, (_, i) => `${monthText}-${String(i + 1).padStart(2, "0")}`),
     ];
   });
+  const inMonth = $derived(listed.filter((d) => d.day.startsWith(monthText)));
+  /** The first day due after this month, or the last before it. */
+  const elsewhere = $derived(
+    listed.find((d) => d.day.slice(0, 7) > monthText) ??
+      listed.findLast((d) => d.day.slice(0, 7) < monthText),
+  );
+  function goTo(to: string) {
+    const months = (t: string) => Number(t.slice(0, 4)) * 12 + Number(t.slice(5, 7));
+    offset = months(to) - months(workspace.today);
+  }
   const WEEK = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
 
   function save() {
@@ -116,7 +126,17 @@
       <h2 class="text-2xl" aria-live="polite">{day(monthText)}</h2>
       <button class="btn" onclick={() => offset++} aria-label="The month after">›</button>
     </div>
-    <div class="mt-3 grid grid-cols-7 gap-px border border-line bg-line text-sm">
+    <p class="mt-2 flex min-h-11 flex-wrap items-center gap-3">
+      {#if inMonth.length === 0}
+        <span class="text-soft">Nothing is due this month.</span>
+        {#if elsewhere}<button class="btn min-h-9 px-3 py-1" onclick={() => goTo(elsewhere.day)}
+            >To {day(elsewhere.day.slice(0, 7))}</button
+          >{/if}
+      {:else}<span
+          >{inMonth.length} {inMonth.length === 1 ? "thing" : "things"} due this month.</span
+        >{/if}
+    </p>
+    <div class="grid grid-cols-7 gap-px border border-line bg-line text-sm">
       {#each WEEK as w (w)}<div class="bg-sheet p-1 text-center font-semibold">{w}</div>{/each}
       {#each cells as c, i (i)}
         {@const own = c ? listed.filter((d) => d.day === c) : []}
