@@ -1,0 +1,34 @@
+import type { CardRow } from "./layout.ts";
+import { lex } from "./lexer.ts";
+import { readQuantity, type Reading } from "./quantity.ts";
+import { segmentsOf, type Segment } from "./segments.ts";
+import { matchType, type Match, type Vocabulary } from "./vocabulary.ts";
+
+/** Below this weight a phrase is too common a word to name an item by itself. */
+export const NAMES_FROM = 1.2;
+
+/** A row of the card with what its words say, before it is told whether it lists anything. */
+export interface Draft {
+  readonly row: CardRow;
+  readonly segments: readonly Segment[];
+  /** Reading of the whole line. */
+  readonly whole: Reading;
+  readonly match: Match;
+  /** "GLOVES: blue, 2 pairs": what stands before a colon is an item. */
+  readonly headNamesItem: boolean;
+}
+
+export function draftOf(row: CardRow, vocabulary: Vocabulary): Draft {
+  const segments = row.text.trim() === "" ? [] : segmentsOf(row.text, vocabulary);
+  const whole = readQuantity(lex(row.text));
+  const head = PRAISE.test(row.text) ? row.text.slice(0, row.text.indexOf(":")) : "";
+  const headNamesItem = head !== "" && isSure(matchType(head, vocabulary));
+  return { row, segments, whole, match: matchType(whole.noun, vocabulary), headNamesItem };
+}
+
+/** It surely names one thing. */
+export const isSure = (m: Match) =>
+  m.type !== null && m.whole === 1 && m.weight >= NAMES_FROM && m.explained > 0.5;
+
+/** "54 ESSENTIALS: everything for …" */
+export const PRAISE = /^\W*\d*\s*\p{Lu}[\p{Lu} -]{5,}:\s+\S/u;
