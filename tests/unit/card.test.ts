@@ -196,6 +196,13 @@ describe("the reader of contents cards", () => {
     expect(cardLeftOut(`2 gauze pads\n${"x".repeat(100_000)}`)[0]!.where).to.equal("line 2");
     expect(readCard(`2 gauze pads\n${"x ".repeat(50_000)}`).entries).to.have.length(1);
   });
+  it("does not look at a line that is far too long, whatever it is made of", () => {
+    for (const long of ["gauze ", "kit bag 12 ", "9", ".", "  x", "**", "| a ", "kit (12 pcs): "]) {
+      const line = long.repeat(Math.ceil(100_000 / long.length));
+      expect(readCard(`2 whistles\n${line}\n3 gauze pads`).entries, long).to.have.length(2);
+      expect(readCard(`Item   Qty\n${line}`).entries, long).to.deep.equal([]);
+    }
+  });
 });
 
 describe("the columns of a table", () => {

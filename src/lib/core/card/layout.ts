@@ -76,12 +76,16 @@ interface Table {
   readonly roles: readonly (Role | null)[];
 }
 
+/** No line that names items is longer: it is not looked at, whatever it holds. */
+export const LONGEST_LINE = 2_000;
+
 /** Splits a card into rows. Table columns are found by a header line; all else is a row of text. */
 export function cardRows(text: string): CardRow[] {
   const lines = text.split(/\r\n|\n|\r/);
   const rows: CardRow[] = [];
   let table: Table | null = null;
   lines.forEach((line, i) => {
+    if (line.length > LONGEST_LINE) return;
     if (line.trim() === "") {
       if (table && !lines.slice(i + 1, i + 3).some((l) => table!.split(l).length >= 2))
         table = null;

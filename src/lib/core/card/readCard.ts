@@ -9,6 +9,7 @@ import { isAmongItems, styleOf } from "./style.ts";
 import { buildVocabulary, NO_TYPE, type Vocabulary } from "./vocabulary.ts";
 
 export type { CardEntry } from "./entry.ts";
+export { LONGEST_LINE } from "./layout.ts";
 
 export interface CardReading {
   /** The piece total the card itself states; null: none. */
@@ -18,8 +19,6 @@ export interface CardReading {
 
 /** No card has more; beyond it a paste was a mistake. */
 export const MOST_LINES = 10_000;
-/** No line that names items is longer. */
-export const LONGEST_LINE = 2_000;
 
 const shipped = buildVocabulary();
 
@@ -28,9 +27,7 @@ const shipped = buildVocabulary();
  * Lines longer than LONGEST_LINE and beyond MOST_LINES are not read.
  */
 export function readCard(text: string, vocabulary: Vocabulary = shipped): CardReading {
-  const rows = cardRows(text)
-    .filter((r) => r.text.length <= LONGEST_LINE)
-    .slice(0, MOST_LINES);
+  const rows = cardRows(text).slice(0, MOST_LINES);
   const drafts = rows.map((row) => draftOf(row, vocabulary));
   const style = styleOf(drafts);
   let claimedPieces: number | null = null;
