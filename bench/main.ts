@@ -11,7 +11,7 @@ import { CARD_WORDS } from "../src/lib/data/cardVocabulary.ts";
 import { FUNCTIONS } from "../src/lib/data/functions.ts";
 import { ITEM_TYPES } from "../src/lib/data/itemTypes.ts";
 import { benchPlans } from "./plans.ts";
-import { randomFrom } from "./planCases.ts";
+import { auditOf, randomFrom } from "./planCases.ts";
 
 /** Timings, as ratios in one run. Not a test: machines differ. */
 
@@ -42,24 +42,7 @@ function madeUp(lines: number, needs: number, checked: number): AuditFile {
         }
       : {}),
   }));
-  return {
-    format: "wide-sieve.audit",
-    version: 1,
-    brief: {
-      title: "",
-      people: 8,
-      days: 3,
-      hoursToCare: 2,
-      start: "2027-01-01",
-      activities: [],
-      carry: "pack",
-      skill: "trained",
-      sensitivities: [],
-      limits: {},
-    },
-    list: { id: "l", title: "", needs: needList },
-    kit: { name: "", claims: {}, lines: lineList },
-  };
+  return auditOf(needList, lineList);
 }
 
 const bench = new Bench({ time: 600, warmupTime: 200 });

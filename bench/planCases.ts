@@ -22,6 +22,26 @@ export const SIZES = {
   large: [300, 120, 400],
 } as const;
 
+/** An audit of eight people for three days with these needs and lines. */
+export const auditOf = (needs: readonly Need[], lines: readonly Line[]): AuditFile => ({
+  format: "wide-sieve.audit",
+  version: 1,
+  brief: {
+    title: "",
+    people: 8,
+    days: 3,
+    hoursToCare: 4,
+    start: "2027-06-01",
+    activities: [],
+    carry: "pack",
+    skill: "advanced",
+    sensitivities: [],
+    limits: {},
+  },
+  list: { id: "bench", title: "bench", needs: [...needs] },
+  kit: { name: "bench", claims: {}, lines: [...lines] },
+});
+
 /** A made-up audit and price book: the shipped products, and variants of them in other packs and prices. */
 export function planCase(
   size: keyof typeof SIZES,
@@ -67,24 +87,7 @@ export function planCase(
     });
   }
   return {
-    audit: {
-      format: "wide-sieve.audit",
-      version: 1,
-      brief: {
-        title: "",
-        people: 8,
-        days: 3,
-        hoursToCare: 4,
-        start: "2027-06-01",
-        activities: [],
-        carry: "pack",
-        skill: "advanced",
-        sensitivities: [],
-        limits: {},
-      },
-      list: { id: "bench", title: "bench", needs: needList },
-      kit: { name: "bench", claims: {}, lines: lineList },
-    } as AuditFile,
+    audit: auditOf(needList, lineList),
     book: { ...PRICE_BOOK, products: own.slice(0, products) },
   };
 }

@@ -14,7 +14,7 @@ import { LABEL_SHEETS, spotOf } from "../../src/lib/core/labels/sheets.ts";
 import { applyTrial } from "../../src/lib/core/trial/trial.ts";
 import { SHIPPED_LISTS } from "../../src/lib/data/lists/index.ts";
 import { PRICE_BOOK } from "../../src/lib/data/priceBook.ts";
-import { wedge, withoutDoubles } from "../../src/lib/devices/scanner.ts";
+import { wedge } from "../../src/lib/devices/scanner.ts";
 import { listXlsx } from "../../src/lib/ui/listSheet.ts";
 import { auditFile, TODAY } from "./build.ts";
 
@@ -254,20 +254,5 @@ describe("a scanner that types", () => {
     w.clear();
     expect(w.key({ key: "Enter", ctrlKey: false })).to.equal(false);
     expect(scans).to.deep.equal([]);
-  });
-  it("takes the same code twice in one go once, and again later", () => {
-    const scans: string[] = [];
-    let now = 0;
-    const take = withoutDoubles(
-      (t) => scans.push(t),
-      () => now,
-    );
-    take("a");
-    now = 500;
-    take("a");
-    now = 5000;
-    take("a");
-    take("b");
-    expect(scans).to.deep.equal(["a", "a", "b"]);
   });
 });

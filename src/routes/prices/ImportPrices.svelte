@@ -12,6 +12,7 @@
   } from "$lib/core/formats/priceCsv.ts";
   import type { Problem } from "$lib/core/formats/problem.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
+  import ColumnTable from "$lib/ui/ColumnTable.svelte";
   import { cardTextOf } from "$lib/ui/readFile.ts";
   import { PRICE_COLUMN_LABEL } from "$lib/words/labels.ts";
 
@@ -50,6 +51,7 @@
     }
     picker.value = "";
   }
+  const COLUMNS = PRICE_COLUMNS.map((c) => [c, PRICE_COLUMN_LABEL[c]] as const);
   const ready = $derived(roles.includes("title") && roles.includes("price"));
   function take(replace: boolean) {
     const typeOf = typeLookup(workspace.ownTypes);
@@ -116,40 +118,8 @@
         >{name}, {rows.length - (heading ? 1 : 0)} rows. A name and a price are needed. Without a kind,
         the name says what it is.</Dialog.Description
       >
-      <div class="mt-4 overflow-x-auto">
-        <table class="text-sm">
-          <thead
-            ><tr>
-              {#each roles as role, i (i)}
-                <th class="p-1 text-left"
-                  ><select
-                    class="field"
-                    aria-label="Column {i + 1} holds"
-                    value={role ?? ""}
-                    onchange={(e) =>
-                      (roles[i] = (e.currentTarget.value || null) as PriceColumn | null)}
-                  >
-                    <option value="">leave out</option>
-                    {#each PRICE_COLUMNS as c (c)}<option value={c}>{PRICE_COLUMN_LABEL[c]}</option
-                      >{/each}
-                  </select></th
-                >
-              {/each}
-            </tr></thead
-          >
-          <tbody>
-            {#each rows.slice(0, 6) as row, k (k)}
-              <tr class="border-t border-line {k === 0 && heading ? 'text-soft' : ''}"
-                >{#each roles.keys() as i (i)}<td class="p-1">{row[i] ?? ""}</td>{/each}</tr
-              >
-            {/each}
-          </tbody>
-        </table>
-      </div>
+      <ColumnTable {rows} bind:roles bind:heading options={COLUMNS} />
       <div class="mt-3 flex flex-wrap items-end gap-4">
-        <label class="flex min-h-11 items-center gap-2"
-          ><input type="checkbox" class="size-5" bind:checked={heading} />the first row is a heading</label
-        >
         {#if !roles.includes("source")}<label class="flex flex-col gap-1"
             ><span>Source of all</span><input
               class="field"

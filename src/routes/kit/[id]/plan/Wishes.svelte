@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { ComponentProps } from "svelte";
   import { SKILLS } from "$lib/core/catalogue/itemType.ts";
   import { bagRoomMl } from "$lib/core/plan/fitBag.ts";
   import type { KitRecord } from "$lib/core/records/records.ts";
@@ -33,47 +34,51 @@
     const line = kit.lines.find((l) => l.id === id);
     return line ? lineName(line, line.itemType ? kit.typeOf(line.itemType)?.label : undefined) : id;
   };
+  function courseAt(skill: (typeof above)[number], price: number | undefined) {
+    const courses = { ...plan.courses };
+    if (price === undefined) delete courses[skill];
+    else courses[skill] = price;
+    change(
+      "price of a course",
+      { courses: Object.keys(courses).length > 0 ? courses : undefined },
+      `course ${skill}`,
+    );
+  }
+  /** No limit and no price of a plan is higher. */
+  const MOST = 10_000_000;
 </script>
+
+{#snippet field(
+  label: string,
+  value: number | undefined,
+  more: string | Partial<ComponentProps<typeof NumberField>>,
+  onvalue: (n: number | undefined) => void,
+)}
+  <div class="mt-2 flex items-center justify-between gap-3">
+    <span>{label}</span>
+    <NumberField
+      {label}
+      {value}
+      optional
+      max={MOST}
+      width="w-28"
+      {...typeof more === "string" ? { unit: more } : more}
+      {onvalue}
+    />
+  </div>
+{/snippet}
 
 <div class="sheet mt-4 p-4">
   <h2 class="text-xl">Limits</h2>
-  <div class="mt-2 flex items-center justify-between gap-3">
-    <span>Budget</span>
-    <NumberField
-      label="Budget"
-      value={budget ?? undefined}
-      optional
-      max={1_000_000}
-      width="w-28"
-      unit={kit.currency}
-      onvalue={(n) => change("budget of the plan", { budget: n ?? null }, "budget")}
-    />
-  </div>
-  <div class="mt-2 flex items-center justify-between gap-3">
-    <span>Weight at most</span>
-    <NumberField
-      label="Weight at most"
-      value={limits.massG ?? undefined}
-      optional
-      max={1_000_000}
-      width="w-28"
-      unit="g"
-      onvalue={(n) => kit.updateBrief("weight limit", { limits: { ...limits, massG: n } }, "mass")}
-    />
-  </div>
-  <div class="mt-2 flex items-center justify-between gap-3">
-    <span>Space at most</span>
-    <NumberField
-      label="Space at most"
-      value={limits.volumeMl ?? undefined}
-      optional
-      max={10_000_000}
-      width="w-28"
-      unit="ml"
-      onvalue={(n) =>
-        kit.updateBrief("space limit", { limits: { ...limits, volumeMl: n } }, "volume")}
-    />
-  </div>
+  {@render field("Budget", budget ?? undefined, kit.currency, (n) =>
+    change("budget of the plan", { budget: n ?? null }, "budget"),
+  )}
+  {@render field("Weight at most", limits.massG ?? undefined, { of: "mass" }, (n) =>
+    kit.updateBrief("weight limit", { limits: { ...limits, massG: n } }, "mass"),
+  )}
+  {@render field("Space at most", limits.volumeMl ?? undefined, { of: "volume" }, (n) =>
+    kit.updateBrief("space limit", { limits: { ...limits, volumeMl: n } }, "volume"),
+  )}
   {#if room !== null}
     <label class="mt-2 flex min-h-11 items-center gap-2"
       ><input
@@ -88,61 +93,25 @@
 
   <details class="mt-3" open={(plan.exclude?.length ?? 0) + (plan.keep?.length ?? 0) > 0}>
     <summary class="flex min-h-11 cursor-pointer items-center font-semibold">Wishes</summary>
-    <div class="flex items-center justify-between gap-3">
-      <span>Sources at most</span>
-      <NumberField
-        label="Sources at most"
-        value={plan.maxSources}
-        optional
-        whole
-        min={1}
-        max={100}
-        width="w-28"
-        onvalue={(n) => change("sources of the plan", { maxSources: n }, "sources")}
-      />
-    </div>
+    {@render field("Sources at most", plan.maxSources, { whole: true, min: 1, max: 100 }, (n) =>
+      change("sources of the plan", { maxSources: n }, "sources"),
+    )}
     {#if plan.question === "cheapest"}
-      <div class="mt-2 flex items-center justify-between gap-3">
-        <span>Coverage to reach, instead of Ready</span>
-        <NumberField
-          label="Coverage to reach"
-          value={plan.target === undefined ? undefined : Math.round(plan.target * 1000) / 10}
-          optional
-          min={1}
-          max={100}
-          width="w-28"
-          unit="%"
-          onvalue={(n) =>
-            change(
-              "coverage to reach",
-              { target: n === undefined ? undefined : n / 100 },
-              "target",
-            )}
-        />
-      </div>
+      {@render field(
+        "Coverage to reach, instead of Ready",
+        plan.target === undefined ? undefined : Math.round(plan.target * 1000) / 10,
+        { min: 1, max: 100, unit: "%" },
+        (n) =>
+          change("coverage to reach", { target: n === undefined ? undefined : n / 100 }, "target"),
+      )}
     {/if}
     {#each above as skill (skill)}
-      <div class="mt-2 flex items-center justify-between gap-3">
-        <span>Course to {SKILL_LABEL[skill]}, for all</span>
-        <NumberField
-          label="Course to {SKILL_LABEL[skill]}"
-          value={plan.courses?.[skill]}
-          optional
-          max={1_000_000}
-          width="w-28"
-          unit={kit.currency}
-          onvalue={(n) => {
-            const courses = { ...plan.courses };
-            if (n === undefined) delete courses[skill];
-            else courses[skill] = n;
-            change(
-              "price of a course",
-              { courses: Object.keys(courses).length > 0 ? courses : undefined },
-              `course ${skill}`,
-            );
-          }}
-        />
-      </div>
+      {@render field(
+        `Course to ${SKILL_LABEL[skill]}, for all`,
+        plan.courses?.[skill],
+        kit.currency,
+        (n) => courseAt(skill, n),
+      )}
     {/each}
     <label class="mt-2 block"
       >Always carry in full
