@@ -16,7 +16,7 @@ import { highsSolver } from "../lib/core/plan/highsSolver.ts";
 import { keptToBag } from "../lib/core/plan/fitBag.ts";
 import { plan } from "../lib/core/plan/plan.ts";
 import type { Course, PlanRequest } from "../lib/core/plan/request.ts";
-import { frontiersResult, planResult } from "../lib/core/plan/planResult.ts";
+import { changesResult, frontiersResult, planResult } from "../lib/core/plan/planResult.ts";
 import type { PriceBook } from "../lib/core/plan/priceBook.ts";
 import { PRICE_BOOK } from "../lib/data/priceBook.ts";
 import { kitReport } from "../lib/report/kitReport.ts";
@@ -29,7 +29,7 @@ const USAGE = `usage: npm run --silent cli -- COMMAND
   read-card FILE|-                       entries of a contents card
   audit FILE [--today DAY]               the audit of an audit file
   plan FILE [--budget N] [--mass G] [--volume ML] [--target ready|0.85]
-            [--best] [--prices FILE] [--today DAY] [--frontier]
+            [--best] [--prices FILE] [--today DAY] [--frontier] [--changes]
             [--exclude ID,ID] [--keep LINE,LINE] [--sources N]
             [--course trained=PRICE] [--time SECONDS] [--fit]
   report FILE --to pdf|html|md --out PATH [--today DAY]
@@ -121,8 +121,12 @@ async function runPlan(file: AuditFile, flags: ReadonlyMap<string, string>, toda
       },
     ]);
   const solver = highsSolver(await loadHighs());
-  const result = planResult(plan(request, solver), request);
-  return flags.has("frontier") ? { ...result, frontier: frontiersResult(request, solver) } : result;
+  const outcome = plan(request, solver);
+  return {
+    ...planResult(outcome, request),
+    ...(flags.has("changes") ? { changes: changesResult(outcome, request, solver) } : {}),
+    ...(flags.has("frontier") ? { frontier: frontiersResult(request, solver) } : {}),
+  };
 }
 
 function requestOf(
@@ -190,7 +194,7 @@ function courseOf(text: string): Course {
 const VALUE_FLAGS = new Set(
   "today budget mass volume target prices to out exclude keep sources course time".split(" "),
 );
-const PLAIN_FLAGS = new Set(["best", "frontier", "fit"]);
+const PLAIN_FLAGS = new Set(["best", "frontier", "fit", "changes"]);
 
 function parseArguments(args: readonly string[]) {
   const positional: string[] = [];

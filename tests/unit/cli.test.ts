@@ -85,8 +85,14 @@ describe("the command line", function () {
         AUDIT,
         ...["--prices", prices, "--today", "2026-08-01", "--exclude", "tq", "--sources", "1"],
         "--frontier",
+        "--changes",
       ]).out,
     );
+    // The roll is the only one of its kind, and so, without the other, is the ratchet.
+    expect(plan.changes).to.deep.equal([
+      { product: "r", only: true },
+      { product: "roll", only: true },
+    ]);
     expect(plan.totals.price).to.equal(26);
     const { budget, mass } = plan.frontier;
     expect(budget.length).to.be.at.least(10);

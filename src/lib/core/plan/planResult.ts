@@ -2,6 +2,7 @@ import { auditResult } from "../formats/auditResult.ts";
 import { actionsOf, type Action } from "./actions.ts";
 import { frontier } from "./frontier.ts";
 import type { Solver } from "./linearModel.ts";
+import { without } from "./whatIf.ts";
 import type { PlanOutcome } from "./plan.ts";
 import type { PlanRequest } from "./request.ts";
 
@@ -62,6 +63,26 @@ export const frontierResult = ({ points, knees, steps }: ReturnType<typeof front
       leaves: step?.leaves ?? [],
     };
   });
+
+/** When each purchase would change, by product. Blocking: one plan a purchase. */
+export function changesResult(outcome: PlanOutcome, request: PlanRequest, solver: Solver) {
+  if (outcome.status === "infeasible") return [];
+  return outcome.choice.purchases.map(({ product }) => {
+    const other = without(request, outcome, product.id, solver);
+    return other.none
+      ? { product: product.id, only: true }
+      : {
+          product: product.id,
+          only: false,
+          priceMore: two(other.priceMore),
+          coverageLess: six(other.coverageLess),
+          changesAtPrice: other.changesAtPrice,
+          changesAtMassG: other.changesAtMassG === null ? null : two(other.changesAtMassG),
+          proven: other.proven,
+          instead: other.purchases.map((p) => ({ product: p.product.id, packs: p.packs })),
+        };
+  });
+}
 
 /** The frontiers against budget and mass, as printed. Blocking. */
 export const frontiersResult = (request: PlanRequest, solver: Solver) => ({
