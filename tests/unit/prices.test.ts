@@ -13,6 +13,7 @@ import { applyPriceList, priceListSchema, repriced } from "../../src/lib/core/pl
 import { mayPropose } from "../../src/lib/core/plan/priceBook.ts";
 import { alternates, shoppingList, shoppingTable } from "../../src/lib/core/plan/shopping.ts";
 import { PRICE_BOOK } from "../../src/lib/data/priceBook.ts";
+import { supplier } from "../../src/lib/devices/priceList.ts";
 import { simulatedPrices } from "../../src/lib/server/simulatedPrices.ts";
 import { shoppingText } from "../../src/lib/words/shoppingText.ts";
 import { auditFile, need } from "./build.ts";
@@ -90,6 +91,36 @@ describe("a supplier's list", () => {
     });
     const out = day("2026-11-26").prices.filter((p) => !p.inStock).length;
     expect(out).to.be.within(3, 30);
+  });
+});
+
+describe("the supplier", () => {
+  const real = globalThis.fetch;
+  afterEach(() => {
+    globalThis.fetch = real;
+  });
+  const answering = (status: number, body: unknown) => {
+    globalThis.fetch = (() =>
+      Promise.resolve(new Response(JSON.stringify(body), { status }))) as typeof fetch;
+  };
+  const why = async (): Promise<string> =>
+    supplier.pricesOn("2026-11-26").then(
+      () => "",
+      (e: Error) => e.message,
+    );
+  it("gives its list of the day", async () => {
+    answering(200, simulatedPrices(PRICE_BOOK, "2026-11-26", 1));
+    expect((await supplier.pricesOn("2026-11-26")).prices).to.have.length(
+      PRICE_BOOK.products.length,
+    );
+  });
+  it("says so when it fails, or sends what is no list", async () => {
+    answering(503, {});
+    expect(await why()).to.contain("503");
+    answering(200, { day: "2026-02-30", currency: "EUR", prices: [] });
+    expect(await why()).to.contain("cannot be read");
+    answering(200, { day: "2026-11-26", currency: "EUR", prices: [{ id: "a", amount: -1 }] });
+    expect(await why()).to.contain("cannot be read");
   });
 });
 
