@@ -1,18 +1,14 @@
 <script lang="ts">
   import { goto } from "$app/navigation";
   import { onDestroy, untrack } from "svelte";
-  import { CATEGORIES } from "$lib/core/catalogue/functionRecord.ts";
   import {
     judged,
-    priceOfDifference,
-    whyAhead,
     type Contender,
     type Judge,
     type KitRow,
   } from "$lib/core/compare/compareKits.ts";
   import { compareTable, type ReadyCost } from "$lib/core/formats/compareTable.ts";
   import { auditOf } from "$lib/core/formats/workspaceFile.ts";
-  import { HOUSE_RULE_OPTIONS } from "$lib/core/reference/houseRules.ts";
   import { compareMarkdown } from "$lib/report/compareMarkdown.ts";
   import { newKey, workspace } from "$lib/state/workspace.svelte.ts";
   import { currentVersion } from "$lib/state/store.ts";
@@ -20,11 +16,11 @@
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import SieveMark from "$lib/ui/SieveMark.svelte";
   import { saveCsv, saveXlsx } from "$lib/ui/tables.ts";
-  import WeaveChip from "$lib/ui/WeaveChip.svelte";
-  import { CATEGORY_LABEL } from "$lib/words/labels.ts";
-  import { HOUSE_RULES } from "$lib/words/houseRules.ts";
-  import { grams, litres, money, number, percent, percentRange } from "$lib/words/sentences.ts";
+  import { grams, litres, money, number, percentRange } from "$lib/words/sentences.ts";
   import type { CompareAnswer, CompareAsked } from "$lib/workers/compare.worker.ts";
+  import ByCategory from "./ByCategory.svelte";
+  import BySchool from "./BySchool.svelte";
+  import TwoOfThem from "./TwoOfThem.svelte";
   import { PlanRun } from "$lib/workers/planRun.svelte.ts";
 
   let left = $state<Record<string, boolean>>({});
@@ -182,20 +178,6 @@
       down = id !== "name" && id !== "price" && id !== "mass";
     }
   }
-  const categories = $derived(
-    CATEGORIES.filter((c) => rows.some((r) => r.categories.some((x) => x.id === c))),
-  );
-
-  // Two of them
-  let firstId = $state<string | null>(null);
-  let secondId = $state<string | null>(null);
-  const one = $derived(rows.find((r) => r.id === firstId) ?? sorted[0]);
-  const two = $derived(
-    rows.find((r) => r.id === secondId && r.id !== one?.id) ?? sorted.find((r) => r.id !== one?.id),
-  );
-  const why = $derived(one && two ? whyAhead(one, two) : []);
-  const difference = $derived(one && two ? priceOfDifference(two, one) : null);
-
   const table = $derived(compareTable(sorted, ready));
   const TITLE = "Kits side by side";
   function asSet() {
@@ -361,152 +343,11 @@
         </table>
       </div>
 
-      <section class="mt-8">
-        <h2 class="text-2xl">By category</h2>
-        <p class="text-sm text-soft">
-          What is covered, and the weave of the mesh that holds most of the rest.
-        </p>
-        <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-        <div class="mt-2 overflow-x-auto" role="region" aria-label="Categories by kit" tabindex="0">
-          <table class="text-sm">
-            <thead
-              ><tr
-                ><th></th>{#each sorted as r (r.id)}<th
-                    class="max-w-32 px-2 pb-1 text-left align-bottom font-semibold">{r.name}</th
-                  >{/each}</tr
-              ></thead
-            >
-            <tbody>
-              {#each categories as c (c)}
-                <tr class="border-t border-line">
-                  <th class="py-1 pr-4 text-left font-semibold">{CATEGORY_LABEL[c]}</th>
-                  {#each sorted as r (r.id)}
-                    {@const cell = r.categories.find((x) => x.id === c)}
-                    <td class="px-2 py-1">
-                      {#if cell}
-                        <span class="flex items-center gap-2">
-                          <svg width="72" height="18" aria-hidden="true">
-                            <rect width="72" height="18" fill="var(--sheet)" />
-                            <rect width={72 * cell.coverage} height="18" fill="var(--pass)" />
-                            {#if cell.worst}<rect
-                                x={72 * cell.coverage}
-                                width={72 * (1 - cell.coverage)}
-                                height="18"
-                                fill="url(#weave-{cell.worst})"
-                              />{/if}
-                            <rect
-                              x=".5"
-                              y=".5"
-                              width="71"
-                              height="17"
-                              fill="none"
-                              stroke="currentColor"
-                            />
-                          </svg>
-                          <span class="w-14 text-right font-semibold whitespace-nowrap"
-                            >{percent(cell.coverage)} %</span
-                          >
-                          {#if cell.worst}<WeaveChip mesh={cell.worst} size={16} />{/if}
-                        </span>
-                      {/if}
-                    </td>
-                  {/each}
-                </tr>
-              {/each}
-            </tbody>
-          </table>
-        </div>
-      </section>
+      <ByCategory rows={sorted} />
 
-      {#if one && two}
-        <section class="mt-8">
-          <h2 class="text-2xl">Two of them</h2>
-          <div class="mt-2 flex flex-wrap gap-3">
-            {#each [["This one", one.id, (id: string) => (firstId = id)], ["against", two.id, (id: string) => (secondId = id)]] as const as [label, value, set] (label)}
-              <label class="flex grow basis-60 flex-col gap-1"
-                ><span class="text-sm font-semibold">{label}</span><select
-                  class="field"
-                  {value}
-                  onchange={(e) => set(e.currentTarget.value)}
-                >
-                  {#each rows as r (r.id)}<option value={r.id}>{r.name}</option>{/each}
-                </select></label
-              >
-            {/each}
-          </div>
-          <p class="mt-3" data-testid="difference">
-            <strong>{one.name}</strong> covers {number(
-              Math.abs((one.coverage ?? 0) - (two.coverage ?? 0)) * 100,
-              1,
-            )} points {(one.coverage ?? 0) >= (two.coverage ?? 0) ? "more" : "less"} than
-            <strong>{two.name}</strong>{#if difference && one.currency}{" "}and costs {money(
-                Math.abs(difference.more),
-                one.currency,
-              )}
-              {difference.more >= 0 ? "more" : "less"}{difference.perPoint !== null
-                ? `: ${money(difference.perPoint, one.currency)} for each point it is ahead`
-                : ""}{/if}.
-          </p>
-          <ul class="mt-2 max-w-xl text-sm">
-            {#each why as c (c.id)}
-              <li class="flex justify-between border-b border-line py-1">
-                <span>{CATEGORY_LABEL[c.id]}</span>
-                <strong class={c.points > 0 ? "text-pass" : "bad"}
-                  >{c.points > 0 ? "+" : "−"}{number(Math.abs(c.points) * 100, 1)}</strong
-                >
-              </li>
-            {/each}
-          </ul>
-        </section>
-      {/if}
+      <TwoOfThem rows={sorted} />
 
-      <section class="mt-8">
-        <h2 class="text-2xl">By school</h2>
-        {#if !schools}
-          <button class="btn mt-2" disabled={wantSchools} onclick={() => (wantSchools = true)}
-            >{wantSchools ? "Trying …" : "Try each school on each kit"}</button
-          >
-        {:else}
-          <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-          <div class="mt-2 overflow-x-auto" role="region" aria-label="Kits by school" tabindex="0">
-            <table class="text-sm" data-testid="by-school">
-              <thead
-                ><tr class="border-b border-ink"
-                  ><th></th>{#each sorted as r (r.id)}<th class="max-w-32 px-2 text-left"
-                      >{r.name}</th
-                    >{/each}</tr
-                ></thead
-              >
-              <tbody>
-                {#each HOUSE_RULE_OPTIONS as rule (rule.id)}
-                  {#each rule.options as option (option)}
-                    <tr class="border-b border-line">
-                      <th class="py-1 pr-4 text-left font-normal"
-                        >{HOUSE_RULES.find((r) => r.id === rule.id)!.label}:
-                        <strong
-                          >{HOUSE_RULES.find((r) => r.id === rule.id)!.options.find(
-                            (o) => o.id === option,
-                          )!.label}</strong
-                        ></th
-                      >
-                      {#each sorted as r (r.id)}
-                        {@const v = schools
-                          .find((s) => s.id === r.id)
-                          ?.verdicts.find((x) => x.option === option && x.rule === rule.id)}
-                        <td class="px-2"
-                          >{percent(v?.coverage ?? null)} % · {v?.grade ?? "–"}{v?.followed
-                            ? " ✓"
-                            : ""}</td
-                        >
-                      {/each}
-                    </tr>
-                  {/each}
-                {/each}
-              </tbody>
-            </table>
-          </div>
-        {/if}
-      </section>
+      <BySchool rows={sorted} {schools} trying={wantSchools} ontry={() => (wantSchools = true)} />
     {:else}
       <p class="mt-6">No kit is chosen.</p>
     {/if}
