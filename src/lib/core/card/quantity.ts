@@ -43,14 +43,12 @@ interface Counted {
   article: boolean;
 }
 
-const readings = new WeakMap<readonly Token[], Reading>();
+/** A list of tokens that remembers its reading: the same stretch is asked for again and again. */
+type Remembering = readonly Token[] & { reading?: Reading };
 
 /** Reads numbers, sizes and contents out of tokens of one item. The tokens must not change after. */
-export function readQuantity(tokens: readonly Token[]): Reading {
-  let reading = readings.get(tokens);
-  if (!reading) readings.set(tokens, (reading = readTokens(tokens)));
-  return reading;
-}
+export const readQuantity = (tokens: readonly Token[]): Reading =>
+  ((tokens as Remembering).reading ??= readTokens(tokens));
 
 function readTokens(tokens: readonly Token[]): Reading {
   const used = new Set<number>();
