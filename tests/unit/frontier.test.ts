@@ -144,6 +144,14 @@ describe("a frontier", () => {
     for (const limit of limits)
       expect(frontierPoint(r, "mass", limit, solver).massG).to.be.at.most(limit + 1e-6);
   }).timeout(120_000);
+  it("against budget goes as far under a weight limit that the kit is over already", () => {
+    const { audit, book } = planCase("small", 4);
+    const r = { ...request(audit, [], { question: "best" }), book: { ...book, currency: "EUR" } };
+    const free = frontierLimits(r, "budget", 5);
+    expect(frontierLimits({ ...r, limits: { ...NO_LIMITS, massG: 1 } }, "budget", 5)).to.deep.equal(
+      free,
+    );
+  });
   it("has a quick answer for every limit at once", () => {
     const { audit, book } = planCase("small", 5);
     const r = { ...request(audit, [], { question: "best" }), book: { ...book, currency: "EUR" } };

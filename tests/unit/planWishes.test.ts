@@ -64,6 +64,23 @@ describe("wishes", () => {
       { code: "sources", allowed: 1 },
     ]);
   });
+  it("says both where the number of sources and a limit forbid it", () => {
+    const both = auditFile(
+      [need("s", "sling", { tier: "vital" }), need("m", "magnify", { tier: "vital" })],
+      [],
+    );
+    const outcome = plan(
+      request(both, [two[0]!, product("lens", "magnifier", 1, 2, { source: "B" })], {
+        maxSources: 1,
+        limits: { ...NO_LIMITS, budget: 3 },
+      }),
+      solver,
+    );
+    expect(outcome.status === "infeasible" && outcome.why).to.deep.equal([
+      { code: "sources", allowed: 1 },
+      { code: "limit", limit: "budget", allowed: 3, needed: 4 },
+    ]);
+  });
   it("a product out of stock is not bought", () => {
     const out = [{ ...two[0]!, inStock: false }, two[1]!];
     expect(purchasesOf(solve(request(file, out)))).to.deep.equal(["1 far"]);

@@ -134,7 +134,7 @@ export function obstacle(o: Obstacle, label: (needId: string) => string, currenc
       return `The ${name} of ${amount(o.allowed)} forbids it${o.needed === null ? "" : `; without it, ${amount(o.needed)} would do`}.`;
     }
     case "sources":
-      return `No plan buys at ${o.allowed} ${o.allowed === 1 ? "source" : "sources"} only; with more there is one.`;
+      return `Buying at ${o.allowed} ${o.allowed === 1 ? "source" : "sources"} only cannot do it; allow more.`;
     case "limits-together":
       return "The limits together forbid it; no single one does. Relax two of them.";
     case "not-proven":

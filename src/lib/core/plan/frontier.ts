@@ -51,10 +51,12 @@ export interface FrontierAsked {
 
 /** The limits of the points, ascending: up to what the fullest plan takes. */
 export function frontierLimits(request: PlanRequest, axis: Axis, points = POINTS): number[] {
+  // How far the axis goes does not hang on what else is limited: the quick plan leaves nothing at home.
+  const budget = axis === "budget" ? null : request.limits.budget;
   const open: PlanRequest = {
     ...request,
     question: "best",
-    limits: { ...request.limits, [axis === "budget" ? "budget" : "massG"]: null },
+    limits: { budget, massG: null, volumeMl: null },
   };
   const { choice } = greedyPlan(open);
   const load = kitLoad(request.audit).massG;

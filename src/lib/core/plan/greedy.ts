@@ -92,7 +92,11 @@ export function greedyPlan(request: PlanRequest, given?: Candidates): Quick {
 
   const counts = products.map(() => 0);
   let slots = empty();
-  const load = kitLoad(request.audit);
+  // What serves nothing stays at home under a limit, and takes no room.
+  const useful = new Set(c.uses.map((u) => u.line));
+  const keep = new Set(request.keep);
+  const lines = request.audit.kit.lines.filter((l, i) => useful.has(i) || keep.has(l.id));
+  const load = kitLoad({ ...request.audit, kit: { ...request.audit.kit, lines } });
   const room = {
     cents: request.limits.budget === null ? Infinity : minorUnits(request.limits.budget),
     massG: request.limits.massG === null ? Infinity : request.limits.massG - load.massG,

@@ -251,11 +251,16 @@ function forbid(m: PlanModel, x: ArrayLike<number>): void {
 /** Which limit, or what else, forbids the target. */
 function whyNot(request: PlanRequest, c: Candidates, solver: Solver): Obstacle[] {
   const asked = request.target === "ready" ? c.bench.rules.thresholds.ready : request.target;
-  if (
-    request.maxSources != null &&
-    isFound(solveWith({ ...request, maxSources: null }, c, request.limits, true, solver, () => {}))
-  )
-    return [{ code: "sources", allowed: request.maxSources }];
+  if (request.maxSources != null) {
+    const anywhere = { ...request, maxSources: null };
+    const found = (r: PlanRequest, limits: Limits) =>
+      isFound(solveWith(r, c, limits, true, solver, () => {}));
+    const sources: Obstacle = { code: "sources", allowed: request.maxSources };
+    if (found(anywhere, request.limits)) return [sources];
+    // More sources alone do not help: something else forbids it too.
+    if (!found(request, NO_LIMITS) && found(anywhere, NO_LIMITS))
+      return [sources, ...whyNot(anywhere, c, solver)];
+  }
   const unlimited = solveWith(
     { ...request, limits: NO_LIMITS },
     c,

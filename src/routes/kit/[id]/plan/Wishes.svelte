@@ -28,6 +28,12 @@
   const above = $derived(
     SKILLS.filter((s) => SKILLS.indexOf(s) > SKILLS.indexOf(kit.brief.skill) && s !== "licensed"),
   );
+  const wished = $derived((plan.exclude?.length ?? 0) + (plan.keep?.length ?? 0));
+  /** Open from the first wish on, until it is closed. */
+  let shown = $state(false);
+  $effect(() => {
+    if (wished > 0) shown = true;
+  });
   const titleOf = (id: string) => kit.book.products.find((p) => p.id === id)?.title ?? id;
   const keepable = $derived(kit.lines.filter((l) => !(plan.keep ?? []).includes(l.id)));
   const nameOf = (id: string) => {
@@ -91,7 +97,7 @@
     >
   {/if}
 
-  <details class="mt-3" open={(plan.exclude?.length ?? 0) + (plan.keep?.length ?? 0) > 0}>
+  <details class="mt-3" bind:open={shown}>
     <summary class="flex min-h-11 cursor-pointer items-center font-semibold">Wishes</summary>
     {@render field("Sources at most", plan.maxSources, { whole: true, min: 1, max: 100 }, (n) =>
       change("sources of the plan", { maxSources: n }, "sources"),
