@@ -217,6 +217,25 @@ describe("repacking and swapping under a limit on weight", () => {
     });
   });
 
+  it("counts the weight of what is worn and serves a vital need only in part, and leaves it", () => {
+    const file = auditFile(
+      [
+        need("w", "heat-retention", {
+          tier: "vital",
+          accept: [{ itemType: "foil-blanket", credit: 1 }],
+        }),
+      ],
+      [good("bag", "insulated-bag", 1, { condition: "worn" })],
+    );
+    const r = request(file, [product("foil", "foil-blanket", 1, 2, { massG: 60 })], {
+      limits: { ...NO_LIMITS, massG: 100 },
+    });
+    const { choice } = solve(r);
+    expect(choice.after.grade).to.equal("Ready");
+    expect(choice.dropped).to.deep.equal(["bag"]);
+    expect(choice.load.massG).to.equal(60);
+  });
+
   /** The slow obvious answer: every number of packs and of pieces carried, audited. */
   const smallCase = fc.record({
     required: fc.array(fc.integer({ min: 1, max: 4 }), { minLength: 2, maxLength: 2 }),

@@ -5,7 +5,7 @@ import { lineLoad } from "./mass.ts";
 import { portionsOf, type Portions } from "./portions.ts";
 
 /**
- * The choice as a mixed-integer programme: packs of each product, what is dropped, and a sharing
+ * The choice as a mixed-integer programme: packs of each product, what stays at home, and a sharing
  * out of kept and bought units to needs.
  *
  * The audit shares out for the most coverage, the plan's columns only need to reach it; so where a
@@ -63,6 +63,8 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
     ? c.uses.filter((u) => bench.needs[u.need]!.tier !== "vital" || u.f > 1 - 1e-9)
     : c.uses;
   const byLine = group(uses, (u) => u.line);
+  // What serves at all is carried unless it is left, though it may not count for a vital need.
+  const carriedUses = group(c.uses, (u) => u.line);
 
   const companionProducts = new Map<string, number[]>();
   for (const companion of c.missingCompanions)
@@ -89,10 +91,10 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
     return addColumn(model, { upper: Math.min(most, affordable), integer: true });
   });
   const left = bench.lines.map((l, i) => {
-    if (!options.mayLeave || i >= firstProduct || options.keep.has(l.line.id) || !byLine.has(i))
-      return null;
+    const own = carriedUses.get(i);
+    if (!options.mayLeave || i >= firstProduct || options.keep.has(l.line.id) || !own) return null;
     // A roll that must have a length is not cut.
-    const lengthAsked = byLine.get(i)!.some((u) => {
+    const lengthAsked = own.some((u) => {
       const spec = bench.needs[u.need]!.need.spec;
       return spec?.minLengthMm !== undefined || spec?.minSizeMm !== undefined;
     });
@@ -226,7 +228,7 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
     if (limit === null) return;
     let kept = bag;
     bench.lines.forEach((l, i) => {
-      if (i >= firstProduct || (!byLine.has(i) && !options.keep.has(l.line.id))) return;
+      if (i >= firstProduct || (!carriedUses.has(i) && !options.keep.has(l.line.id))) return;
       kept += of(l);
     });
     addRow(model, { upper: limit - kept, entries: [...bought, ...leaving(of, -1)] });
