@@ -383,6 +383,7 @@ describe("when a choice would change", () => {
   });
   it("says where nothing else does it", () => {
     const r = request(file, [product("ratchet", "ratchet-tourniquet", 1, 24)]);
-    expect(without(r, solve(r), "ratchet", solver)).to.deep.equal({ none: true });
+    expect(without(r, solve(r), "ratchet", solver)).to.deep.equal({ none: true, proven: true });
+    expect(() => without(r, solve(r), "other", solver)).to.throw("does not buy");
   });
 });

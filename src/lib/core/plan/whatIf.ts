@@ -7,7 +7,8 @@ type Solved = Extract<PlanOutcome, { choice: unknown }>;
 
 /** What would be done if one chosen product could not be had, and so what it is worth to the plan. */
 export type Without =
-  | { readonly none: true }
+  /** No plan does what was asked; `proven` false: none was found in time. */
+  | { readonly none: true; readonly proven: boolean }
   | {
       readonly none: false;
       readonly purchases: readonly Purchase[];
@@ -35,7 +36,9 @@ export function without(
 ): Without {
   const bought = outcome.choice.purchases.find((p) => p.product.id === productId);
   const other = plan({ ...request, exclude: [...(request.exclude ?? []), productId] }, solver);
-  if (other.status === "infeasible" || !bought) return { none: true };
+  if (other.status === "infeasible")
+    return { none: true, proven: other.why.every((o) => o.code !== "not-proven") };
+  if (!bought) throw new Error(`the plan does not buy '${productId}'`);
   const { choice } = outcome;
   const priceMore = other.choice.price - choice.price;
   const coverageLess = 100 * ((choice.after.coverage ?? 0) - (other.choice.after.coverage ?? 0));

@@ -169,7 +169,9 @@
                     <span class="text-soft">The plan without it is being worked out …</span>
                   {:else if other.none}
                     <p class="font-semibold">
-                      Without it no plan does what was asked: it is bought at any price.
+                      {other.proven
+                        ? "Without it no plan does what was asked."
+                        : "Without it no plan was found in time."}
                     </p>
                   {:else}
                     <p data-testid="without">
