@@ -4,7 +4,7 @@ import { defineConfig } from "@playwright/test";
 export default defineConfig({
   testDir: "tests/e2e",
   timeout: 90_000,
-  expect: { timeout: 15_000 },
+  expect: { timeout: 30_000 },
   workers: 1,
   reporter: [["list"], ["json", { outputFile: ".tmp/e2e.json" }]],
   outputDir: ".tmp/e2e",
