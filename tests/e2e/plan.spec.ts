@@ -2,6 +2,8 @@ import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
 
 const SOLVE = { timeout: 60_000 };
+// Several plans and a curve are solved in each; a loaded machine takes its time.
+test.setTimeout(240_000);
 const result = (page: Page) => page.getByTestId("plan-result");
 const saved = (page: Page) =>
   expect(page.getByTestId("save-state").first()).toContainText(/^Saved/);

@@ -4,8 +4,8 @@ import type { PlanRequest } from "../core/plan/request.ts";
 import { planWorker } from "./planRun.svelte.ts";
 import type { FromWorker, ToWorker } from "./protocol.ts";
 
-/** Two workers share the points; one core stays free for the page where there are three. */
-const WORKERS = 2;
+/** Two workers share the points where that leaves a core for the page and the plan itself. */
+const workers = (): number => Math.min(2, Math.max(1, navigator.hardwareConcurrency - 1));
 
 /** A frontier as a screen sees it: quick points at once, each replaced when it is proven. */
 export class FrontierRun {
@@ -24,7 +24,7 @@ export class FrontierRun {
     this.left = 1;
     const run = ++this.#run;
     this.#timer = setTimeout(() => {
-      this.#workers = Array.from({ length: WORKERS }, () => this.#start(request, axis));
+      this.#workers = Array.from({ length: workers() }, () => this.#start(request, axis));
       this.#workers[0]!.postMessage({ run, ask: { is: "curve", request, axis } } as ToWorker);
     }, afterMs);
   }
