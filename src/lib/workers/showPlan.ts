@@ -1,8 +1,9 @@
 import { actionsOf } from "../core/plan/actions.ts";
+import { candidates } from "../core/plan/candidates.ts";
 import { greedyPlan, planBound } from "../core/plan/greedy.ts";
 import type { Solver } from "../core/plan/linearModel.ts";
 import type { PlanOutcome } from "../core/plan/plan.ts";
-import type { PlanRequest } from "../core/plan/request.ts";
+import { bookOf, type PlanRequest } from "../core/plan/request.ts";
 import type { PlanShown, QuickShown } from "./protocol.ts";
 
 /** Keeps of an outcome what the screens show. */
@@ -32,12 +33,13 @@ export function showPlan(outcome: PlanOutcome, request: PlanRequest): PlanShown 
 
 /** A first answer and the bound it is measured by. */
 export function showQuick(request: PlanRequest, solver: Solver): QuickShown {
-  const { choice, reaches } = greedyPlan(request);
+  const c = candidates(request.audit, bookOf(request), request.today);
+  const { choice, reaches } = greedyPlan(request, c);
   return {
     price: choice.price,
     coverage: choice.after.coverage ?? 0,
     grade: choice.after.grade,
     reaches,
-    bound: planBound(request, solver, choice),
+    bound: planBound(request, solver, choice, c),
   };
 }

@@ -78,9 +78,11 @@ const requestAt = (request: PlanRequest, axis: Axis, limit: number): PlanRequest
 
 /** Quick answers, one a limit: a lower curve to show at once. */
 export function quickFrontier({ request, axis, limits }: FrontierAsked): FrontierPoint[] {
+  // What may serve does not hang on the limit.
+  const c = candidates(request.audit, bookOf(request), request.today);
   const points = limits.map((limit) => {
     const r = requestAt(request, axis, limit);
-    return pointOf(limit, greedyPlan(r).choice, 1, false);
+    return pointOf(limit, greedyPlan(r, c).choice, 1, false);
   });
   return risen(points);
 }
