@@ -4,7 +4,7 @@ import { addRow, type Solver } from "./linearModel.ts";
 import { kitLoad } from "./mass.ts";
 import { bookOf, type PlanRequest } from "./request.ts";
 import { choiceOf, vitalOf, type Choice } from "./choice.ts";
-import { planModel, type PlanModel } from "./planModel.ts";
+import { limitsLoad, planModel, type PlanModel } from "./planModel.ts";
 
 /**
  * Coverage against budget, or against the mass carried: where the next coin, or gram, stops buying
@@ -97,7 +97,7 @@ export function frontierPoint(
 ): FrontierPoint {
   const r = requestAt(request, axis, limit);
   const c = given ?? candidates(r.audit, bookOf(r), r.today);
-  const limited = r.limits.massG !== null || r.limits.volumeMl !== null;
+  const limited = limitsLoad(r.limits);
   const m = planModel(c, r.limits, {
     vitalInFull: false,
     mayLeave: limited,

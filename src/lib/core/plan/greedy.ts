@@ -5,7 +5,7 @@ import { addRow } from "./linearModel.ts";
 import { bookOf, type PlanRequest } from "./request.ts";
 import { settle, vitalOf, type Choice } from "./choice.ts";
 import type { Measured } from "./stages.ts";
-import { minorUnits, NO_SOURCE, planModel, type PlanModel } from "./planModel.ts";
+import { limitsLoad, minorUnits, NO_SOURCE, planModel, type PlanModel } from "./planModel.ts";
 import { kitLoad } from "./mass.ts";
 
 /**
@@ -178,7 +178,7 @@ export function greedyPlan(request: PlanRequest, given?: Candidates): Quick {
   const purchases = counts.flatMap((packs, k) =>
     packs > 0 ? [{ product: products[k]!, packs }] : [],
   );
-  const limited = request.limits.massG !== null || request.limits.volumeMl !== null;
+  const limited = limitsLoad(request.limits);
   const choice = settle(purchases, new Set(), new Map(), c, request, limited);
   const reaches =
     request.question === "best"
@@ -201,7 +201,7 @@ export function planBound(
 ): { readonly of: Measured; readonly bound: number } | null {
   const c = given ?? candidates(request.audit, bookOf(request), request.today);
   const ready = request.question === "cheapest" && request.target === "ready";
-  const limited = request.limits.massG !== null || request.limits.volumeMl !== null;
+  const limited = limitsLoad(request.limits);
   const m = planModel(c, request.limits, {
     vitalInFull: ready,
     mayLeave: limited,

@@ -7,7 +7,7 @@ import { choiceOf, vitalOf, type Choice } from "./choice.ts";
 import { greedyPlan, planBound } from "./greedy.ts";
 import { unreachableNeeds, type Obstacle } from "./infeasible.ts";
 import { addColumn, addRow, type LinearModel, type Solver } from "./linearModel.ts";
-import { NO_LIMITS, planModel, type Limits, type PlanModel } from "./planModel.ts";
+import { limitsLoad, NO_LIMITS, planModel, type Limits, type PlanModel } from "./planModel.ts";
 import { bookOf, type Course, type PlanRequest, type Question } from "./request.ts";
 import { inStages, type Measured, type Progress } from "./stages.ts";
 
@@ -100,7 +100,7 @@ function planUntrained(
     solver,
     progress,
   );
-  const limited = request.limits.massG !== null || request.limits.volumeMl !== null;
+  const limited = limitsLoad(request.limits);
   // A plan without the limits on mass and bulk that happens to keep them is the best with them too.
   const found =
     limited && !(isFound(free) && keepsLimits(free.choice, request.limits))

@@ -20,6 +20,8 @@ export interface Limits {
   readonly volumeMl: number | null;
 }
 export const NO_LIMITS: Limits = { budget: null, massG: null, volumeMl: null };
+/** Whether what is carried is limited, so that lines may have to stay at home. */
+export const limitsLoad = (l: Limits): boolean => l.massG !== null || l.volumeMl !== null;
 
 export interface PlanModel {
   readonly model: LinearModel;
