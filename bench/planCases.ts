@@ -1,5 +1,7 @@
-import type { AuditFile, Line, Need } from "../src/lib/core/formats/auditFile.ts";
-import type { PriceBook, Product } from "../src/lib/core/plan/priceBook.ts";
+import type { AuditFile } from "../src/lib/core/model/auditFile.ts";
+import type { Line } from "../src/lib/core/model/kit.ts";
+import type { Need } from "../src/lib/core/model/list.ts";
+import type { PriceBook, Product } from "../src/lib/core/model/priceBook.ts";
 import { FUNCTIONS } from "../src/lib/data/functions.ts";
 import { ITEM_TYPES } from "../src/lib/data/itemTypes.ts";
 import { PRICE_BOOK } from "../src/lib/data/priceBook.ts";

@@ -1,10 +1,11 @@
 <script lang="ts">
   import { goto } from "$app/navigation";
-  import { audit } from "$lib/core/audit.ts";
-  import { auditOf } from "$lib/core/formats/workspaceFile.ts";
+  import { audit } from "$lib/core/audit/audit.ts";
+  import { auditOf } from "$lib/core/records/auditOf.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import ConfirmWipe from "$lib/ui/ConfirmWipe.svelte";
   import { download, fileName, kitPath, takeFile } from "$lib/ui/files.ts";
+  import Offers from "$lib/ui/Offers.svelte";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import SieveMark from "$lib/ui/SieveMark.svelte";
   import { day, decidedBy, money, percentRange } from "$lib/words/sentences.ts";
@@ -46,6 +47,8 @@
       <button class="btn mt-3" onclick={exportAside}>Export what lies aside</button>
     </div>
   {/if}
+
+  <Offers />
 
   <form class="flex flex-wrap items-end gap-3" onsubmit={addKit}>
     <label class="flex grow flex-col gap-1 sm:max-w-sm"

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
-import { checkDigit } from "../../src/lib/core/formats/gs1.ts";
+import { checkDigit } from "../../src/lib/core/count/gs1.ts";
 
 const saved = (page: Page) =>
   expect(page.getByTestId("save-state").first()).toContainText(/^Saved/);

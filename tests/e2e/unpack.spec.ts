@@ -1,6 +1,6 @@
 import ExcelJS from "exceljs";
 import { expect, test, type Page } from "@playwright/test";
-import { checkDigit } from "../../src/lib/core/formats/gs1.ts";
+import { checkDigit } from "../../src/lib/core/count/gs1.ts";
 
 async function withKit(page: Page): Promise<void> {
   await page.addInitScript(() => localStorage.setItem("wide-sieve.seen", "1"));

@@ -1,9 +1,9 @@
 import { expect } from "chai";
 import { readdirSync, readFileSync } from "node:fs";
-import { audit } from "../../src/lib/core/audit.ts";
+import { audit } from "../../src/lib/core/audit/audit.ts";
 import { parseAudit } from "../../src/lib/core/formats/auditFile.ts";
 import { auditResult } from "../../src/lib/core/formats/auditResult.ts";
-import { MESHES } from "../../src/lib/core/sieve/sift.ts";
+import { MESHES } from "../../src/lib/core/model/mesh.ts";
 import { TODAY } from "./build.ts";
 
 const FOLDER = new URL("../fixtures/audits/", import.meta.url);

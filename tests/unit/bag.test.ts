@@ -1,8 +1,8 @@
 import { expect } from "chai";
-import { readBag } from "../../src/lib/core/bag/bag.ts";
+import { containerSchema } from "../../src/lib/core/model/container.ts";
 import { fitInto } from "../../src/lib/core/bag/fit.ts";
 import { shippedType } from "../../src/lib/core/catalogue/catalogue.ts";
-import type { Line } from "../../src/lib/core/formats/auditFile.ts";
+import type { Line } from "../../src/lib/core/model/kit.ts";
 import { good } from "./build.ts";
 
 const box = (innerMm: [number, number, number]) => ({
@@ -53,9 +53,9 @@ describe("will it go back in", () => {
     ]);
     expect(unmeasured).to.deep.include({ fill: null, misfits: [] });
   });
-  it("a container that is not right is left out, not guessed", () => {
-    expect(readBag({ compartments: [{ id: "a" }] })).to.deep.equal({});
-    expect(readBag(undefined)).to.deep.equal({});
-    expect(readBag({ massG: 5, mine: 1 })).to.deep.equal({ massG: 5, mine: 1 });
+  it("a compartment without a name and a place is refused, and so is a measure below nothing", () => {
+    expect(containerSchema.safeParse({ compartments: [{ id: "a" }] }).success).to.equal(false);
+    expect(containerSchema.safeParse({ massG: -5 }).success).to.equal(false);
+    expect(containerSchema.safeParse({ massG: 5 }).success).to.equal(true);
   });
 });

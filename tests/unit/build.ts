@@ -1,12 +1,10 @@
-import { audit, type Audit } from "../../src/lib/core/audit.ts";
-import {
-  parseAudit,
-  type AuditFile,
-  type Brief,
-  type HouseRules,
-  type Line,
-  type Need,
-} from "../../src/lib/core/formats/auditFile.ts";
+import { audit, type Audit } from "../../src/lib/core/audit/audit.ts";
+import { parseAudit } from "../../src/lib/core/formats/auditFile.ts";
+import type { AuditFile } from "../../src/lib/core/model/auditFile.ts";
+import type { Brief } from "../../src/lib/core/model/brief.ts";
+import type { HouseRules } from "../../src/lib/core/model/houseRules.ts";
+import type { Line } from "../../src/lib/core/model/kit.ts";
+import type { Need } from "../../src/lib/core/model/list.ts";
 
 /** Small audits for tests: only what a rule looks at is given. */
 

@@ -5,7 +5,7 @@ import { upkeep } from "../../src/lib/core/calendar/upkeep.ts";
 import { icalendar } from "../../src/lib/core/formats/ical.ts";
 import { unknownCheckTypes } from "../../src/lib/data/checkIntervals.ts";
 import { PRICE_BOOK } from "../../src/lib/data/priceBook.ts";
-import type { PriceBook } from "../../src/lib/core/plan/priceBook.ts";
+import type { PriceBook } from "../../src/lib/core/model/priceBook.ts";
 import { auditFile, good } from "./build.ts";
 
 const TODAY = "2026-11-25";

@@ -7,7 +7,7 @@ import {
   type Judge,
 } from "../../src/lib/core/compare/compareKits.ts";
 import { judgeSet, memberOf, setAudit } from "../../src/lib/core/compare/kitSet.ts";
-import type { Line } from "../../src/lib/core/formats/auditFile.ts";
+import type { Line } from "../../src/lib/core/model/kit.ts";
 import { PRICE_BOOK } from "../../src/lib/data/priceBook.ts";
 import { auditFile, good, need, TODAY } from "./build.ts";
 

@@ -3,7 +3,7 @@ import fc from "fast-check";
 import { paddingOf } from "../../src/lib/core/count/padding.ts";
 import { mergeLines, takeScan } from "../../src/lib/core/count/scanned.ts";
 import { weighCount } from "../../src/lib/core/count/weighCount.ts";
-import { checkDigit, parseGs1, writeGs1 } from "../../src/lib/core/formats/gs1.ts";
+import { checkDigit, parseGs1, writeGs1 } from "../../src/lib/core/count/gs1.ts";
 import { parseScaleLine, readScaleStream, type ScaleEvent } from "../../src/lib/devices/scale.ts";
 import { wedge, withoutDoubles } from "../../src/lib/devices/scanner.ts";
 import { LINES_A_SECOND, scaleLineAt } from "../../src/lib/server/simulatedScale.ts";

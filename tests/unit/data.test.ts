@@ -1,11 +1,12 @@
 import { expect } from "chai";
-import { audit } from "../../src/lib/core/audit.ts";
+import { audit } from "../../src/lib/core/audit/audit.ts";
 import { functionOf, LICENSED_ONLY, shippedType } from "../../src/lib/core/catalogue/catalogue.ts";
-import { CATEGORIES } from "../../src/lib/core/catalogue/functionRecord.ts";
-import { itemTypeSchema, SENSITIVITIES } from "../../src/lib/core/catalogue/itemType.ts";
-import { searchTypes } from "../../src/lib/core/catalogue/searchTypes.ts";
-import { integrity, listSchema } from "../../src/lib/core/formats/auditFile.ts";
-import { auditOf } from "../../src/lib/core/formats/workspaceFile.ts";
+import { CATEGORIES } from "../../src/lib/core/model/functionRecord.ts";
+import { itemTypeSchema, SENSITIVITIES } from "../../src/lib/core/model/itemType.ts";
+import { searchTypes } from "../../src/lib/core/card/searchTypes.ts";
+import { integrity } from "../../src/lib/core/formats/integrity.ts";
+import { listSchema } from "../../src/lib/core/model/list.ts";
+import { auditOf } from "../../src/lib/core/records/auditOf.ts";
 import { isInspectionPoint, pointsFor } from "../../src/lib/core/inspect/points.ts";
 import { parsePriceBook } from "../../src/lib/core/formats/priceCsv.ts";
 import { parseWorkspace } from "../../src/lib/core/formats/workspaceFile.ts";

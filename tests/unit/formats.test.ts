@@ -1,10 +1,16 @@
 import { expect } from "chai";
 import fc from "fast-check";
 import { readFileSync } from "node:fs";
-import { isDay, isMonth, lastGoodDay, lastGoodDayAfterMonths } from "../../src/lib/core/dates.ts";
+import {
+  isDay,
+  isMonth,
+  lastGoodDay,
+  lastGoodDayAfterMonths,
+} from "../../src/lib/core/base/dates.ts";
 import { parseAudit } from "../../src/lib/core/formats/auditFile.ts";
 import { parsePriceBook, parsePriceCsv, priceCsv } from "../../src/lib/core/formats/priceCsv.ts";
 import { jsonSchemaOf } from "../../src/lib/core/formats/schemas.ts";
+import { putBack } from "../../src/lib/core/model/kept.ts";
 import { parseWorkspace, writeWorkspace } from "../../src/lib/core/formats/workspaceFile.ts";
 import { readDateText } from "../../src/lib/core/inspect/dateText.ts";
 import { demoRecords } from "../../src/lib/data/demo.ts";
@@ -98,9 +104,30 @@ describe("an audit file with something wrong says what and where", () => {
   });
   it("takes a list with no needs: there is nothing to judge, which is no error", () =>
     expect(spoilt((f) => (f.list.needs = []))).to.equal(""));
-  it("keeps fields it does not know", () => {
-    const parsed = parseAudit({ ...raw(), note: "mine" });
-    expect(parsed.ok && parsed.value["note"]).to.equal("mine");
+  it("keeps keys it does not know in one place, and gives them out where they were", () => {
+    const file = raw();
+    file.note = "mine";
+    file.kit.lines[0].colour = "red";
+    file.brief.limits = { decibel: 3 };
+    const before = structuredClone(file);
+    const parsed = parseAudit(file);
+    if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
+    expect(parsed.value.kept).to.deep.include.members([
+      { at: ["note"], value: "mine" },
+      { at: ["kit", "lines", `#${file.kit.lines[0].id}`, "colour"], value: "red" },
+      { at: ["brief", "limits", "decibel"], value: 3 },
+    ]);
+    expect(JSON.stringify(parsed.value.kit)).to.not.contain("colour");
+    expect(putBack(parsed.value)).to.deep.equal({
+      ...before,
+      kit: { claims: {}, ...before.kit },
+    });
+    // The line has moved to the end: the key follows it. A line that is gone leaves it where it is kept.
+    const [first, ...rest] = parsed.value.kit.lines;
+    const moved = { ...parsed.value, kit: { ...parsed.value.kit, lines: [...rest, first!] } };
+    expect(putBack(moved).kit.lines.at(-1)).to.deep.include({ colour: "red" });
+    const gone = putBack({ ...parsed.value, kit: { ...parsed.value.kit, lines: rest } });
+    expect(gone.kept!.map((k) => k.value)).to.deep.equal(["red"]);
   });
 });
 
@@ -109,7 +136,7 @@ describe("the workspace file", () => {
   it("is the same, byte for byte, when written, read and written again", () => {
     const read = parseWorkspace(JSON.parse(text));
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
-    expect(writeWorkspace(read.value)).to.equal(text);
+    expect(writeWorkspace(read.value.records)).to.equal(text);
   });
   it("is the same whatever the order of records and keys", () => {
     const shuffled = [...demoRecords()]
@@ -124,7 +151,7 @@ describe("the workspace file", () => {
     expect(read.ok).to.equal(false);
     if (!read.ok) expect(read.problems[0]!.where).to.equal("records[1].kit.lines[0].counted");
   });
-  it("refuses a file without records, of another version, or with a kit whose brief is missing", () => {
+  it("refuses a file without records, of another version, or and gives a kit whose brief is missing an empty one, and says so", () => {
     // eslint-disable-next-line @typescript-eslint/no-explicit-any
     const without = (change: (j: any) => void) => {
       const json = JSON.parse(text);
@@ -134,7 +161,13 @@ describe("the workspace file", () => {
     };
     expect(without((j) => delete j.records)).to.match(/cut short/);
     expect(without((j) => (j.version = 9))).to.match(/newer/);
-    expect(without((j) => j.records.shift())).to.match(/brief/);
+    const json = JSON.parse(text);
+    const at = json.records.findIndex((r: { kind: string }) => r.kind === "brief");
+    const [{ id }] = json.records.splice(at, 1);
+    const read = parseWorkspace(json);
+    if (!read.ok) throw new Error(JSON.stringify(read.problems));
+    expect(read.value.mended[0]!.what).to.match(/brief/);
+    expect(read.value.records.find((r) => r.id === id)).to.deep.include({ kind: "brief" });
   });
 });
 
@@ -278,7 +311,7 @@ describe("a file of an earlier version", () => {
       JSON.parse(readFileSync(new URL("../fixtures/workspace-v1.json", import.meta.url), "utf8")),
     );
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
-    const kit = read.value.find((r) => r.kind === "kit")!;
-    expect(kit).to.deep.include({ version: 2, plan: { question: "cheapest", budget: null } });
+    const kit = read.value.records.find((r) => r.kind === "kit")!;
+    expect(kit).to.deep.include({ version: 4, plan: { question: "cheapest", budget: null } });
   });
 });

@@ -1,20 +1,20 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { audit } from "../../src/lib/core/audit.ts";
+import { audit } from "../../src/lib/core/audit/audit.ts";
 import { drillSummary } from "../../src/lib/core/inspect/drill.ts";
 import { readDates, readDateText } from "../../src/lib/core/inspect/dateText.ts";
 import { goodOnceOpened } from "../../src/lib/core/inspect/openLife.ts";
-import { packingFindings } from "../../src/lib/core/inspect/packing.ts";
+import { packingFindings } from "../../src/lib/core/audit/packing.ts";
 import { pointsFor } from "../../src/lib/core/inspect/points.ts";
 import {
   agreement,
   lookDifferences,
   takeFact,
   unseen,
-} from "../../src/lib/core/inspect/secondOpinion.ts";
+} from "../../src/lib/core/audit/secondOpinion.ts";
 import { splitLine } from "../../src/lib/core/inspect/splitLine.ts";
-import type { Kit, Line } from "../../src/lib/core/formats/auditFile.ts";
-import { isDay, isMonth } from "../../src/lib/core/dates.ts";
+import type { Kit, Line } from "../../src/lib/core/model/kit.ts";
+import { isDay, isMonth } from "../../src/lib/core/base/dates.ts";
 import { ITEM_TYPES } from "../../src/lib/data/itemTypes.ts";
 import { auditFile, good, need, TODAY } from "./build.ts";
 

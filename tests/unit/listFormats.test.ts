@@ -10,7 +10,7 @@ import {
   listFromRows,
   listRows,
 } from "../../src/lib/core/formats/listTable.ts";
-import type { ReferenceList } from "../../src/lib/core/formats/auditFile.ts";
+import type { ReferenceList } from "../../src/lib/core/model/list.ts";
 import { ITEM_TYPES } from "../../src/lib/data/itemTypes.ts";
 import { FUNCTIONS } from "../../src/lib/data/functions.ts";
 import { SHIPPED_LISTS } from "../../src/lib/data/lists/index.ts";

@@ -1,5 +1,6 @@
 import { expect } from "chai";
-import type { HouseRules, Need } from "../../src/lib/core/formats/auditFile.ts";
+import type { HouseRules } from "../../src/lib/core/model/houseRules.ts";
+import type { Need } from "../../src/lib/core/model/list.ts";
 import { requiredQuantity } from "../../src/lib/core/reference/quantity.ts";
 import { auditFile, auditOf, good, need, valuesOf } from "./build.ts";
 

@@ -1,13 +1,13 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { audit } from "../../src/lib/core/audit.ts";
+import { audit } from "../../src/lib/core/audit/audit.ts";
 import { actionsOf } from "../../src/lib/core/plan/actions.ts";
 import { boughtLine } from "../../src/lib/core/plan/candidates.ts";
 import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
 import { plan } from "../../src/lib/core/plan/plan.ts";
 import type { PlanRequest } from "../../src/lib/core/plan/request.ts";
 import { NO_LIMITS } from "../../src/lib/core/plan/planModel.ts";
-import { planResult } from "../../src/lib/core/plan/planResult.ts";
+import { planResult } from "../../src/lib/core/formats/planResult.ts";
 import { PRICE_BOOK } from "../../src/lib/data/priceBook.ts";
 import { auditFile, good, need, TODAY } from "./build.ts";
 import { product, purchasesOf, realSolver, request, solved } from "./planBuild.ts";

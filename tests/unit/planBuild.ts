@@ -1,11 +1,11 @@
 import loadHighs from "highs";
-import type { AuditFile } from "../../src/lib/core/formats/auditFile.ts";
+import type { AuditFile } from "../../src/lib/core/model/auditFile.ts";
 import { highsSolver } from "../../src/lib/core/plan/highsSolver.ts";
 import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
 import { plan } from "../../src/lib/core/plan/plan.ts";
 import type { PlanRequest } from "../../src/lib/core/plan/request.ts";
 import { NO_LIMITS } from "../../src/lib/core/plan/planModel.ts";
-import type { Product } from "../../src/lib/core/plan/priceBook.ts";
+import type { Product } from "../../src/lib/core/model/priceBook.ts";
 import { TODAY } from "./build.ts";
 
 /** Small products, requests and plans for tests: 10 g and 10 ml a piece unless said. */

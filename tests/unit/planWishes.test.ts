@@ -1,11 +1,12 @@
+import type { Compartment } from "../../src/lib/core/model/container.ts";
 import { expect } from "chai";
 import fc from "fast-check";
-import { audit } from "../../src/lib/core/audit.ts";
+import { audit } from "../../src/lib/core/audit/audit.ts";
 import { actionsOf } from "../../src/lib/core/plan/actions.ts";
 import { boughtLine } from "../../src/lib/core/plan/candidates.ts";
 import { bagRoomMl, keptToBag } from "../../src/lib/core/plan/fitBag.ts";
 import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
-import { kitLoad } from "../../src/lib/core/plan/mass.ts";
+import { kitLoad } from "../../src/lib/core/bag/load.ts";
 import { plan } from "../../src/lib/core/plan/plan.ts";
 import { vitalOf } from "../../src/lib/core/plan/choice.ts";
 import type { PlanRequest } from "../../src/lib/core/plan/request.ts";
@@ -90,8 +91,8 @@ describe("wishes", () => {
 describe("the bag itself as a limit", () => {
   const compartments = [
     { id: "main", name: "main", place: "open-top", innerMm: [200, 100, 50] },
-  ] as const;
-  const file = (rooms: readonly object[]) => {
+  ] satisfies Compartment[];
+  const file = (rooms: Compartment[]) => {
     const f = auditFile([need("c", "cut-clothing", { tier: "vital" })], []);
     return { ...f, kit: { ...f.kit, container: { compartments: rooms } } };
   };

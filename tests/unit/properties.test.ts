@@ -1,14 +1,14 @@
 import { expect } from "chai";
 import fc from "fast-check";
 import ExcelJS from "exceljs";
-import { audit } from "../../src/lib/core/audit.ts";
+import { audit } from "../../src/lib/core/audit/audit.ts";
 import { calendarOf } from "../../src/lib/core/calendar/calendar.ts";
 import { upkeep, YEARS } from "../../src/lib/core/calendar/upkeep.ts";
 import { compareKits, whyAhead, type Judge } from "../../src/lib/core/compare/compareKits.ts";
 import { judgeSet } from "../../src/lib/core/compare/kitSet.ts";
-import { isDay } from "../../src/lib/core/dates.ts";
+import { isDay } from "../../src/lib/core/base/dates.ts";
 import { listFromRows } from "../../src/lib/core/formats/listTable.ts";
-import type { Line } from "../../src/lib/core/formats/auditFile.ts";
+import type { Line } from "../../src/lib/core/model/kit.ts";
 import { readDates } from "../../src/lib/core/inspect/dateText.ts";
 import { LABEL_SHEETS, spotOf } from "../../src/lib/core/labels/sheets.ts";
 import { applyTrial } from "../../src/lib/core/trial/trial.ts";

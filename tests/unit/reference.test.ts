@@ -1,18 +1,19 @@
 import { expect } from "chai";
 import fc from "fast-check";
 import { shippedType } from "../../src/lib/core/catalogue/catalogue.ts";
-import { audit } from "../../src/lib/core/audit.ts";
+import { audit } from "../../src/lib/core/audit/audit.ts";
 import { briefEffect } from "../../src/lib/core/brief/briefEffect.ts";
-import type { Brief, Need } from "../../src/lib/core/formats/auditFile.ts";
+import type { Brief } from "../../src/lib/core/model/brief.ts";
+import type { Need } from "../../src/lib/core/model/list.ts";
 import { conditionHolds } from "../../src/lib/core/reference/asked.ts";
 import { combineLists } from "../../src/lib/core/reference/combineLists.ts";
 import { compareLists, sameList } from "../../src/lib/core/reference/compareLists.ts";
 import { matchNeeds } from "../../src/lib/core/reference/matchNeeds.ts";
 import { requiredQuantity } from "../../src/lib/core/reference/quantity.ts";
 import { stricterNeed } from "../../src/lib/core/reference/stricter.ts";
-import { allSchools, schoolRange, schoolsEffect } from "../../src/lib/core/score/schoolsEffect.ts";
+import { allSchools, schoolRange, schoolsEffect } from "../../src/lib/core/audit/schoolsEffect.ts";
 import { effectiveCredit, specFactor } from "../../src/lib/core/sieve/real.ts";
-import { schools } from "../../src/lib/core/reference/houseRules.ts";
+import { schools } from "../../src/lib/core/model/houseRules.ts";
 import { SHIPPED_LISTS } from "../../src/lib/data/lists/index.ts";
 import { auditFile, good, need, TODAY } from "./build.ts";
 

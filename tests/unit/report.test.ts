@@ -1,6 +1,6 @@
 import { expect } from "chai";
-import { audit } from "../../src/lib/core/audit.ts";
-import { auditOf } from "../../src/lib/core/formats/workspaceFile.ts";
+import { audit } from "../../src/lib/core/audit/audit.ts";
+import { auditOf } from "../../src/lib/core/records/auditOf.ts";
 import { demoRecords } from "../../src/lib/data/demo.ts";
 import type { Block } from "../../src/lib/report/blocks.ts";
 import { kitReport } from "../../src/lib/report/kitReport.ts";

@@ -1,6 +1,6 @@
 import { expect } from "chai";
-import { worthChecking } from "../../src/lib/core/audit.ts";
-import { proposeVerdict } from "../../src/lib/core/inspect/verdict.ts";
+import { worthChecking } from "../../src/lib/core/audit/audit.ts";
+import { proposeVerdict } from "../../src/lib/core/audit/verdict.ts";
 import { replacementPrice } from "../../src/lib/core/plan/replacement.ts";
 import { auditOf, good, need } from "./build.ts";
 

@@ -1,23 +1,26 @@
 import { expect } from "chai";
-import type { BriefRecord, WorkspaceRecord } from "../../src/lib/core/records/records.ts";
-import { MIGRATIONS, RECORD_VERSION } from "../../src/lib/core/records/migrations.ts";
-import { readRecord } from "../../src/lib/core/records/records.ts";
+import type { BriefRecord } from "../../src/lib/core/records/briefRecord.ts";
+import type { WorkspaceRecord } from "../../src/lib/core/records/records.ts";
+import { currentVersion, readRecord, RECORD_KINDS } from "../../src/lib/core/records/records.ts";
+import { inUse, takenOffer } from "../../src/lib/core/records/keptCopy.ts";
+import { DEFAULT_SETTINGS } from "../../src/lib/core/records/settingsRecord.ts";
 import { newBrief, newKit } from "../../src/lib/state/newRecords.ts";
 import { memoryStorage } from "../../src/lib/state/storage.ts";
-import { Store, type Notice } from "../../src/lib/state/store.ts";
+import type { Notice } from "../../src/lib/core/records/notice.ts";
+import { Store } from "../../src/lib/state/store.ts";
 
+let keys = 0;
 /** A tab over a storage, with a clock that stands still until it is moved. */
 function tab(storage = memoryStorage()) {
   const notices: Notice[] = [];
   const announced: string[][] = [];
   const clock = { now: 0 };
-  let keys = 0;
   const store = new Store(storage, {
     onChange: () => undefined,
     onNotice: (n) => notices.push(n),
     announce: (ids) => announced.push([...ids]),
     now: () => clock.now,
-    newKey: () => `copy${++keys}`,
+    newKey: () => `key${++keys}`,
   });
   return { store, storage, notices, announced, clock };
 }
@@ -45,7 +48,7 @@ describe("the store", () => {
     const { store } = tab();
     expect(store.pending()).to.deep.equal([]);
     store.edit("add", [titled("a", "first")]);
-    expect(store.pending().map(([id]) => id)).to.deep.equal(["brief:a"]);
+    expect(store.pending().map((p) => p.id)).to.deep.equal(["brief:a"]);
     const saving = store.flush();
     // In the middle of the write, and with another edit behind it.
     await Promise.resolve();
@@ -53,14 +56,18 @@ describe("the store", () => {
     expect(
       store
         .pending()
-        .map(([id]) => id)
+        .map((p) => p.id)
         .sort(),
     ).to.deep.equal(["brief:a", "brief:b"]);
     await saving;
     await store.flush();
     expect(store.pending()).to.deep.equal([]);
     store.edit("remove", [], ["brief:a"]);
-    expect(store.pending()).to.deep.equal([["brief:a", null]]);
+    expect(store.pending()).to.deep.include({
+      ...store.pending()[0]!,
+      id: "brief:a",
+      record: null,
+    });
   });
 
   it("undoes and redoes every edit, saved each time", async () => {
@@ -75,7 +82,7 @@ describe("the store", () => {
     await store.flush();
     await store.flush();
     expect(store.records.size).to.equal(0);
-    expect(storage.data.size).to.equal(0);
+    expect([...storage.data.keys()]).to.deep.equal(["meta"]);
     expect(store.undo()).to.equal(null);
   });
 
@@ -109,7 +116,9 @@ describe("the store", () => {
     store.edit("add", [titled("x", "new")]);
     await store.flush();
     expect(storage.data.get("brief:x")).to.deep.equal(rubbish);
-    expect(stored(storage, "brief:copy1")).to.deep.include({ kind: "brief" });
+    const copy = [...store.records.values()][0]!;
+    expect(titleOf(store, copy.id)).to.equal("new");
+    expect(stored(storage, copy.id)).to.deep.include({ kind: "brief" });
   });
 
   it("says a failed write at once, keeps everything on screen, and saves it when it can again", async () => {
@@ -136,13 +145,148 @@ describe("the store", () => {
     one.store.edit("rename", [titled("a", "mine")]);
     await one.store.flush();
     expect(titleOf(one.store, "brief:a")).to.equal("theirs");
-    expect(titleOf(one.store, "brief:copy1")).to.equal("mine");
-    expect(one.notices).to.deep.equal([{ code: "kept-both", id: "brief:a" }]);
+    const copy = one.notices[0]!.copy!;
+    expect(titleOf(one.store, copy)).to.equal("mine");
+    expect(one.notices).to.deep.equal([{ code: "kept-copy", id: "brief:a", copy }]);
     expect((stored(one.storage, "brief:a") as BriefRecord).brief.title).to.equal("theirs");
-    // Undo must not bring an old version over theirs.
+    // Undo must not bring an old version over theirs, and says so.
     while (one.store.undo());
+    expect(one.notices.at(-1)).to.deep.equal({ code: "undo-blocked", id: "brief:a" });
     await one.store.flush();
     expect((stored(one.storage, "brief:a") as BriefRecord).brief.title).to.equal("theirs");
+  });
+
+  it("what two tabs changed in different places of one record is both in it, and nobody is bothered", async () => {
+    const one = tab();
+    const brief = newBrief("a");
+    one.store.edit("add", [brief]);
+    await one.store.flush();
+    const two = tab(one.storage);
+    await two.store.load();
+    two.store.edit("people", [{ ...brief, brief: { ...brief.brief, people: 9 } }]);
+    await two.store.flush();
+    one.store.edit("days", [{ ...brief, brief: { ...brief.brief, days: 4 } }]);
+    await one.store.flush();
+    expect((stored(one.storage, "brief:a") as BriefRecord).brief).to.deep.include({
+      people: 9,
+      days: 4,
+    });
+    expect(one.notices).to.deep.equal([]);
+    // Undo takes back the days only.
+    one.store.undo();
+    await one.store.flush();
+    expect((stored(one.storage, "brief:a") as BriefRecord).brief).to.deep.include({
+      people: 9,
+      days: 1,
+    });
+  });
+
+  it("a brief that is kept as a copy is followed by its kits", async () => {
+    const one = tab();
+    one.store.edit("add", [titled("a", "first"), newKit("k", "Box", "brief:a")]);
+    await one.store.flush();
+    const two = tab(one.storage);
+    await two.store.load();
+    two.store.edit("rename", [titled("a", "theirs")]);
+    await two.store.flush();
+    one.store.edit("rename", [titled("a", "mine")]);
+    await one.store.flush();
+    const briefCopy = one.notices[0]!.copy!;
+    const kits = [...one.store.records.values()].filter((r) => r.kind === "kit");
+    expect(kits.map((k) => [k.kit.name, k.briefId])).to.deep.equal([
+      ["Box", "brief:a"],
+      ["Box, your version", briefCopy],
+    ]);
+  });
+
+  it("of what there is only one, theirs stays in use and mine lies beside it", async () => {
+    const one = tab();
+    one.store.edit("settings", [{ ...DEFAULT_SETTINGS, currency: "EUR" }]);
+    await one.store.flush();
+    const two = tab(one.storage);
+    await two.store.load();
+    two.store.edit("settings", [{ ...DEFAULT_SETTINGS, currency: "USD" }]);
+    await two.store.flush();
+    one.store.edit("settings", [{ ...DEFAULT_SETTINGS, currency: "GBP" }]);
+    await one.store.flush();
+    expect(inUse(one.store.records.values(), "settings").map((s) => s.currency)).to.deep.equal([
+      "USD",
+    ]);
+    const offer = one.store.records.get(one.notices[0]!.copy!)!;
+    expect(offer).to.deep.include({ currency: "GBP" });
+    expect(takenOffer(offer)).to.deep.include({ id: "settings:own", currency: "GBP" });
+  });
+
+  it("what one tab removed while another changed it is back, brief and all, and both are told", async () => {
+    const one = tab();
+    const kit = newKit("k", "Box", "brief:a");
+    one.store.edit("add", [titled("a", "first"), kit]);
+    await one.store.flush();
+    const two = tab(one.storage);
+    await two.store.load();
+    two.store.edit("remove", [], ["kit:k", "brief:a"]);
+    await two.store.flush();
+    one.store.edit("name", [{ ...kit, kit: { ...kit.kit, name: "Crate" } }]);
+    await one.store.flush();
+    expect(one.notices.map((n) => n.code)).to.deep.equal(["came-back"]);
+    expect([...one.storage.data.keys()].sort()).to.deep.equal(["brief:a", "kit:k", "meta"]);
+    // The other way round: removed here after it was changed there.
+    await two.store.changedElsewhere(["kit:k", "brief:a"]);
+    one.store.edit("name", [{ ...kit, kit: { ...kit.kit, name: "Chest" } }]);
+    await one.store.flush();
+    two.store.edit("remove", [], ["kit:k"]);
+    await two.store.flush();
+    expect(two.notices.map((n) => n.code)).to.deep.equal(["stays"]);
+    expect(two.store.records.has("kit:k")).to.equal(true);
+  });
+
+  it("storage that was emptied in use: all that is on screen is stored again, and it is said", async () => {
+    const one = tab();
+    one.store.edit("add", [titled("a", "first"), newKit("k", "Box", "brief:a")]);
+    await one.store.flush();
+    one.storage.data.clear();
+    one.store.edit("rename", [titled("a", "second")]);
+    await one.store.flush();
+    expect([...one.storage.data.keys()].sort()).to.deep.equal(["brief:a", "kit:k", "meta"]);
+    expect(one.notices.map((n) => n.code)).to.deep.equal(["storage-emptied"]);
+  });
+
+  it("what another tab wiped on purpose stays wiped, but for what is unsaved here", async () => {
+    const one = tab();
+    one.store.edit("add", [titled("a", "first"), titled("b", "other")]);
+    await one.store.flush();
+    const two = tab(one.storage);
+    await two.store.load();
+    await two.store.wipe();
+    one.store.edit("rename", [titled("a", "second")]);
+    await one.store.flush();
+    expect([...one.storage.data.keys()].sort()).to.deep.equal(["brief:a", "meta"]);
+    expect([...one.store.records.keys()]).to.deep.equal(["brief:a"]);
+  });
+
+  it("a journal that a dead tab left is finished before anything else is written", async () => {
+    const one = tab();
+    one.store.edit("add", [titled("a", "first"), titled("b", "other")]);
+    await one.store.flush();
+    const { set } = one.storage;
+    let writes = 0;
+    one.storage.set = async (key, value) => {
+      if (++writes === 2) throw new Error("power");
+      await set(key, value);
+    };
+    one.store.edit("both", [titled("a", "one"), titled("b", "two")]);
+    await one.store.flush();
+    one.storage.set = set;
+    const two = tab(one.storage);
+    const early = tab(one.storage);
+    await two.store.load();
+    two.store.edit("rename", [titled("b", "three")]);
+    await two.store.flush();
+    await early.store.load();
+    expect([titleOf(early.store, "brief:a"), titleOf(early.store, "brief:b")]).to.deep.equal([
+      "one",
+      "three",
+    ]);
   });
 
   it("takes over what another tab changed when nothing is unsaved here", async () => {
@@ -175,6 +319,7 @@ describe("the store", () => {
     await store.flush();
     expect(storage.data.has("kit:k")).to.equal(false);
     storage.set = set;
+    expect(store.saveState.is).to.equal("failed");
     const after = tab(storage);
     await after.store.load();
     expect([...after.store.records.keys()].sort()).to.deep.equal(["brief:a", "kit:k"]);
@@ -186,33 +331,90 @@ describe("the store", () => {
     store.edit("add", [titled("a", "first")]);
     await store.flush();
     await store.wipe();
-    expect([store.records.size, storage.data.size, store.undoLabel]).to.deep.equal([0, 0, null]);
+    expect([store.records.size, [...storage.data.keys()], store.undoLabel]).to.deep.equal([
+      0,
+      ["meta"],
+      null,
+    ]);
   });
 });
 
 describe("migrations", () => {
+  interface Case {
+    readonly before: Record<string, unknown>;
+    readonly after: Record<string, unknown>;
+    readonly splitOff?: readonly Record<string, unknown>[];
+  }
+  const photo = { id: "p1", name: "lid.jpg", line: "L2", dataUrl: "data:image/jpeg;base64,AA" };
   /** Each step with a literal before and after. */
-  const CASES: Record<string, { before: Record<string, unknown>; after: Record<string, unknown> }> =
-    {
-      "kit AddPlanQuestion": {
-        before: { kind: "kit", id: "kit:a" },
-        after: { kind: "kit", id: "kit:a", plan: { question: "cheapest", budget: null } },
+  const CASES: Record<string, Case> = {
+    "kit AddPlanQuestion": {
+      before: { kind: "kit", id: "kit:a" },
+      after: { kind: "kit", id: "kit:a", plan: { question: "cheapest", budget: null } },
+    },
+    "kit MovePhotosOut": {
+      before: { kind: "kit", id: "kit:a", version: 2, photos: [photo] },
+      after: { kind: "kit", id: "kit:a", version: 2 },
+      splitOff: [
+        {
+          kind: "photo",
+          id: "photo:a-p1",
+          version: 1,
+          kitId: "kit:a",
+          name: "lid.jpg",
+          line: "L2",
+          dataUrl: "data:image/jpeg;base64,AA",
+        },
+      ],
+    },
+    "kit KeepWrongFactsApart": {
+      before: {
+        kit: {
+          container: { massG: 40, volumeMl: "much" },
+          lines: [{ id: "L1", gtin: 12, byHand: true }],
+        },
       },
-    };
-  for (const [kind, steps] of Object.entries(MIGRATIONS))
-    for (const step of steps)
+      after: {
+        kit: { container: { massG: 40 }, lines: [{ id: "L1", byHand: true }] },
+        kept: [
+          { at: ["kit", "container", "volumeMl"], value: "much" },
+          { at: ["kit", "lines", "#L1", "gtin"], value: 12 },
+        ],
+      },
+    },
+  };
+  for (const [kind, { migrations }] of Object.entries(RECORD_KINDS))
+    for (const step of migrations)
       it(`${kind} ${step.name} does what its case says, and changes nothing given to it`, () => {
         const known = CASES[`${kind} ${step.name}`];
         expect(known, "every step has a case").to.not.equal(undefined);
         const before = Object.freeze(structuredClone(known!.before));
         expect(step.up(before)).to.deep.equal(known!.after);
+        expect(step.splitOff?.(before)).to.deep.equal(known!.splitOff);
       });
   it("the version of a kind is one more than its steps", () => {
-    for (const [kind, steps] of Object.entries(MIGRATIONS))
-      expect(RECORD_VERSION[kind as keyof typeof RECORD_VERSION]).to.equal(steps.length + 1);
+    expect(currentVersion("kit")).to.equal(4);
+    expect(currentVersion("brief")).to.equal(1);
   });
   it("new records are of the current version and right", () => {
     for (const r of [newBrief("a"), newKit("b", "Kit", "brief:a")])
       expect(readRecord(r)).to.deep.include({ ok: true });
+  });
+  it("a stored kit with photos is stored anew, photos beside it, at the first start", async () => {
+    const storage = memoryStorage();
+    const brief = newBrief("a");
+    const old = { ...newKit("k", "Kit", brief.id), version: 2, photos: [photo] };
+    storage.data.set("brief:a", { rev: 1, record: brief }).set("kit:k", { rev: 7, record: old });
+    const { store } = tab(storage);
+    await store.load();
+    await store.flush();
+    expect(stored(storage, "kit:k")).to.deep.include({ version: 4 });
+    expect(stored(storage, "kit:k")).to.not.have.property("photos");
+    expect(stored(storage, "photo:k-p1")).to.deep.include({ kitId: "kit:k", line: "L2" });
+    // A second start has nothing left to do.
+    const again = tab(storage);
+    await again.store.load();
+    expect(again.store.pending()).to.deep.equal([]);
+    expect(again.store.records.size).to.equal(3);
   });
 });

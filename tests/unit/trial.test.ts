@@ -1,5 +1,5 @@
 import { expect } from "chai";
-import { audit } from "../../src/lib/core/audit.ts";
+import { audit } from "../../src/lib/core/audit/audit.ts";
 import { applyTrial, applyTrials, type Trial } from "../../src/lib/core/trial/trial.ts";
 import { CHANGE_LABEL, factorReasons } from "../../src/lib/words/factors.ts";
 import { sieveLayout } from "../../src/lib/report/sieveLayout.ts";

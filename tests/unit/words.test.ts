@@ -1,11 +1,11 @@
 import { afterEach, describe, it } from "mocha";
 import { expect } from "chai";
-import { audit } from "../../src/lib/core/audit.ts";
+import { audit } from "../../src/lib/core/audit/audit.ts";
 import { shippedType } from "../../src/lib/core/catalogue/catalogue.ts";
-import { auditOf } from "../../src/lib/core/formats/workspaceFile.ts";
-import type { Need } from "../../src/lib/core/formats/auditFile.ts";
+import { auditOf } from "../../src/lib/core/records/auditOf.ts";
+import type { Need } from "../../src/lib/core/model/list.ts";
 import { askedNeeds } from "../../src/lib/core/reference/asked.ts";
-import { schools } from "../../src/lib/core/reference/houseRules.ts";
+import { schools } from "../../src/lib/core/model/houseRules.ts";
 import { dressings } from "../../src/lib/core/sums/dressings.ts";
 import { SUM_KINDS } from "../../src/lib/core/sums/sum.ts";
 import { sumsFor } from "../../src/lib/core/sums/sumsFor.ts";

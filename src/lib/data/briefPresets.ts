@@ -1,4 +1,4 @@
-import type { Brief } from "../core/formats/auditFile.ts";
+import type { Brief } from "../core/model/brief.ts";
 
 /** Outings to start a brief from, each with the list it is usually judged by. */
 export interface BriefPreset {

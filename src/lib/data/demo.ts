@@ -1,8 +1,12 @@
 import { linesFromCard } from "../core/card/toLines.ts";
 import { readCard } from "../core/card/readCard.ts";
-import type { Brief, HouseRules, Line } from "../core/formats/auditFile.ts";
-import type { BriefRecord, KitRecord, WorkspaceRecord } from "../core/records/records.ts";
-import { RECORD_VERSION } from "../core/records/migrations.ts";
+import type { Brief } from "../core/model/brief.ts";
+import type { HouseRules } from "../core/model/houseRules.ts";
+import type { Line } from "../core/model/kit.ts";
+import type { BriefRecord } from "../core/records/briefRecord.ts";
+import type { KitRecord } from "../core/records/kitRecord.ts";
+import type { WorkspaceRecord } from "../core/records/records.ts";
+import { currentVersion } from "../core/records/records.ts";
 import { BLEEDING_POUCH } from "./lists/bleedingPouch.ts";
 import { GROUP_LEADER } from "./lists/groupLeader.ts";
 
@@ -160,7 +164,7 @@ function kitFrom(
   return {
     kind: "kit",
     id,
-    version: RECORD_VERSION.kit,
+    version: currentVersion("kit"),
     briefId: "brief:fennel-lane",
     kit: {
       name: rest.name,
@@ -184,7 +188,7 @@ export function demoRecords(): WorkspaceRecord[] {
   const brief: BriefRecord = {
     kind: "brief",
     id: "brief:fennel-lane",
-    version: RECORD_VERSION.brief,
+    version: currentVersion("brief"),
     brief: structuredClone(BRIEF),
   };
   return [

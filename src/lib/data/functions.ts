@@ -1,4 +1,4 @@
-import type { FunctionRecord } from "../core/catalogue/functionRecord.js";
+import type { FunctionRecord } from "../core/model/functionRecord.ts";
 
 /** The 72 jobs that items do, each in one injury or support category, with the unit it is counted in. */
 // prettier-ignore

@@ -1,4 +1,4 @@
-import type { InspectionPoint } from "../core/inspect/points.ts";
+import type { InspectionPoint } from "../core/model/inspectionPoint.ts";
 
 /**
  * What to look at, feel and try. Written for the bench: the statement is what good looks like, then

@@ -1,4 +1,4 @@
-import type { ItemType } from "../core/catalogue/itemType.js";
+import type { ItemType } from "../core/model/itemType.ts";
 
 /**
  * The 139 kinds of thing a commercial kit may hold, one a row.

@@ -1,4 +1,4 @@
-import type { PriceBook } from "../core/plan/priceBook.ts";
+import type { PriceBook } from "../core/model/priceBook.ts";
 
 /**
  * A price book to start from: invented products, sources and prices. `massG` and `bulkMl` are of

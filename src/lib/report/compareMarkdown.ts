@@ -1,5 +1,5 @@
 import type { Judge, KitRow } from "../core/compare/compareKits.ts";
-import { CATEGORIES } from "../core/catalogue/functionRecord.ts";
+import { CATEGORIES } from "../core/model/functionRecord.ts";
 import type { ReadyCost } from "../core/formats/compareTable.ts";
 import { GENERAL_CAUTION } from "../words/cautions.ts";
 import { CATEGORY_LABEL, MESH_LABEL } from "../words/labels.ts";

@@ -1,8 +1,8 @@
 import type { TableCell, TDocumentDefinitions } from "pdfmake/interfaces";
-import type { Compartment } from "../core/bag/bag.ts";
-import type { ItemType } from "../core/catalogue/itemType.ts";
-import { lastGoodDay } from "../core/dates.ts";
-import type { Kit, Line } from "../core/formats/auditFile.ts";
+import type { Compartment } from "../core/model/container.ts";
+import type { ItemType } from "../core/model/itemType.ts";
+import { lastGoodDay } from "../core/base/dates.ts";
+import type { Kit, Line } from "../core/model/kit.ts";
 import { day, number, size } from "../words/display.ts";
 import { LOCATION_LABEL } from "../words/labels.ts";
 import { LABEL_TEXT } from "../words/labelTexts.ts";

@@ -1,14 +1,15 @@
-import { worthChecking, type Audit } from "../core/audit.ts";
+import { worthChecking, type Audit } from "../core/audit/audit.ts";
 import { inspectionPoint } from "../core/inspect/points.ts";
 import { lineCondition, lineQuality } from "../core/inspect/quality.ts";
-import { proposeVerdict } from "../core/inspect/verdict.ts";
+import { proposeVerdict } from "../core/audit/verdict.ts";
 import type { Action } from "../core/plan/actions.ts";
-import { kitLoad } from "../core/plan/mass.ts";
-import type { Verdict } from "../core/records/records.ts";
+import { kitLoad } from "../core/bag/load.ts";
+import type { Verdict } from "../core/records/kitRecord.ts";
 import { piecesOf } from "../core/sieve/measure.ts";
-import { MESHES } from "../core/sieve/sift.ts";
+import { MESHES } from "../core/model/mesh.ts";
 import { cautionsOf, GENERAL_CAUTION } from "../words/cautions.ts";
-import { HOUSE_RULES } from "../words/houseRules.ts";
+import { RULE_IDS } from "../core/model/houseRules.ts";
+import { ruleLabel, schoolLabel } from "../words/houseRules.ts";
 import { CATEGORY_LABEL, MESH_LABEL, SKILL_LABEL, UNCHECKED_LABEL } from "../words/labels.ts";
 import {
   ACTION_LABEL,
@@ -237,9 +238,9 @@ export function kitReport(
     {
       kind: "facts",
       rows: [
-        ...HOUSE_RULES.map((r): [string, string] => [
-          r.label,
-          r.options.find((o) => o.id === a.bench.rules[r.id])!.label,
+        ...RULE_IDS.map((rule): [string, string] => [
+          ruleLabel(rule),
+          schoolLabel(rule, a.bench.rules[rule]),
         ]),
         ["List", `${list.title}${list.version ? `, version ${list.version}` : ""}`],
         ...(list.isNot ? [["The list is", list.isNot] as [string, string]] : []),

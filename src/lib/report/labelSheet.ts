@@ -1,6 +1,6 @@
 import type { Content, TDocumentDefinitions } from "pdfmake/interfaces";
-import type { ItemType } from "../core/catalogue/itemType.ts";
-import type { Line } from "../core/formats/auditFile.ts";
+import type { ItemType } from "../core/model/itemType.ts";
+import type { Line } from "../core/model/kit.ts";
 import type { Label } from "../core/labels/labels.ts";
 import { spotOf, type LabelSheet } from "../core/labels/sheets.ts";
 import { day, number } from "../words/display.ts";

@@ -1,6 +1,6 @@
-import type { Audit } from "../core/audit.ts";
-import type { Category } from "../core/catalogue/functionRecord.ts";
-import { MESHES, type Mesh } from "../core/sieve/sift.ts";
+import type { Audit } from "../core/audit/audit.ts";
+import type { Category } from "../core/model/functionRecord.ts";
+import { MESHES, type Mesh } from "../core/model/mesh.ts";
 
 /** Where each grain lies in the sieve picture. Plain numbers; no drawing. */
 

@@ -1,5 +1,5 @@
-import type { Audit } from "../core/audit.ts";
-import { MESHES } from "../core/sieve/sift.ts";
+import type { Audit } from "../core/audit/audit.ts";
+import { MESHES } from "../core/model/mesh.ts";
 import { CATEGORY_LABEL, MESH_ASKS, MESH_LABEL } from "../words/labels.ts";
 import { number } from "../words/sentences.ts";
 import { sieveLayout } from "./sieveLayout.ts";

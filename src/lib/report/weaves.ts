@@ -1,4 +1,4 @@
-import type { Mesh } from "../core/sieve/sift.ts";
+import type { Mesh } from "../core/model/mesh.ts";
 
 /** The seven weaves as SVG patterns, coarse to fine: pattern size and what is drawn in it. */
 const WEAVES: Record<Mesh, { w: number; h: number; body: string }> = {

@@ -1,5 +1,5 @@
 import { json } from "@sveltejs/kit";
-import type { Outcome, Problem } from "../core/formats/problem.ts";
+import type { Outcome, Problem } from "../core/model/problem.ts";
 
 /** A body larger than this is no kit. */
 export const MOST_BODY_BYTES = 5 * 1024 * 1024;

@@ -1,7 +1,7 @@
 import { resolve } from "node:path";
 import { Worker } from "node:worker_threads";
 import type { PlanRequest } from "../core/plan/request.ts";
-import type { PlanResult } from "../core/plan/planResult.ts";
+import type { PlanResult } from "../core/formats/planResult.ts";
 
 /** Plans at once: one core is left for everything else. More wait in line. */
 const AT_ONCE = 1;

@@ -2,7 +2,7 @@ import { parentPort, workerData } from "node:worker_threads";
 import loadHighs from "highs";
 import { highsSolver } from "../core/plan/highsSolver.ts";
 import { plan } from "../core/plan/plan.ts";
-import { frontiersResult, planResult } from "../core/plan/planResult.ts";
+import { frontiersResult, planResult } from "../core/formats/planResult.ts";
 import type { PlanTask } from "./planPool.ts";
 
 /** A thread that solves one plan and says the result. */

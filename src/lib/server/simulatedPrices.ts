@@ -1,5 +1,5 @@
 import type { PriceList } from "../core/plan/priceList.ts";
-import type { PriceBook } from "../core/plan/priceBook.ts";
+import type { PriceBook } from "../core/model/priceBook.ts";
 
 /** Prices move by the week, within so much of the book's either way. */
 const SWING = 0.12;

@@ -1,14 +1,16 @@
 import { getContext, setContext } from "svelte";
-import { audit, vitalMet, worthChecking, type Audit } from "../core/audit.ts";
+import { audit, vitalMet, worthChecking, type Audit } from "../core/audit/audit.ts";
 import { typeLookup } from "../core/catalogue/catalogue.ts";
-import type { Brief, Line } from "../core/formats/auditFile.ts";
-import { auditOf } from "../core/formats/workspaceFile.ts";
+import type { Container } from "../core/model/container.ts";
+import type { Brief } from "../core/model/brief.ts";
+import type { Line } from "../core/model/kit.ts";
+import { auditOf } from "../core/records/auditOf.ts";
 import { lineCondition } from "../core/inspect/quality.ts";
 import { convertBook, rateBetween } from "../core/plan/convertBook.ts";
-import type { PriceBook } from "../core/plan/priceBook.ts";
-import { kitLoad } from "../core/plan/mass.ts";
-import type { KitRecord } from "../core/records/records.ts";
-import { newBrief } from "./newRecords.ts";
+import type { PriceBook } from "../core/model/priceBook.ts";
+import { kitLoad } from "../core/bag/load.ts";
+import type { KitRecord } from "../core/records/kitRecord.ts";
+import { newBrief, newKit } from "./newRecords.ts";
 import { workspace } from "./workspace.svelte.ts";
 
 /** One kit on the bench with its audit, which follows every keystroke. */
@@ -19,6 +21,8 @@ export class KitState {
   }
 
   record = $derived.by(() => workspace.kit(this.#id()));
+  photos = $derived.by(() => workspace.photosOf(this.#id()));
+  container = $derived<Container>(this.record?.kit.container ?? {});
   briefRecord = $derived.by(() => (this.record ? workspace.brief(this.record.briefId) : undefined));
   brief = $derived<Brief>(this.briefRecord?.brief ?? newBrief("none").brief);
   file = $derived.by(() => auditOf(this.record ?? EMPTY, this.brief, workspace.ownTypes));
@@ -112,20 +116,7 @@ function clean(line: Line): Line {
   return Object.fromEntries(Object.entries(line).filter(([, v]) => v !== undefined)) as Line;
 }
 
-const EMPTY: KitRecord = {
-  kind: "kit",
-  id: "kit:none",
-  version: 1,
-  briefId: "brief:none",
-  kit: { name: "", claims: {}, lines: [] },
-  list: { id: "none", title: "", needs: [] },
-  houseRules: {},
-  cardText: "",
-  verdicts: {},
-  doubts: {},
-  history: [],
-  plan: { question: "cheapest", budget: null },
-};
+const EMPTY: KitRecord = newKit("none", "", "brief:none");
 
 const KEY = Symbol("kit");
 export const provideKit = (id: () => string): KitState => setContext(KEY, new KitState(id));

@@ -1,30 +1,33 @@
 import type { ColumnGuess } from "../core/card/columns.ts";
-import type { ItemType } from "../core/catalogue/itemType.ts";
-import { parseAudit } from "../core/formats/auditFile.ts";
-import type { Problem } from "../core/formats/problem.ts";
-import type { PriceBook } from "../core/plan/priceBook.ts";
-import { parseWorkspace, writeWorkspace } from "../core/formats/workspaceFile.ts";
-import { listFile, parseListFile } from "../core/formats/listFile.ts";
-import type { ReferenceList } from "../core/formats/auditFile.ts";
-import type {
-  BriefRecord,
-  KitRecord,
-  ListRecord,
-  PriceBookRecord,
-  SettingsRecord,
-  WorkspaceRecord,
-} from "../core/records/records.ts";
-import { readRecord } from "../core/records/records.ts";
-import { SHIPPED_LISTS } from "../data/lists/index.ts";
-import { showBy } from "../words/display.ts";
+import { readImport } from "../core/formats/importFile.ts";
+import { listFile } from "../core/formats/listFile.ts";
+import { writeWorkspace } from "../core/formats/workspaceFile.ts";
+import type { ItemType } from "../core/model/itemType.ts";
+import type { ReferenceList } from "../core/model/list.ts";
+import type { PriceBook } from "../core/model/priceBook.ts";
+import type { Problem } from "../core/model/problem.ts";
+import { barcodeRecord } from "../core/records/barcodeRecord.ts";
+import type { BriefRecord } from "../core/records/briefRecord.ts";
+import { inUse, isOffer, offeredFor, takenOffer } from "../core/records/keptCopy.ts";
+import type { KitRecord } from "../core/records/kitRecord.ts";
+import { listRecord, type ListRecord } from "../core/records/listRecord.ts";
+import type { PhotoRecord } from "../core/records/photoRecord.ts";
+import { priceBookRecord } from "../core/records/priceBookRecord.ts";
+import type { WorkspaceRecord } from "../core/records/records.ts";
+import { DEFAULT_SETTINGS, type SettingsRecord } from "../core/records/settingsRecord.ts";
+import { takeIn } from "../core/records/takeIn.ts";
 import { demoRecords } from "../data/demo.ts";
+import { SHIPPED_LISTS } from "../data/lists/index.ts";
 import { PRICE_BOOK } from "../data/priceBook.ts";
+import { showBy } from "../words/display.ts";
+import { importedText, noticeText } from "../words/storeTexts.ts";
 import { browserStorage } from "./browserStorage.ts";
-import { DEFAULT_SETTINGS, newBrief, newKit, newList } from "./newRecords.ts";
-import { currentVersion, Store, type Notice, type SaveState, type SetAside } from "./store.ts";
+import { newBrief, newKit } from "./newRecords.ts";
+import { newKey } from "./newKey.ts";
+import type { Notice } from "../core/records/notice.ts";
+import { Store, type SaveState, type SetAside } from "./store.ts";
+import { unsavedWords } from "./unsavedWords.ts";
 
-/** Where a page that is left in the middle of a write leaves word of it. */
-const UNSAVED = "wide-sieve.unsaved";
 const CHANNEL = "wide-sieve.records";
 /** Set once the demo was offered, so that it is never seeded over a user's own data, or again. */
 const SEEN = "wide-sieve.seen";
@@ -34,8 +37,6 @@ export const localToday = (): string => {
   const d = new Date();
   return new Date(d.getTime() - d.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
 };
-
-export const newKey = (): string => crypto.randomUUID().slice(0, 13);
 
 /** The workspace as the screens see it: a thin reactive wrapper over the store. */
 class Workspace {
@@ -53,18 +54,22 @@ class Workspace {
   /** A dropped table that waits to be told what its columns are. */
   columns = $state.raw<{ name: string; guess: ColumnGuess } | null>(null);
 
-  kits = $derived(sorted(this.records, "kit"));
-  briefs = $derived(sorted(this.records, "brief"));
-  ownTypes = $derived<ItemType[]>(sorted(this.records, "itemType").map((r) => r.itemType));
-  aliases = $derived(sorted(this.records, "alias"));
-  barcodes = $derived(sorted(this.records, "barcode"));
-  priceBook = $derived(sorted(this.records, "priceBook")[0]?.book ?? PRICE_BOOK);
+  #values = $derived([...this.records.values()]);
+  kits = $derived(inUse(this.#values, "kit"));
+  briefs = $derived(inUse(this.#values, "brief"));
+  ownTypes = $derived<ItemType[]>(inUse(this.#values, "itemType").map((r) => r.itemType));
+  aliases = $derived(inUse(this.#values, "alias"));
+  barcodes = $derived(inUse(this.#values, "barcode"));
+  #photos = $derived(inUse(this.#values, "photo"));
+  priceBook = $derived(inUse(this.#values, "priceBook")[0]?.book ?? PRICE_BOOK);
   /** The user's own lists, by title. */
   lists = $derived(
-    sorted(this.records, "list").sort((a, b) => a.list.title.localeCompare(b.list.title)),
+    inUse(this.#values, "list").sort((a, b) => a.list.title.localeCompare(b.list.title)),
   );
-  sets = $derived(sorted(this.records, "set"));
-  settings = $derived(sorted(this.records, "settings")[0] ?? DEFAULT_SETTINGS);
+  sets = $derived(inUse(this.#values, "set"));
+  settings = $derived(inUse(this.#values, "settings")[0] ?? DEFAULT_SETTINGS);
+  /** What lies beside a record in use, to be taken or thrown away. */
+  offers = $derived(this.#values.filter((r) => isOffer(r.id)));
 
   #store: Store | null = null;
   #channel: BroadcastChannel | null = null;
@@ -98,47 +103,17 @@ class Workspace {
         `${store.setAside.length} stored ${store.setAside.length === 1 ? "record" : "records"} could not be read. ${store.setAside.length === 1 ? "It is" : "They are"} set aside untouched; export ${store.setAside.length === 1 ? "it" : "them"} from the shelf.`,
         true,
       );
-    this.#takeUnsaved();
-    // A page that is left in the middle of a write leaves word of it, which the next one carries out.
-    addEventListener("pagehide", () => {
-      const pending = store.pending();
-      if (pending.length === 0) return;
-      try {
-        localStorage.setItem(UNSAVED, JSON.stringify(pending));
-      } catch {
-        // No room for it: the write under way is all there is.
-      }
+    const words = unsavedWords(localStorageOrNone(), newKey());
+    words.resumeInto(store);
+    addEventListener("pagehide", () => words.leave(store));
+    // A page that comes back from the browser's cache goes on saving itself.
+    addEventListener("pageshow", (e) => {
+      if (e.persisted) words.takeBack();
+    });
+    document.addEventListener("visibilitychange", () => {
+      if (document.visibilityState === "visible") void store.refresh();
     });
     this.loaded = true;
-  }
-
-  /** What the last page was writing when it was left, where it did not get through. */
-  #takeUnsaved(): void {
-    let left: unknown;
-    try {
-      const text = localStorage.getItem(UNSAVED);
-      if (!text) return;
-      left = JSON.parse(text);
-      localStorage.removeItem(UNSAVED);
-    } catch {
-      return;
-    }
-    if (!Array.isArray(left)) return;
-    const puts: WorkspaceRecord[] = [];
-    const removes: string[] = [];
-    for (const entry of left as unknown[]) {
-      if (!Array.isArray(entry) || typeof entry[0] !== "string") continue;
-      const [id, record] = entry as [string, unknown];
-      const here = this.records.get(id);
-      if (record === null) {
-        if (here) removes.push(id);
-        continue;
-      }
-      const read = readRecord(record);
-      if (read.ok && !(here && writeWorkspace([here]) === writeWorkspace([read.value])))
-        puts.push(read.value);
-    }
-    if (puts.length + removes.length > 0) this.edit("what was not stored yet", puts, removes);
   }
 
   /** On the very first visit, when there is nothing yet: the demo. */
@@ -182,11 +157,7 @@ class Workspace {
   }
 
   #notice(n: Notice): void {
-    if (n.code === "kept-both")
-      this.say(
-        "Another window changed the same thing. Both are kept: theirs in place, yours as a copy on the shelf.",
-        true,
-      );
+    this.say(noticeText(n, this.records.get(n.id)), n.code !== "stays");
   }
 
   say(text: string, problem = false, problems?: readonly Problem[]): void {
@@ -230,6 +201,11 @@ class Workspace {
     return r?.kind === "brief" ? r : undefined;
   }
 
+  /** Photos of a kit, in the order they were taken in. */
+  photosOf(kitId: string): PhotoRecord[] {
+    return this.#photos.filter((p) => p.kitId === kitId);
+  }
+
   ownList(id: string): ListRecord | undefined {
     const r = this.records.get(id);
     return r?.kind === "list" ? r : undefined;
@@ -245,7 +221,7 @@ class Workspace {
 
   /** A list of the user's own from any list: a copy with an id of its own. Gives the record's id. */
   addList(list: ReferenceList, label = `make a list: ${list.title}`): string {
-    const record = newList(newKey(), $state.snapshot(list) as ReferenceList);
+    const record = listRecord(newKey(), $state.snapshot(list) as ReferenceList);
     this.edit(label, [record]);
     return record.id;
   }
@@ -253,30 +229,19 @@ class Workspace {
   /** A scanned code is learned: next time it names the thing by itself. */
   learnBarcode(gtin: string, itemType: string, text?: string, sizeMm?: readonly number[]): void {
     this.edit("remember the barcode", [
-      {
-        kind: "barcode",
-        id: `barcode:${gtin}`,
-        version: currentVersion("barcode"),
+      barcodeRecord({
         gtin,
         itemType,
         ...(text ? { text: text.slice(0, 400) } : {}),
         ...(sizeMm ? { sizeMm: [...sizeMm] } : {}),
-      },
+      }),
     ]);
   }
 
   /** Puts another price book in place of the one in use; undo brings the former back. */
   changePriceBook(label: string, book: PriceBook, mergeKey: string | null = null): void {
-    const now = sorted(this.records, "priceBook")[0];
-    const record: PriceBookRecord = {
-      ...(now ?? {
-        kind: "priceBook",
-        id: "priceBook:own",
-        version: currentVersion("priceBook"),
-      }),
-      book,
-    };
-    this.edit(label, [record], [], mergeKey);
+    const now = inUse(this.#values, "priceBook")[0];
+    this.edit(label, [now ? { ...now, book } : priceBookRecord(book)], [], mergeKey);
   }
 
   changeSettings(label: string, patch: Partial<SettingsRecord>): void {
@@ -304,7 +269,12 @@ class Workspace {
       id: `kit:${newKey()}`,
       kit: { ...($state.snapshot(kit.kit) as KitRecord["kit"]), name: `${kit.kit.name}, variant` },
     };
-    this.edit(`copy ${kit.kit.name}`, [copy]);
+    const photos = this.photosOf(id).map((p) => ({
+      ...p,
+      id: `photo:${newKey()}`,
+      kitId: copy.id,
+    }));
+    this.edit(`copy ${kit.kit.name}`, [copy, ...photos]);
     return copy.id;
   }
 
@@ -312,7 +282,12 @@ class Workspace {
     const kit = this.kit(id);
     if (!kit) return;
     const shared = this.kits.some((k) => k.id !== id && k.briefId === kit.briefId);
-    this.edit(`remove ${kit.kit.name}`, [], shared ? [id] : [id, kit.briefId]);
+    const photos = this.photosOf(id).map((p) => p.id);
+    this.edit(
+      `remove ${kit.kit.name}`,
+      [],
+      shared ? [id, ...photos] : [id, ...photos, kit.briefId],
+    );
     this.say(`${kit.kit.name} is off the shelf. Undo brings it back.`);
   }
 
@@ -320,78 +295,38 @@ class Workspace {
     return writeWorkspace([...this.records.values()]);
   }
 
-  /** Takes in a file: a workspace, or an audit. Nothing is imported on error, nothing here is replaced. */
+  /**
+   * Takes in a file: a workspace, an audit or a list. Nothing is imported on error, nothing here is
+   * replaced; what would take over from something in use is offered.
+   */
   import(text: string, name: string): boolean {
-    let json: unknown;
-    try {
-      json = JSON.parse(text.replace(/^\uFEFF/, ""));
-    } catch (error) {
-      this.say(
-        `${name} is not whole JSON; it may be cut short. Nothing was imported, nothing here has changed.`,
-        true,
-        [{ where: name, what: (error as Error).message }],
-      );
-      return false;
-    }
-    const format = (json as { format?: unknown } | null)?.format;
-    const read =
-      format === "wide-sieve.audit"
-        ? this.#readAudit(json)
-        : format === "wide-sieve.list"
-          ? this.#readList(json)
-          : parseWorkspace(json);
+    const read = readImport(text, newKey);
     if (!read.ok) {
       this.say(`${name} was not imported; nothing here has changed.`, true, read.problems);
       return false;
     }
-    const renamed = renameTaken(
-      read.value,
-      new Set([...this.records.keys(), ...this.setAside.map((a) => a.key)]),
-      this.records,
-    );
-    this.edit(`import ${name}`, renamed);
-    const kits = renamed.filter((r) => r.kind === "kit").length;
-    const lists = renamed.filter((r) => r.kind === "list").length;
-    this.say(
-      renamed.length === 0
-        ? `Everything in ${name} is here already.`
-        : kits === 0 && lists > 0
-          ? `Imported from ${name}: ${lists === 1 ? "a reference list" : `${lists} reference lists`}.`
-          : `Imported from ${name}: ${kits} ${kits === 1 ? "kit" : "kits"}, ${renamed.length} records.`,
-    );
+    const here = new Map(this.records);
+    // What was set aside keeps its place too.
+    for (const { key } of this.setAside)
+      if (!here.has(key)) here.set(key, { ...DEFAULT_SETTINGS, id: key });
+    const taken = takeIn(read.value.records, here, newKey);
+    this.edit(`import ${name}`, taken);
+    const { mended } = read.value;
+    this.say(importedText(name, taken), mended.length > 0, mended.length > 0 ? mended : undefined);
     return true;
   }
 
-  #readAudit(json: unknown): ReturnType<typeof parseWorkspace> {
-    const parsed = parseAudit(json);
-    if (!parsed.ok) return parsed;
-    const a = parsed.value;
-    const brief = { ...newBrief(newKey()), brief: a.brief };
-    const kit = {
-      ...newKit(newKey(), a.kit.name, brief.id),
-      kit: a.kit,
-      list: a.list,
-      houseRules: a.houseRules ?? {},
-    };
-    const types = (a.itemTypes ?? []).map((t) => ({
-      kind: "itemType" as const,
-      id: `itemType:${t.id}`,
-      version: 1,
-      itemType: t,
-    }));
-    return { ok: true, value: [brief, kit, ...types] };
+  /** Puts an offer in use; undo brings back what it replaced. */
+  takeOffer(id: string): void {
+    const offer = this.records.get(id);
+    if (offer) this.edit("use the kept version", [takenOffer(offer)], [id]);
   }
-
-  #readList(json: unknown): ReturnType<typeof parseWorkspace> {
-    const parsed = parseListFile(json);
-    if (!parsed.ok) return parsed;
-    const types = (parsed.value.itemTypes ?? []).map((t) => ({
-      kind: "itemType" as const,
-      id: `itemType:${t.id}`,
-      version: 1,
-      itemType: t,
-    }));
-    return { ok: true, value: [newList(newKey(), parsed.value.list), ...types] };
+  dropOffer(id: string): void {
+    if (this.records.has(id)) this.edit("throw the kept version away", [], [id]);
+  }
+  /** What is in use where the offer would go. */
+  inPlaceOf(offer: WorkspaceRecord): WorkspaceRecord | undefined {
+    return this.records.get(offeredFor(offer.id));
   }
 
   async wipe(): Promise<void> {
@@ -400,34 +335,13 @@ class Workspace {
   }
 }
 
-function sorted<K extends WorkspaceRecord["kind"]>(
-  records: ReadonlyMap<string, WorkspaceRecord>,
-  kind: K,
-): Extract<WorkspaceRecord, { kind: K }>[] {
-  const own = [...records.values()].filter(
-    (r): r is Extract<WorkspaceRecord, { kind: K }> => r.kind === kind,
-  );
-  return own.sort((a, b) => (a.id < b.id ? -1 : 1));
-}
-
-/** Records whose id is taken by something else get a new id; the same content is not taken in twice. */
-function renameTaken(
-  incoming: readonly WorkspaceRecord[],
-  taken: ReadonlySet<string>,
-  here: ReadonlyMap<string, WorkspaceRecord>,
-): WorkspaceRecord[] {
-  const ids = new Map<string, string>();
-  const fresh = incoming.filter((r) => {
-    const mine = here.get(r.id);
-    return !(mine && writeWorkspace([mine]) === writeWorkspace([r]));
-  });
-  for (const r of fresh) if (taken.has(r.id)) ids.set(r.id, `${r.kind}:${newKey()}`);
-  return fresh.map((r) => {
-    const id = ids.get(r.id) ?? r.id;
-    return r.kind === "kit"
-      ? { ...r, id, briefId: ids.get(r.briefId) ?? r.briefId }
-      : ({ ...r, id } as WorkspaceRecord);
-  });
+/** A browser may forbid it (private windows): then nothing is left for the next page. */
+function localStorageOrNone(): globalThis.Storage | null {
+  try {
+    return localStorage;
+  } catch {
+    return null;
+  }
 }
 
 export const workspace = new Workspace();

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { Audit } from "../core/audit.ts";
-  import type { Category } from "../core/catalogue/functionRecord.ts";
-  import { MESHES } from "../core/sieve/sift.ts";
+  import type { Audit } from "../core/audit/audit.ts";
+  import type { Category } from "../core/model/functionRecord.ts";
+  import { MESHES } from "../core/model/mesh.ts";
   import { CATEGORY_LABEL, MESH_LABEL } from "../words/labels.ts";
   import { number, percentRange } from "../words/sentences.ts";
 

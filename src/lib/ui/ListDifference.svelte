@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { ItemType } from "../core/catalogue/itemType.ts";
+  import type { ItemType } from "../core/model/itemType.ts";
   import type { ListDifference } from "../core/reference/compareLists.ts";
   import { DIRECTION_LABEL, FIELD_LABEL, fieldText, quantityText } from "../words/needs.ts";
   import { needLabel } from "../words/sentences.ts";

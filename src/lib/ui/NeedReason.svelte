@@ -1,9 +1,10 @@
 <script lang="ts">
-  import type { Audit } from "../core/audit.ts";
+  import type { Audit } from "../core/audit/audit.ts";
   import { functionOf } from "../core/catalogue/catalogue.ts";
   import { LICENSED_ONLY } from "../core/catalogue/catalogue.ts";
   import { lineCondition } from "../core/inspect/quality.ts";
-  import { MESHES, type SiftedPair } from "../core/sieve/sift.ts";
+  import { MESHES } from "../core/model/mesh.ts";
+  import type { SiftedPair } from "../core/sieve/sift.ts";
   import type { Trial } from "../core/trial/trial.ts";
   import { ITEM_TYPES } from "../data/itemTypes.ts";
   import { CHANGE_LABEL, factorReasons } from "../words/factors.ts";

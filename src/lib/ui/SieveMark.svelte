@@ -1,6 +1,6 @@
 <script lang="ts">
-  import type { Audit } from "../core/audit.ts";
-  import { MESHES } from "../core/sieve/sift.ts";
+  import type { Audit } from "../core/audit/audit.ts";
+  import { MESHES } from "../core/model/mesh.ts";
   import { MESH_LABEL } from "../words/labels.ts";
 
   /** A small sieve: seven meshes, each as dark as it holds back, the pan as full as coverage. */

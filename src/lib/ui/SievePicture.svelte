@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { Audit } from "../core/audit.ts";
+  import type { Audit } from "../core/audit/audit.ts";
   import { functionOf } from "../core/catalogue/catalogue.ts";
-  import { MESHES } from "../core/sieve/sift.ts";
+  import { MESHES } from "../core/model/mesh.ts";
   import { CATEGORY_LABEL, MESH_ASKS, MESH_LABEL } from "../words/labels.ts";
   import { number } from "../words/sentences.ts";
   import { sieveLayout, type SieveView } from "../report/sieveLayout.ts";

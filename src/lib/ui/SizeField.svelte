@@ -1,7 +1,7 @@
 <script lang="ts">
   import { lex } from "$lib/core/card/lexer.ts";
   import { readQuantity } from "$lib/core/card/quantity.ts";
-  import type { Line } from "$lib/core/formats/auditFile.ts";
+  import type { Line } from "$lib/core/model/kit.ts";
   import { size } from "$lib/words/sentences.ts";
 
   interface Props {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Combobox } from "bits-ui";
-  import { searchTypes } from "../core/catalogue/searchTypes.ts";
+  import { searchTypes } from "../core/card/searchTypes.ts";
   import { workspace } from "../state/workspace.svelte.ts";
 
   interface Props {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Mesh } from "../core/sieve/sift.ts";
+  import type { Mesh } from "../core/model/mesh.ts";
   import { MESH_LABEL } from "../words/labels.ts";
 
   interface Props {

@@ -1,6 +1,6 @@
 import { FUNCTIONS } from "../data/functions.ts";
 import { ITEM_TYPES } from "../data/itemTypes.ts";
-import type { ReferenceList } from "../core/formats/auditFile.ts";
+import type { ReferenceList } from "../core/model/list.ts";
 import { cellNumber, defused } from "../core/formats/cells.ts";
 import { COLUMN_HELP, LIST_COLUMNS, listRows } from "../core/formats/listTable.ts";
 

@@ -1,3 +1,5 @@
+import { photoRecord } from "../core/records/photoRecord.ts";
+import { newKey } from "../state/newKey.ts";
 import type { KitState } from "../state/kit.svelte.ts";
 import { workspace } from "../state/workspace.svelte.ts";
 
@@ -5,6 +7,9 @@ import { workspace } from "../state/workspace.svelte.ts";
 const LONG_SIDE = 1400;
 /** JPEG quality at which print on a wrapper stays legible. */
 const QUALITY = 0.8;
+
+/** Keys in the order of time, so that photos stand in the order they were taken in. */
+const photoKey = () => `${Date.now().toString(36)}-${newKey()}`;
 
 /** Takes a photo in as a note, resized, of the kit or of one line. */
 export async function storePhoto(kit: KitState, file: File, line?: string): Promise<void> {
@@ -16,14 +21,10 @@ export async function storePhoto(kit: KitState, file: File, line?: string): Prom
     canvas.height = Math.max(1, Math.round(picture.height * by));
     canvas.getContext("2d")!.drawImage(picture, 0, 0, canvas.width, canvas.height);
     const dataUrl = canvas.toDataURL("image/jpeg", QUALITY);
-    const id = crypto.randomUUID();
-    kit.update("add a photo", (r) => ({
-      ...r,
-      photos: [
-        ...(r.photos ?? []),
-        { id, name: file.name.slice(0, 300), dataUrl, ...(line ? { line } : {}) },
-      ],
-    }));
+    const kitId = kit.record?.id;
+    if (kitId === undefined) return;
+    const photo = { kitId, name: file.name.slice(0, 300), dataUrl, ...(line ? { line } : {}) };
+    workspace.edit("add a photo", [photoRecord(photoKey(), photo)]);
   } catch {
     workspace.say(`${file.name} is not a picture this browser can open. Nothing was added.`, true);
   }

@@ -1,5 +1,6 @@
 import { conditionHolds } from "../core/reference/asked.ts";
-import type { Brief, Need } from "../core/formats/auditFile.ts";
+import type { Brief } from "../core/model/brief.ts";
+import type { Need } from "../core/model/list.ts";
 
 /**
  * Cautions that stand at the item, at the need, at the brief and in the report. Equipment only: no

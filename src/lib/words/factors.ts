@@ -1,4 +1,4 @@
-import type { Audit } from "../core/audit.ts";
+import type { Audit } from "../core/audit/audit.ts";
 import { ACCESS_LIMIT_S, reachOf } from "../core/sieve/handy.ts";
 import { lineCondition } from "../core/inspect/quality.ts";
 import { inspectionPoint } from "../core/inspect/points.ts";

@@ -1,87 +1,96 @@
-/** The eight house rules, both schools with their reason in a line. Default first. */
-export const HOUSE_RULES = [
-  {
-    id: "emphasis",
+import { optionsOf, RULE_IDS, type RuleId, type School } from "../core/model/houseRules.ts";
+
+interface SchoolWords {
+  readonly label: string;
+  /** Its reason in a line. */
+  readonly why: string;
+}
+
+/** Every rule and every school by name. One that is forgotten does not compile. */
+export const RULE_WORDS: {
+  readonly [R in RuleId]: {
+    readonly label: string;
+    readonly schools: Readonly<Record<School<R>, SchoolWords>>;
+  };
+} = {
+  emphasis: {
     label: "Emphasis",
-    options: [
-      { id: "balanced", label: "Balanced", why: "each category counts by its needs" },
-      {
-        id: "severity-led",
+    schools: {
+      balanced: { label: "Balanced", why: "each category counts by its needs" },
+      "severity-led": {
         label: "Severity-led",
         why: "what kills counts double: bleeding, airway, breathing",
       },
-      {
-        id: "frequency-led",
+      "frequency-led": {
         label: "Frequency-led",
         why: "what happens daily counts double: cuts, feet, aches",
       },
-    ],
+    },
   },
-  {
-    id: "dates",
+  dates: {
     label: "Dates",
-    options: [
-      { id: "strict", label: "Strict", why: "nothing counts after its date" },
-      { id: "tiered", label: "Tiered", why: "comfort items count half for a year past it" },
-    ],
+    schools: {
+      strict: { label: "Strict", why: "nothing counts after its date" },
+      tiered: { label: "Tiered", why: "comfort items count half for a year past it" },
+    },
   },
-  {
-    id: "duplicates",
+  duplicates: {
     label: "Duplicates",
-    options: [
-      {
-        id: "self-contained",
-        label: "Self-contained",
-        why: "the bag may be all you have with you",
-      },
-      { id: "lean", label: "Lean", why: "what others carry counts, a step slower" },
-    ],
+    schools: {
+      "self-contained": { label: "Self-contained", why: "the bag may be all you have with you" },
+      lean: { label: "Lean", why: "what others carry counts, a step slower" },
+    },
   },
-  {
-    id: "devices",
+  devices: {
     label: "Devices",
-    options: [
-      { id: "tolerant", label: "Tolerant", why: "a weaker device beats none" },
-      { id: "protocol-only", label: "Protocol only", why: "only what protocols name counts" },
-    ],
+    schools: {
+      tolerant: { label: "Tolerant", why: "a weaker device beats none" },
+      "protocol-only": { label: "Protocol only", why: "only what protocols name counts" },
+    },
   },
-  {
-    id: "improvised",
+  improvised: {
     label: "Improvised",
-    options: [
-      { id: "allow", label: "Allow", why: "a marked stand-in counts in part" },
-      { id: "deny", label: "Deny", why: "a kit should not need makeshifts" },
-    ],
+    schools: {
+      allow: { label: "Allow", why: "a marked stand-in counts in part" },
+      deny: { label: "Deny", why: "a kit should not need makeshifts" },
+    },
   },
-  {
-    id: "advanced",
+  advanced: {
     label: "Advanced",
-    options: [
-      { id: "gate", label: "Gate", why: "what nobody here is trained for counts nothing" },
-      { id: "carry", label: "Carry", why: "a trained hand may come by: counts half" },
-    ],
+    schools: {
+      gate: { label: "Gate", why: "what nobody here is trained for counts nothing" },
+      carry: { label: "Carry", why: "a trained hand may come by: counts half" },
+    },
   },
-  {
-    id: "breathing",
+  breathing: {
     label: "Breathing",
-    options: [
-      { id: "barrier", label: "Barrier", why: "breaths are given, through a barrier" },
-      { id: "hands-only", label: "Hands only", why: "compressions are what matters most" },
-    ],
+    schools: {
+      barrier: { label: "Barrier", why: "breaths are given, through a barrier" },
+      "hands-only": { label: "Hands only", why: "compressions are what matters most" },
+    },
   },
-  {
-    id: "cutting",
+  cutting: {
     label: "Cutting",
-    options: [
-      { id: "shears", label: "Shears", why: "blunt shears go under clothing safely" },
-      {
-        id: "scissors",
-        label: "Scissors",
-        why: "strong scissors keep an edge and can be sharpened",
-      },
-    ],
+    schools: {
+      shears: { label: "Shears", why: "blunt shears go under clothing safely" },
+      scissors: { label: "Scissors", why: "strong scissors keep an edge and can be sharpened" },
+    },
   },
-] as const;
+};
+
+const schoolWords = (rule: RuleId, school: string): SchoolWords =>
+  (RULE_WORDS[rule].schools as Readonly<Record<string, SchoolWords>>)[school]!;
+
+export const ruleLabel = (rule: RuleId): string => RULE_WORDS[rule].label;
+export const schoolLabel = (rule: RuleId, school: string): string =>
+  schoolWords(rule, school).label;
+
+/** The rules with their schools in words, the default first: for screens and reports. */
+export const RULES_IN_WORDS = RULE_IDS.map((id) => ({
+  id,
+  label: ruleLabel(id),
+  schools: optionsOf(id).map((school) => ({ id: school, ...schoolWords(id, school) })),
+}));
 
 export const THRESHOLD_LABEL = {
   ready: "Ready from a coverage of",

@@ -1,5 +1,5 @@
-import type { Category } from "../core/catalogue/functionRecord.ts";
-import type { Mesh } from "../core/sieve/sift.ts";
+import type { Category } from "../core/model/functionRecord.ts";
+import type { Mesh } from "../core/model/mesh.ts";
 
 /** Short names that stand alone on a screen or in a report. */
 

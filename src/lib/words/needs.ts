@@ -1,6 +1,6 @@
 import { functionOf } from "../core/catalogue/catalogue.ts";
-import type { ItemType } from "../core/catalogue/itemType.ts";
-import type { Need } from "../core/formats/auditFile.ts";
+import type { ItemType } from "../core/model/itemType.ts";
+import type { Need } from "../core/model/list.ts";
 import type { Direction } from "../core/reference/compareLists.ts";
 import type { NeedField } from "../core/reference/stricter.ts";
 import { ACTIVITIES } from "../data/activities.ts";

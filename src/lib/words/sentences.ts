@@ -1,6 +1,6 @@
 import { functionOf } from "../core/catalogue/catalogue.ts";
-import type { FunctionUnit } from "../core/catalogue/functionRecord.ts";
-import type { Audit } from "../core/audit.ts";
+import type { FunctionUnit } from "../core/model/functionRecord.ts";
+import type { Audit } from "../core/audit/audit.ts";
 import type { Action } from "../core/plan/actions.ts";
 import type { Obstacle } from "../core/plan/infeasible.ts";
 import type { Measured } from "../core/plan/stages.ts";

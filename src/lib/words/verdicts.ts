@@ -1,6 +1,6 @@
-import type { PackingRule } from "../core/inspect/packing.ts";
-import type { LookedAt } from "../core/inspect/secondOpinion.ts";
-import type { VerdictId, VerdictReason } from "../core/inspect/verdict.ts";
+import type { PackingRule } from "../core/audit/packing.ts";
+import type { LookedAt } from "../core/audit/secondOpinion.ts";
+import type { VerdictId, VerdictReason } from "../core/audit/verdict.ts";
 
 export const VERDICT_LABEL: Record<VerdictId, string> = {
   keep: "Keep",

@@ -5,7 +5,7 @@ import {
   type Judge,
   type KitRow,
 } from "../core/compare/compareKits.ts";
-import type { PriceBook } from "../core/plan/priceBook.ts";
+import type { PriceBook } from "../core/model/priceBook.ts";
 
 /** What the page asks, numbered; the page drops old answers. */
 export interface CompareAsked {

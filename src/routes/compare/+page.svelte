@@ -8,10 +8,11 @@
     type KitRow,
   } from "$lib/core/compare/compareKits.ts";
   import { compareTable, type ReadyCost } from "$lib/core/formats/compareTable.ts";
-  import { auditOf } from "$lib/core/formats/workspaceFile.ts";
+  import { auditOf } from "$lib/core/records/auditOf.ts";
   import { compareMarkdown } from "$lib/report/compareMarkdown.ts";
-  import { newKey, workspace } from "$lib/state/workspace.svelte.ts";
-  import { currentVersion } from "$lib/state/store.ts";
+  import { newKey } from "$lib/state/newKey.ts";
+  import { workspace } from "$lib/state/workspace.svelte.ts";
+  import { setRecord } from "$lib/core/records/setRecord.ts";
   import { download, fileName, kitPath } from "$lib/ui/files.ts";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import SieveMark from "$lib/ui/SieveMark.svelte";
@@ -182,21 +183,14 @@
   const TITLE = "Kits side by side";
   function asSet() {
     if (!judgeKit) return;
-    const id = `set:${newKey()}`;
-    workspace.edit("make a set", [
-      {
-        kind: "set",
-        id,
-        version: currentVersion("set"),
-        title: chosen
-          .map((k) => k.kit.name)
-          .join(" + ")
-          .slice(0, 300),
-        judgedBy: judgeKit.id,
-        members: chosen.map((k) => ({ kit: k.id, count: 1 })),
-      },
-    ]);
-    void goto(`/sets/${id.replace(/^set:/, "")}`);
+    const title = chosen
+      .map((k) => k.kit.name)
+      .join(" + ")
+      .slice(0, 300);
+    const members = chosen.map((k) => ({ kit: k.id, count: 1 }));
+    const key = newKey();
+    workspace.edit("make a set", [setRecord(key, { title, judgedBy: judgeKit.id, members })]);
+    void goto(`/sets/${key}`);
   }
 </script>
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { CATEGORIES } from "$lib/core/catalogue/functionRecord.ts";
+  import { CATEGORIES } from "$lib/core/model/functionRecord.ts";
   import type { KitRow } from "$lib/core/compare/compareKits.ts";
   import WeaveChip from "$lib/ui/WeaveChip.svelte";
   import { CATEGORY_LABEL } from "$lib/words/labels.ts";

@@ -1,7 +1,6 @@
 <script lang="ts">
   import type { KitRow } from "$lib/core/compare/compareKits.ts";
-  import { HOUSE_RULE_OPTIONS } from "$lib/core/reference/houseRules.ts";
-  import { HOUSE_RULES } from "$lib/words/houseRules.ts";
+  import { RULES_IN_WORDS } from "$lib/words/houseRules.ts";
   import { percent } from "$lib/words/sentences.ts";
   import type { CompareAnswer } from "$lib/workers/compare.worker.ts";
 
@@ -32,21 +31,16 @@
           ></thead
         >
         <tbody>
-          {#each HOUSE_RULE_OPTIONS as rule (rule.id)}
-            {#each rule.options as option (option)}
+          {#each RULES_IN_WORDS as rule (rule.id)}
+            {#each rule.schools as school (school.id)}
               <tr class="border-b border-line">
                 <th class="py-1 pr-4 text-left font-normal"
-                  >{HOUSE_RULES.find((r) => r.id === rule.id)!.label}:
-                  <strong
-                    >{HOUSE_RULES.find((r) => r.id === rule.id)!.options.find(
-                      (o) => o.id === option,
-                    )!.label}</strong
-                  ></th
+                  >{rule.label}: <strong>{school.label}</strong></th
                 >
                 {#each rows as r (r.id)}
                   {@const v = schools
                     .find((s) => s.id === r.id)
-                    ?.verdicts.find((x) => x.option === option && x.rule === rule.id)}
+                    ?.verdicts.find((x) => x.option === school.id && x.rule === rule.id)}
                   <td class="px-2"
                     >{percent(v?.coverage ?? null)} % · {v?.grade ?? "–"}{v?.followed
                       ? " ✓"

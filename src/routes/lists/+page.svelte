@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from "$app/navigation";
   import { typeLookup } from "$lib/core/catalogue/catalogue.ts";
-  import type { ReferenceList } from "$lib/core/formats/auditFile.ts";
+  import type { ReferenceList } from "$lib/core/model/list.ts";
   import { listCsv } from "$lib/core/formats/listTable.ts";
   import { combineLists } from "$lib/core/reference/combineLists.ts";
   import { compareLists } from "$lib/core/reference/compareLists.ts";

@@ -1,10 +1,12 @@
 <script lang="ts">
   import { rateBetween, convertBook } from "$lib/core/plan/convertBook.ts";
-  import { isLicensedOnly, type Product } from "$lib/core/plan/priceBook.ts";
+  import { isLicensedOnly } from "$lib/core/plan/mayPropose.ts";
+  import type { Product } from "$lib/core/model/priceBook.ts";
   import { priceCsv, priceTable } from "$lib/core/formats/priceCsv.ts";
   import { typeLookup } from "$lib/core/catalogue/catalogue.ts";
   import { PRICE_BOOK } from "$lib/data/priceBook.ts";
-  import { newKey, workspace } from "$lib/state/workspace.svelte.ts";
+  import { newKey } from "$lib/state/newKey.ts";
+  import { workspace } from "$lib/state/workspace.svelte.ts";
   import { download, fileName } from "$lib/ui/files.ts";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import { saveXlsx } from "$lib/ui/tables.ts";

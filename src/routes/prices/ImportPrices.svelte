@@ -10,7 +10,7 @@
     PRICE_COLUMNS,
     type PriceColumn,
   } from "$lib/core/formats/priceCsv.ts";
-  import type { Problem } from "$lib/core/formats/problem.ts";
+  import type { Problem } from "$lib/core/model/problem.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import ColumnTable from "$lib/ui/ColumnTable.svelte";
   import { cardTextOf } from "$lib/ui/readFile.ts";

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { shippedType } from "$lib/core/catalogue/catalogue.ts";
-  import type { Line } from "$lib/core/formats/auditFile.ts";
+  import type { Line } from "$lib/core/model/kit.ts";
   import { repriced } from "$lib/core/plan/priceList.ts";
-  import type { Product } from "$lib/core/plan/priceBook.ts";
+  import type { Product } from "$lib/core/model/priceBook.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
   import SizeField from "$lib/ui/SizeField.svelte";

@@ -1,23 +1,3 @@
-import { z } from "zod";
-import { LOCATIONS } from "../formats/auditFile.ts";
-
-/**
- * The outside of a kit, in the order practitioners look at it: size, mass, closure, one hand, mount,
- * colour, marking, water, zips, stitching, compartments, labels, seal. Kept in `kit.container`.
- */
-const mm = z.number().positive().max(5000);
-
-export const compartmentSchema = z.looseObject({
-  id: z.string().min(1).max(120),
-  name: z.string().max(200),
-  /** How fast one gets at it: the place that the Handy mesh reckons with. */
-  place: z.enum(LOCATIONS),
-  /** Inner size, mm; absent: not measured. */
-  innerMm: z.tuple([mm, mm, mm]).optional(),
-  labelled: z.boolean().optional(),
-});
-export type Compartment = z.infer<typeof compartmentSchema>;
-
 /** One look at the outside: a statement that is true or false. */
 export interface BagPoint {
   readonly id: string;
@@ -38,21 +18,3 @@ export const BAG_POINTS: readonly BagPoint[] = [
   { id: "compartments-labelled", good: "Compartments say what is in them", failing: "A stranger turns it out to find one thing." },
   { id: "seal-intact", good: "Seal unbroken, number noted", failing: "Something may have been taken: count it all." },
 ];
-
-export const bagSchema = z.looseObject({
-  massG: z.number().min(0).max(1e9).optional(),
-  allowance: z.number().min(0).max(1e9).optional(),
-  volumeMl: z.number().min(0).max(1e9).optional(),
-  outerMm: z.tuple([mm, mm, mm]).optional(),
-  sealNumber: z.string().max(100).optional(),
-  /** Answers by point id; absent: not looked at. */
-  points: z.record(z.string(), z.boolean()).optional(),
-  compartments: z.array(compartmentSchema).max(50).optional(),
-});
-export type Bag = z.infer<typeof bagSchema>;
-
-/** A container as it lies in a file, as far as it is right; what is not is left out. */
-export function readBag(container: unknown): Bag {
-  const parsed = bagSchema.safeParse(container ?? {});
-  return parsed.success ? parsed.data : {};
-}

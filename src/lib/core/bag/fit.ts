@@ -1,8 +1,8 @@
-import type { ItemType } from "../catalogue/itemType.ts";
-import type { Line } from "../formats/auditFile.ts";
-import { lineLoad } from "../plan/mass.ts";
+import type { ItemType } from "../model/itemType.ts";
+import type { Line } from "../model/kit.ts";
+import { lineLoad } from "./load.ts";
 import { piecesOf } from "../sieve/measure.ts";
-import type { Compartment } from "./bag.ts";
+import type { Compartment } from "../model/container.ts";
 
 /** Will it go back in? Says which thing, where, and why not. */
 export type Misfit =

@@ -1,6 +1,8 @@
-import type { Brief, HouseRules, Need } from "../formats/auditFile.ts";
+import type { Brief } from "../model/brief.ts";
+import type { HouseRules } from "../model/houseRules.ts";
+import type { Need } from "../model/list.ts";
 import { askedNeeds, type AskedNeed } from "../reference/asked.ts";
-import { schools } from "../reference/houseRules.ts";
+import { schools } from "../model/houseRules.ts";
 
 /** A need that another answer would ask more, less or not at all of. Units of the function. */
 export interface AskedChange {

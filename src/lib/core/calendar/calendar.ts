@@ -1,8 +1,9 @@
 import { CHECK_MONTHS, checkKind, FULL_COUNT_MONTHS } from "../../data/checkIntervals.ts";
 import { typeLookup } from "../catalogue/catalogue.ts";
-import { addDays, lastGoodDay, lastGoodDayAfterMonths } from "../dates.ts";
-import type { AuditFile, Line } from "../formats/auditFile.ts";
-import type { PriceBook } from "../plan/priceBook.ts";
+import { addDays, lastGoodDay, lastGoodDayAfterMonths } from "../base/dates.ts";
+import type { AuditFile } from "../model/auditFile.ts";
+import type { Line } from "../model/kit.ts";
+import type { PriceBook } from "../model/priceBook.ts";
 import { piecesOf } from "../sieve/measure.ts";
 
 export type EventKind = "last-good" | "order-by" | "check" | "full-count";

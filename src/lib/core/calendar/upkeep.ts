@@ -1,7 +1,8 @@
 import { typeLookup } from "../catalogue/catalogue.ts";
-import { lastGoodDay, lastGoodDayAfterMonths } from "../dates.ts";
-import type { AuditFile } from "../formats/auditFile.ts";
-import { mayPropose, type PriceBook, type Product } from "../plan/priceBook.ts";
+import { lastGoodDay, lastGoodDayAfterMonths } from "../base/dates.ts";
+import type { AuditFile } from "../model/auditFile.ts";
+import { mayPropose } from "../plan/mayPropose.ts";
+import type { PriceBook, Product } from "../model/priceBook.ts";
 import { measureOf, piecesOf } from "../sieve/measure.ts";
 
 /** What keeping a kit as it is costs in one year: of the price book, packs bought whole. */

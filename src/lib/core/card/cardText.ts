@@ -1,4 +1,4 @@
-import type { Problem } from "../formats/problem.ts";
+import type { Problem } from "../model/problem.ts";
 import { LONGEST_LINE, MOST_LINES, type CardReading } from "./readCard.ts";
 
 /** What keeps a text from being a contents card; null: nothing. */

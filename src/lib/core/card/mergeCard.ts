@@ -1,5 +1,5 @@
-import type { Line } from "../formats/auditFile.ts";
-import type { KitRecord } from "../records/records.ts";
+import type { Line } from "../model/kit.ts";
+import type { KitRecord } from "../records/kitRecord.ts";
 import { lex } from "./lexer.ts";
 import { readQuantity } from "./quantity.ts";
 import type { CardReading } from "./readCard.ts";
@@ -19,7 +19,7 @@ export const isTouched = (line: Line): boolean =>
   line.opened !== undefined ||
   line.firstUse !== undefined ||
   line.drills !== undefined ||
-  line["byHand"] === true;
+  line.byHand === true;
 
 /**
  * A kit whose card was read anew: lines that somebody worked on stay as they are, all others come
@@ -39,14 +39,14 @@ export function mergeCard(record: KitRecord, cardText: string, reading: CardRead
     ...reading,
     entries: reading.entries.filter((e) => {
       const at = unmatched.findIndex(
-        (l) => l.text === e.text || (l["cardLine"] === e.source && l.itemType === e.itemType),
+        (l) => l.text === e.text || (l.cardLine === e.source && l.itemType === e.itemType),
       );
       if (at >= 0) unmatched.splice(at, 1);
       return at < 0;
     }),
   };
   const { lines, doubts } = linesFromCard(fresh, idOf);
-  const order = (l: Line) => (typeof l["cardLine"] === "number" ? l["cardLine"] : Infinity);
+  const order = (l: Line) => (typeof l.cardLine === "number" ? l.cardLine : Infinity);
   const all = [...kept, ...lines].sort((a, b) => order(a) - order(b));
   const claims = { ...record.kit.claims };
   if (reading.claimedPieces !== null) claims.pieces = reading.claimedPieces;

@@ -1,5 +1,5 @@
-import type { Line } from "../formats/auditFile.ts";
-import type { KitRecord } from "../records/records.ts";
+import type { Line } from "../model/kit.ts";
+import type { KitRecord } from "../records/kitRecord.ts";
 import type { CardReading } from "./readCard.ts";
 
 /** Below this a person should look at an entry before it is trusted. */

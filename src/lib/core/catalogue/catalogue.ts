@@ -1,7 +1,7 @@
 import { FUNCTIONS } from "../../data/functions.ts";
 import { ITEM_TYPES } from "../../data/itemTypes.ts";
-import type { Category, FunctionRecord } from "./functionRecord.ts";
-import type { Credit, ItemType } from "./itemType.ts";
+import type { Category, FunctionRecord } from "../model/functionRecord.ts";
+import type { Credit, ItemType } from "../model/itemType.ts";
 
 const functionsById = new Map(FUNCTIONS.map((f) => [f.id, f]));
 const typesById = new Map<string, ItemType>(ITEM_TYPES.map((t) => [t.id, t]));

@@ -1,13 +1,16 @@
-import { audit, type Audit } from "../audit.ts";
-import type { Category } from "../catalogue/functionRecord.ts";
-import type { AuditFile, Brief, HouseRules, ReferenceList } from "../formats/auditFile.ts";
-import { kitLoad } from "../plan/mass.ts";
-import type { PriceBook } from "../plan/priceBook.ts";
+import { audit, type Audit } from "../audit/audit.ts";
+import type { Category } from "../model/functionRecord.ts";
+import type { AuditFile } from "../model/auditFile.ts";
+import type { Brief } from "../model/brief.ts";
+import type { HouseRules } from "../model/houseRules.ts";
+import type { ReferenceList } from "../model/list.ts";
+import { kitLoad } from "../bag/load.ts";
+import type { PriceBook } from "../model/priceBook.ts";
 import { replacementPrice } from "../plan/replacement.ts";
 import type { Caught } from "../score/coverage.ts";
 import type { Grade } from "../score/grade.ts";
-import { schoolsEffect, type SchoolVerdict } from "../score/schoolsEffect.ts";
-import { MESHES, type Mesh } from "../sieve/sift.ts";
+import { schoolsEffect, type SchoolVerdict } from "../audit/schoolsEffect.ts";
+import { MESHES, type Mesh } from "../model/mesh.ts";
 
 /** One brief, one list, one school: kits can only be compared under the same. */
 export interface Judge {

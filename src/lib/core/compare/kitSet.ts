@@ -1,5 +1,6 @@
-import { audit, type Audit } from "../audit.ts";
-import type { AuditFile, Line } from "../formats/auditFile.ts";
+import { audit, type Audit } from "../audit/audit.ts";
+import type { AuditFile } from "../model/auditFile.ts";
+import type { Line } from "../model/kit.ts";
 import { VALUE_HAIR } from "../sieve/sift.ts";
 import { judged, type Judge } from "./compareKits.ts";
 

@@ -1,4 +1,4 @@
-import type { Audit } from "../audit.ts";
+import type { Audit } from "../audit/audit.ts";
 import { piecesOf } from "../sieve/measure.ts";
 
 /** What a count on the box is made of, in shares of all pieces; 0 with nothing there. */

@@ -1,5 +1,5 @@
-import type { Gs1 } from "../formats/gs1.ts";
-import type { Line } from "../formats/auditFile.ts";
+import type { Gs1 } from "./gs1.ts";
+import type { Line } from "../model/kit.ts";
 
 /** What a known barcode stands for. */
 export interface KnownCode {
@@ -29,10 +29,10 @@ export function takeScan(
   const pieces = scan.count ?? 1;
   const same = lines.find(
     (l) =>
-      l["gtin"] === scan.gtin &&
+      l.gtin === scan.gtin &&
       scan.gtin !== undefined &&
       (l.expires ?? undefined) === scan.expires &&
-      (l["lot"] ?? undefined) === scan.lot,
+      l.lot === scan.lot,
   );
   if (same) {
     const counted = (same.counted ?? 0) + pieces;
@@ -46,7 +46,7 @@ export function takeScan(
   const claimed =
     known &&
     lines.find(
-      (l) => l.itemType === known.itemType && l.counted === undefined && l["gtin"] === undefined,
+      (l) => l.itemType === known.itemType && l.counted === undefined && l.gtin === undefined,
     );
   const facts = {
     counted: pieces,

@@ -1,4 +1,4 @@
-import { worthChecking, type Audit } from "../audit.ts";
+import { worthChecking, type Audit } from "../audit/audit.ts";
 
 /** Fractions are printed to nine decimals. */
 const printed = (n: number): number => {

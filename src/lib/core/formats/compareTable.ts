@@ -1,4 +1,4 @@
-import { CATEGORIES } from "../catalogue/functionRecord.ts";
+import { CATEGORIES } from "../model/functionRecord.ts";
 import type { KitRow } from "../compare/compareKits.ts";
 
 /** What the planner found for a kit; null: not worked out, or no plan makes it ready. */

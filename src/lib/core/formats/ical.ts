@@ -1,5 +1,5 @@
 import { createEvents, type EventAttributes } from "ics";
-import { addDays } from "../dates.ts";
+import { addDays } from "../base/dates.ts";
 
 /** One whole day in a diary. */
 export interface DiaryDay {

@@ -1,15 +1,19 @@
+import { EMPTY_BRIEF } from "../model/brief.ts";
+import { keptSchema, readKeeping } from "../model/kept.ts";
 import { z } from "zod";
 import { typeLookup } from "../catalogue/catalogue.ts";
-import { itemTypeSchema, type ItemType } from "../catalogue/itemType.ts";
-import { integrity, listSchema, zodProblems, type ReferenceList } from "./auditFile.ts";
-import { fail, type Outcome } from "./problem.ts";
+import { itemTypeSchema, type ItemType } from "../model/itemType.ts";
+import { integrity } from "./integrity.ts";
+import { listSchema, type ReferenceList } from "../model/list.ts";
+import { fail, type Outcome } from "../model/problem.ts";
 
 /** A reference list by itself, with the own item types that its stand-ins name. */
-export const listFileSchema = z.looseObject({
+export const listFileSchema = z.strictObject({
   format: z.literal("wide-sieve.list"),
   version: z.literal(1),
   list: listSchema,
   itemTypes: z.array(itemTypeSchema).max(1000).optional(),
+  kept: keptSchema.optional(),
 });
 export type ListFile = z.infer<typeof listFileSchema>;
 
@@ -34,10 +38,10 @@ export function parseListFile(json: unknown): Outcome<ListFile> {
         what: `is ${version}; this program reads up to 1: open the file with a newer Wide Sieve`,
       },
     ]);
-  const parsed = listFileSchema.safeParse(json);
-  if (!parsed.success) return fail(zodProblems(parsed.error));
-  const problems = listProblems(parsed.data.list, parsed.data.itemTypes ?? []);
-  return problems.length > 0 ? fail(problems) : { ok: true, value: parsed.data };
+  const read = readKeeping(listFileSchema, json);
+  if (!read.ok) return read;
+  const problems = listProblems(read.value.list, read.value.itemTypes ?? []);
+  return problems.length > 0 ? fail(problems) : read;
 }
 
 /** Unknown and doubled ids of a list, as an audit would find them. */
@@ -46,17 +50,7 @@ export const listProblems = (list: ReferenceList, own: readonly ItemType[]) => {
   return integrity({
     format: "wide-sieve.audit",
     version: 1,
-    brief: {
-      title: "",
-      people: 1,
-      days: 1,
-      hoursToCare: 0,
-      activities: [],
-      carry: "pack",
-      skill: "anyone",
-      sensitivities: [],
-      limits: {},
-    },
+    brief: EMPTY_BRIEF,
     list,
     itemTypes: own.filter((t) => typeOf(t.id) !== undefined),
     kit: { name: "", claims: {}, lines: [] },

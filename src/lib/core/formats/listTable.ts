@@ -1,10 +1,11 @@
 import Papa from "papaparse";
 import { functionNamed, shippedType } from "../catalogue/catalogue.ts";
-import type { Need, ReferenceList } from "./auditFile.ts";
-import { needSchema, zodProblems } from "./auditFile.ts";
-import { freeId } from "../reference/combineLists.ts";
+import type { Need, ReferenceList } from "../model/list.ts";
+import { needSchema } from "../model/list.ts";
+import { zodProblems } from "../model/problem.ts";
+import { freeId } from "../base/freeId.ts";
 import { cellNumber, defused, undefused } from "./cells.ts";
-import { fail, type Outcome, type Problem } from "./problem.ts";
+import { fail, type Outcome, type Problem } from "../model/problem.ts";
 
 /**
  * A reference list as a table that anyone can type in a spreadsheet: one need a row, a heading row,

@@ -1,10 +1,15 @@
 import Papa from "papaparse";
 import { shippedType } from "../catalogue/catalogue.ts";
-import { priceBookSchema, productSchema, type PriceBook, type Product } from "../plan/priceBook.ts";
-import { zodProblems } from "./auditFile.ts";
+import {
+  priceBookSchema,
+  productSchema,
+  type PriceBook,
+  type Product,
+} from "../model/priceBook.ts";
+import { zodProblems } from "../model/problem.ts";
 import { repriced } from "../plan/priceList.ts";
 import { defused, undefused } from "./cells.ts";
-import { fail, type Outcome, type Problem } from "./problem.ts";
+import { fail, type Outcome, type Problem } from "../model/problem.ts";
 
 /** Columns of a price book in CSV (RFC 4180). Size in mm as `75x4000`. */
 export const PRICE_COLUMNS = [

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { auditSchema } from "./auditFile.ts";
+import { auditSchema } from "../model/auditFile.ts";
 import { listFileSchema } from "./listFile.ts";
 import { workspaceSchema } from "./workspaceFile.ts";
 
@@ -12,4 +12,11 @@ export const SCHEMAS = {
 
 /** JSON Schema (2020-12) of a format, generated from what the program itself checks. */
 export const jsonSchemaOf = (name: keyof typeof SCHEMAS) =>
-  z.toJSONSchema(SCHEMAS[name], { io: "input", unrepresentable: "any" });
+  z.toJSONSchema(SCHEMAS[name], {
+    io: "input",
+    unrepresentable: "any",
+    // Keys that are not named are taken and kept (model/kept.ts).
+    override: ({ jsonSchema }) => {
+      if (jsonSchema.additionalProperties === false) delete jsonSchema.additionalProperties;
+    },
+  });

@@ -1,17 +1,17 @@
 import { z } from "zod";
-import {
-  readRecord,
-  recordSchema,
-  type KitRecord,
-  type WorkspaceRecord,
-} from "../records/records.ts";
-import { integrity, type AuditFile, type Brief } from "./auditFile.ts";
-import type { ItemType } from "../catalogue/itemType.ts";
+import { freeId } from "../base/freeId.ts";
+import { putBack } from "../model/kept.ts";
+import { fail, type Outcome, type Problem } from "../model/problem.ts";
+import { auditOf } from "../records/auditOf.ts";
+import { emptyBriefRecord } from "../records/briefRecord.ts";
+import { inUse, isOffer } from "../records/keptCopy.ts";
+import { same } from "../records/merge.ts";
+import { readRecord, recordSchema, type WorkspaceRecord } from "../records/records.ts";
+import { integrity } from "./integrity.ts";
 import { listProblems } from "./listFile.ts";
-import { fail, type Outcome, type Problem } from "./problem.ts";
 
 /** Everything a user has, in one file. Records sorted by id, so equal content is equal text. */
-export const workspaceSchema = z.looseObject({
+export const workspaceSchema = z.strictObject({
   format: z.literal("wide-sieve.workspace"),
   version: z.literal(1),
   records: z.array(recordSchema),
@@ -30,7 +30,7 @@ export function writeWorkspace(records: readonly WorkspaceRecord[]): string {
   const file: WorkspaceFile = {
     format: "wide-sieve.workspace",
     version: 1,
-    records: [...records].sort(byId),
+    records: records.map((r) => putBack(r)).sort(byId),
   };
   return JSON.stringify(sortKeys(file), null, 1) + "\n";
 }
@@ -46,8 +46,15 @@ function sortKeys(value: unknown): unknown {
   );
 }
 
+/** A workspace that was read, and what was mended on the way. */
+export interface WorkspaceRead {
+  readonly records: readonly WorkspaceRecord[];
+  /** What an earlier version could write and this one does not; told to the user. */
+  readonly mended: readonly Problem[];
+}
+
 /** A workspace from parsed JSON: all of it, or what is wrong. */
-export function parseWorkspace(json: unknown): Outcome<readonly WorkspaceRecord[]> {
+export function parseWorkspace(json: unknown): Outcome<WorkspaceRead> {
   if (typeof json !== "object" || json === null || Array.isArray(json))
     return fail([{ where: "", what: "is not a workspace file: a JSON object is expected" }]);
   const { format, version, records } = json as Record<string, unknown>;
@@ -62,58 +69,82 @@ export function parseWorkspace(json: unknown): Outcome<readonly WorkspaceRecord[
     ]);
   if (!Array.isArray(records))
     return fail([{ where: "records", what: "is missing: the file may be cut short" }]);
-  const problems: Problem[] = [];
-  const good: WorkspaceRecord[] = [];
-  records.forEach((raw, i) => {
-    const read = readRecord(raw);
-    if (read.ok) good.push(read.value);
-    else
-      problems.push(
-        ...read.problems.map((p) => ({
-          where: `records[${i}]${p.where ? `.${p.where}` : ""}`,
-          what: p.what,
-        })),
-      );
-  });
-  const ids = new Set<string>();
-  good.forEach((r) => {
-    if (ids.has(r.id)) problems.push({ where: r.id, what: "this id stands twice" });
-    ids.add(r.id);
-  });
-  const own = good.flatMap((r) => (r.kind === "itemType" ? [r.itemType] : []));
-  for (const r of good) {
-    if (r.kind === "list")
-      problems.push(
-        ...listProblems(r.list, own).map((p) => ({ where: `${r.id}: ${p.where}`, what: p.what })),
-      );
-    if (r.kind !== "kit") continue;
-    const brief = good.find((b) => b.id === r.briefId);
-    if (brief?.kind !== "brief")
-      problems.push({ where: r.id, what: `its brief '${r.briefId}' is not in the file` });
-    else
-      problems.push(
-        ...integrity(auditOf(r, brief.brief, own)).map((p) => ({
-          where: `${r.id}: ${p.where}`,
-          what: p.what,
-        })),
-      );
-  }
-  return problems.length > 0 ? fail(problems) : { ok: true, value: good.sort(byId) };
+  const { good, problems } = readAll(records);
+  if (problems.length > 0) return fail(problems);
+  const mended: Problem[] = [];
+  const whole = giveBriefs(tellTypesApart(good, mended), mended);
+  const wrong = contentProblems(whole);
+  return wrong.length > 0
+    ? fail(wrong)
+    : { ok: true, value: { records: whole.sort(byId), mended } };
 }
 
-/** The audit file of a kit record: what is judged, self-contained. */
-export function auditOf(record: KitRecord, brief: Brief, own: readonly ItemType[]): AuditFile {
-  const used = new Set(record.kit.lines.map((l) => l.itemType));
-  for (const n of record.list.needs) n.accept?.forEach((a) => used.add(a.itemType));
-  brief.carriedElsewhere?.forEach((e) => used.add(e.itemType));
-  const itemTypes = own.filter((t) => used.has(t.id));
-  return {
-    format: "wide-sieve.audit",
-    version: 1,
-    brief,
-    houseRules: record.houseRules,
-    list: record.list,
-    ...(itemTypes.length > 0 ? { itemTypes } : {}),
-    kit: record.kit,
-  };
+function readAll(records: readonly unknown[]): { good: WorkspaceRecord[]; problems: Problem[] } {
+  const good: WorkspaceRecord[] = [];
+  const problems: Problem[] = [];
+  const ids = new Set<string>();
+  records.forEach((raw, i) => {
+    const read = readRecord(raw);
+    if (!read.ok) {
+      const at = (where: string) => `records[${i}]${where ? `.${where}` : ""}`;
+      problems.push(...read.problems.map((p) => ({ where: at(p.where), what: p.what })));
+      return;
+    }
+    for (const r of read.value) {
+      if (ids.has(r.id)) problems.push({ where: r.id, what: "this id stands twice" });
+      ids.add(r.id);
+      good.push(r);
+    }
+  });
+  return { good, problems };
+}
+
+/**
+ * Earlier versions could keep two own types of one id, of which the last record was looked up: the
+ * others get an id of their own, and what names the type goes on meaning the same.
+ */
+function tellTypesApart(records: readonly WorkspaceRecord[], mended: Problem[]): WorkspaceRecord[] {
+  const types = inUse(records, "itemType");
+  const taken = new Set(types.map((t) => t.itemType.id));
+  const lookedUp = new Map(types.map((t) => [t.itemType.id, t]));
+  return records.flatMap((r) => {
+    if (r.kind !== "itemType" || isOffer(r.id)) return [r];
+    const first = lookedUp.get(r.itemType.id)!;
+    if (first === r) return [r];
+    if (same(first.itemType, r.itemType)) return [];
+    const id = freeId(r.itemType.id, taken);
+    taken.add(id);
+    mended.push({ where: r.id, what: `'${r.itemType.id}' was defined twice: this one is '${id}'` });
+    return [{ ...r, id: `itemType:${id}`, itemType: { ...r.itemType, id } }];
+  });
+}
+
+/** A kit whose brief is not in the file gets an empty one. */
+function giveBriefs(records: readonly WorkspaceRecord[], mended: Problem[]): WorkspaceRecord[] {
+  const ids = new Set(records.map((r) => r.id));
+  const given = new Map<string, WorkspaceRecord>();
+  for (const r of records) {
+    if (r.kind !== "kit" || ids.has(r.briefId) || given.has(r.briefId)) continue;
+    given.set(r.briefId, { ...emptyBriefRecord("none"), id: r.briefId });
+    mended.push({ where: r.id, what: "its brief was not in the file: look at the brief" });
+  }
+  return [...records, ...given.values()];
+}
+
+/** Whole-file checks: every kit and list is right with the briefs and own types beside it. */
+function contentProblems(records: readonly WorkspaceRecord[]): Problem[] {
+  const own = inUse(records, "itemType").map((r) => r.itemType);
+  const briefs = new Map(records.map((r) => [r.id, r]));
+  return records.flatMap((r) => {
+    const brief = r.kind === "kit" ? briefs.get(r.briefId) : undefined;
+    if (r.kind === "kit" && brief?.kind !== "brief")
+      return [{ where: r.id, what: `'${r.briefId}' is not a brief` }];
+    const found =
+      r.kind === "list"
+        ? listProblems(r.list, own)
+        : r.kind === "kit" && brief?.kind === "brief"
+          ? integrity(auditOf(r, brief.brief, own))
+          : [];
+    return found.map((p) => ({ where: `${r.id}: ${p.where}`, what: p.what }));
+  });
 }

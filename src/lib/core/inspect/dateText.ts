@@ -1,4 +1,4 @@
-import { isDay, isMonth } from "../dates.ts";
+import { isDay, isMonth } from "../base/dates.ts";
 
 export type DateRead =
   | { readonly ok: true; readonly value: string | undefined }

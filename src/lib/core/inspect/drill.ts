@@ -1,4 +1,4 @@
-import type { Line } from "../formats/auditFile.ts";
+import type { Line } from "../model/kit.ts";
 
 export type Drill = NonNullable<Line["drills"]>[number];
 

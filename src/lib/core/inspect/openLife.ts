@@ -1,5 +1,5 @@
 import { OPEN_MONTHS } from "../../data/openLife.ts";
-import { addDays, lastGoodDay, lastGoodDayAfterMonths } from "../dates.ts";
+import { addDays, lastGoodDay, lastGoodDayAfterMonths } from "../base/dates.ts";
 
 /** Months of use after opening; null: the kind has no open life of its own. */
 export const openMonths = (itemType: string | null): number | null =>

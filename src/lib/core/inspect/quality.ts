@@ -1,7 +1,6 @@
-import type { Line } from "../formats/auditFile.ts";
-import { inspectionPoint, type Severity } from "./points.ts";
-
-export type Condition = "sound" | "worn" | "failed";
+import type { Condition, Line } from "../model/kit.ts";
+import { inspectionPoint } from "./points.ts";
+import type { Severity } from "../model/inspectionPoint.ts";
 
 /** Points taken off for a failed inspection point (rule of the sieve, Scores); fatal leaves nothing. */
 export const PENALTY: Record<Severity, number> = { minor: 15, major: 40, fatal: 100 };

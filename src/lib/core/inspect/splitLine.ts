@@ -1,4 +1,4 @@
-import type { Line } from "../formats/auditFile.ts";
+import type { Line } from "../model/kit.ts";
 
 /** One part of a line: so many pieces, with what is particular to them. */
 export interface LinePart {

@@ -1,6 +1,6 @@
-import type { Compartment } from "../bag/bag.ts";
-import type { ItemType } from "../catalogue/itemType.ts";
-import type { Kit, Line } from "../formats/auditFile.ts";
+import type { Compartment } from "../model/container.ts";
+import type { ItemType } from "../model/itemType.ts";
+import type { Kit, Line } from "../model/kit.ts";
 
 /** A small label to stick on a pocket or a thing. */
 export type Label =

@@ -1,15 +1,15 @@
 import { creditFor, typeLookup } from "../catalogue/catalogue.ts";
-import { audit } from "../audit.ts";
-import type { Skill } from "../catalogue/itemType.ts";
-import type { AuditFile } from "../formats/auditFile.ts";
+import { audit } from "../audit/audit.ts";
+import type { Skill } from "../model/itemType.ts";
+import type { AuditFile } from "../model/auditFile.ts";
 import { measureOf } from "../sieve/measure.ts";
-import type { Mesh } from "../sieve/sift.ts";
+import type { Mesh } from "../model/mesh.ts";
 import { PRODUCT_PREFIX } from "./candidates.ts";
-import { lineLoad } from "./mass.ts";
+import { lineLoad } from "../bag/load.ts";
 import type { PlanOutcome } from "./plan.ts";
 import type { PlanRequest } from "./request.ts";
 import type { Purchase } from "./choice.ts";
-import type { Product } from "./priceBook.ts";
+import type { Product } from "../model/priceBook.ts";
 
 /** `to-check`: nobody has looked yet, and the plan takes it as passing. */
 export type Phase = "before-carried" | "next-order" | "at-rotation" | "to-check";

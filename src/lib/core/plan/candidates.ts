@@ -1,12 +1,14 @@
 import { typeLookup } from "../catalogue/catalogue.ts";
-import type { ItemType } from "../catalogue/itemType.ts";
-import { lastGoodDayAfterMonths } from "../dates.ts";
-import type { AuditFile, Line } from "../formats/auditFile.ts";
+import type { ItemType } from "../model/itemType.ts";
+import { lastGoodDayAfterMonths } from "../base/dates.ts";
+import type { AuditFile } from "../model/auditFile.ts";
+import type { Line } from "../model/kit.ts";
 import { layOut, type Bench } from "../sieve/bench.ts";
 import { pairUp, type Pairing } from "../sieve/pairs.ts";
 import { sift } from "../sieve/sift.ts";
-import { lineLoad } from "./mass.ts";
-import { mayPropose, type PriceBook, type Product } from "./priceBook.ts";
+import { lineLoad } from "../bag/load.ts";
+import { mayPropose } from "./mayPropose.ts";
+import type { PriceBook, Product } from "../model/priceBook.ts";
 
 /**
  * Everything the planner may use for a need: the kit's own lines, moved and labelled where that is

@@ -1,12 +1,13 @@
-import { audit, type Audit } from "../audit.ts";
-import type { AuditFile, Line } from "../formats/auditFile.ts";
+import { audit, type Audit } from "../audit/audit.ts";
+import type { AuditFile } from "../model/auditFile.ts";
+import type { Line } from "../model/kit.ts";
 import { score } from "../score/coverage.ts";
 import { VALUE_HAIR } from "../sieve/sift.ts";
 import { boughtLine, movedLine, PRODUCT_PREFIX, type Candidates } from "./candidates.ts";
-import { kitLoad, type Load } from "./mass.ts";
+import { kitLoad, type Load } from "../bag/load.ts";
 import { minorUnits, type PlanModel } from "./planModel.ts";
 import { partOf } from "./portions.ts";
-import type { Product } from "./priceBook.ts";
+import type { Product } from "../model/priceBook.ts";
 import type { Course, PlanRequest } from "./request.ts";
 
 export interface Purchase {

@@ -1,4 +1,4 @@
-import type { PriceBook } from "./priceBook.ts";
+import type { PriceBook } from "../model/priceBook.ts";
 
 /** What one unit of each other currency is worth in the base currency, by the user's own rate. */
 export type Rates = Readonly<Record<string, number>>;

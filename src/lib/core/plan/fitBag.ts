@@ -1,7 +1,7 @@
-import { readBag, type Compartment } from "../bag/bag.ts";
+import type { Compartment } from "../model/container.ts";
 import { fitInto, PACKING_FACTOR } from "../bag/fit.ts";
 import { typeLookup } from "../catalogue/catalogue.ts";
-import type { AuditFile } from "../formats/auditFile.ts";
+import type { AuditFile } from "../model/auditFile.ts";
 import { boughtLine } from "./candidates.ts";
 import type { PlanRequest } from "./request.ts";
 
@@ -9,7 +9,7 @@ type Measured = Compartment & { readonly innerMm: [number, number, number] };
 
 /** The compartments of the bag with their inner sizes; null: none, or one that is not measured. */
 function measured(audit: AuditFile): readonly Measured[] | null {
-  const all = readBag(audit.kit.container).compartments ?? [];
+  const all = audit.kit.container?.compartments ?? [];
   const known = all.filter((c): c is Measured => c.innerMm !== undefined);
   return known.length > 0 && known.length === all.length ? known : null;
 }

@@ -1,7 +1,7 @@
 import { candidates, type Candidates } from "./candidates.ts";
 import { greedyPlan, minimise } from "./greedy.ts";
 import { addRow, type Solver } from "./linearModel.ts";
-import { kitLoad } from "./mass.ts";
+import { kitLoad } from "../bag/load.ts";
 import { bookOf, type PlanRequest } from "./request.ts";
 import { choiceOf, vitalOf, type Choice } from "./choice.ts";
 import { limitsLoad, planModel, type PlanModel } from "./planModel.ts";

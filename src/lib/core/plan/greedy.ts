@@ -6,7 +6,7 @@ import { bookOf, type PlanRequest } from "./request.ts";
 import { settle, vitalOf, type Choice } from "./choice.ts";
 import type { Measured } from "./stages.ts";
 import { limitsLoad, minorUnits, NO_SOURCE, planModel, type PlanModel } from "./planModel.ts";
-import { kitLoad } from "./mass.ts";
+import { kitLoad } from "../bag/load.ts";
 
 /**
  * A quick answer while the exact one is sought: pack by pack, the one that gains most for its price

@@ -1,6 +1,7 @@
-import { SKILLS } from "../catalogue/itemType.ts";
+import { SKILLS } from "../model/itemType.ts";
 import type { Candidates } from "./candidates.ts";
-import { isLicensedOnly, type PriceBook } from "./priceBook.ts";
+import { isLicensedOnly } from "./mayPropose.ts";
+import type { PriceBook } from "../model/priceBook.ts";
 
 /** Why no plan can do what was asked. */
 export type Obstacle =

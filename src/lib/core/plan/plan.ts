@@ -1,5 +1,5 @@
-import { audit, type Audit } from "../audit.ts";
-import { SKILLS } from "../catalogue/itemType.ts";
+import { audit, type Audit } from "../audit/audit.ts";
+import { SKILLS } from "../model/itemType.ts";
 import { score } from "../score/coverage.ts";
 import { VALUE_HAIR } from "../sieve/sift.ts";
 import { candidates, type Candidates } from "./candidates.ts";

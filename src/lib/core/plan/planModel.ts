@@ -1,7 +1,7 @@
 import { effectiveCredit } from "../sieve/real.ts";
 import type { Candidates, Use } from "./candidates.ts";
 import { addColumn, addRow, emptyModel, type LinearModel } from "./linearModel.ts";
-import { lineLoad } from "./mass.ts";
+import { lineLoad } from "../bag/load.ts";
 import { portionsOf, type Portions } from "./portions.ts";
 
 /**

@@ -1,5 +1,5 @@
-import type { ItemType } from "../catalogue/itemType.ts";
-import type { Line } from "../formats/auditFile.ts";
+import type { ItemType } from "../model/itemType.ts";
+import type { Line } from "../model/kit.ts";
 import { measureOf, piecesOf } from "../sieve/measure.ts";
 
 /**

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { isDay } from "../dates.ts";
-import type { PriceBook, Product } from "./priceBook.ts";
+import { isDay } from "../base/dates.ts";
+import type { PriceBook, Product } from "../model/priceBook.ts";
 
 /** A supplier's price list as it stands on a day: products by the id they have in the price book. */
 export const priceListSchema = z.looseObject({

@@ -1,6 +1,6 @@
-import type { Audit } from "../audit.ts";
+import type { Audit } from "../audit/audit.ts";
 import { measureOf } from "../sieve/measure.ts";
-import type { PriceBook, Product } from "./priceBook.ts";
+import type { PriceBook, Product } from "../model/priceBook.ts";
 
 /** What the serving pieces would cost bought anew, by the price book. */
 export interface Replacement {

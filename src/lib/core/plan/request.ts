@@ -1,7 +1,7 @@
-import type { Skill } from "../catalogue/itemType.ts";
-import type { AuditFile } from "../formats/auditFile.ts";
+import type { Skill } from "../model/itemType.ts";
+import type { AuditFile } from "../model/auditFile.ts";
 import type { Limits } from "./planModel.ts";
-import type { PriceBook } from "./priceBook.ts";
+import type { PriceBook } from "../model/priceBook.ts";
 
 /** `cheapest`: least price that reaches the target. `best`: most for the limits. */
 export type Question = "cheapest" | "best";

@@ -1,5 +1,6 @@
 import type { Action } from "./actions.ts";
-import { mayPropose, type PriceBook, type Product } from "./priceBook.ts";
+import { mayPropose } from "./mayPropose.ts";
+import type { PriceBook, Product } from "../model/priceBook.ts";
 
 /** One thing to buy: packs and what they come to, with what may stand in when it is out of stock. */
 export interface ShoppingLine {

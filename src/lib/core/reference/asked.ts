@@ -1,7 +1,8 @@
 import { categoryOf } from "../catalogue/catalogue.ts";
-import type { Category } from "../catalogue/functionRecord.ts";
-import type { Brief, Need, Tier } from "../formats/auditFile.ts";
-import type { Schools } from "./houseRules.ts";
+import type { Category } from "../model/functionRecord.ts";
+import type { Brief } from "../model/brief.ts";
+import type { Need, Tier } from "../model/list.ts";
+import type { Schools } from "../model/houseRules.ts";
 import { requiredQuantity } from "./quantity.ts";
 
 /** A need that the brief asks for, with everything the meshes look at. */

@@ -1,5 +1,6 @@
-import type { ItemType } from "../catalogue/itemType.ts";
-import type { Need, ReferenceList } from "../formats/auditFile.ts";
+import { freeId } from "../base/freeId.ts";
+import type { ItemType } from "../model/itemType.ts";
+import type { Need, ReferenceList } from "../model/list.ts";
 import { fieldChanges, type FieldChange } from "./compareLists.ts";
 import { matchNeeds } from "./matchNeeds.ts";
 import { stricterNeed } from "./stricter.ts";
@@ -33,12 +34,4 @@ export function combineLists(
     taken.add(id);
     return { need: { ...b!, id }, from: "second", changes: [] };
   });
-}
-
-/** The id, or with the first number behind it that is not taken. */
-export function freeId(id: string, taken: ReadonlySet<string>): string {
-  if (!taken.has(id)) return id;
-  let n = 2;
-  while (taken.has(`${id}-${n}`)) n++;
-  return `${id}-${n}`;
 }

@@ -1,5 +1,5 @@
-import type { ItemType } from "../catalogue/itemType.ts";
-import type { Need, ReferenceList } from "../formats/auditFile.ts";
+import type { ItemType } from "../model/itemType.ts";
+import type { Need, ReferenceList } from "../model/list.ts";
 import { matchNeeds } from "./matchNeeds.ts";
 import { NEED_FIELDS, stricterNeed, type NeedField } from "./stricter.ts";
 

@@ -1,4 +1,4 @@
-import type { Need } from "../formats/auditFile.ts";
+import type { Need } from "../model/list.ts";
 
 /** Two needs of two lists that ask for the same job; either side may be missing. */
 export interface NeedMatch {

@@ -1,4 +1,5 @@
-import type { Brief, Need } from "../formats/auditFile.ts";
+import type { Brief } from "../model/brief.ts";
+import type { Need } from "../model/list.ts";
 
 /** Guards whole numbers against the last bit of a sum of decimals. */
 const HAIR = 1e-9;

@@ -1,6 +1,6 @@
 import { creditFor } from "../catalogue/catalogue.ts";
-import type { ItemType } from "../catalogue/itemType.ts";
-import type { Need, Tier } from "../formats/auditFile.ts";
+import type { ItemType } from "../model/itemType.ts";
+import type { Need, Tier } from "../model/list.ts";
 
 /** The parts of a need that can be stricter or looser. */
 export const NEED_FIELDS = [

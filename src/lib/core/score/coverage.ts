@@ -1,6 +1,7 @@
-import { CATEGORIES, type Category } from "../catalogue/functionRecord.ts";
+import { CATEGORIES, type Category } from "../model/functionRecord.ts";
 import type { AskedNeed } from "../reference/asked.ts";
-import { MESHES, type Mesh, type SiftedNeed } from "../sieve/sift.ts";
+import { MESHES, type Mesh } from "../model/mesh.ts";
+import type { SiftedNeed } from "../sieve/sift.ts";
 
 export type Caught = Record<Mesh, number>;
 export interface Scored {

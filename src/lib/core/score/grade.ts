@@ -1,5 +1,5 @@
 import type { AskedNeed } from "../reference/asked.ts";
-import type { Thresholds } from "../reference/houseRules.ts";
+import type { Thresholds } from "../model/houseRules.ts";
 import { VALUE_HAIR, type SiftedNeed } from "../sieve/sift.ts";
 
 export const GRADES = ["Not ready", "Partial", "Nearly", "Ready"] as const;

@@ -1,9 +1,11 @@
 import { typeLookup } from "../catalogue/catalogue.ts";
-import type { ItemType } from "../catalogue/itemType.ts";
-import { addDays } from "../dates.ts";
-import type { AuditFile, Brief, Line } from "../formats/auditFile.ts";
+import type { ItemType } from "../model/itemType.ts";
+import { addDays } from "../base/dates.ts";
+import type { AuditFile } from "../model/auditFile.ts";
+import type { Brief } from "../model/brief.ts";
+import type { Line } from "../model/kit.ts";
 import { askedNeeds, type AskedNeed } from "../reference/asked.ts";
-import { schools, type Schools } from "../reference/houseRules.ts";
+import { schools, type Schools } from "../model/houseRules.ts";
 
 /** Everything laid out: what is asked, what lies there, by which school, until which day. */
 export interface Bench {

@@ -1,9 +1,10 @@
 import { categoryOf } from "../catalogue/catalogue.ts";
-import type { Category } from "../catalogue/functionRecord.ts";
-import type { ItemType } from "../catalogue/itemType.ts";
-import { lastGoodDay, lastGoodDayAfterMonths } from "../dates.ts";
-import type { Line, Tier } from "../formats/auditFile.ts";
-import type { Schools } from "../reference/houseRules.ts";
+import type { Category } from "../model/functionRecord.ts";
+import type { ItemType } from "../model/itemType.ts";
+import { lastGoodDay, lastGoodDayAfterMonths } from "../base/dates.ts";
+import type { Line } from "../model/kit.ts";
+import type { Tier } from "../model/list.ts";
+import type { Schools } from "../model/houseRules.ts";
 
 /** Mesh 5, Fresh. */
 

@@ -1,5 +1,6 @@
-import type { ItemType } from "../catalogue/itemType.ts";
-import type { Line, Need, Tier } from "../formats/auditFile.ts";
+import type { ItemType } from "../model/itemType.ts";
+import type { Line } from "../model/kit.ts";
+import type { Need, Tier } from "../model/list.ts";
 
 /** Mesh 6, Handy. */
 

@@ -1,6 +1,6 @@
 import { creditFor } from "../catalogue/catalogue.ts";
-import type { ItemType } from "../catalogue/itemType.ts";
-import type { Need } from "../formats/auditFile.ts";
+import type { ItemType } from "../model/itemType.ts";
+import type { Need } from "../model/list.ts";
 
 /** Mesh 1, Here: the type claims the function, with any credit, 0 too, or the need accepts it. */
 export const claimsOrAccepted = (type: ItemType, need: Need): boolean =>

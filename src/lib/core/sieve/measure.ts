@@ -1,5 +1,5 @@
-import type { ItemType } from "../catalogue/itemType.ts";
-import type { Line } from "../formats/auditFile.ts";
+import type { ItemType } from "../model/itemType.ts";
+import type { Line } from "../model/kit.ts";
 
 /** A single printed number on a thing measured in metres is a length from here up, else a width. */
 export const LENGTH_FROM_MM = 300;

@@ -1,7 +1,8 @@
 import { categoryOf, creditFor } from "../catalogue/catalogue.ts";
-import type { ItemType } from "../catalogue/itemType.ts";
-import type { Line, Need } from "../formats/auditFile.ts";
-import type { Schools } from "../reference/houseRules.ts";
+import type { ItemType } from "../model/itemType.ts";
+import type { Line } from "../model/kit.ts";
+import type { Need } from "../model/list.ts";
+import type { Schools } from "../model/houseRules.ts";
 import { extentOf } from "./measure.ts";
 
 /** Mesh 2, Real: credit × spec × companions. */

@@ -1,10 +1,8 @@
+import { MESHES, type Mesh } from "../model/mesh.ts";
 import type { Bench } from "./bench.ts";
 import type { Pair, Pairing } from "./pairs.ts";
 import { COMPANION_MISSING } from "./real.ts";
 import { shareOut, type SharePair } from "./shareOut.ts";
-
-export const MESHES = ["here", "real", "enough", "sound", "fresh", "handy", "usable"] as const;
-export type Mesh = (typeof MESHES)[number];
 
 /** How a line's unchecked facts are taken: passing or failing. One entry a line. */
 export type Reading = readonly boolean[];

@@ -1,4 +1,4 @@
-import type { Line } from "../formats/auditFile.ts";
+import type { Line } from "../model/kit.ts";
 import { lineCondition, SOUND_FACTOR } from "../inspect/quality.ts";
 
 /** Mesh 4, Sound: 1 sound, 0.5 worn, 0 failed; null: not inspected, unchecked. */

@@ -1,6 +1,6 @@
-import { SKILLS, type ItemType } from "../catalogue/itemType.ts";
-import type { Brief } from "../formats/auditFile.ts";
-import type { Schools } from "../reference/houseRules.ts";
+import { SKILLS, type ItemType } from "../model/itemType.ts";
+import type { Brief } from "../model/brief.ts";
+import type { Schools } from "../model/houseRules.ts";
 
 /** Mesh 7, Usable. */
 

@@ -1,4 +1,5 @@
-import type { Brief, Need } from "../formats/auditFile.ts";
+import type { Brief } from "../model/brief.ts";
+import type { Need } from "../model/list.ts";
 import { requiredQuantity } from "../reference/quantity.ts";
 
 /** One line of a sum: a code for its words, and its value. Lengths mm, volumes ml, shares 0–1. */

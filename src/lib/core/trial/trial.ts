@@ -1,5 +1,6 @@
-import type { AuditFile, Line } from "../formats/auditFile.ts";
-import type { RuleId } from "../reference/houseRules.ts";
+import type { AuditFile } from "../model/auditFile.ts";
+import type { Line } from "../model/kit.ts";
+import type { RuleId } from "../model/houseRules.ts";
 
 /** One "what if": a change to an audit that can be looked at before it is kept. */
 export type Trial =

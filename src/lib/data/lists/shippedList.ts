@@ -1,4 +1,4 @@
-import type { ReferenceList } from "../../core/formats/auditFile.ts";
+import type { ReferenceList } from "../../core/model/list.ts";
 
 /** A list that ships: what it is for, what it is not, and its version. */
 export type ShippedList = ReferenceList & {

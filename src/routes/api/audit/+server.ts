@@ -1,5 +1,5 @@
 import { json, type RequestHandler } from "@sveltejs/kit";
-import { audit } from "$lib/core/audit.ts";
+import { audit } from "$lib/core/audit/audit.ts";
 import { parseAudit } from "$lib/core/formats/auditFile.ts";
 import { auditResult } from "$lib/core/formats/auditResult.ts";
 import { refuse, serverToday, withJson } from "$lib/server/api.ts";

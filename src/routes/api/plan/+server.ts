@@ -1,7 +1,8 @@
 import { json, type RequestHandler } from "@sveltejs/kit";
 import { z } from "zod";
-import { SKILLS } from "$lib/core/catalogue/itemType.ts";
-import { parseAudit, zodProblems } from "$lib/core/formats/auditFile.ts";
+import { SKILLS } from "$lib/core/model/itemType.ts";
+import { parseAudit } from "$lib/core/formats/auditFile.ts";
+import { zodProblems } from "$lib/core/model/problem.ts";
 import { parsePriceBook } from "$lib/core/formats/priceCsv.ts";
 import { PRICE_BOOK } from "$lib/data/priceBook.ts";
 import { refuse, serverToday, withJson } from "$lib/server/api.ts";

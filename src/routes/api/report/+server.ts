@@ -1,7 +1,8 @@
 import { type RequestHandler } from "@sveltejs/kit";
 import { z } from "zod";
-import { audit } from "$lib/core/audit.ts";
-import { parseAudit, zodProblems } from "$lib/core/formats/auditFile.ts";
+import { audit } from "$lib/core/audit/audit.ts";
+import { parseAudit } from "$lib/core/formats/auditFile.ts";
+import { zodProblems } from "$lib/core/model/problem.ts";
 import { kitReport } from "$lib/report/kitReport.ts";
 import { toHtml } from "$lib/report/toHtml.ts";
 import { toMarkdown } from "$lib/report/toMarkdown.ts";

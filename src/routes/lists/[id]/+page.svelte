@@ -2,11 +2,11 @@
   import { page } from "$app/state";
   import { untrack } from "svelte";
   import { dndzone } from "svelte-dnd-action";
-  import { audit } from "$lib/core/audit.ts";
+  import { audit } from "$lib/core/audit/audit.ts";
   import { functionOf, typeLookup } from "$lib/core/catalogue/catalogue.ts";
-  import type { Need, ReferenceList } from "$lib/core/formats/auditFile.ts";
-  import { auditOf } from "$lib/core/formats/workspaceFile.ts";
-  import { freeId } from "$lib/core/reference/combineLists.ts";
+  import type { Need, ReferenceList } from "$lib/core/model/list.ts";
+  import { auditOf } from "$lib/core/records/auditOf.ts";
+  import { freeId } from "$lib/core/base/freeId.ts";
   import { compareLists, sameList } from "$lib/core/reference/compareLists.ts";
   import { conditionHolds } from "$lib/core/reference/asked.ts";
   import { requiredQuantity } from "$lib/core/reference/quantity.ts";

@@ -1,8 +1,9 @@
 <script lang="ts">
   import { functionOf, functionNamed } from "$lib/core/catalogue/catalogue.ts";
-  import { CATEGORIES } from "$lib/core/catalogue/functionRecord.ts";
-  import { SENSITIVITIES, type ItemType } from "$lib/core/catalogue/itemType.ts";
-  import { ACCESSES, CARRIES, TIERS, type Brief, type Need } from "$lib/core/formats/auditFile.ts";
+  import { CATEGORIES } from "$lib/core/model/functionRecord.ts";
+  import { SENSITIVITIES, type ItemType } from "$lib/core/model/itemType.ts";
+  import { ACCESSES, TIERS, type Need } from "$lib/core/model/list.ts";
+  import { CARRIES, type Brief } from "$lib/core/model/brief.ts";
   import { conditionHolds } from "$lib/core/reference/asked.ts";
   import { requiredQuantity } from "$lib/core/reference/quantity.ts";
   import { ACTIVITIES } from "$lib/data/activities.ts";

@@ -6,7 +6,8 @@
 
 <script lang="ts">
   import { functionOf } from "$lib/core/catalogue/catalogue.ts";
-  import type { Brief, Need } from "$lib/core/formats/auditFile.ts";
+  import type { Brief } from "$lib/core/model/brief.ts";
+  import type { Need } from "$lib/core/model/list.ts";
   import { dressings } from "$lib/core/sums/dressings.ts";
   import { irrigation, ML_PER_CM } from "$lib/core/sums/irrigation.ts";
   import { sumsFor } from "$lib/core/sums/sumsFor.ts";

@@ -3,9 +3,9 @@
   import { page } from "$app/state";
   import { functionOf } from "$lib/core/catalogue/catalogue.ts";
   import { judgeSet, type SetMember } from "$lib/core/compare/kitSet.ts";
-  import { auditOf } from "$lib/core/formats/workspaceFile.ts";
-  import { kitLoad } from "$lib/core/plan/mass.ts";
-  import type { SetRecord } from "$lib/core/records/records.ts";
+  import { auditOf } from "$lib/core/records/auditOf.ts";
+  import { kitLoad } from "$lib/core/bag/load.ts";
+  import type { SetRecord } from "$lib/core/records/setRecord.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import { kitPath } from "$lib/ui/files.ts";
   import NeedReason from "$lib/ui/NeedReason.svelte";

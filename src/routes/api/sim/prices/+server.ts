@@ -1,5 +1,5 @@
 import { json, type RequestHandler } from "@sveltejs/kit";
-import { isDay } from "$lib/core/dates.ts";
+import { isDay } from "$lib/core/base/dates.ts";
 import { PRICE_BOOK } from "$lib/data/priceBook.ts";
 import { refuse, serverToday } from "$lib/server/api.ts";
 import { simulatedPrices } from "$lib/server/simulatedPrices.ts";

@@ -1,5 +1,5 @@
 import { json, type RequestHandler } from "@sveltejs/kit";
-import { checkDigit, writeGs1 } from "$lib/core/formats/gs1.ts";
+import { checkDigit, writeGs1 } from "$lib/core/count/gs1.ts";
 import { refuse } from "$lib/server/api.ts";
 
 /**

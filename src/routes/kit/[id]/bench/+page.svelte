@@ -2,11 +2,12 @@
   import { page } from "$app/state";
   import { tick } from "svelte";
   import { functionOf } from "$lib/core/catalogue/catalogue.ts";
-  import { LOCATIONS, type Line } from "$lib/core/formats/auditFile.ts";
-  import { parseGs1 } from "$lib/core/formats/gs1.ts";
+  import { LOCATIONS } from "$lib/core/model/location.ts";
+  import type { Line } from "$lib/core/model/kit.ts";
+  import { parseGs1 } from "$lib/core/count/gs1.ts";
   import { pointsFor } from "$lib/core/inspect/points.ts";
   import { lineCondition } from "$lib/core/inspect/quality.ts";
-  import { proposeVerdict, VERDICTS } from "$lib/core/inspect/verdict.ts";
+  import { proposeVerdict, VERDICTS } from "$lib/core/audit/verdict.ts";
   import { wedge, withoutDoubles } from "$lib/devices/scanner.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";

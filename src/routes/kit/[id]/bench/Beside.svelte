@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { audit } from "$lib/core/audit.ts";
+  import { audit } from "$lib/core/audit/audit.ts";
   import { functionOf } from "$lib/core/catalogue/catalogue.ts";
-  import type { Line } from "$lib/core/formats/auditFile.ts";
-  import { packingFindings } from "$lib/core/inspect/packing.ts";
+  import type { Line } from "$lib/core/model/kit.ts";
+  import { packingFindings } from "$lib/core/audit/packing.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import { storePhoto } from "$lib/ui/photos.ts";
@@ -50,7 +50,7 @@
         }),
   );
   const packing = $derived(packingFindings(kit.audit).filter((f) => f.line === index));
-  const photos = $derived((kit.record?.photos ?? []).filter((p) => p.line === line.id));
+  const photos = $derived(kit.photos.filter((p) => p.line === line.id));
 </script>
 
 <aside class="border-l border-line bg-sheet p-4 lg:col-span-2 xl:col-span-1 xl:overflow-y-auto">

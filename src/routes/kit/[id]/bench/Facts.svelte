@@ -1,6 +1,7 @@
 <script lang="ts">
-  import type { ItemType } from "$lib/core/catalogue/itemType.ts";
-  import { LOCATIONS, type Line } from "$lib/core/formats/auditFile.ts";
+  import type { ItemType } from "$lib/core/model/itemType.ts";
+  import { LOCATIONS } from "$lib/core/model/location.ts";
+  import type { Line } from "$lib/core/model/kit.ts";
   import type { DatedPart } from "$lib/core/inspect/dateText.ts";
   import { goodOnceOpened, openMonths } from "$lib/core/inspect/openLife.ts";
   import { splitLine, type LinePart } from "$lib/core/inspect/splitLine.ts";

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { InspectionPoint } from "$lib/core/inspect/points.ts";
+  import type { InspectionPoint } from "$lib/core/model/inspectionPoint.ts";
   import { POINT_BY } from "$lib/words/verdicts.ts";
 
   interface Props {

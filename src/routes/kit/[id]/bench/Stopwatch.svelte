@@ -1,6 +1,6 @@
 <script lang="ts">
   import { drillSummary } from "$lib/core/inspect/drill.ts";
-  import type { Line } from "$lib/core/formats/auditFile.ts";
+  import type { Line } from "$lib/core/model/kit.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
   import { number } from "$lib/words/sentences.ts";
 

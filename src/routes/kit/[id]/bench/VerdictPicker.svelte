@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { Line } from "$lib/core/formats/auditFile.ts";
-  import { VERDICTS, type VerdictId, type VerdictReason } from "$lib/core/inspect/verdict.ts";
-  import type { Verdict } from "$lib/core/records/records.ts";
+  import type { Line } from "$lib/core/model/kit.ts";
+  import { VERDICTS, type VerdictId, type VerdictReason } from "$lib/core/audit/verdict.ts";
+  import type { Verdict } from "$lib/core/records/kitRecord.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import { VERDICT_BECAUSE, VERDICT_KEY, VERDICT_LABEL } from "$lib/words/verdicts.ts";

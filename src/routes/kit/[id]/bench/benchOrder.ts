@@ -1,7 +1,8 @@
-import { CATEGORIES } from "$lib/core/catalogue/functionRecord.ts";
+import { CATEGORIES } from "$lib/core/model/functionRecord.ts";
 import { categoryOf } from "$lib/core/catalogue/catalogue.ts";
-import type { ItemType } from "$lib/core/catalogue/itemType.ts";
-import { LOCATIONS, type Line } from "$lib/core/formats/auditFile.ts";
+import type { ItemType } from "$lib/core/model/itemType.ts";
+import { LOCATIONS } from "$lib/core/model/location.ts";
+import type { Line } from "$lib/core/model/kit.ts";
 
 /** In which order the bench is worked. */
 export const ORDERS = ["packed", "place", "category", "worth"] as const;

@@ -1,14 +1,15 @@
 <script lang="ts">
   import { page } from "$app/state";
-  import { audit } from "$lib/core/audit.ts";
+  import { audit } from "$lib/core/audit/audit.ts";
   import { briefEffect } from "$lib/core/brief/briefEffect.ts";
-  import { SENSITIVITIES, SKILLS } from "$lib/core/catalogue/itemType.ts";
-  import { CARRIES, type Brief } from "$lib/core/formats/auditFile.ts";
+  import { SENSITIVITIES, SKILLS } from "$lib/core/model/itemType.ts";
+  import { CARRIES, type Brief } from "$lib/core/model/brief.ts";
   import { ACTIVITIES } from "$lib/data/activities.ts";
   import { BRIEF_PRESETS, type BriefPreset } from "$lib/data/briefPresets.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
   import { newBrief } from "$lib/state/newRecords.ts";
-  import { newKey, workspace } from "$lib/state/workspace.svelte.ts";
+  import { newKey } from "$lib/state/newKey.ts";
+  import { workspace } from "$lib/state/workspace.svelte.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
   import { briefCautions } from "$lib/words/cautions.ts";
   import { CARRY_LABEL, SENSITIVITY_LABEL, SKILL_LABEL } from "$lib/words/labels.ts";

@@ -1,7 +1,8 @@
 <script lang="ts">
-  import type { Elsewhere, Line } from "$lib/core/formats/auditFile.ts";
-  import { CONDITIONS } from "$lib/core/formats/auditFile.ts";
-  import { schools } from "$lib/core/reference/houseRules.ts";
+  import type { Elsewhere } from "$lib/core/model/brief.ts";
+  import type { Line } from "$lib/core/model/kit.ts";
+  import { CONDITIONS } from "$lib/core/model/kit.ts";
+  import { schools } from "$lib/core/model/houseRules.ts";
   import { REACH_S } from "$lib/core/sieve/handy.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
   import NumberField from "$lib/ui/NumberField.svelte";

@@ -1,11 +1,23 @@
 <script lang="ts">
   import { onDestroy } from "svelte";
-  import { PASS_MARKS, schools, THRESHOLDS } from "$lib/core/reference/houseRules.ts";
-  import { schoolRange, schoolsEffect, type SchoolRange } from "$lib/core/score/schoolsEffect.ts";
+  import {
+    optionsOf,
+    PASS_MARKS,
+    RULE_IDS,
+    schools,
+    THRESHOLDS,
+  } from "$lib/core/model/houseRules.ts";
+  import { schoolRange, schoolsEffect, type SchoolRange } from "$lib/core/audit/schoolsEffect.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
-  import { HOUSE_RULES, MARK_LABEL, THRESHOLD_LABEL } from "$lib/words/houseRules.ts";
+  import {
+    MARK_LABEL,
+    ruleLabel,
+    RULES_IN_WORDS,
+    schoolLabel,
+    THRESHOLD_LABEL,
+  } from "$lib/words/houseRules.ts";
   import { gainText, needLabel, number, percent } from "$lib/words/sentences.ts";
 
   const kit = useKit();
@@ -72,11 +84,9 @@
     void kit.file;
     range = null;
   });
-  const optionLabel = (rule: string, option: string) =>
-    HOUSE_RULES.find((r) => r.id === rule)!.options.find((o) => o.id === option)!.label;
   const schoolsText = (set: Readonly<Record<string, unknown>>) =>
-    HOUSE_RULES.filter((r) => set[r.id] !== r.options[0].id)
-      .map((r) => optionLabel(r.id, String(set[r.id])).toLowerCase())
+    RULE_IDS.filter((rule) => set[rule] !== optionsOf(rule)[0])
+      .map((rule) => schoolLabel(rule, String(set[rule])).toLowerCase())
       .join(", ") || "all the first schools";
 </script>
 
@@ -87,11 +97,11 @@
     kit.
   </p>
   <dl class="mt-2 divide-y divide-line border-y border-line">
-    {#each HOUSE_RULES as rule (rule.id)}
+    {#each RULES_IN_WORDS as rule (rule.id)}
       <div class="grid gap-2 py-3 sm:grid-cols-[8rem_1fr]">
         <dt class="font-semibold">{rule.label}</dt>
         <dd class="flex flex-wrap gap-2">
-          {#each rule.options as option (option.id)}
+          {#each rule.schools as option (option.id)}
             {@const v = verdict(rule.id, option.id)}
             <button
               class="btn h-auto flex-1 basis-48 flex-col items-start gap-0 px-3 py-2 text-left {v.followed
@@ -128,12 +138,8 @@
       <tbody>
         {#each verdicts as v, i (v.rule + v.option)}
           <tr class="border-b border-line {v.followed ? 'text-soft' : ''}">
-            <td class="py-1 pr-3"
-              >{verdicts[i - 1]?.rule === v.rule
-                ? ""
-                : HOUSE_RULES.find((r) => r.id === v.rule)!.label}</td
-            >
-            <td class="pr-3">{v.followed ? "✓ " : ""}{optionLabel(v.rule, v.option)}</td>
+            <td class="py-1 pr-3">{verdicts[i - 1]?.rule === v.rule ? "" : ruleLabel(v.rule)}</td>
+            <td class="pr-3">{v.followed ? "✓ " : ""}{schoolLabel(v.rule, v.option)}</td>
             <td class="pr-3 text-right">{percent(v.coverage)} %</td>
             <td class="pr-3">{v.grade ?? "–"}</td>
             <td>{v.moved.map(nameOf).join(", ") || (v.followed ? "followed now" : "nothing")}</td>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { audit } from "$lib/core/audit.ts";
+  import { audit } from "$lib/core/audit/audit.ts";
   import { functionOf } from "$lib/core/catalogue/catalogue.ts";
   import { compareLists, sameList } from "$lib/core/reference/compareLists.ts";
   import { SHIPPED_LISTS } from "$lib/data/lists/index.ts";

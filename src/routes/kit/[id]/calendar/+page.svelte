@@ -2,7 +2,7 @@
   import { page } from "$app/state";
   import { calendarOf, type DueDay, type EventKind } from "$lib/core/calendar/calendar.ts";
   import { upkeep } from "$lib/core/calendar/upkeep.ts";
-  import { daysInMonth } from "$lib/core/dates.ts";
+  import { daysInMonth } from "$lib/core/base/dates.ts";
   import { icalendar } from "$lib/core/formats/ical.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";

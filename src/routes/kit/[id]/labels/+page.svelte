@@ -1,10 +1,10 @@
 <script lang="ts">
   import { page } from "$app/state";
-  import { BAG_POINTS, readBag } from "$lib/core/bag/bag.ts";
-  import { PACKING_RULES, packingFindings } from "$lib/core/inspect/packing.ts";
+  import { BAG_POINTS } from "$lib/core/bag/bag.ts";
+  import { PACKING_RULES, packingFindings } from "$lib/core/audit/packing.ts";
   import { labelsFor } from "$lib/core/labels/labels.ts";
   import { LABEL_SHEETS } from "$lib/core/labels/sheets.ts";
-  import { looksOf, wearSince } from "$lib/core/bag/looks.ts";
+  import { wearSince } from "$lib/core/bag/looks.ts";
   import { contentsCard, contentsRows } from "$lib/report/contentsCard.ts";
   import { labelSheet, labelText } from "$lib/report/labelSheet.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
@@ -17,7 +17,7 @@
   import { PACKING_LABEL, PACKING_STATE } from "$lib/words/verdicts.ts";
 
   const kit = useKit();
-  const bag = $derived(readBag(kit.record?.kit.container));
+  const bag = $derived(kit.container);
   const compartments = $derived(bag.compartments ?? []);
   const findings = $derived(packingFindings(kit.audit));
   const labels = $derived(kit.record ? labelsFor(kit.record.kit, compartments, kit.typeOf) : []);
@@ -53,7 +53,7 @@
     );
 
   // The container over time.
-  const looks = $derived(looksOf(kit.record?.kit.container));
+  const looks = $derived(kit.container.looks ?? []);
   const answeredNow = $derived(Object.keys(bag.points ?? {}).length);
   let finding = $state("");
   function recordLook() {

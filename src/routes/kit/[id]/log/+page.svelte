@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { lastGoodDay } from "$lib/core/dates.ts";
+  import { lastGoodDay } from "$lib/core/base/dates.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
 

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { onDestroy } from "svelte";
   import type { PlanRequest } from "$lib/core/plan/request.ts";
-  import { auditOf } from "$lib/core/formats/workspaceFile.ts";
-  import { kitLoad } from "$lib/core/plan/mass.ts";
+  import { auditOf } from "$lib/core/records/auditOf.ts";
+  import { kitLoad } from "$lib/core/bag/load.ts";
   import { NO_LIMITS } from "$lib/core/plan/planModel.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Action } from "$lib/core/plan/actions.ts";
-  import type { PriceBook } from "$lib/core/plan/priceBook.ts";
+  import type { PriceBook } from "$lib/core/model/priceBook.ts";
   import { shoppingList, shoppingTable } from "$lib/core/plan/shopping.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import { saveCsv, saveXlsx } from "$lib/ui/tables.ts";

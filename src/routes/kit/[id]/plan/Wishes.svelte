@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { ComponentProps } from "svelte";
-  import { SKILLS } from "$lib/core/catalogue/itemType.ts";
+  import { SKILLS } from "$lib/core/model/itemType.ts";
   import { bagRoomMl } from "$lib/core/plan/fitBag.ts";
-  import type { KitRecord } from "$lib/core/records/records.ts";
+  import type { KitRecord } from "$lib/core/records/kitRecord.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
   import { SKILL_LABEL } from "$lib/words/labels.ts";

@@ -1,8 +1,8 @@
-import type { AuditFile } from "$lib/core/formats/auditFile.ts";
+import type { AuditFile } from "$lib/core/model/auditFile.ts";
 import { keptToBag } from "$lib/core/plan/fitBag.ts";
 import type { Course, PlanRequest } from "$lib/core/plan/request.ts";
-import type { PriceBook } from "$lib/core/plan/priceBook.ts";
-import type { KitRecord } from "$lib/core/records/records.ts";
+import type { PriceBook } from "$lib/core/model/priceBook.ts";
+import type { KitRecord } from "$lib/core/records/kitRecord.ts";
 
 /** Nobody waits longer at the bench: then the best found, with its bound. */
 const TIME_LIMIT_S = 30;

@@ -32,7 +32,7 @@
       plan,
       {
         verdicts: kit.record?.verdicts ?? {},
-        photos: kit.record?.photos ?? [],
+        photos: kit.photos,
         inspector: kit.record?.inspector ?? "",
         history: kit.record?.history ?? [],
       },

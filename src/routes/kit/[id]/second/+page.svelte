@@ -1,8 +1,8 @@
 <script lang="ts">
   import { goto } from "$app/navigation";
-  import { audit } from "$lib/core/audit.ts";
-  import type { Line } from "$lib/core/formats/auditFile.ts";
-  import { auditOf } from "$lib/core/formats/workspaceFile.ts";
+  import { audit } from "$lib/core/audit/audit.ts";
+  import type { Line } from "$lib/core/model/kit.ts";
+  import { auditOf } from "$lib/core/records/auditOf.ts";
   import { inspectionPoint } from "$lib/core/inspect/points.ts";
   import { lineCondition } from "$lib/core/inspect/quality.ts";
   import {
@@ -11,11 +11,12 @@
     takeFact,
     unseen,
     type LookedAt,
-  } from "$lib/core/inspect/secondOpinion.ts";
-  import type { KitRecord } from "$lib/core/records/records.ts";
-  import { MESHES } from "$lib/core/sieve/sift.ts";
+  } from "$lib/core/audit/secondOpinion.ts";
+  import type { KitRecord } from "$lib/core/records/kitRecord.ts";
+  import { MESHES } from "$lib/core/model/mesh.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
-  import { newKey, workspace } from "$lib/state/workspace.svelte.ts";
+  import { newKey } from "$lib/state/newKey.ts";
+  import { workspace } from "$lib/state/workspace.svelte.ts";
   import { kitPath } from "$lib/ui/files.ts";
   import WeaveChip from "$lib/ui/WeaveChip.svelte";
   import { CONDITION_LABEL, LOCATION_LABEL, MESH_LABEL } from "$lib/words/labels.ts";
@@ -65,7 +66,6 @@
       inspector: who.trim(),
       secondOf: first.id,
     };
-    delete copy.photos;
     delete copy.mergedLooks;
     workspace.edit(`a second look at ${first.kit.name}`, [copy]);
     void goto(`${kitPath(id)}/bench`);

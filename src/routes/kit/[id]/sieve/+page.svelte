@@ -1,22 +1,22 @@
 <script lang="ts">
   import { page } from "$app/state";
-  import { audit, vitalMet } from "$lib/core/audit.ts";
+  import { audit, vitalMet } from "$lib/core/audit/audit.ts";
   import { functionOf } from "$lib/core/catalogue/catalogue.ts";
-  import type { Category } from "$lib/core/catalogue/functionRecord.ts";
-  import type { Tier } from "$lib/core/formats/auditFile.ts";
-  import { HOUSE_RULE_OPTIONS } from "$lib/core/reference/houseRules.ts";
+  import type { Category } from "$lib/core/model/functionRecord.ts";
+  import type { Tier } from "$lib/core/model/list.ts";
+  import { optionsOf, RULE_IDS } from "$lib/core/model/houseRules.ts";
   import { piecesOf } from "$lib/core/sieve/measure.ts";
   import { applyTrials, type Trial } from "$lib/core/trial/trial.ts";
   import { lineQuality } from "$lib/core/inspect/quality.ts";
   import { inspectionPoint } from "$lib/core/inspect/points.ts";
   import { replacementPrice } from "$lib/core/plan/replacement.ts";
-  import { MESHES, type Mesh } from "$lib/core/sieve/sift.ts";
+  import { MESHES, type Mesh } from "$lib/core/model/mesh.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import Chart from "$lib/ui/Chart.svelte";
   import { savePng, saveSvg } from "$lib/ui/exportPicture.ts";
   import { fileName } from "$lib/ui/files.ts";
-  import { HOUSE_RULES } from "$lib/words/houseRules.ts";
+  import { ruleLabel, schoolLabel } from "$lib/words/houseRules.ts";
   import { useReady } from "$lib/state/ready.svelte.ts";
   import CategoryBars from "$lib/ui/CategoryBars.svelte";
   import NeedReason from "$lib/ui/NeedReason.svelte";
@@ -252,25 +252,22 @@
           value=""
           onchange={(e) => {
             const [rule, option] = e.currentTarget.value.split(" ");
-            const known = HOUSE_RULES.find((r) => r.id === rule);
+            const known = RULE_IDS.find((r) => r === rule);
             if (known && option)
               trials = [
                 ...trials,
                 {
-                  trial: { kind: "school", rule: known.id, option },
-                  label: `${known.label}: ${known.options.find((o) => o.id === option)?.label}`,
+                  trial: { kind: "school", rule: known, option },
+                  label: `${ruleLabel(known)}: ${schoolLabel(known, option)}`,
                 },
               ];
             e.currentTarget.value = "";
           }}
         >
           <option value="">what if another school …</option>
-          {#each HOUSE_RULE_OPTIONS as rule (rule.id)}
-            {#each rule.options.filter((o) => o !== a.bench.rules[rule.id]) as option (option)}
-              <option value="{rule.id} {option}"
-                >{HOUSE_RULES.find((r) => r.id === rule.id)!.label}: {HOUSE_RULES.find(
-                  (r) => r.id === rule.id,
-                )!.options.find((o) => o.id === option)!.label}</option
+          {#each RULE_IDS as rule (rule)}
+            {#each optionsOf(rule).filter((o) => o !== a.bench.rules[rule]) as option (option)}
+              <option value="{rule} {option}">{ruleLabel(rule)}: {schoolLabel(rule, option)}</option
               >
             {/each}
           {/each}

@@ -4,17 +4,16 @@
   import { isTouched, mergeCard, nameOnCard } from "$lib/core/card/mergeCard.ts";
   import { readCard } from "$lib/core/card/readCard.ts";
   import { buildVocabulary } from "$lib/core/card/vocabulary.ts";
-  import type { Line } from "$lib/core/formats/auditFile.ts";
-  import { currentVersion } from "$lib/state/store.ts";
+  import type { Line } from "$lib/core/model/kit.ts";
+  import { aliasRecord } from "$lib/core/records/aliasRecord.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
-  import { newKey, workspace } from "$lib/state/workspace.svelte.ts";
+  import { workspace } from "$lib/state/workspace.svelte.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
   import TypePicker from "$lib/ui/TypePicker.svelte";
   import { number, size } from "$lib/words/sentences.ts";
   import { mergeLines } from "$lib/core/count/scanned.ts";
   import CardText from "./CardText.svelte";
   import CountTools from "./CountTools.svelte";
-  import { readBag } from "$lib/core/bag/bag.ts";
   import Outside from "./Outside.svelte";
   import OwnType from "./OwnType.svelte";
   import SizeField from "$lib/ui/SizeField.svelte";
@@ -35,7 +34,7 @@
     [...kit.lines].sort((a, b) => Number(b.id in doubts) - Number(a.id in doubts)),
   );
   const value = $derived(kit.audit.value);
-  const compartments = $derived(readBag(kit.record?.kit.container).compartments ?? []);
+  const compartments = $derived(kit.container.compartments ?? []);
   function lay(line: Line, id: string) {
     const c = compartments.find((x) => x.id === id);
     kit.updateLine(line.id, `place of ${lineName(line, undefined)}`, {
@@ -69,7 +68,7 @@
 
   function chooseType(line: Line, itemType: string | null) {
     kit.updateLine(line.id, `${lineName(line, undefined)} is something else`, { itemType });
-    const gtin = typeof line["gtin"] === "string" ? line["gtin"] : null;
+    const { gtin } = line;
     if (itemType && gtin) {
       workspace.learnBarcode(gtin, itemType, kit.typeOf(itemType)?.label, line.sizeMm);
       return;
@@ -78,13 +77,7 @@
     if (itemType && name) {
       const known = workspace.aliases.find((a) => a.text === name);
       workspace.edit("remember the name", [
-        {
-          kind: "alias",
-          id: known?.id ?? `alias:${newKey()}`,
-          version: currentVersion("alias"),
-          text: name,
-          itemType,
-        },
+        known ? { ...known, itemType } : aliasRecord(name, itemType),
       ]);
     }
   }
@@ -243,7 +236,7 @@
         >
           <div class="flex items-start gap-2">
             <p class="min-w-0 flex-1 text-sm break-words text-soft">
-              {line.text ?? (line["byHand"] ? "added by hand" : "")}
+              {line.text ?? (line.byHand ? "added by hand" : "")}
               {#if isTouched(line) && line.counted !== undefined}<span class="text-pass">
                   · counted</span
                 >{/if}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Line } from "$lib/core/formats/auditFile.ts";
+  import type { Line } from "$lib/core/model/kit.ts";
 
   interface Props {
     cardText: string;

@@ -4,7 +4,7 @@
   import { paddingOf } from "$lib/core/count/padding.ts";
   import { takeScan } from "$lib/core/count/scanned.ts";
   import { weighCount } from "$lib/core/count/weighCount.ts";
-  import { parseGs1 } from "$lib/core/formats/gs1.ts";
+  import { parseGs1 } from "$lib/core/count/gs1.ts";
   import { wedge, withoutDoubles, type Scanner } from "$lib/devices/scanner.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { benchScale } from "$lib/state/scale.svelte.ts";
@@ -97,13 +97,9 @@
 
   // Photos
   let picker: HTMLInputElement;
-  const photos = $derived(kit.record?.photos ?? []);
+  const photos = $derived(kit.photos);
   const addPhoto = (file: File) => storePhoto(kit, file, line?.id);
-  const removePhoto = (id: string) =>
-    kit.update("remove a photo", (r) => ({
-      ...r,
-      photos: (r.photos ?? []).filter((p) => p.id !== id),
-    }));
+  const removePhoto = (id: string) => workspace.edit("remove a photo", [], [id]);
 </script>
 
 <svelte:window

@@ -1,7 +1,8 @@
 <script lang="ts">
-  import { BAG_POINTS, readBag, type Bag, type Compartment } from "$lib/core/bag/bag.ts";
+  import { BAG_POINTS } from "$lib/core/bag/bag.ts";
+  import type { Container, Compartment } from "$lib/core/model/container.ts";
   import { fitInto, type Misfit } from "$lib/core/bag/fit.ts";
-  import { LOCATIONS } from "$lib/core/formats/auditFile.ts";
+  import { LOCATIONS } from "$lib/core/model/location.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { useReady } from "$lib/state/ready.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
@@ -12,9 +13,9 @@
 
   const kit = useKit();
   const ready = useReady();
-  const bag = $derived(readBag(kit.record?.kit.container));
+  const bag = $derived(kit.container);
   const compartments = $derived(bag.compartments ?? []);
-  const set = (label: string, patch: Partial<Bag>, merge: string | null = null) =>
+  const set = (label: string, patch: Partial<Container>, merge: string | null = null) =>
     kit.update(
       label,
       (r) => ({ ...r, kit: { ...r.kit, container: { ...r.kit.container, ...patch } } }),

@@ -2,7 +2,7 @@
   import { Dialog } from "bits-ui";
   import { shippedType } from "$lib/core/catalogue/catalogue.ts";
   import { FUNCTIONS } from "$lib/data/functions.ts";
-  import { currentVersion } from "$lib/state/store.ts";
+  import { itemTypeRecord } from "$lib/core/records/itemTypeRecord.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
   import { CATEGORY_LABEL } from "$lib/words/labels.ts";
@@ -40,25 +40,20 @@
       id = `${base}-${n}`;
     const measured = unit === "metre" || unit === "millilitre";
     workspace.edit(`make the item type ${label.trim()}`, [
-      {
-        kind: "itemType",
-        id: `itemType:${id}`,
-        version: currentVersion("itemType"),
-        itemType: {
-          id,
-          label: label.trim().slice(0, 120),
-          functions: job ? [{ function: job, credit }] : [],
-          measure: unit,
-          ...(measured ? { typical } : {}),
-          skill,
-          use: flags.tool ? "tool" : "single",
-          sterile: flags.sterile,
-          dated: flags.dated,
-          medicine: flags.medicine,
-          clash: [],
-          alsoCalled: [],
-        },
-      },
+      itemTypeRecord({
+        id,
+        label: label.trim().slice(0, 120),
+        functions: job ? [{ function: job, credit }] : [],
+        measure: unit,
+        ...(measured ? { typical } : {}),
+        skill,
+        use: flags.tool ? "tool" : "single",
+        sterile: flags.sterile,
+        dated: flags.dated,
+        medicine: flags.medicine,
+        clash: [],
+        alsoCalled: [],
+      }),
     ]);
     open = false;
     onmade(id);

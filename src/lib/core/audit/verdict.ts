@@ -1,6 +1,6 @@
-import type { Audit } from "../audit.ts";
+import type { Audit } from "./audit.ts";
 import { LICENSED_ONLY } from "../catalogue/catalogue.ts";
-import { lineCondition } from "./quality.ts";
+import { lineCondition } from "../inspect/quality.ts";
 
 export const VERDICTS = [
   "keep",

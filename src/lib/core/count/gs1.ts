@@ -1,5 +1,5 @@
-import { daysInMonth, isDay } from "../dates.ts";
-import { fail, type Outcome } from "./problem.ts";
+import { daysInMonth, isDay } from "../base/dates.ts";
+import { fail, type Outcome } from "../model/problem.ts";
 
 /**
  * GS1 element strings off an item's wrapper (GS1 General Specifications, ch. 3): bracket form as

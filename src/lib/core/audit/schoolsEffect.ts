@@ -1,7 +1,8 @@
-import { audit, type Audit } from "../audit.ts";
-import type { AuditFile, HouseRules } from "../formats/auditFile.ts";
-import { HOUSE_RULE_OPTIONS, schools, type RuleId } from "../reference/houseRules.ts";
-import type { Grade } from "./grade.ts";
+import { audit, type Audit } from "./audit.ts";
+import type { AuditFile } from "../model/auditFile.ts";
+import type { HouseRules } from "../model/houseRules.ts";
+import { optionsOf, RULE_IDS, schools, type RuleId } from "../model/houseRules.ts";
+import type { Grade } from "../score/grade.ts";
 
 /** What an audit says under one school of one house rule, all the other rules as they are. */
 export interface SchoolVerdict {
@@ -25,8 +26,8 @@ const valuesOf = (a: Audit): Map<string, number> =>
 export function schoolsEffect(file: AuditFile, today: string, now: Audit): SchoolVerdict[] {
   const rules = schools(file.houseRules);
   const before = valuesOf(now);
-  return HOUSE_RULE_OPTIONS.flatMap(({ id, options }) =>
-    options.map((option) => {
+  return RULE_IDS.flatMap((id) =>
+    optionsOf(id).map((option) => {
       const followed = rules[id] === option;
       const a = followed ? now : audit(underSchool(file, { [id]: option }), today);
       const values = followed ? before : valuesOf(a);
@@ -61,9 +62,9 @@ export interface SchoolRange {
 
 /** All combinations of the schools, 384 of them. */
 export function allSchools(): HouseRules[] {
-  return HOUSE_RULE_OPTIONS.reduce<HouseRules[]>(
-    (sets, { id, options }) =>
-      sets.flatMap((set) => options.map((o) => ({ ...set, [id]: o }) as HouseRules)),
+  return RULE_IDS.reduce<HouseRules[]>(
+    (sets, id) =>
+      sets.flatMap((set) => optionsOf(id).map((o) => ({ ...set, [id]: o }) as HouseRules)),
     [{}],
   );
 }

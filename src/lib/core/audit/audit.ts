@@ -1,14 +1,14 @@
-import type { Category } from "./catalogue/functionRecord.ts";
-import type { AuditFile } from "./formats/auditFile.ts";
-import { categoriesAsked, score, type Caught } from "./score/coverage.ts";
-import { gradeInterval, gradeOf, type DecidedBy, type Grade } from "./score/grade.ts";
-import { kitQuality } from "./score/kitQuality.ts";
-import { nextToInspect, type WorthChecking } from "./score/nextToInspect.ts";
-import { uncheckedFacts, type UncheckedFact } from "./score/unchecked.ts";
-import { valueOf, type Value } from "./score/value.ts";
-import { layOut, type Bench } from "./sieve/bench.ts";
-import { pairUp, type Pairing } from "./sieve/pairs.ts";
-import { sift, VALUE_HAIR, type SiftedNeed } from "./sieve/sift.ts";
+import type { Category } from "../model/functionRecord.ts";
+import type { AuditFile } from "../model/auditFile.ts";
+import { categoriesAsked, score, type Caught } from "../score/coverage.ts";
+import { gradeInterval, gradeOf, type DecidedBy, type Grade } from "../score/grade.ts";
+import { kitQuality } from "../score/kitQuality.ts";
+import { nextToInspect, type WorthChecking } from "../score/nextToInspect.ts";
+import { uncheckedFacts, type UncheckedFact } from "../score/unchecked.ts";
+import { valueOf, type Value } from "../score/value.ts";
+import { layOut, type Bench } from "../sieve/bench.ts";
+import { pairUp, type Pairing } from "../sieve/pairs.ts";
+import { sift, VALUE_HAIR, type SiftedNeed } from "../sieve/sift.ts";
 
 export interface CategoryScore {
   readonly id: Category;

@@ -1,10 +1,10 @@
-import { auditResult } from "../formats/auditResult.ts";
-import { actionsOf, type Action } from "./actions.ts";
-import { frontier } from "./frontier.ts";
-import type { Solver } from "./linearModel.ts";
-import { without } from "./whatIf.ts";
-import type { PlanOutcome } from "./plan.ts";
-import type { PlanRequest } from "./request.ts";
+import { auditResult } from "./auditResult.ts";
+import { actionsOf, type Action } from "../plan/actions.ts";
+import { frontier } from "../plan/frontier.ts";
+import type { Solver } from "../plan/linearModel.ts";
+import { without } from "../plan/whatIf.ts";
+import type { PlanOutcome } from "../plan/plan.ts";
+import type { PlanRequest } from "../plan/request.ts";
 
 const two = (n: number) => Math.round(n * 100) / 100;
 const six = (n: number) => Math.round(n * 1e6) / 1e6;

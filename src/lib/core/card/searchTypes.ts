@@ -1,7 +1,7 @@
 import { CARD_WORDS } from "../../data/cardVocabulary.ts";
 import { ITEM_TYPES } from "../../data/itemTypes.ts";
-import { foldedWords } from "../card/words.ts";
-import type { ItemType } from "./itemType.ts";
+import { foldedWords } from "./words.ts";
+import type { ItemType } from "../model/itemType.ts";
 
 const indexed = ITEM_TYPES.map((type) => ({
   type,

@@ -1,6 +1,7 @@
 import { typeLookup } from "../catalogue/catalogue.ts";
-import type { ItemType } from "../catalogue/itemType.ts";
-import type { AuditFile, Line } from "../formats/auditFile.ts";
+import type { ItemType } from "../model/itemType.ts";
+import type { AuditFile } from "../model/auditFile.ts";
+import type { Line } from "../model/kit.ts";
 import { measureOf, piecesOf } from "../sieve/measure.ts";
 
 export interface Load {

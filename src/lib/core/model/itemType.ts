@@ -7,7 +7,7 @@ export type Skill = (typeof SKILLS)[number];
 export const SENSITIVITIES = ["latex", "adhesive", "iodine", "nsaid", "sting"] as const;
 export type Sensitivity = (typeof SENSITIVITIES)[number];
 
-export const creditSchema = z.looseObject({
+export const creditSchema = z.strictObject({
   function: z.string(),
   credit: z.number().min(0).max(1),
   yield: z.number().positive().max(100_000).optional(),
@@ -21,7 +21,7 @@ export const creditSchema = z.looseObject({
  * - `massG`, `bulkMl`: one piece as packed; absent: unknown, left out of totals and said so.
  * - `shelfMonths`: usual shelf life bought new; null or absent: none known.
  */
-export const itemTypeSchema = z.looseObject({
+export const itemTypeSchema = z.strictObject({
   id: z.string().min(1).max(80),
   label: z.string().min(1).max(120),
   functions: z.array(creditSchema).max(40),

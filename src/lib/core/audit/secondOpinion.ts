@@ -1,7 +1,7 @@
-import type { Audit } from "../audit.ts";
-import type { Kit, Line } from "../formats/auditFile.ts";
+import type { Audit } from "./audit.ts";
+import type { Kit, Line } from "../model/kit.ts";
 import { VALUE_HAIR } from "../sieve/sift.ts";
-import { lineCondition } from "./quality.ts";
+import { lineCondition } from "../inspect/quality.ts";
 
 /** What two people who look at the same kit can see differently. */
 export const LOOKED_AT = [

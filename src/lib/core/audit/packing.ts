@@ -1,7 +1,7 @@
-import type { Audit } from "../audit.ts";
+import type { Audit } from "./audit.ts";
 import { ACCESS_LIMIT_S, reachOf } from "../sieve/handy.ts";
-import { lineCondition } from "./quality.ts";
-import { pointsFor } from "./points.ts";
+import { lineCondition } from "../inspect/quality.ts";
+import { pointsFor } from "../inspect/points.ts";
 
 /** The rules by which a bag is packed, each looked at on the bench. */
 export const PACKING_RULES = [

@@ -1,0 +1,62 @@
+import { emptyBriefRecord } from "../records/briefRecord.ts";
+import { keptUnder, type Kept } from "../model/kept.ts";
+import type { ItemType } from "../model/itemType.ts";
+import { fail, type Outcome } from "../model/problem.ts";
+import { itemTypeRecord } from "../records/itemTypeRecord.ts";
+import { emptyKitRecord } from "../records/kitRecord.ts";
+import { listRecord } from "../records/listRecord.ts";
+import { parseAudit } from "./auditFile.ts";
+import { parseListFile } from "./listFile.ts";
+import { parseWorkspace, type WorkspaceRead } from "./workspaceFile.ts";
+
+/**
+ * The records in a file of ours: a workspace, an audit or a list, told by its `format`.
+ * @param newKey a short random text for the ids of what has none
+ */
+export function readImport(text: string, newKey: () => string): Outcome<WorkspaceRead> {
+  let json: unknown;
+  try {
+    json = JSON.parse(text.replace(/^\uFEFF/, ""));
+  } catch (error) {
+    const what = `is not whole JSON; it may be cut short (${(error as Error).message})`;
+    return fail([{ where: "the file", what }]);
+  }
+  switch ((json as { format?: unknown } | null)?.format) {
+    case "wide-sieve.audit":
+      return readAudit(json, newKey);
+    case "wide-sieve.list":
+      return readList(json, newKey);
+    default:
+      return parseWorkspace(json);
+  }
+}
+
+const typeRecords = (types: readonly ItemType[] | undefined) => (types ?? []).map(itemTypeRecord);
+const withKept = <R extends object>(record: R, kept: Kept): R =>
+  kept.length > 0 ? { ...record, kept } : record;
+
+function readAudit(json: unknown, newKey: () => string): Outcome<WorkspaceRead> {
+  const read = parseAudit(json);
+  if (!read.ok) return read;
+  const { brief, kit, list, houseRules, itemTypes, kept } = read.value;
+  const briefKept = keptUnder(kept, "brief").map((k) => ({ ...k, at: ["brief", ...k.at] }));
+  const briefRecord = withKept({ ...emptyBriefRecord(newKey()), brief }, briefKept);
+  const kitRecord = withKept(
+    {
+      ...emptyKitRecord(newKey(), kit.name, briefRecord.id, list),
+      kit,
+      houseRules: houseRules ?? {},
+    },
+    (kept ?? []).filter((k) => k.at[0] !== "brief"),
+  );
+  const records = [briefRecord, kitRecord, ...typeRecords(itemTypes)];
+  return { ok: true, value: { records, mended: [] } };
+}
+
+function readList(json: unknown, newKey: () => string): Outcome<WorkspaceRead> {
+  const read = parseListFile(json);
+  if (!read.ok) return read;
+  const { list, itemTypes } = read.value;
+  const records = [listRecord(newKey(), list), ...typeRecords(itemTypes)];
+  return { ok: true, value: { records, mended: [] } };
+}

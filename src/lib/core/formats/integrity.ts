@@ -1,0 +1,75 @@
+import { functionOf, shippedType, typeLookup } from "../catalogue/catalogue.ts";
+import { isInspectionPoint } from "../inspect/points.ts";
+import type { AuditFile } from "../model/auditFile.ts";
+import type { Problem } from "../model/problem.ts";
+
+/** Whole-file checks that no single field shows: unknown and doubled ids, counts that are missing. */
+export function integrity(audit: AuditFile): Problem[] {
+  const own = audit.itemTypes ?? [];
+  const typeOf = typeLookup(own);
+  const problems: Problem[] = [];
+  const bad = (where: string, what: string) => problems.push({ where, what });
+  const checkType = (where: string, typeId: string) => {
+    if (!typeOf(typeId)) bad(where, `'${typeId}' is not an item type of the catalogue or the file`);
+  };
+  const checkFunction = (where: string, functionId: string) => {
+    if (!functionOf(functionId)) bad(where, `'${functionId}' is not a function of the catalogue`);
+  };
+  const checkUnique = (where: string, ids: readonly string[]) => {
+    for (const doubled of doubles(ids)) bad(where, `the id '${doubled}' stands twice`);
+  };
+
+  checkUnique(
+    "itemTypes",
+    own.map((t) => t.id),
+  );
+  own.forEach((t, i) => {
+    const at = `itemTypes[${i}]`;
+    if (shippedType(t.id)) bad(`${at}.id`, `'${t.id}' is an id of the catalogue: choose another`);
+    if ((t.measure === "metre" || t.measure === "millilitre") && t.typical === undefined)
+      bad(`${at}.typical`, `a type measured in ${t.measure} needs a typical value`);
+    t.functions.forEach((c, k) => checkFunction(`${at}.functions[${k}]`, c.function));
+    checkUnique(
+      `${at}.functions`,
+      t.functions.map((c) => c.function),
+    );
+  });
+
+  checkUnique(
+    "list.needs",
+    audit.list.needs.map((n) => n.id),
+  );
+  audit.list.needs.forEach((n, i) => {
+    const at = `list.needs[${i}]`;
+    checkFunction(`${at}.function`, n.function);
+    n.companions?.forEach((c, k) => checkFunction(`${at}.companions[${k}]`, c));
+    n.accept?.forEach((a, k) => checkType(`${at}.accept[${k}].itemType`, a.itemType));
+    checkUnique(`${at}.accept`, n.accept?.map((a) => a.itemType) ?? []);
+    const { min, max } = n.quantity;
+    if (min !== undefined && max !== undefined && min > max)
+      bad(`${at}.quantity`, `min ${min} is above max ${max}`);
+  });
+
+  const elsewhere = audit.brief.carriedElsewhere ?? [];
+  elsewhere.forEach((e, i) => checkType(`brief.carriedElsewhere[${i}].itemType`, e.itemType));
+  checkUnique("kit.lines", [
+    ...audit.kit.lines.map((l) => l.id),
+    ...elsewhere.map((_, i) => `elsewhere-${i + 1}`),
+  ]);
+  audit.kit.lines.forEach((l, i) => {
+    const at = `kit.lines[${i}]`;
+    if (l.itemType !== null) checkType(`${at}.itemType`, l.itemType);
+    if (l.claimed === undefined && l.counted === undefined)
+      bad(at, "has neither a claimed nor a counted number of pieces");
+    for (const p of l.failedPoints ?? [])
+      if (!isInspectionPoint(p)) bad(`${at}.failedPoints`, `'${p}' is not an inspection point`);
+  });
+  return problems;
+}
+
+function doubles(ids: readonly string[]): Set<string> {
+  const seen = new Set<string>();
+  const doubled = new Set<string>();
+  for (const each of ids) (seen.has(each) ? doubled : seen).add(each);
+  return doubled;
+}

@@ -1,0 +1,20 @@
+import { z } from "zod";
+import { briefSchema } from "./brief.ts";
+import { houseRulesSchema } from "./houseRules.ts";
+import { itemTypeSchema } from "./itemType.ts";
+import { kitSchema } from "./kit.ts";
+import { keptSchema } from "./kept.ts";
+import { listSchema } from "./list.ts";
+
+/** All that an audit judges, self-contained: brief, house rules, list, own item types, kit. */
+export const auditSchema = z.strictObject({
+  format: z.literal("wide-sieve.audit"),
+  version: z.literal(1),
+  brief: briefSchema,
+  houseRules: houseRulesSchema.optional(),
+  list: listSchema,
+  itemTypes: z.array(itemTypeSchema).max(1000).optional(),
+  kit: kitSchema,
+  kept: keptSchema.optional(),
+});
+export type AuditFile = z.infer<typeof auditSchema>;

@@ -1,0 +1,42 @@
+import { z } from "zod";
+import { LOCATIONS } from "./location.ts";
+import { grams, millilitres } from "./scalars.ts";
+
+/** The bag or box itself: its measures, its compartments, and what was seen of it. */
+
+const mm = z.number().positive().max(5000);
+
+export const compartmentSchema = z.strictObject({
+  id: z.string().min(1).max(120),
+  name: z.string().max(200),
+  /** How fast one gets at it: the place that the Handy mesh reckons with. */
+  place: z.enum(LOCATIONS),
+  /** Inner size, mm; absent: not measured. */
+  innerMm: z.tuple([mm, mm, mm]).optional(),
+  labelled: z.boolean().optional(),
+});
+export type Compartment = z.infer<typeof compartmentSchema>;
+
+/** A look at the container on one day: what was looked at and what failed, by point id. */
+export const containerLookSchema = z.strictObject({
+  on: z.string().max(10),
+  by: z.string().max(200).optional(),
+  looked: z.array(z.string().max(120)).max(50),
+  failed: z.array(z.string().max(120)).max(50),
+  note: z.string().max(1000).optional(),
+});
+export type ContainerLook = z.infer<typeof containerLookSchema>;
+
+export const containerSchema = z.strictObject({
+  massG: grams.optional(),
+  allowance: z.number().min(0).max(1e9).optional(),
+  volumeMl: millilitres.optional(),
+  outerMm: z.tuple([mm, mm, mm]).optional(),
+  sealNumber: z.string().max(100).optional(),
+  /** Answers by point id (bag/bag.ts); absent: not looked at. */
+  points: z.record(z.string(), z.boolean()).optional(),
+  compartments: z.array(compartmentSchema).max(50).optional(),
+  /** Oldest first. */
+  looks: z.array(containerLookSchema).max(1000).optional(),
+});
+export type Container = z.infer<typeof containerSchema>;

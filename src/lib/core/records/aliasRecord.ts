@@ -1,0 +1,21 @@
+import { z } from "zod";
+import { recordBase, versionAfter, type Migration } from "./record.ts";
+
+/** How this user's cards call a thing; learned from corrections. */
+export const aliasRecordSchema = z.strictObject({
+  kind: z.literal("alias"),
+  ...recordBase,
+  text: z.string().min(1).max(400),
+  itemType: z.string().min(1),
+});
+export type AliasRecord = z.infer<typeof aliasRecordSchema>;
+
+export const ALIAS_MIGRATIONS: readonly Migration[] = [];
+
+export const aliasRecord = (text: string, itemType: string): AliasRecord => ({
+  kind: "alias",
+  id: `alias:${text}`.slice(0, 160),
+  version: versionAfter(ALIAS_MIGRATIONS),
+  text: text.slice(0, 400),
+  itemType,
+});

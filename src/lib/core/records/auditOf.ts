@@ -1,0 +1,24 @@
+import type { AuditFile } from "../model/auditFile.ts";
+import type { Brief } from "../model/brief.ts";
+import type { ItemType } from "../model/itemType.ts";
+import type { KitRecord } from "./kitRecord.ts";
+
+/** The audit file of a kit record: what is judged, self-contained. */
+export function auditOf(record: KitRecord, brief: Brief, own: readonly ItemType[]): AuditFile {
+  const used = new Set(record.kit.lines.map((l) => l.itemType));
+  for (const n of record.list.needs) n.accept?.forEach((a) => used.add(a.itemType));
+  brief.carriedElsewhere?.forEach((e) => used.add(e.itemType));
+  const itemTypes = own.filter((t) => used.has(t.id));
+  // What a newer program wrote goes out again where it was.
+  const kept = record.kept?.filter((k) => ["kit", "list", "houseRules"].includes(k.at[0]!)) ?? [];
+  return {
+    format: "wide-sieve.audit",
+    version: 1,
+    brief,
+    houseRules: record.houseRules,
+    list: record.list,
+    ...(itemTypes.length > 0 ? { itemTypes } : {}),
+    kit: record.kit,
+    ...(kept.length > 0 ? { kept } : {}),
+  };
+}

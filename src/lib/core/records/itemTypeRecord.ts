@@ -1,0 +1,20 @@
+import { z } from "zod";
+import { itemTypeSchema, type ItemType } from "../model/itemType.ts";
+import { recordBase, versionAfter, type Migration } from "./record.ts";
+
+/** An item type of the user's own; the record's id carries the type's. */
+export const itemTypeRecordSchema = z.strictObject({
+  kind: z.literal("itemType"),
+  ...recordBase,
+  itemType: itemTypeSchema,
+});
+export type ItemTypeRecord = z.infer<typeof itemTypeRecordSchema>;
+
+export const ITEM_TYPE_MIGRATIONS: readonly Migration[] = [];
+
+export const itemTypeRecord = (itemType: ItemType): ItemTypeRecord => ({
+  kind: "itemType",
+  id: `itemType:${itemType.id}`,
+  version: versionAfter(ITEM_TYPE_MIGRATIONS),
+  itemType,
+});
