@@ -1,3 +1,5 @@
+import { vocabularyOf } from "../src/lib/core/card/vocabulary.ts";
+import { CATALOGUE } from "../src/lib/data/catalogue.ts";
 import { Bench } from "tinybench";
 import { readFileSync, readdirSync } from "node:fs";
 import MiniSearch from "minisearch";
@@ -51,9 +53,12 @@ const bench = new Bench({ time: 600, warmupTime: 200 });
 const half = madeUp(100, 60, 0.5);
 const none = madeUp(100, 60, 0);
 const large = madeUp(300, 72, 0.7);
-bench.add("audit, 100 lines × 60 needs, half checked", () => void audit(half, "2026-11-25"));
-bench.add("audit, 100 × 60, nothing checked", () => void audit(none, "2026-11-25"));
-bench.add("audit, 300 × 72", () => void audit(large, "2026-11-25"));
+bench.add(
+  "audit, 100 lines × 60 needs, half checked",
+  () => void audit(half, "2026-11-25", CATALOGUE),
+);
+bench.add("audit, 100 × 60, nothing checked", () => void audit(none, "2026-11-25", CATALOGUE));
+bench.add("audit, 300 × 72", () => void audit(large, "2026-11-25", CATALOGUE));
 const fifty = Array.from({ length: 50 }, (_, i) => ({
   id: String(i),
   file: madeUp(100, 60, (i % 10) / 10),
@@ -61,9 +66,9 @@ const fifty = Array.from({ length: 50 }, (_, i) => ({
 const judge = { brief: half.brief, list: half.list, houseRules: {} };
 bench.add(
   "compare 50 kits of 100 lines",
-  () => void compareKits(fifty, judge, "2026-11-25", PRICE_BOOK),
+  () => void compareKits(fifty, judge, "2026-11-25", PRICE_BOOK, CATALOGUE),
 );
-const audited = audit(none, "2026-11-25");
+const audited = audit(none, "2026-11-25", CATALOGUE);
 bench.add("most worth checking, 100 lines unchecked", () => void worthChecking(audited));
 
 const folder = new URL("../tests/fixtures/", import.meta.url);
@@ -83,7 +88,7 @@ const cards = ["cards", "own-cards"].flatMap((set) => {
 });
 const lines = cards.reduce((s, c) => s + c.text.split("\n").length, 0);
 bench.add(`reader, ${cards.length} cards of ${lines} lines`, () =>
-  cards.forEach((c) => readCard(c.text)),
+  cards.forEach((c) => readCard(c.text, vocabularyOf(CATALOGUE))),
 );
 await bench.run();
 console.table(bench.table());
@@ -123,7 +128,7 @@ const ours = () => {
   let all = 0;
   const started = performance.now();
   for (const c of cards) {
-    const { entries } = readCard(c.text);
+    const { entries } = readCard(c.text, vocabularyOf(CATALOGUE));
     for (const e of c.expected.entries) {
       all++;
       if (

@@ -1,3 +1,4 @@
+import { CATALOGUE } from "../src/lib/data/catalogue.ts";
 import loadHighs from "highs";
 import { solve as yalps, type Constraint } from "yalps";
 import { candidates } from "../src/lib/core/plan/candidates.ts";
@@ -68,6 +69,7 @@ export async function benchPlans(): Promise<void> {
       const { audit, book } = planCase(size, seed);
       const r: PlanRequest = {
         audit,
+        catalogue: CATALOGUE,
         book,
         question: "best",
         target: "ready",
@@ -111,6 +113,7 @@ export async function benchPlans(): Promise<void> {
   const { audit, book } = planCase("typical", 2);
   const r: PlanRequest = {
     audit,
+    catalogue: CATALOGUE,
     book,
     question: "best",
     target: "ready",
@@ -133,7 +136,7 @@ export async function benchPlans(): Promise<void> {
   const others: Record<string, Record<string, string | number>> = {};
   for (const size of ["small", "typical"] as const) {
     const one = planCase(size, 1);
-    const c = candidates(one.audit, one.book, TODAY);
+    const c = candidates({ ...r, ...one });
     const m = planModel(
       c,
       { ...NO_LIMITS, budget: BUDGET },

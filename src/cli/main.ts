@@ -1,3 +1,5 @@
+import { vocabularyOf } from "../lib/core/card/vocabulary.ts";
+import { CATALOGUE } from "../lib/data/catalogue.ts";
 import { readFileSync, statSync, writeFileSync } from "node:fs";
 import { extname } from "node:path";
 import loadHighs from "highs";
@@ -56,11 +58,11 @@ async function main(argv: readonly string[]): Promise<void> {
       const text = readText(only(positional));
       const wrong = cardTextProblem(text);
       if (wrong) throw new BadInput([wrong]);
-      print(cardResult(readCard(text)));
+      print(cardResult(readCard(text, vocabularyOf(CATALOGUE))));
       return;
     }
     case "audit":
-      print(auditResult(audit(readAudit(only(positional)), today)));
+      print(auditResult(audit(readAudit(only(positional)), today, CATALOGUE)));
       return;
     case "plan":
       print(await runPlan(readAudit(only(positional)), flags, today));
@@ -85,7 +87,7 @@ async function main(argv: readonly string[]): Promise<void> {
               coverageAfter: outcome.choice.after.coverage ?? 0,
               proven: outcome.status === "optimal",
             };
-      const blocks = kitReport(audit(file, today), planned, {}, today);
+      const blocks = kitReport(audit(file, today, CATALOGUE), planned, {}, today);
       writeFileSync(
         out,
         to === "pdf"
@@ -151,6 +153,7 @@ function requestOf(
   const best = flags.has("best") || (flags.has("budget") && !flags.has("target"));
   const request: PlanRequest = {
     audit: file,
+    catalogue: CATALOGUE,
     book,
     question: best ? "best" : "cheapest",
     target: target === "ready" ? "ready" : share,
@@ -258,11 +261,11 @@ const orThrow = <T>(outcome: Outcome<T>): T => {
   throw new BadInput(outcome.problems);
 };
 
-const readAudit = (path: string): AuditFile => orThrow(parseAudit(readJson(path)));
+const readAudit = (path: string): AuditFile => orThrow(parseAudit(readJson(path), CATALOGUE));
 const readPrices = (path: string): PriceBook =>
   orThrow(
     extname(path).toLowerCase() === ".csv"
-      ? parsePriceCsv(readText(path))
+      ? parsePriceCsv(readText(path), (id) => CATALOGUE.types.has(id))
       : parsePriceBook(readJson(path)),
   );
 const print = (value: unknown) => process.stdout.write(JSON.stringify(value, null, 1) + "\n");

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { goto } from "$app/navigation";
   import { audit } from "$lib/core/audit/audit.ts";
   import { auditOf } from "$lib/core/records/auditOf.ts";
@@ -14,7 +15,7 @@
     workspace.kits.map((k) => {
       const brief = workspace.brief(k.briefId);
       const file = brief ? auditOf(k, brief.brief, workspace.ownTypes) : null;
-      return { k, brief, a: file ? audit(file, workspace.today) : null };
+      return { k, brief, a: file ? audit(file, workspace.today, CATALOGUE) : null };
     }),
   );
   let name = $state("");

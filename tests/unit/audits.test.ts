@@ -1,3 +1,4 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import { readdirSync, readFileSync } from "node:fs";
 import { audit } from "../../src/lib/core/audit/audit.ts";
@@ -10,9 +11,9 @@ const FOLDER = new URL("../fixtures/audits/", import.meta.url);
 const read = (name: string): unknown => JSON.parse(readFileSync(new URL(name, FOLDER), "utf8"));
 
 function run(name: string) {
-  const parsed = parseAudit(read(name));
+  const parsed = parseAudit(read(name), CATALOGUE);
   if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
-  return auditResult(audit(parsed.value, TODAY));
+  return auditResult(audit(parsed.value, TODAY, CATALOGUE));
 }
 
 /** Every number of the expectation within `hair`, everything else equal. */

@@ -1,7 +1,7 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import { containerSchema } from "../../src/lib/core/model/container.ts";
 import { fitInto } from "../../src/lib/core/bag/fit.ts";
-import { shippedType } from "../../src/lib/core/catalogue/catalogue.ts";
 import type { Line } from "../../src/lib/core/model/kit.ts";
 import { good } from "./build.ts";
 
@@ -14,7 +14,7 @@ const box = (innerMm: [number, number, number]) => ({
 const fit = (innerMm: [number, number, number], ...lines: Line[]) =>
   fitInto(
     box(innerMm),
-    lines.map((line) => ({ line, type: shippedType(line.itemType!) ?? null })),
+    lines.map((line) => ({ line, type: CATALOGUE.types.get(line.itemType!) ?? null })),
   );
 
 describe("will it go back in", () => {
@@ -49,7 +49,7 @@ describe("will it go back in", () => {
   });
   it("says nothing of a compartment that was not measured", () => {
     const unmeasured = fitInto({ id: "c", name: "", place: "outside" }, [
-      { line: good("s", "rigid-splint"), type: shippedType("rigid-splint")! },
+      { line: good("s", "rigid-splint"), type: CATALOGUE.types.get("rigid-splint")! },
     ]);
     expect(unmeasured).to.deep.include({ fill: null, misfits: [] });
   });

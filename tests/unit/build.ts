@@ -1,3 +1,4 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { audit, type Audit } from "../../src/lib/core/audit/audit.ts";
 import { parseAudit } from "../../src/lib/core/formats/auditFile.ts";
 import type { AuditFile } from "../../src/lib/core/model/auditFile.ts";
@@ -74,9 +75,9 @@ export function auditFile(
 
 /** Checks the file as an import would, then audits it. */
 export function auditOf(...given: Parameters<typeof auditFile>): Audit {
-  const parsed = parseAudit(JSON.parse(JSON.stringify(auditFile(...given))));
+  const parsed = parseAudit(JSON.parse(JSON.stringify(auditFile(...given))), CATALOGUE);
   if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
-  return audit(parsed.value, TODAY);
+  return audit(parsed.value, TODAY, CATALOGUE);
 }
 
 /** v₁ … v₇ of the only need. */

@@ -1,9 +1,9 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import ICAL from "ical.js";
 import { calendarOf } from "../../src/lib/core/calendar/calendar.ts";
 import { upkeep } from "../../src/lib/core/calendar/upkeep.ts";
 import { icalendar } from "../../src/lib/core/formats/ical.ts";
-import { unknownCheckTypes } from "../../src/lib/data/checkIntervals.ts";
 import { PRICE_BOOK } from "../../src/lib/data/priceBook.ts";
 import type { PriceBook } from "../../src/lib/core/model/priceBook.ts";
 import { auditFile, good } from "./build.ts";
@@ -37,7 +37,7 @@ const book: PriceBook = {
 };
 
 describe("the calendar", () => {
-  const due = calendarOf(file, "box", book, TODAY);
+  const due = calendarOf(file, "box", book, TODAY, CATALOGUE);
   it("has the last good day, the day to order by, the next look and the next full count", () => {
     expect(due.map((d) => [d.day, d.kind, d.line ?? ""])).to.deep.equal([
       ["2027-02-18", "order-by", "g"], // ten days before the end of February
@@ -48,12 +48,9 @@ describe("the calendar", () => {
     ]);
   });
   it("keeps each uid from one export to the next, whatever the day", () => {
-    const later = calendarOf(file, "box", book, "2026-12-24");
+    const later = calendarOf(file, "box", book, "2026-12-24", CATALOGUE);
     expect(new Set(later.map((d) => d.uid))).to.deep.equal(new Set(due.map((d) => d.uid)));
     expect(new Set(due.map((d) => d.uid)).size).to.equal(due.length);
-  });
-  it("names only types of the catalogue", () => {
-    expect(unknownCheckTypes()).to.deep.equal([]);
   });
   it("is read by another library as whole-day events, the later export the higher sequence", () => {
     const text = (today: string) =>
@@ -84,7 +81,7 @@ describe("the calendar", () => {
 
 describe("keeping it as it is", () => {
   it("replaces ten pads with three packs of four in 2027, 2029 and 2031: 6 each", () => {
-    const cost = upkeep(file, book, TODAY);
+    const cost = upkeep(file, book, TODAY, CATALOGUE);
     expect(cost.years.filter((y) => y.price > 0).map((y) => [y.year, y.price])).to.deep.equal([
       [2027, 6],
       [2029, 6],
@@ -101,12 +98,12 @@ describe("keeping it as it is", () => {
         good("x", "ammonia-inhalant", 1, { expires: "2027-01" }),
       ],
     );
-    const cost = upkeep(past, book, TODAY);
+    const cost = upkeep(past, book, TODAY, CATALOGUE);
     expect(cost.years[0]).to.deep.include({ year: 2026, price: 2 });
     expect(cost.unpriced).to.deep.equal(["x"]);
   });
   it("never buys what is for licensed use", () => {
     const pen = auditFile([], [good("a", "adrenaline-pen", 1, { expires: "2027-01" })]);
-    expect(upkeep(pen, PRICE_BOOK, TODAY).unpriced).to.deep.equal(["a"]);
+    expect(upkeep(pen, PRICE_BOOK, TODAY, CATALOGUE).unpriced).to.deep.equal(["a"]);
   });
 });

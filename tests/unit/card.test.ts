@@ -1,3 +1,5 @@
+import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import fc from "fast-check";
 import { readdirSync, readFileSync } from "node:fs";
@@ -23,7 +25,7 @@ const same = (a: Expected, b: Expected) =>
 
 /** Right entries of a card: type, pieces and size together; what is read too much counts against it. */
 function markCard(text: string, expected: ExpectedCard) {
-  const got = [...readCard(text).entries];
+  const got = [...readCard(text, vocabularyOf(CATALOGUE)).entries];
   const wrong: string[] = [];
   let right = 0;
   let sure = 0;
@@ -41,14 +43,14 @@ function markCard(text: string, expected: ExpectedCard) {
     if (got[at]!.confidence >= 0.9) sureRight++;
     got.splice(at, 1);
   }
-  for (const g of readCard(text).entries) if (g.confidence >= 0.9) sure++;
+  for (const g of readCard(text, vocabularyOf(CATALOGUE)).entries) if (g.confidence >= 0.9) sure++;
   for (const g of got)
     wrong.push(`line ${g.source}: read '${g.text}' as ${g.itemType}, but there is no such item`);
   return { right, all: expected.entries.length, wrong, sure, sureRight };
 }
 
 const one = (line: string) => {
-  const { entries } = readCard(line);
+  const { entries } = readCard(line, vocabularyOf(CATALOGUE));
   expect(entries, line).to.have.length(1);
   const e = entries[0]!;
   return [e.itemType, e.pieces, e.sizeMm ?? null];
@@ -77,9 +79,10 @@ describe("the reader of contents cards", () => {
         sure += marked.sure;
         sureRight += marked.sureRight;
         wrong.push(...marked.wrong.map((w) => `${name} ${w}`));
-        expect(readCard(text).claimedPieces, `${name}: claimed pieces`).to.equal(
-          expected.claimedPieces,
-        );
+        expect(
+          readCard(text, vocabularyOf(CATALOGUE)).claimedPieces,
+          `${name}: claimed pieces`,
+        ).to.equal(expected.claimedPieces);
       }
       console.log(
         `      ${set}: ${right} of ${all} entries right (${((100 * right) / all).toFixed(1)} %); of ${sure} given 0.9 or more, ${sureRight} right`,
@@ -115,12 +118,16 @@ describe("the reader of contents cards", () => {
     expect(one("2 blister plasters")[0]).to.equal("blister-cushion");
     expect(one("1 rubber tourniquet")[0]).to.equal("phlebotomy-strap");
     expect(one("1 pressure immobilisation bandage")[0]).to.equal("heavy-compression-bandage");
-    const [, vague] = readCard("- 2 gauze pads\n- 1 plain tourniquet\n- 2 eye pads").entries;
+    const [, vague] = readCard(
+      "- 2 gauze pads\n- 1 plain tourniquet\n- 2 eye pads",
+      vocabularyOf(CATALOGUE),
+    ).entries;
     expect(vague!.itemType, "could be either: null rather than a wrong guess").to.equal(null);
   });
   it("replaces what a spoken correction corrects, and leaves out what is absent", () => {
     const { entries } = readCard(
       "okay so there's three gauze pads, no wait, four gauze pads\num a whistle but there's no compass\nand that's the lot",
+      vocabularyOf(CATALOGUE),
     );
     expect(entries.map((e) => [e.itemType, e.pieces])).to.deep.equal([
       ["gauze-pad", 4],
@@ -128,7 +135,9 @@ describe("the reader of contents cards", () => {
     ]);
   });
   it("uses the user's own names", () => {
-    const vocabulary = buildVocabulary([{ text: "zonk wraps", itemType: "cohesive-wrap" }]);
+    const vocabulary = buildVocabulary(CATALOGUE, [
+      { text: "zonk wraps", itemType: "cohesive-wrap" },
+    ]);
     expect(readCard("- 2 zonk wraps\n- 3 safety pins", vocabulary).entries[0]!.itemType).to.equal(
       "cohesive-wrap",
     );
@@ -175,7 +184,7 @@ describe("the reader of contents cards", () => {
         ),
         (text) => {
           const lines = text.split(/\r\n|\n|\r/).length;
-          for (const e of readCard(text).entries) {
+          for (const e of readCard(text, vocabularyOf(CATALOGUE)).entries) {
             expect(e.source).to.be.within(1, lines);
             expect(e.confidence).to.be.within(0, 1);
             expect(e.pieces).to.be.greaterThan(0);
@@ -194,13 +203,20 @@ describe("the reader of contents cards", () => {
     expect(cardTextProblem("\u0089PNG\u0000\u0000")!.what).to.match(/not text/);
     expect(cardTextProblem("2 gauze pads")).to.equal(null);
     expect(cardLeftOut(`2 gauze pads\n${"x".repeat(100_000)}`)[0]!.where).to.equal("line 2");
-    expect(readCard(`2 gauze pads\n${"x ".repeat(50_000)}`).entries).to.have.length(1);
+    expect(
+      readCard(`2 gauze pads\n${"x ".repeat(50_000)}`, vocabularyOf(CATALOGUE)).entries,
+    ).to.have.length(1);
   });
   it("does not look at a line that is far too long, whatever it is made of", () => {
     for (const long of ["gauze ", "kit bag 12 ", "9", ".", "  x", "**", "| a ", "kit (12 pcs): "]) {
       const line = long.repeat(Math.ceil(100_000 / long.length));
-      expect(readCard(`2 whistles\n${line}\n3 gauze pads`).entries, long).to.have.length(2);
-      expect(readCard(`Item   Qty\n${line}`).entries, long).to.deep.equal([]);
+      expect(
+        readCard(`2 whistles\n${line}\n3 gauze pads`, vocabularyOf(CATALOGUE)).entries,
+        long,
+      ).to.have.length(2);
+      expect(readCard(`Item   Qty\n${line}`, vocabularyOf(CATALOGUE)).entries, long).to.deep.equal(
+        [],
+      );
     }
   });
 });
@@ -216,7 +232,9 @@ describe("the columns of a table", () => {
     const { rows } = guessColumns('A1,"Gauze, sterile",5 x 5 cm,3\nA2,Whistle,,1')!;
     const card = mappedCard(rows, ["skip", "text", "size", "quantity"], false);
     expect(card).to.equal("Item\tSize\tQty\nGauze, sterile\t5 x 5 cm\t3\nWhistle\t\t1");
-    expect(readCard(card).entries.map((e) => [e.itemType, e.pieces, e.sizeMm])).to.deep.equal([
+    expect(
+      readCard(card, vocabularyOf(CATALOGUE)).entries.map((e) => [e.itemType, e.pieces, e.sizeMm]),
+    ).to.deep.equal([
       ["gauze-pad", 3, [50, 50]],
       ["whistle", 1, null],
     ]);
@@ -226,7 +244,7 @@ describe("the columns of a table", () => {
 describe("a card that is none", () => {
   it("is refused above 600 entries: no kit has so many", () => {
     const lines = (n: number) =>
-      readCard(Array.from({ length: n }, () => "- 2 whistles").join("\n"));
+      readCard(Array.from({ length: n }, () => "- 2 whistles").join("\n"), vocabularyOf(CATALOGUE));
     expect(tooManyEntries(lines(600))).to.equal(null);
     expect(tooManyEntries(lines(601))!.what).to.match(/601 lines/);
   });

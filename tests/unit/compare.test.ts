@@ -1,3 +1,4 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import {
   compareKits,
@@ -25,7 +26,7 @@ const kit = (id: string, lines: readonly Line[], price?: number) => ({
 });
 const bleeder = kit("b", [good("1", "windlass-tourniquet")], 30);
 const dresser = kit("d", [good("1", "gauze-pad", 4), good("2", "torch")], 10);
-const rows = compareKits([bleeder, dresser], JUDGE, TODAY, PRICE_BOOK);
+const rows = compareKits([bleeder, dresser], JUDGE, TODAY, PRICE_BOOK, CATALOGUE);
 
 describe("kits side by side", () => {
   it("are judged by one brief and list: 5/9 against 4/9", () => {
@@ -52,12 +53,12 @@ describe("kits side by side", () => {
     expect(d.points).to.be.closeTo(100 / 9, 1e-9);
     expect(d.perPoint).to.be.closeTo(1.8, 1e-9);
     expect(priceOfDifference(rows[0]!, rows[1]!)!.perPoint).to.equal(null);
-    const unpriced = compareKits([kit("u", [])], JUDGE, TODAY, PRICE_BOOK)[0]!;
+    const unpriced = compareKits([kit("u", [])], JUDGE, TODAY, PRICE_BOOK, CATALOGUE)[0]!;
     expect(priceOfDifference(unpriced, rows[0]!)).to.equal(null);
   });
   it("gives each under each school", () => {
     const loop = kit("l", [good("1", "elastic-loop-tourniquet")]);
-    const [own] = compareSchools([loop], JUDGE, TODAY);
+    const [own] = compareSchools([loop], JUDGE, TODAY, CATALOGUE);
     const of = (option: string) => own!.verdicts.find((v) => v.option === option)!.coverage;
     expect(of("tolerant")).to.be.closeTo((5 * 0.7) / 9, 1e-9);
     expect(of("protocol-only")).to.equal(0);
@@ -70,7 +71,7 @@ describe("kits that go out together", () => {
     { ...dresser, count: 1 },
   ];
   it("are judged as one, everything shared out once", () => {
-    const set = judgeSet(members, JUDGE, TODAY, "both");
+    const set = judgeSet(members, JUDGE, TODAY, "both", CATALOGUE);
     expect(set.audit.coverage).to.be.closeTo(1, 1e-12);
     expect(set.needs.map((n) => n.from)).to.deep.equal([
       [{ member: "b", units: 1 }],
@@ -82,7 +83,7 @@ describe("kits that go out together", () => {
   });
   it("two halves make a whole: 2 pads here and 2 there", () => {
     const half = (id: string) => ({ ...kit(id, [good("1", "gauze-pad", 2)]), count: 1 });
-    const set = judgeSet([half("x"), half("y")], JUDGE, TODAY, "halves");
+    const set = judgeSet([half("x"), half("y")], JUDGE, TODAY, "halves", CATALOGUE);
     expect(set.needs[1]).to.deep.equal({
       need: "pads",
       value: 1,
@@ -95,7 +96,7 @@ describe("kits that go out together", () => {
     expect(set.nobody).to.deep.equal(["tq", "light"]);
   });
   it("a pouch each is carried twice, and brings its pieces as often", () => {
-    const set = judgeSet([{ ...bleeder, count: 3 }], JUDGE, TODAY, "pouches");
+    const set = judgeSet([{ ...bleeder, count: 3 }], JUDGE, TODAY, "pouches", CATALOGUE);
     expect(set.twice).to.deep.equal(["tq"]);
     const file = setAudit([{ ...bleeder, count: 3 }], JUDGE, "pouches");
     expect(file.kit.lines[0]!.counted).to.equal(3);

@@ -1,13 +1,14 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import { audit } from "../../src/lib/core/audit/audit.ts";
-import { functionOf, LICENSED_ONLY, shippedType } from "../../src/lib/core/catalogue/catalogue.ts";
+import {} from "../../src/lib/core/catalogue/catalogue.ts";
 import { CATEGORIES } from "../../src/lib/core/model/functionRecord.ts";
 import { itemTypeSchema, SENSITIVITIES } from "../../src/lib/core/model/itemType.ts";
 import { searchTypes } from "../../src/lib/core/card/searchTypes.ts";
 import { integrity } from "../../src/lib/core/formats/integrity.ts";
 import { listSchema } from "../../src/lib/core/model/list.ts";
 import { auditOf } from "../../src/lib/core/records/auditOf.ts";
-import { isInspectionPoint, pointsFor } from "../../src/lib/core/inspect/points.ts";
+import { pointsFor } from "../../src/lib/core/inspect/points.ts";
 import { parsePriceBook } from "../../src/lib/core/formats/priceCsv.ts";
 import { parseWorkspace } from "../../src/lib/core/formats/workspaceFile.ts";
 import { requiredQuantity } from "../../src/lib/core/reference/quantity.ts";
@@ -35,7 +36,9 @@ describe("the catalogue", () => {
   it("every credit is for a known function, in a known category with words", () => {
     for (const t of ITEM_TYPES)
       for (const c of t.functions)
-        expect(functionOf(c.function), `${t.id} ${c.function}`).to.not.equal(undefined);
+        expect(CATALOGUE.functions.get(c.function), `${t.id} ${c.function}`).to.not.equal(
+          undefined,
+        );
     for (const f of FUNCTIONS) expect(CATEGORY_LABEL[f.category]).to.be.a("string");
     expect(CATEGORIES).to.have.length(16);
   });
@@ -48,17 +51,17 @@ describe("the catalogue", () => {
     }
   });
   it("every type has its inspection points, 2 to 8 of them, and every point is used", () => {
-    for (const t of ITEM_TYPES) expect(pointsFor(t.id).length, t.id).to.be.within(2, 8);
+    for (const t of ITEM_TYPES) expect(pointsFor(t.id, CATALOGUE).length, t.id).to.be.within(2, 8);
     const used = new Set(Object.values(POINTS_BY_TYPE).flat());
-    for (const p of used) expect(isInspectionPoint(p), p).to.equal(true);
+    for (const p of used) expect(CATALOGUE.points.has(p), p).to.equal(true);
     for (const p of INSPECTION_POINTS) expect(used.has(p.id), p.id).to.equal(true);
-    expect(Object.keys(POINTS_BY_TYPE).filter((id) => !shippedType(id))).to.deep.equal([]);
+    expect(Object.keys(POINTS_BY_TYPE).filter((id) => !CATALOGUE.types.get(id))).to.deep.equal([]);
   });
   it("words and cautions name known types and functions", () => {
     for (const id of [...Object.keys(CARD_WORDS), ...CAUTIONS.flatMap((c) => c.itemTypes ?? [])])
-      expect(shippedType(id), id).to.not.equal(undefined);
+      expect(CATALOGUE.types.get(id), id).to.not.equal(undefined);
     for (const id of CAUTIONS.flatMap((c) => c.functions ?? []))
-      expect(functionOf(id), id).to.not.equal(undefined);
+      expect(CATALOGUE.functions.get(id), id).to.not.equal(undefined);
     for (const f of FUNCTIONS) expect(hasThing(f.id), f.id).to.equal(true);
   });
   it("every tablet, all that is for licensed use and all that clashes has its caution", () => {
@@ -68,7 +71,7 @@ describe("the catalogue", () => {
     };
     for (const t of ITEM_TYPES) {
       const wanted =
-        (t.medicine && t.measure === "dose") || t.clash.length > 0 || LICENSED_ONLY.has(t.id);
+        (t.medicine && t.measure === "dose") || t.clash.length > 0 || t.licensed === true;
       // What only washes or cools carries no caution of its own.
       const plain = ["hand-sanitiser", "petroleum-jelly", "sunscreen", "hand-towelette"];
       if (wanted && !plain.includes(t.id))
@@ -86,8 +89,8 @@ describe("the catalogue", () => {
     ).to.deep.equal(["snakes", "vehicle-heat"]);
   });
   it("is found by any name, in either spelling", () => {
-    expect(searchTypes("hemostatic gau")[0]!.id).to.equal("haemostatic-gauze");
-    expect(ids(searchTypes("space blanket"))).to.include("foil-blanket");
+    expect(searchTypes("hemostatic gau", CATALOGUE)[0]!.id).to.equal("haemostatic-gauze");
+    expect(ids(searchTypes("space blanket", CATALOGUE))).to.include("foil-blanket");
   });
 });
 
@@ -97,7 +100,7 @@ describe("the shipped lists", () => {
     describe(list.title, () => {
       it("is a right list of 15 to 45 needs, each with a reason, and says what it is not", () => {
         expect(listSchema.safeParse(list).success).to.equal(true);
-        expect(integrity(auditFile(list.needs, []))).to.deep.equal([]);
+        expect(integrity(auditFile(list.needs, []), CATALOGUE)).to.deep.equal([]);
         expect(list.needs.length).to.be.within(15, 45);
         for (const n of list.needs) expect(n.reason, n.id).to.match(/^[A-Z].{15,}\.$/);
         expect(list.isNot).to.match(/not/i);
@@ -116,10 +119,8 @@ describe("the shipped lists", () => {
             ...(p.volumeMl ? { volumeMl: p.volumeMl } : {}),
           })),
         );
-        const a = audit(everything, TODAY);
-        a.needs.forEach((n, i) =>
-          expect(n.values[6], a.bench.needs[i]!.need.id).to.be.closeTo(1, 1e-9),
-        );
+        const a = audit(everything, TODAY, CATALOGUE);
+        a.needs.forEach((n, i) => expect(n.met, a.bench.needs[i]!.need.id).to.be.closeTo(1, 1e-9));
       });
       it("has sensible sums from 1 person to 30, 2 hours to 14 days", () => {
         for (const n of list.needs) {
@@ -128,7 +129,7 @@ describe("the shipped lists", () => {
           expect(small, n.id).to.be.at.least(1);
           expect(large, n.id).to.be.at.least(small);
           expect(large, n.id).to.be.at.most(
-            functionOf(n.function)!.unit === "millilitre" ? 5000 : 450,
+            CATALOGUE.functions.get(n.function)!.unit === "millilitre" ? 5000 : 450,
           );
         }
       });
@@ -149,8 +150,8 @@ describe("the price book", () => {
     expect(parsePriceBook(PRICE_BOOK).ok).to.equal(true);
     expect(PRICE_BOOK.products.length).to.be.within(140, 200);
     for (const p of PRICE_BOOK.products) {
-      expect(shippedType(p.itemType), p.id).to.not.equal(undefined);
-      expect(LICENSED_ONLY.has(p.itemType), p.id).to.equal(false);
+      expect(CATALOGUE.types.get(p.itemType), p.id).to.not.equal(undefined);
+      expect(CATALOGUE.types.get(p.itemType)!.licensed, p.id).to.not.equal(true);
     }
   });
 });
@@ -161,6 +162,7 @@ describe("the demo", () => {
       JSON.parse(
         JSON.stringify({ format: "wide-sieve.workspace", version: 1, records: demoRecords() }),
       ),
+      CATALOGUE,
     );
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
     const records = demoRecords();
@@ -169,8 +171,11 @@ describe("the demo", () => {
     expect(
       kits.map(
         (k) =>
-          audit(auditOf(k, brief.kind === "brief" ? brief.brief : (null as never), []), TODAY)
-            .grade,
+          audit(
+            auditOf(k, brief.kind === "brief" ? brief.brief : (null as never), []),
+            TODAY,
+            CATALOGUE,
+          ).grade,
       ),
     ).to.deep.equal(["Not ready", "Not ready", "Partial"]);
     const crew = kits[0]!.kit.lines;

@@ -1,3 +1,4 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import fc from "fast-check";
 import { readFileSync } from "node:fs";
@@ -18,7 +19,7 @@ import { PRICE_BOOK } from "../../src/lib/data/priceBook.ts";
 import { auditFile, good, need } from "./build.ts";
 
 const problems = (json: unknown): string => {
-  const parsed = parseAudit(json);
+  const parsed = parseAudit(json, CATALOGUE);
   return parsed.ok ? "" : parsed.problems.map((p) => `${p.where}: ${p.what}`).join("\n");
 };
 /** A right file with one thing changed. */
@@ -110,7 +111,7 @@ describe("an audit file with something wrong says what and where", () => {
     file.kit.lines[0].colour = "red";
     file.brief.limits = { decibel: 3 };
     const before = structuredClone(file);
-    const parsed = parseAudit(file);
+    const parsed = parseAudit(file, CATALOGUE);
     if (!parsed.ok) throw new Error(JSON.stringify(parsed.problems));
     expect(parsed.value.kept).to.deep.include.members([
       { at: ["note"], value: "mine" },
@@ -134,7 +135,7 @@ describe("an audit file with something wrong says what and where", () => {
 describe("the workspace file", () => {
   const text = writeWorkspace(demoRecords());
   it("is the same, byte for byte, when written, read and written again", () => {
-    const read = parseWorkspace(JSON.parse(text));
+    const read = parseWorkspace(JSON.parse(text), CATALOGUE);
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
     expect(writeWorkspace(read.value.records)).to.equal(text);
   });
@@ -147,7 +148,7 @@ describe("the workspace file", () => {
   it("says which record is wrong, and gives none of them then", () => {
     const json = JSON.parse(text);
     json.records[1].kit.lines[0].counted = -3;
-    const read = parseWorkspace(json);
+    const read = parseWorkspace(json, CATALOGUE);
     expect(read.ok).to.equal(false);
     if (!read.ok) expect(read.problems[0]!.where).to.equal("records[1].kit.lines[0].counted");
   });
@@ -156,7 +157,7 @@ describe("the workspace file", () => {
     const without = (change: (j: any) => void) => {
       const json = JSON.parse(text);
       change(json);
-      const read = parseWorkspace(json);
+      const read = parseWorkspace(json, CATALOGUE);
       return read.ok ? "" : read.problems[0]!.what;
     };
     expect(without((j) => delete j.records)).to.match(/cut short/);
@@ -164,7 +165,7 @@ describe("the workspace file", () => {
     const json = JSON.parse(text);
     const at = json.records.findIndex((r: { kind: string }) => r.kind === "brief");
     const [{ id }] = json.records.splice(at, 1);
-    const read = parseWorkspace(json);
+    const read = parseWorkspace(json, CATALOGUE);
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
     expect(read.value.mended[0]!.what).to.match(/brief/);
     expect(read.value.records.find((r) => r.id === id)).to.deep.include({ kind: "brief" });
@@ -232,7 +233,7 @@ describe("dates", () => {
 
 describe("the price book as CSV", () => {
   it("comes back as it was", () => {
-    const read = parsePriceCsv(priceCsv(PRICE_BOOK));
+    const read = parsePriceCsv(priceCsv(PRICE_BOOK), (id) => CATALOGUE.types.has(id));
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
     expect(read.value.products).to.deep.equal(PRICE_BOOK.products);
   });
@@ -253,7 +254,7 @@ describe("the price book as CSV", () => {
         const csv = priceCsv({ id: "x", title: "x", currency: "EUR", products });
         for (const line of csv.split("\r\n").slice(1))
           for (const cell of line.split(",")) expect(cell).to.not.match(/^"?[=+@\t]/);
-        const read = parsePriceCsv(csv);
+        const read = parsePriceCsv(csv, (id) => CATALOGUE.types.has(id));
         if (!read.ok) throw new Error(JSON.stringify(read.problems));
         expect(
           read.value.products.map((p) => p.title.replace(/^'(?=[=+\-@\t])/, "")),
@@ -263,14 +264,17 @@ describe("the price book as CSV", () => {
     );
   });
   it("says which row is wrong, and takes none then", () => {
-    const bad = parsePriceCsv("title,itemType,price\nGood,no-such-thing,1\nPads,gauze-pad,abc\n");
+    const bad = parsePriceCsv(
+      "title,itemType,price\nGood,no-such-thing,1\nPads,gauze-pad,abc\n",
+      (id) => CATALOGUE.types.has(id),
+    );
     expect(bad.ok).to.equal(false);
     if (!bad.ok)
       expect(bad.problems.map((p) => p.where)).to.deep.equal([
         "row 2, itemType",
         "row 3, price.amount",
       ]);
-    const headless = parsePriceCsv("a,b\n1,2\n");
+    const headless = parsePriceCsv("a,b\n1,2\n", (id) => CATALOGUE.types.has(id));
     expect(!headless.ok && headless.problems[0]!.what).to.match(
       /lacks the column 'title', 'itemType', 'price'/,
     );
@@ -309,6 +313,7 @@ describe("a file of an earlier version", () => {
   it("still loads: the first workspace that was ever written", () => {
     const read = parseWorkspace(
       JSON.parse(readFileSync(new URL("../fixtures/workspace-v1.json", import.meta.url), "utf8")),
+      CATALOGUE,
     );
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
     const kit = read.value.records.find((r) => r.kind === "kit")!;

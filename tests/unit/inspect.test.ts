@@ -1,3 +1,4 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import fc from "fast-check";
 import { audit } from "../../src/lib/core/audit/audit.ts";
@@ -22,14 +23,16 @@ describe("inspection points", () => {
   it("come 3 to 8 to a type, looked at before felt, felt before tried", () => {
     const order = ["look", "feel", "try"];
     for (const t of ITEM_TYPES) {
-      const by = pointsFor(t.id).map((p) => order.indexOf(p.by));
+      const by = pointsFor(t.id, CATALOGUE).map((p) => order.indexOf(p.by));
       expect(by.length, t.id).to.be.within(3, 8);
       expect(by, t.id).to.deep.equal([...by].sort());
     }
-    expect(pointsFor(null)).to.have.length(3);
+    expect(pointsFor(null, CATALOGUE)).to.have.length(3);
   });
   it("each says what good and failing look like and how to find out, once for all that share it", () => {
-    const all = new Map(ITEM_TYPES.flatMap((t) => pointsFor(t.id)).map((p) => [p.id, p]));
+    const all = new Map(
+      ITEM_TYPES.flatMap((t) => pointsFor(t.id, CATALOGUE)).map((p) => [p.id, p]),
+    );
     for (const p of all.values())
       for (const text of [p.good, p.failing, p.how]) expect(text.length, p.id).to.be.within(5, 200);
     expect(new Set([...all.values()].map((p) => p.good)).size).to.equal(all.size);
@@ -135,13 +138,23 @@ describe("splitting a line", () => {
 describe("once opened", () => {
   it("is good for its open life or to its print, whichever ends first", () => {
     // An ointment tube: 3 months. Opened March 2026, printed 2027-05: to the end of June 2026.
-    expect(goodOnceOpened("antibiotic-ointment", "2026-03", "2027-05")).to.equal("2026-06-30");
-    expect(goodOnceOpened("antibiotic-ointment", "2026-03", "2026-04")).to.equal("2026-04");
-    expect(goodOnceOpened("antibiotic-ointment", "2026-03", undefined)).to.equal("2026-06-30");
+    expect(
+      goodOnceOpened(CATALOGUE.types.get("antibiotic-ointment")!, "2026-03", "2027-05"),
+    ).to.equal("2026-06-30");
+    expect(
+      goodOnceOpened(CATALOGUE.types.get("antibiotic-ointment")!, "2026-03", "2026-04"),
+    ).to.equal("2026-04");
+    expect(
+      goodOnceOpened(CATALOGUE.types.get("antibiotic-ointment")!, "2026-03", undefined),
+    ).to.equal("2026-06-30");
   });
   it("is past at once for what is for one use, and unchanged for what has no open life", () => {
-    expect(goodOnceOpened("eyewash", "2026-03-10", "2028-01")).to.equal("2026-03-09");
-    expect(goodOnceOpened("gauze-pad", "2026-03", "2028-01")).to.equal("2028-01");
+    expect(goodOnceOpened(CATALOGUE.types.get("eyewash")!, "2026-03-10", "2028-01")).to.equal(
+      "2026-03-09",
+    );
+    expect(goodOnceOpened(CATALOGUE.types.get("gauze-pad")!, "2026-03", "2028-01")).to.equal(
+      "2028-01",
+    );
   });
 });
 
@@ -178,6 +191,7 @@ describe("the packing rules", () => {
           lines,
         ),
         TODAY,
+        CATALOGUE,
       ),
     ).map((f) => `${f.line} ${f.rule} ${f.state}`);
   it("a tourniquet at the bottom breaks one, an ampoule without a bag of its own another", () => {
@@ -219,7 +233,7 @@ describe("a second opinion", () => {
     { id: "c", itemType: "sling", claimed: 1 },
   ]);
   it("finds where both looked and differ; two stopwatches within one limit agree", () => {
-    expect(lookDifferences(first, second)).to.deep.equal([
+    expect(lookDifferences(first, second, CATALOGUE)).to.deep.equal([
       { line: "a", what: "count" },
       { line: "a", what: "condition" },
     ]);
@@ -232,6 +246,7 @@ describe("a second opinion", () => {
           [good("a", "gauze-pad", pads, { condition }), good("b", "trauma-shears")],
         ),
         TODAY,
+        CATALOGUE,
       );
     const a = agreement(audited(6, "sound"), audited(5, "worn"));
     expect(a.meshes).to.deep.equal([1, 1, 0.5, 0.5, 0.5, 0.5, 0.5]);
@@ -240,7 +255,11 @@ describe("a second opinion", () => {
     expect(a.kappa).to.equal(0);
   });
   it("has no kappa where both call everything sound", () => {
-    const a = audit(auditFile([need("n", "sling")], [good("a", "triangular-bandage")]), TODAY);
+    const a = audit(
+      auditFile([need("n", "sling")], [good("a", "triangular-bandage")]),
+      TODAY,
+      CATALOGUE,
+    );
     expect(agreement(a, a)).to.deep.include({ condition: 1, kappa: null, linesCompared: 1 });
   });
   it("takes a fact over whole, with what goes with it", () => {

@@ -1,11 +1,14 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
+import { typeLookup } from "../../src/lib/core/catalogue/catalogue.ts";
 import { expect } from "chai";
 import { labelsFor } from "../../src/lib/core/labels/labels.ts";
 import { LABEL_SHEETS, spotOf } from "../../src/lib/core/labels/sheets.ts";
 import { wearSince } from "../../src/lib/core/bag/looks.ts";
-import { shippedType } from "../../src/lib/core/catalogue/catalogue.ts";
 import type { Kit } from "../../src/lib/core/model/kit.ts";
 import { contentsCard, contentsRows } from "../../src/lib/report/contentsCard.ts";
 import { labelSheet, labelText } from "../../src/lib/report/labelSheet.ts";
+
+const typeOf = typeLookup([], CATALOGUE);
 
 const POCKETS = [{ id: "p1", name: "Lid pocket", place: "pocket" as const }];
 const KIT: Kit = {
@@ -23,16 +26,16 @@ const KIT: Kit = {
 
 describe("labels", () => {
   it("are for pockets with something in them, unmarked medicines of known kind, opened things", () => {
-    const labels = labelsFor(KIT, POCKETS, shippedType);
-    expect(labels.map((l) => [l.kind, labelText(l, shippedType).head])).to.deep.equal([
+    const labels = labelsFor(KIT, POCKETS, typeOf);
+    expect(labels.map((l) => [l.kind, labelText(l, typeOf).head])).to.deep.equal([
       ["pocket", "Lid pocket"],
       ["medicine", "Paracetamol tablet 500 mg"],
       ["medicine", "Ibuprofen tablet"],
       ["opened", "Redness eye drops"],
     ]);
-    expect(labelText(labels[0]!, shippedType).lines).to.deep.equal(["4 × Sterile gauze pad"]);
-    expect(labelText(labels[2]!, shippedType).lines[0]).to.match(/^strength: _/);
-    expect(labelText(labels[3]!, shippedType).lines).to.deep.equal([
+    expect(labelText(labels[0]!, typeOf).lines).to.deep.equal(["4 × Sterile gauze pad"]);
+    expect(labelText(labels[2]!, typeOf).lines[0]).to.match(/^strength: _/);
+    expect(labelText(labels[3]!, typeOf).lines).to.deep.equal([
       "opened Sept 2026",
       "good to 31 Oct 2026",
     ]);
@@ -54,8 +57,8 @@ describe("labels", () => {
   });
   it("fill as many pages as they need, one turn of the page each", () => {
     const sheet = LABEL_SHEETS.find((s) => s.id === "a4-21")!;
-    const many = Array.from({ length: 22 }, () => labelsFor(KIT, POCKETS, shippedType)[1]!);
-    const content = labelSheet(many, sheet, 0, shippedType).content as { pageBreak?: string }[];
+    const many = Array.from({ length: 22 }, () => labelsFor(KIT, POCKETS, typeOf)[1]!);
+    const content = labelSheet(many, sheet, 0, typeOf).content as { pageBreak?: string }[];
     expect(content.filter((c) => c.pageBreak === "before")).to.have.length(1);
     expect(content).to.have.length(22 + 2);
   });
@@ -63,7 +66,7 @@ describe("labels", () => {
 
 describe("a contents card that is true", () => {
   it("lists what lies there with its date, and the next one", () => {
-    const { rows, next } = contentsRows(KIT, POCKETS, shippedType);
+    const { rows, next } = contentsRows(KIT, POCKETS, typeOf);
     expect(rows.map((r) => [r.pieces, r.counted, r.name, r.place, r.expires])).to.deep.equal([
       [4, true, "Sterile gauze pad", "Lid pocket", "2028-02"],
       [8, true, "Paracetamol tablet", "", ""],
@@ -72,12 +75,12 @@ describe("a contents card that is true", () => {
       [1, false, "Redness eye drops", "", "2026-10-31"],
     ]);
     expect(next).to.equal("2026-10-31");
-    expect(JSON.stringify(contentsCard(KIT, POCKETS, shippedType, "2026-09-30"))).to.include(
+    expect(JSON.stringify(contentsCard(KIT, POCKETS, typeOf, "2026-09-30"))).to.include(
       "next date 31 Oct 2026",
     );
   });
   it("says so where nothing is dated", () => {
-    expect(contentsRows({ ...KIT, lines: [KIT.lines[1]!] }, [], shippedType).next).to.equal(null);
+    expect(contentsRows({ ...KIT, lines: [KIT.lines[1]!] }, [], typeOf).next).to.equal(null);
   });
 });
 

@@ -1,3 +1,4 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import fc from "fast-check";
 import { cellNumber, defused, undefused } from "../../src/lib/core/formats/cells.ts";
@@ -19,7 +20,7 @@ const NAME = { id: "mine", title: "Mine" };
 const read = (csv: string) => {
   const rows = csvRows(csv);
   if (!rows.ok) return rows;
-  return listFromRows(rows.value, NAME);
+  return listFromRows(rows.value, NAME, (id) => CATALOGUE.types.has(id), CATALOGUE);
 };
 const problemsOf = (csv: string): string[] => {
   const got = read(csv);
@@ -180,14 +181,14 @@ describe("a reference list as JSON", () => {
   it("carries the own item types its stand-ins name, and comes back the same", () => {
     const file = listFile(list, [own, { ...own, id: "not-named" }]);
     expect(file.itemTypes).to.deep.equal([own]);
-    expect(parseListFile(JSON.parse(JSON.stringify(file)))).to.deep.equal({
+    expect(parseListFile(JSON.parse(JSON.stringify(file)), CATALOGUE)).to.deep.equal({
       ok: true,
       value: file,
     });
   });
   it("refuses a stand-in of an unknown type, a newer version, another format", () => {
     const bad = (json: unknown) => {
-      const got = parseListFile(json);
+      const got = parseListFile(json, CATALOGUE);
       return got.ok ? [] : got.problems.map((p) => `${p.where} ${p.what}`);
     };
     expect(bad(listFile(list, []))[0]).to.match(/'my-wrap' is not an item type/);

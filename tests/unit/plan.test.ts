@@ -1,3 +1,4 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import fc from "fast-check";
 import { audit } from "../../src/lib/core/audit/audit.ts";
@@ -62,7 +63,7 @@ describe("cheapest that is Ready", () => {
       good("s", "triangular-bandage", 9),
     ];
     const file = auditFile(needs, lines);
-    expect(audit(file, TODAY).grade).to.equal("Partial");
+    expect(audit(file, TODAY, CATALOGUE).grade).to.equal("Partial");
     const r = request(file, [product("saline", "saline-ampoule", 1, 3, { volumeMl: 50 })]);
     expect(bought(r)).to.deep.equal(["2 saline"]);
     expect(solve(r).choice.after.grade).to.equal("Ready");
@@ -219,11 +220,11 @@ function exhaustive(r: PlanRequest, most: number) {
     const a = audit(
       { ...r.audit, kit: { ...r.audit.kit, lines: [...r.audit.kit.lines, ...lines] } },
       TODAY,
+      CATALOGUE,
     );
     if (a.grade === "Ready") cheapest = Math.min(cheapest, price);
     const vital = a.needs.reduce(
-      (s, n, i) =>
-        s + (a.bench.needs[i]!.tier === "vital" ? a.bench.needs[i]!.weight * n.values[6]! : 0),
+      (s, n, i) => s + (a.bench.needs[i]!.tier === "vital" ? a.bench.needs[i]!.weight * n.met : 0),
       0,
     );
     const better = vital - best.vital || a.coverage! - best.coverage;
@@ -318,7 +319,7 @@ describe("against exhaustive search on small random cases", () => {
         const a = outcome.choice.after;
         const vital = a.needs.reduce(
           (s, n, i) =>
-            s + (a.bench.needs[i]!.tier === "vital" ? a.bench.needs[i]!.weight * n.values[6]! : 0),
+            s + (a.bench.needs[i]!.tier === "vital" ? a.bench.needs[i]!.weight * n.met : 0),
           0,
         );
         expect(outcome.choice.price).to.be.at.most(c.budget);

@@ -1,3 +1,4 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import loadHighs from "highs";
 import type { AuditFile } from "../../src/lib/core/model/auditFile.ts";
 import { highsSolver } from "../../src/lib/core/plan/highsSolver.ts";
@@ -37,6 +38,7 @@ export const request = (
   more: Partial<PlanRequest> = {},
 ): PlanRequest => ({
   audit: file,
+  catalogue: CATALOGUE,
   book: bookOf(products),
   question: "cheapest",
   target: "ready",

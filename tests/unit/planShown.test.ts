@@ -1,3 +1,4 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import { frontier } from "../../src/lib/core/plan/frontier.ts";
 import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
@@ -139,7 +140,8 @@ describe("what the plan of a kit is asked", () => {
   const brief = { ...file.brief, limits: { budget: 50, massG: 900 } };
   it("takes limits from the brief, the budget from the plan where it has one", () => {
     const asked = (budget: number | null) =>
-      planRequestOf({ question: "cheapest", budget }, { ...file, brief }, book, TODAY).limits;
+      planRequestOf({ question: "cheapest", budget }, { ...file, brief }, book, TODAY, CATALOGUE)
+        .limits;
     expect(asked(null)).to.deep.equal({ budget: 50, massG: 900, volumeMl: null });
     expect(asked(20).budget).to.equal(20);
   });
@@ -157,6 +159,7 @@ describe("what the plan of a kit is asked", () => {
       file,
       book,
       TODAY,
+      CATALOGUE,
     );
     expect(asked).to.deep.include({
       target: 0.8,
@@ -167,7 +170,13 @@ describe("what the plan of a kit is asked", () => {
     });
   });
   it("without wishes asks for Ready, at any number of sources", () => {
-    const asked = planRequestOf({ question: "cheapest", budget: null }, file, book, TODAY);
+    const asked = planRequestOf(
+      { question: "cheapest", budget: null },
+      file,
+      book,
+      TODAY,
+      CATALOGUE,
+    );
     expect(asked).to.deep.include({ target: "ready", exclude: [], keep: [], maxSources: null });
     expect(asked.limits).to.deep.equal(NO_LIMITS);
   });

@@ -1,3 +1,4 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import type { Compartment } from "../../src/lib/core/model/container.ts";
 import { expect } from "chai";
 import fc from "fast-check";
@@ -13,7 +14,6 @@ import type { PlanRequest } from "../../src/lib/core/plan/request.ts";
 import { NO_LIMITS } from "../../src/lib/core/plan/planModel.ts";
 import { partOf, portionsOf } from "../../src/lib/core/plan/portions.ts";
 import { without } from "../../src/lib/core/plan/whatIf.ts";
-import { shippedType } from "../../src/lib/core/catalogue/catalogue.ts";
 import { auditFile, good, need, TODAY } from "./build.ts";
 import { product, purchasesOf, realSolver, request, solved } from "./planBuild.ts";
 
@@ -151,16 +151,19 @@ describe("training", () => {
 describe("repacking and swapping under a limit on weight", () => {
   it("carries half metres of a single roll, single pieces, and nothing less of what must be long", () => {
     const tape = good("t", "duct-tape", 1, { sizeMm: [50, 10_000] });
-    const type = shippedType("duct-tape")!;
+    const type = CATALOGUE.types.get("duct-tape")!;
     expect(portionsOf(tape, type)).to.deep.equal({ step: 0.5, steps: 20 });
     expect(portionsOf(tape, type, false)).to.deep.equal({ step: 10, steps: 1 });
     expect(partOf(tape, type, 1.5).sizeMm).to.deep.equal([50, 1500]);
     const pads = good("p", "gauze-pad", 12);
-    expect(portionsOf(pads, shippedType("gauze-pad")!)).to.deep.equal({ step: 1, steps: 12 });
-    expect(partOf(pads, shippedType("gauze-pad")!, 5).counted).to.equal(5);
+    expect(portionsOf(pads, CATALOGUE.types.get("gauze-pad")!)).to.deep.equal({
+      step: 1,
+      steps: 12,
+    });
+    expect(partOf(pads, CATALOGUE.types.get("gauze-pad")!, 5).counted).to.equal(5);
   });
   it("keeps of twelve pads the four that are needed and fit, and says so", () => {
-    const each = shippedType("gauze-pad")!.massG!;
+    const each = CATALOGUE.types.get("gauze-pad")!.massG!;
     const file = auditFile(
       [need("p", "medium-wound-pad", { quantity: { base: 4 }, tier: "vital" })],
       [good("pads", "gauze-pad", 12, { sizeMm: [100, 100] })],
@@ -184,7 +187,7 @@ describe("repacking and swapping under a limit on weight", () => {
     expect(outcome.choice.load.massG).to.be.at.most(6 * each + 1e-9);
   });
   it("does not repack what the user always carries", () => {
-    const each = shippedType("gauze-pad")!.massG!;
+    const each = CATALOGUE.types.get("gauze-pad")!.massG!;
     const file = auditFile(
       [need("p", "medium-wound-pad", { quantity: { base: 4 }, tier: "vital" })],
       [good("pads", "gauze-pad", 12, { sizeMm: [100, 100] })],
@@ -196,7 +199,7 @@ describe("repacking and swapping under a limit on weight", () => {
     expect(outcome.status).to.equal("infeasible");
   });
   it("swaps a good heavy thing for a light one that does the same", () => {
-    const heavy = shippedType("insulated-bag")!.massG!;
+    const heavy = CATALOGUE.types.get("insulated-bag")!.massG!;
     const file = auditFile(
       [
         need("w", "heat-retention", {
@@ -285,11 +288,12 @@ describe("repacking and swapping under a limit on weight", () => {
                 const kit = { ...file, kit: { ...file.kit, lines } };
                 // Bought things weigh what the price book says, as the planner reckons.
                 const carried =
-                  kitLoad({ ...file, kit: { ...file.kit, lines: lines.slice(0, 2) } }).massG +
+                  kitLoad({ ...file, kit: { ...file.kit, lines: lines.slice(0, 2) } }, CATALOGUE)
+                    .massG +
                   x * products[0]!.massG! +
                   y * products[1]!.massG!;
                 if (carried > c.mass + 1e-9) continue;
-                const after = audit(kit, TODAY);
+                const after = audit(kit, TODAY, CATALOGUE);
                 const key = [vitalOf(after), after.coverage!, -price];
                 const at = key.findIndex((v, i) => Math.abs(v - best[i]!) > 1e-9);
                 if (at >= 0 && key[at]! > best[at]!) best = key;

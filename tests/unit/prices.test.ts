@@ -1,3 +1,5 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
+import { typeLookup } from "../../src/lib/core/catalogue/catalogue.ts";
 import { expect } from "chai";
 import fc from "fast-check";
 import {
@@ -23,6 +25,9 @@ let solver: Solver;
 before(async () => {
   solver = await realSolver();
 });
+
+const typeOf = typeLookup([], CATALOGUE);
+const isType = (id: string) => typeOf(id) !== undefined;
 
 describe("a product's price", () => {
   it("keeps what it was before, with its day", () => {
@@ -71,7 +76,7 @@ describe("a supplier's list", () => {
       { code: "lead", id: "a", from: 2, to: 6 },
       { code: "back", id: "b" },
     ]);
-    expect(after.products.map(mayPropose)).to.deep.equal([false, true, true]);
+    expect(after.products.map((p) => mayPropose(p, typeOf))).to.deep.equal([false, true, true]);
     expect(after.products[2]).to.equal(book.products[2]);
     expect(applyPriceList(after, list).changes).to.deep.equal([]);
   });
@@ -212,7 +217,7 @@ describe("a price list in any table", () => {
               product(p.id, "gauze-pad", p.pack, p.cents / 100, { title: p.title }),
             ),
           );
-          const back = parsePriceCsv(priceCsv(book));
+          const back = parsePriceCsv(priceCsv(book), isType);
           if (!back.ok) throw new Error(JSON.stringify(back.problems));
           const merged = mergeBooks(book, back.value, "2026-11-26");
           expect(merged.added).to.equal(0);
@@ -239,7 +244,7 @@ describe("a shopping list", () => {
   ];
   it("stands by source, the slowest first, with what is left over and what may stand in", () => {
     const r = request(file, products, { target: 1 });
-    const sources = shoppingList(actionsOf(solved(r, solver), r), r.book);
+    const sources = shoppingList(actionsOf(solved(r, solver), r), r.book, typeOf);
     expect(sources.map((s) => [s.source, s.price, s.leadDays])).to.deep.equal([
       ["Ferry", 1.5, 9],
       ["Mill", 4, 2],
@@ -265,6 +270,6 @@ describe("a shopping list", () => {
   it("names no stand-in that is smaller, out of stock or for licensed use", () => {
     const five = products[0]!;
     const ten = { ...products[2]!, inStock: false };
-    expect(alternates(five, bookOf([five, products[1]!, ten]))).to.deep.equal([]);
+    expect(alternates(five, bookOf([five, products[1]!, ten]), typeOf)).to.deep.equal([]);
   });
 });

@@ -1,3 +1,4 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import fc from "fast-check";
 import ExcelJS from "exceljs";
@@ -55,10 +56,16 @@ describe("whatever is in the kits", () => {
   it("a set of one kit is that kit", () => {
     fc.assert(
       fc.property(anyKit, (lines) => {
-        const one = judgeSet([{ id: "k", file: fileOf(lines), count: 1 }], JUDGE, TODAY, "one");
-        const alone = audit(fileOf(lines), TODAY);
+        const one = judgeSet(
+          [{ id: "k", file: fileOf(lines), count: 1 }],
+          JUDGE,
+          TODAY,
+          "one",
+          CATALOGUE,
+        );
+        const alone = audit(fileOf(lines), TODAY, CATALOGUE);
         expect(one.audit.coverage).to.equal(alone.coverage);
-        expect(one.needs.map((n) => n.value)).to.deep.equal(alone.needs.map((n) => n.values[6]));
+        expect(one.needs.map((n) => n.value)).to.deep.equal(alone.needs.map((n) => n.met));
       }),
       { numRuns: 60 },
     );
@@ -72,9 +79,12 @@ describe("whatever is in the kits", () => {
           JUDGE,
           TODAY,
           "two",
+          CATALOGUE,
         );
         for (const file of files)
-          expect(set.audit.coverage!).to.be.at.least(audit(file, TODAY).coverage! - 1e-9);
+          expect(set.audit.coverage!).to.be.at.least(
+            audit(file, TODAY, CATALOGUE).coverage! - 1e-9,
+          );
         // and no piece serves twice: what each gives adds up to no more than is asked
         set.needs.forEach((n, i) =>
           expect(n.from.reduce((s, f) => s + f.units, 0)).to.be.at.most(
@@ -96,6 +106,7 @@ describe("whatever is in the kits", () => {
           JUDGE,
           TODAY,
           PRICE_BOOK,
+          CATALOGUE,
         );
         const sum = (why: readonly { points: number }[]) => why.reduce((s, c) => s + c.points, 0);
         expect(sum(whyAhead(a!, b!))).to.be.closeTo(a!.coverage! - b!.coverage!, 1e-9);
@@ -108,7 +119,7 @@ describe("whatever is in the kits", () => {
     fc.assert(
       fc.property(anyKit, (lines) => {
         const file = fileOf(lines);
-        const before = audit(file, TODAY).coverage!;
+        const before = audit(file, TODAY, CATALOGUE).coverage!;
         for (const l of lines)
           for (const trial of [
             { kind: "sound" as const, line: l.id },
@@ -116,7 +127,9 @@ describe("whatever is in the kits", () => {
             { kind: "within-reach" as const, line: l.id },
             { kind: "more" as const, line: l.id, pieces: 2 },
           ])
-            expect(audit(applyTrial(file, trial), TODAY).coverage!).to.be.at.least(before - 1e-9);
+            expect(audit(applyTrial(file, trial), TODAY, CATALOGUE).coverage!).to.be.at.least(
+              before - 1e-9,
+            );
       }),
       { numRuns: 40 },
     );
@@ -124,7 +137,7 @@ describe("whatever is in the kits", () => {
   it("the calendar has each uid once, only days that exist, in order", () => {
     fc.assert(
       fc.property(anyKit, (lines) => {
-        const due = calendarOf(fileOf(lines), "k", PRICE_BOOK, TODAY);
+        const due = calendarOf(fileOf(lines), "k", PRICE_BOOK, TODAY, CATALOGUE);
         expect(new Set(due.map((d) => d.uid)).size).to.equal(due.length);
         for (const d of due) expect(isDay(d.day), d.day).to.equal(true);
         expect(due.map((d) => d.day)).to.deep.equal(due.map((d) => d.day).sort());
@@ -140,7 +153,7 @@ describe("whatever is in the kits", () => {
   it("upkeep adds up by year and by type, looks five years ahead, and grows with the pieces", () => {
     fc.assert(
       fc.property(anyKit, (lines) => {
-        const cost = upkeep(fileOf(lines), PRICE_BOOK, TODAY);
+        const cost = upkeep(fileOf(lines), PRICE_BOOK, TODAY, CATALOGUE);
         expect(cost.years).to.have.length(YEARS + 1);
         expect(cost.years.reduce((s, y) => s + y.price, 0)).to.be.closeTo(cost.total, 0.05);
         for (const y of cost.years)
@@ -149,6 +162,7 @@ describe("whatever is in the kits", () => {
           fileOf(lines.map((l) => ({ ...l, counted: (l.counted ?? 0) + 3 }))),
           PRICE_BOOK,
           TODAY,
+          CATALOGUE,
         );
         expect(more.total).to.be.at.least(cost.total - 0.05);
       }),
@@ -215,7 +229,12 @@ describe("a list as a spreadsheet file", () => {
         row.eachCell({ includeEmpty: true }, (c) => cells.push(c.text));
         rows.push(cells);
       });
-      const read = listFromRows(rows, { id: shipped.id, title: "" });
+      const read = listFromRows(
+        rows,
+        { id: shipped.id, title: "" },
+        (id) => CATALOGUE.types.has(id),
+        CATALOGUE,
+      );
       if (!read.ok) throw new Error(JSON.stringify(read.problems));
       const { version: _, ...want } = shipped;
       expect(read.value, shipped.id).to.deep.equal(want);

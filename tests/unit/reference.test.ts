@@ -1,6 +1,7 @@
+import { typeLookup } from "../../src/lib/core/catalogue/catalogue.ts";
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import fc from "fast-check";
-import { shippedType } from "../../src/lib/core/catalogue/catalogue.ts";
 import { audit } from "../../src/lib/core/audit/audit.ts";
 import { briefEffect } from "../../src/lib/core/brief/briefEffect.ts";
 import type { Brief } from "../../src/lib/core/model/brief.ts";
@@ -17,9 +18,11 @@ import { schools } from "../../src/lib/core/model/houseRules.ts";
 import { SHIPPED_LISTS } from "../../src/lib/data/lists/index.ts";
 import { auditFile, good, need, TODAY } from "./build.ts";
 
+const typeOf = typeLookup([], CATALOGUE);
+
 /** Two that the stand-ins name, one of its own credit, one that does nothing here. */
 const SOME_TYPES = ["gauze-nonsterile", "sanitary-pad", "gauze-pad", "torch"].map((id) =>
-  shippedType(id)!,
+  CATALOGUE.types.get(id)!,
 );
 const list = (...needs: Need[]) => ({ id: "l", title: "l", needs });
 const brief = (more: Partial<Brief> = {}): Brief => ({
@@ -55,7 +58,7 @@ describe("combining lists: the stricter rule wins", () => {
     spec: { minSizeMm: [90, 90], sterile: true },
   });
   it("takes each part from the stricter side", () => {
-    const both = stricterNeed(a, b, shippedType);
+    const both = stricterNeed(a, b, typeOf);
     expect(both).to.deep.include({
       id: "pads",
       tier: "vital",
@@ -65,7 +68,7 @@ describe("combining lists: the stricter rule wins", () => {
     });
   });
   it("says what the second list changed, and where each need comes from", () => {
-    const got = combineLists(list(a, need("g", "gloves")), list(b, need("g", "tape")), shippedType);
+    const got = combineLists(list(a, need("g", "gloves")), list(b, need("g", "tape")), typeOf);
     expect(got.map((o) => [o.need.id, o.from])).to.deep.equal([
       ["pads", "both"],
       ["g", "first"],
@@ -79,12 +82,12 @@ describe("combining lists: the stricter rule wins", () => {
   });
   it("drops a stand-in that only one list takes, and keeps the smaller credit of two", () => {
     const standIn = (credit: number) => ({ accept: [{ itemType: "tape-x", credit }] });
-    const one = stricterNeed(need("a", "tape", standIn(0.8)), need("a", "tape"), shippedType);
+    const one = stricterNeed(need("a", "tape", standIn(0.8)), need("a", "tape"), typeOf);
     expect(one.accept).to.equal(undefined);
     const two = stricterNeed(
       need("a", "tape", standIn(0.8)),
       need("a", "tape", standIn(0.3)),
-      shippedType,
+      typeOf,
     );
     expect(two.accept).to.deep.equal([{ itemType: "tape-x", credit: 0.3 }]);
   });
@@ -93,16 +96,16 @@ describe("combining lists: the stricter rule wins", () => {
     const both = stricterNeed(
       need("a", "tape", when(["saws"])),
       need("a", "tape", when(["axes"])),
-      shippedType,
+      typeOf,
     );
     expect(both.when).to.deep.equal({ activities: ["saws", "axes"] });
-    const always = stricterNeed(need("a", "tape", when(["saws"])), need("a", "tape"), shippedType);
+    const always = stricterNeed(need("a", "tape", when(["saws"])), need("a", "tape"), typeOf);
     expect(always.when).to.equal(undefined);
     // daysMin 3 with saws, against saws alone: saws alone is the wider one
     const wider = stricterNeed(
       need("a", "tape", { when: { activities: ["saws"], daysMin: 3 } }),
       need("a", "tape", when(["saws"])),
-      shippedType,
+      typeOf,
     );
     expect(wider.when).to.deep.equal({ activities: ["saws"] });
   });
@@ -168,17 +171,18 @@ describe("combining lists: the stricter rule wins", () => {
     fc.assert(
       fc.property(anyNeed, anyNeed, anyBrief, (x, y, some) => {
         const [p, q] = [clean(x), clean(y)];
-        const both = stricterNeed(p, q, shippedType);
+        const both = stricterNeed(p, q, typeOf);
         const b = brief(some);
         for (const one of [p, q]) {
           if (conditionHolds(one.when, b)) expect(conditionHolds(both.when, b)).to.equal(true);
           expect(requiredQuantity(both, b)).to.be.at.least(requiredQuantity(one, b));
           for (const type of SOME_TYPES) {
-            const credit = (n: Need) => effectiveCredit(type, n.function, n.accept, rules).credit;
+            const credit = (n: Need) =>
+              effectiveCredit(type, n.function, n.accept, rules, CATALOGUE).credit;
             expect(credit(both)).to.be.at.most(credit(one) + 1e-12);
           }
           const line = good("l", "gauze-pad", 1, { sizeMm: [60, 90] });
-          const gauze = shippedType("gauze-pad")!;
+          const gauze = CATALOGUE.types.get("gauze-pad")!;
           expect(specFactor(line, gauze, both.spec).factor).to.be.at.most(
             specFactor(line, gauze, one.spec).factor + 1e-12,
           );
@@ -191,10 +195,10 @@ describe("combining lists: the stricter rule wins", () => {
     fc.assert(
       fc.property(anyNeed, anyNeed, (x, y) => {
         const [p, q] = [clean(x), clean(y)];
-        const ab = list(stricterNeed(p, q, shippedType));
-        const ba = list(stricterNeed(q, p, shippedType));
-        expect(compareLists(ab, ba, shippedType).changed).to.deep.equal([]);
-        expect(sameList(compareLists(list(p), list(p), shippedType))).to.equal(true);
+        const ab = list(stricterNeed(p, q, typeOf));
+        const ba = list(stricterNeed(q, p, typeOf));
+        expect(compareLists(ab, ba, typeOf).changed).to.deep.equal([]);
+        expect(sameList(compareLists(list(p), list(p), typeOf))).to.equal(true);
       }),
       { numRuns: 300 },
     );
@@ -215,7 +219,7 @@ describe("comparing lists", () => {
       need("w", "write", { tier: "useful" }),
       need("l", "light"),
     );
-    const d = compareLists(a, b, shippedType);
+    const d = compareLists(a, b, typeOf);
     expect(d.added.map((n) => n.id)).to.deep.equal(["l"]);
     expect(d.dropped.map((n) => n.id)).to.deep.equal(["s"]);
     expect(d.changed.map((c) => [c.a.id, c.direction])).to.deep.equal([
@@ -229,13 +233,13 @@ describe("comparing lists", () => {
     const d = compareLists(
       list(need("g", "gloves", { quantity: { base: 2 }, tier: "vital" })),
       list(need("g", "gloves", { quantity: { base: 3 }, tier: "core" })),
-      shippedType,
+      typeOf,
     );
     expect(d.changed[0]!.direction).to.equal("other");
   });
   it("sees a new order", () => {
     const [x, y] = [need("g", "gloves"), need("t", "tape")];
-    const d = compareLists(list(x, y), list(y, x), shippedType);
+    const d = compareLists(list(x, y), list(y, x), typeOf);
     expect(d.reordered).to.equal(true);
     expect(sameList(d)).to.equal(false);
   });
@@ -245,10 +249,10 @@ describe("comparing lists", () => {
         if (first === second) continue;
         const union = {
           ...list(),
-          needs: combineLists(first, second, shippedType).map((o) => o.need),
+          needs: combineLists(first, second, typeOf).map((o) => o.need),
         };
         for (const one of [first, second]) {
-          const d = compareLists(one, union, shippedType);
+          const d = compareLists(one, union, typeOf);
           expect(d.dropped, `${first.id} + ${second.id}`).to.deep.equal([]);
           for (const c of d.changed)
             expect(c.direction, `${first.id} + ${second.id}: ${c.a.id}`).to.equal("stricter");
@@ -267,12 +271,18 @@ describe("what an answer of the brief changes", () => {
   const now = brief({ people: 2 });
   it("gives each need from and to, and leaves out what stays", () => {
     expect(
-      briefEffect(needs, {}, now, { ...now, days: 3 }).map((c) => [c.need.id, c.from, c.to]),
+      briefEffect(needs, {}, now, { ...now, days: 3 }, CATALOGUE).map((c) => [
+        c.need.id,
+        c.from,
+        c.to,
+      ]),
     ).to.deep.equal([["plasters", 4, 8]]);
   });
   it("shows a need that is newly asked as from nought, the weightiest first", () => {
     const then = { ...now, days: 2, activities: ["saws"] };
-    expect(briefEffect(needs, {}, now, then).map((c) => [c.need.id, c.from, c.to])).to.deep.equal([
+    expect(
+      briefEffect(needs, {}, now, then, CATALOGUE).map((c) => [c.need.id, c.from, c.to]),
+    ).to.deep.equal([
       ["tq", 0, 1],
       ["plasters", 4, 6],
     ]);
@@ -288,7 +298,7 @@ describe("where the schools differ", () => {
     ],
     [good("1", "elastic-loop-tourniquet"), good("2", "heavy-scissors")],
   );
-  const now = audit(file, TODAY);
+  const now = audit(file, TODAY, CATALOGUE);
   const effect = schoolsEffect(file, TODAY, now);
   const of = (rule: string, option: string) =>
     effect.find((e) => e.rule === rule && e.option === option)!;
@@ -314,7 +324,7 @@ describe("where the schools differ", () => {
   });
   it("the range over all 384 combinations holds every single verdict", () => {
     expect(allSchools()).to.have.length(384);
-    const run = schoolRange(file, TODAY);
+    const run = schoolRange(file, TODAY, CATALOGUE);
     let step = run.next();
     let steps = 0;
     while (!step.done) {

@@ -1,3 +1,4 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import { audit } from "../../src/lib/core/audit/audit.ts";
 import { auditOf } from "../../src/lib/core/records/auditOf.ts";
@@ -17,7 +18,7 @@ const records = demoRecords();
 const brief = records.find((r) => r.kind === "brief")!;
 const crew = records.find((r) => r.id === "kit:demo-crew-box")!;
 if (brief.kind !== "brief" || crew.kind !== "kit") throw new Error("the demo has changed");
-const a = audit(auditOf(crew, brief.brief, []), TODAY);
+const a = audit(auditOf(crew, brief.brief, []), TODAY, CATALOGUE);
 const blocks = kitReport(
   a,
   null,
@@ -94,6 +95,7 @@ describe("the report", () => {
         ),
       },
       TODAY,
+      CATALOGUE,
     );
     const own = kitReport(nasty, null, {}, TODAY);
     expect(toHtml("x", own)).to.not.include("<img src=x");
@@ -107,7 +109,7 @@ describe("the report", () => {
     expect(svg.match(/<circle[^>]*stroke-width="2"/g)).to.have.length(44);
   });
   it("an empty list still gives a report that says so", () => {
-    const none = audit(auditFile([], []), TODAY);
+    const none = audit(auditFile([], []), TODAY, CATALOGUE);
     expect(toMarkdown(kitReport(none, null, {}, TODAY))).to.include("asks for nothing");
   });
 });
@@ -120,6 +122,7 @@ describe("the comparison as a table", () => {
       judge,
       TODAY,
       PRICE_BOOK,
+      CATALOGUE,
     );
     const [head, row] = compareTable(rows, new Map([["c", { price: 60, massG: 1800 }]]));
     const at = (name: string) => row![head!.indexOf(name)];

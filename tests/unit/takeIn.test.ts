@@ -1,3 +1,4 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import fc from "fast-check";
 import { parseWorkspace, writeWorkspace } from "../../src/lib/core/formats/workspaceFile.ts";
@@ -70,7 +71,7 @@ function crowded(label: string): WorkspaceRecord[] {
 }
 
 const exported = (records: Iterable<WorkspaceRecord>) =>
-  parseWorkspace(JSON.parse(writeWorkspace([...records])));
+  parseWorkspace(JSON.parse(writeWorkspace([...records])), CATALOGUE);
 
 describe("taking records in", () => {
   it("takes the same content only once", () => {

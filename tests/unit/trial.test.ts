@@ -1,3 +1,4 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import { audit } from "../../src/lib/core/audit/audit.ts";
 import { applyTrial, applyTrials, type Trial } from "../../src/lib/core/trial/trial.ts";
@@ -16,12 +17,13 @@ const file = auditFile(
     good("2", "elastic-loop-tourniquet", 1, { location: "bottom", expires: "2020-01" }),
   ],
 );
-const coverage = (...trials: Trial[]) => audit(applyTrials(file, trials), TODAY).coverage!;
+const coverage = (...trials: Trial[]) =>
+  audit(applyTrials(file, trials), TODAY, CATALOGUE).coverage!;
 
 describe("what if", () => {
   it("starts at 5 · 0.7 · 0.5 of 8 for the late loop, nothing for failed pads", () => {
     // a tourniquet carries no date of its own, so a printed one that is past still counts nothing
-    expect(audit(file, TODAY).coverage).to.equal(0);
+    expect(audit(file, TODAY, CATALOGUE).coverage).to.equal(0);
     expect(coverage({ kind: "fresh", line: "2" })).to.be.closeTo((5 * 0.7 * 0.5) / 8, 1e-9);
   });
   it("sound pads give 3 · 2/4 of 8, two more all of it", () => {
@@ -55,7 +57,7 @@ describe("what if", () => {
 });
 
 describe("why a factor is what it is", () => {
-  const a = audit(file, TODAY);
+  const a = audit(file, TODAY, CATALOGUE);
   const of = (i: number) =>
     factorReasons(a, a.needs[i]!.pairs[0]!).map((r) => `${r.factor} ${r.value} ${r.change}`);
   it("names every factor below 1 with where it is changed", () => {
@@ -68,6 +70,7 @@ describe("why a factor is what it is", () => {
     const trusted = audit(
       auditFile([need("n", "medium-wound-pad")], [{ id: "1", itemType: "gauze-pad", counted: 1 }]),
       TODAY,
+      CATALOGUE,
     );
     expect(factorReasons(trusted, trusted.needs[0]!.pairs[0]!).map((r) => r.text)).to.deep.equal([
       "not inspected: taken as sound in the upper figure",
@@ -83,7 +86,7 @@ describe("the picture of the sieve", () => {
   )
     .flat()
     .slice(0, 120);
-  const a = audit(auditFile(many, []), TODAY);
+  const a = audit(auditFile(many, []), TODAY, CATALOGUE);
   it("draws 120 needs, none over another, none outside", () => {
     const l = sieveLayout(a, 900);
     expect(l.grains).to.have.length(120);

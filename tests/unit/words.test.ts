@@ -1,7 +1,8 @@
+import { typeLookup } from "../../src/lib/core/catalogue/catalogue.ts";
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { afterEach, describe, it } from "mocha";
 import { expect } from "chai";
 import { audit } from "../../src/lib/core/audit/audit.ts";
-import { shippedType } from "../../src/lib/core/catalogue/catalogue.ts";
 import { auditOf } from "../../src/lib/core/records/auditOf.ts";
 import type { Need } from "../../src/lib/core/model/list.ts";
 import { askedNeeds } from "../../src/lib/core/reference/asked.ts";
@@ -25,6 +26,8 @@ import { gainText } from "../../src/lib/words/sentences.ts";
 import { stepText, SUM_LABEL, sumReason } from "../../src/lib/words/sums.ts";
 import { changesText, changeText, things } from "../../src/lib/words/things.ts";
 import { auditFile, need, TODAY } from "./build.ts";
+
+const typeOf = typeLookup([], CATALOGUE);
 
 /** Words that show that a value was missing where a sentence was made. */
 const SLIPS = /undefined|NaN|null|\[object|Infinity/;
@@ -63,7 +66,7 @@ describe("what a need asks for, in words", () => {
           "accept",
           "when",
         ] as const) {
-          const text = fieldText(n, field, shippedType);
+          const text = fieldText(n, field, typeOf);
           expect(text, `${list.id} ${n.id} ${field}`).to.not.match(SLIPS);
           expect(text.length).to.be.greaterThan(0);
         }
@@ -115,11 +118,11 @@ describe("sums in words", () => {
     for (const kind of SUM_KINDS) {
       expect(SUM_LABEL[kind]).to.be.a("string");
       expect(
-        FUNCTIONS.some((f) => sumsFor(f.id) === kind),
+        FUNCTIONS.some((f) => sumsFor(f.id, CATALOGUE) === kind),
         kind,
       ).to.equal(true);
     }
-    expect(sumsFor("gloves")).to.equal(null);
+    expect(sumsFor("gloves", CATALOGUE)).to.equal(null);
   });
   it("tell what they come to and on what they rest", () => {
     expect(sumReason(dressings({ wounds: 3, everyH: 12 }, brief), "medium-wound-pad")).to.equal(
@@ -144,7 +147,7 @@ describe("the outings to start from", () => {
           a,
         ).to.equal(true);
       const brief = { ...auditFile([], []).brief, ...preset.brief };
-      const asked = askedNeeds(list!.needs, brief, schools({}));
+      const asked = askedNeeds(list!.needs, brief, schools({}), CATALOGUE);
       expect(asked.length).to.be.at.least(12);
       expect(asked.some((n) => n.tier === "vital")).to.equal(true);
     });
@@ -161,7 +164,7 @@ describe("every shipped list on every demo kit", () => {
       if (brief.kind !== "brief") throw new Error("no brief");
       for (const kit of kits)
         for (const list of SHIPPED_LISTS) {
-          const a = audit({ ...auditOf(kit, brief.brief, []), list }, TODAY);
+          const a = audit({ ...auditOf(kit, brief.brief, []), list }, TODAY, CATALOGUE);
           const blocks = kitReport(a, null, { verdicts: kit.verdicts }, TODAY);
           const told = `${list.id} ${kit.id}`;
           expect(toMarkdown(blocks), told).to.not.match(SLIPS);

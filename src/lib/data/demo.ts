@@ -1,3 +1,5 @@
+import { CATALOGUE } from "./catalogue.ts";
+import { vocabularyOf } from "../core/card/vocabulary.ts";
 import { linesFromCard } from "../core/card/toLines.ts";
 import { readCard } from "../core/card/readCard.ts";
 import type { Brief } from "../core/model/brief.ts";
@@ -147,7 +149,7 @@ function kitFrom(
     bag?: Record<string, unknown>;
   },
 ): KitRecord {
-  const reading = readCard(card);
+  const reading = readCard(card, vocabularyOf(CATALOGUE));
   const { lines, doubts } = linesFromCard(reading);
   for (const [word, facts] of found) {
     const line = lines.find((l) => l.text!.toLowerCase().includes(word.toLowerCase()));

@@ -1,5 +1,5 @@
+import { CATALOGUE } from "../data/catalogue.ts";
 import { worthChecking, type Audit } from "../core/audit/audit.ts";
-import { inspectionPoint } from "../core/inspect/points.ts";
 import { lineCondition, lineQuality } from "../core/inspect/quality.ts";
 import { proposeVerdict } from "../core/audit/verdict.ts";
 import type { Action } from "../core/plan/actions.ts";
@@ -69,13 +69,13 @@ export function kitReport(
     return found?.line.text ?? found?.type?.label ?? id;
   };
   const counted = kit.lines.filter((l) => l.counted !== undefined).length;
-  const inspected = kit.lines.filter((l) => lineCondition(l) !== null).length;
+  const inspected = kit.lines.filter((l) => lineCondition(l, CATALOGUE) !== null).length;
   const ranked = [...a.categories].sort((x, y) => y.coverage - x.coverage);
   const named = (cs: typeof ranked) =>
     cs.map((c) => `${CATEGORY_LABEL[c.id]} ${percent(c.coverage)} %`).join(", ");
   const half = Math.min(NAMED, Math.floor(ranked.length / 2));
   const held = a.needs
-    .map((n, i) => ({ n, i, loss: a.bench.needs[i]!.weight * (1 - n.values[6]!) }))
+    .map((n, i) => ({ n, i, loss: a.bench.needs[i]!.weight * (1 - n.met) }))
     .filter((x) => x.n.restsOn !== "pan")
     .sort((x, y) => y.loss - x.loss || x.i - y.i);
 
@@ -120,7 +120,7 @@ export function kitReport(
       a.quality === null ? "nothing inspected" : `${number(a.quality, 0)} of 100`,
     ],
     ["Price paid", kit.price ? money(kit.price.amount, kit.price.currency) : "not given"],
-    ["Weight", `${grams(kitLoad(a.bench.audit).massG)}, by type`],
+    ["Weight", `${grams(kitLoad(a.bench.audit, CATALOGUE).massG)}, by type`],
     ["To make it ready", plan ? money(plan.price, plan.currency) : "no plan"],
   );
   blocks.push({ kind: "facts", rows: facts });
@@ -136,7 +136,7 @@ export function kitReport(
         needLabel(a.bench.needs[i]!.need.function),
         a.bench.needs[i]!.tier,
         MESH_LABEL[n.restsOn],
-        `${number(n.values[6]! * 100, 0)} %`,
+        `${number(n.met * 100, 0)} %`,
         whyItRests(a, i),
       ]),
     });
@@ -161,11 +161,11 @@ export function kitReport(
       widths: [24, 9, 13, 11, 20, 13, 10],
       rows: a.bench.lines.flatMap(({ line, type, elsewhere }, i) => {
         if (elsewhere) return [];
-        const q = lineQuality(line);
+        const q = lineQuality(line, CATALOGUE);
         const failed = (line.failedPoints ?? []).map(
-          (p) => inspectionPoint(p)?.good.toLowerCase() ?? p,
+          (p) => CATALOGUE.points.get(p)?.good.toLowerCase() ?? p,
         );
-        const condition = lineCondition(line);
+        const condition = lineCondition(line, CATALOGUE);
         const given = extras.verdicts?.[line.id];
         return [
           [

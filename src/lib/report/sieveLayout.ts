@@ -86,7 +86,7 @@ export function sieveLayout(a: Audit, width: number, view: SieveView = {}): Siev
         x: centre + ((k % perRow) - (inRow - 1) / 2) * 23,
         y: floor - 12 - row * 23 + (rests === "pan" ? 0 : 12 - r - 1),
         r,
-        fill: a.needs[index]!.values[6]!,
+        fill: a.needs[index]!.met,
       });
     });
   }

@@ -1,6 +1,6 @@
 import { resolve } from "node:path";
 import { Worker } from "node:worker_threads";
-import type { PlanRequest } from "../core/plan/request.ts";
+import type { PlanQuestion } from "../core/plan/request.ts";
 import type { PlanResult } from "../core/formats/planResult.ts";
 
 /** Plans at once: one core is left for everything else. More wait in line. */
@@ -10,7 +10,7 @@ export const PLAN_TIME_LIMIT_MS = 60_000;
 
 /** What a thread is given. */
 export interface PlanTask {
-  readonly request: PlanRequest;
+  readonly request: PlanQuestion;
   /** Coverage against budget and mass as well. */
   readonly withFrontier: boolean;
 }

@@ -1,3 +1,4 @@
+import { CATALOGUE } from "../data/catalogue.ts";
 import { getContext, setContext } from "svelte";
 import { audit, vitalMet, worthChecking, type Audit } from "../core/audit/audit.ts";
 import { typeLookup } from "../core/catalogue/catalogue.ts";
@@ -26,9 +27,9 @@ export class KitState {
   briefRecord = $derived.by(() => (this.record ? workspace.brief(this.record.briefId) : undefined));
   brief = $derived<Brief>(this.briefRecord?.brief ?? newBrief("none").brief);
   file = $derived.by(() => auditOf(this.record ?? EMPTY, this.brief, workspace.ownTypes));
-  audit = $derived<Audit>(audit(this.file, workspace.today));
-  typeOf = $derived(typeLookup(workspace.ownTypes));
-  load = $derived(kitLoad(this.file));
+  audit = $derived<Audit>(audit(this.file, workspace.today, CATALOGUE));
+  typeOf = $derived(typeLookup(workspace.ownTypes, CATALOGUE));
+  load = $derived(kitLoad(this.file, CATALOGUE));
   /** The currency of this audit: of the price paid, else the one set. */
   wantedCurrency = $derived(this.record?.kit.price?.currency ?? workspace.settings.currency);
   #rate = $derived(
@@ -54,7 +55,7 @@ export class KitState {
   open = $derived.by(() => ({
     doubtful: Object.keys(this.record?.doubts ?? {}).length,
     uncounted: this.lines.filter((l) => l.counted === undefined).length,
-    toInspect: this.lines.filter((l) => lineCondition(l) === null).length,
+    toInspect: this.lines.filter((l) => lineCondition(l, CATALOGUE) === null).length,
     held: this.audit.needs.filter((n) => n.restsOn !== "pan").length,
     vital: this.audit.bench.needs.filter((n) => n.tier === "vital").length,
     vitalMet: vitalMet(this.audit),

@@ -1,4 +1,5 @@
 import { getContext, onDestroy, setContext } from "svelte";
+import { CATALOGUE } from "../data/catalogue.ts";
 import type { PlanRequest } from "../core/plan/request.ts";
 import { PlanRun } from "../workers/planRun.svelte.ts";
 import type { KitState } from "./kit.svelte.ts";
@@ -20,6 +21,7 @@ export function provideReady(kit: KitState): Ready {
   $effect(() => {
     const request: PlanRequest = {
       audit: kit.file,
+      catalogue: CATALOGUE,
       book: kit.book,
       question: "cheapest",
       target: "ready",

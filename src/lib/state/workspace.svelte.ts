@@ -1,3 +1,4 @@
+import { CATALOGUE } from "../data/catalogue.ts";
 import type { ColumnGuess } from "../core/card/columns.ts";
 import { readImport } from "../core/formats/importFile.ts";
 import { listFile } from "../core/formats/listFile.ts";
@@ -300,9 +301,13 @@ class Workspace {
    * replaced; what would take over from something in use is offered.
    */
   import(text: string, name: string): boolean {
-    const read = readImport(text, newKey);
+    const read = readImport(text, newKey, CATALOGUE);
     if (!read.ok) {
-      this.say(`${name} was not imported; nothing here has changed.`, true, read.problems);
+      const [first, ...more] = read.problems;
+      // What is wrong with the file as a whole is said at once.
+      if (first?.where === "" && more.length === 0)
+        this.say(`${name} ${first.what}. Nothing was imported, nothing here has changed.`, true);
+      else this.say(`${name} was not imported; nothing here has changed.`, true, read.problems);
       return false;
     }
     const here = new Map(this.records);

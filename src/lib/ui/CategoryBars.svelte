@@ -15,7 +15,7 @@
   const lossOf = (id: Category) =>
     a.needs.reduce((s, n, i) => {
       const asked = a.bench.needs[i]!;
-      return s + (asked.category === id ? asked.weight * (1 - n.values[6]!) : 0);
+      return s + (asked.category === id ? asked.weight * (1 - n.met) : 0);
     }, 0);
   const rows = $derived([...a.categories].sort((x, y) => lossOf(y.id) - lossOf(x.id)));
 </script>

@@ -1,7 +1,6 @@
 <script lang="ts">
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import type { Audit } from "../core/audit/audit.ts";
-  import { functionOf } from "../core/catalogue/catalogue.ts";
-  import { LICENSED_ONLY } from "../core/catalogue/catalogue.ts";
   import { lineCondition } from "../core/inspect/quality.ts";
   import { MESHES } from "../core/model/mesh.ts";
   import type { SiftedPair } from "../core/sieve/sift.ts";
@@ -24,7 +23,7 @@
   const { a, index, base, ontry }: Props = $props();
   const asked = $derived(a.bench.needs[index]!);
   const need = $derived(a.needs[index]!);
-  const fn = $derived(functionOf(asked.need.function)!);
+  const fn = $derived(CATALOGUE.functions.get(asked.need.function)!);
   const q = $derived(asked.need.quantity);
   const nameOf = (p: SiftedPair) => {
     const l = a.bench.lines[p.pair.line]!;
@@ -36,7 +35,7 @@
     if (elsewhere) return [];
     const id = line.id;
     return [
-      ...(lineCondition(line) === "sound"
+      ...(lineCondition(line, CATALOGUE) === "sound"
         ? []
         : [{ label: "it is sound", trial: { kind: "sound" as const, line: id } }]),
       { label: "two more", trial: { kind: "more" as const, line: id, pieces: 2 } },
@@ -50,7 +49,7 @@
   };
   /** The catalogue's best for the job, to try what having it would change. */
   const best = $derived(
-    ITEM_TYPES.filter((t) => !LICENSED_ONLY.has(t.id))
+    ITEM_TYPES.filter((t) => !t.licensed)
       .map((t) => ({ t, credit: t.functions.find((f) => f.function === fn.id)?.credit ?? 0 }))
       .sort((x, y) => y.credit - x.credit)[0],
   );
@@ -185,7 +184,7 @@
     {/each}
   </ul>
 {/if}
-{#if ontry && best && best.credit > 0 && need.values[6]! < 1 - 1e-9}
+{#if ontry && best && best.credit > 0 && need.met < 1 - 1e-9}
   <p class="mt-2 text-sm">
     <span class="text-soft">what if</span>
     <button

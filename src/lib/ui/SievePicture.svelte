@@ -1,6 +1,6 @@
 <script lang="ts">
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import type { Audit } from "../core/audit/audit.ts";
-  import { functionOf } from "../core/catalogue/catalogue.ts";
   import { MESHES } from "../core/model/mesh.ts";
   import { CATEGORY_LABEL, MESH_ASKS, MESH_LABEL } from "../words/labels.ts";
   import { number } from "../words/sentences.ts";
@@ -21,7 +21,7 @@
   const uid = $props.id();
   const name = (i: number) => {
     const n = a.bench.needs[i]!;
-    return `${functionOf(n.need.function)?.label}, ${n.tier}, ${CATEGORY_LABEL[n.category]}: ${a.needs[i]!.restsOn === "pan" ? "in the pan" : `held at ${MESH_LABEL[a.needs[i]!.restsOn]}`}, ${Math.round(a.needs[i]!.values[6]! * 100)} % met`;
+    return `${CATALOGUE.functions.get(n.need.function)?.label}, ${n.tier}, ${CATEGORY_LABEL[n.category]}: ${a.needs[i]!.restsOn === "pan" ? "in the pan" : `held at ${MESH_LABEL[a.needs[i]!.restsOn]}`}, ${Math.round(a.needs[i]!.met * 100)} % met`;
   };
   const current = $derived(
     picked !== null && l.grains.some((g) => g.index === picked) ? picked : l.grains[0]?.index,

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { functionOf } from "../core/catalogue/catalogue.ts";
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { useKit } from "../state/kit.svelte.ts";
   import { useReady } from "../state/ready.svelte.ts";
   import { grams, money, percentRange } from "../words/sentences.ts";
@@ -14,7 +14,7 @@
     if (!d || d.gate === "none") return "";
     if (d.gate === "coverage") return "coverage";
     const need = a.bench.needs.find((n) => n.need.id === d.need);
-    return need ? (functionOf(need.need.function)?.label ?? "").toLowerCase() : "";
+    return need ? (CATALOGUE.functions.get(need.need.function)?.label ?? "").toLowerCase() : "";
   });
   const price = $derived(kit.record?.kit.price);
 </script>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { Combobox } from "bits-ui";
+  import { CATALOGUE } from "../data/catalogue.ts";
   import { searchTypes } from "../core/card/searchTypes.ts";
   import { workspace } from "../state/workspace.svelte.ts";
 
@@ -14,7 +15,7 @@
   const NONE = "none";
   let query = $state("");
   let open = $state(false);
-  const found = $derived(searchTypes(query, workspace.ownTypes));
+  const found = $derived(searchTypes(query, CATALOGUE, workspace.ownTypes));
 </script>
 
 <Combobox.Root

@@ -1,3 +1,5 @@
+import { vocabularyOf } from "../core/card/vocabulary.ts";
+import { CATALOGUE } from "../data/catalogue.ts";
 import { goto } from "$app/navigation";
 import { parsePriceBook, parsePriceCsv } from "../core/formats/priceCsv.ts";
 import { csvRows, isListHeading, listFromRows } from "../core/formats/listTable.ts";
@@ -62,7 +64,7 @@ export async function takeFile(file: File): Promise<void> {
 export function addCard(name: string, text: string): string {
   const id = workspace.addKit(name.replace(/\.[^.]+$/, "") || "New kit");
   const kit = workspace.kit(id)!;
-  const reading = readCard(text);
+  const reading = readCard(text, vocabularyOf(CATALOGUE));
   const many = tooManyEntries(reading);
   if (many)
     workspace.say(`${name} ${many.what}. Its text is kept on the left, no lines were made.`, true);
@@ -83,8 +85,10 @@ function headsList(text: string): boolean {
 async function takeList(text: string, name: string): Promise<void> {
   const rows = csvRows(text);
   const title = name.replace(/\.[^.]+$/, "");
-  const isType = (id: string) => typeLookup(workspace.ownTypes)(id) !== undefined;
-  const read = rows.ok ? listFromRows(rows.value, { id: "imported", title }, isType) : rows;
+  const isType = (id: string) => typeLookup(workspace.ownTypes, CATALOGUE)(id) !== undefined;
+  const read = rows.ok
+    ? listFromRows(rows.value, { id: "imported", title }, isType, CATALOGUE)
+    : rows;
   if (!read.ok) {
     workspace.say(`${name} was not imported; nothing here has changed.`, true, read.problems);
     return;
@@ -97,7 +101,10 @@ async function takeList(text: string, name: string): Promise<void> {
 function takePrices(text: string, name: string, kind: "json" | "csv"): void {
   let read;
   try {
-    read = kind === "csv" ? parsePriceCsv(text) : parsePriceBook(JSON.parse(text));
+    read =
+      kind === "csv"
+        ? parsePriceCsv(text, (id) => typeLookup(workspace.ownTypes, CATALOGUE)(id) !== undefined)
+        : parsePriceBook(JSON.parse(text));
   } catch (error) {
     workspace.say(`${name} is not whole JSON. Nothing was imported.`, true, [
       { where: name, what: (error as Error).message },

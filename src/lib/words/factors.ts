@@ -1,7 +1,7 @@
+import { CATALOGUE } from "../data/catalogue.ts";
 import type { Audit } from "../core/audit/audit.ts";
 import { ACCESS_LIMIT_S, reachOf } from "../core/sieve/handy.ts";
 import { lineCondition } from "../core/inspect/quality.ts";
-import { inspectionPoint } from "../core/inspect/points.ts";
 import type { SiftedPair } from "../core/sieve/sift.ts";
 import { CONDITION_LABEL, LOCATION_LABEL, SENSITIVITY_LABEL, SKILL_LABEL } from "./labels.ts";
 import { day, needLabel, number, size } from "./sentences.ts";
@@ -79,15 +79,17 @@ export function factorReasons(a: Audit, p: SiftedPair): FactorReason[] {
   for (const c of p.companionsMissing)
     add("companions", 0.5, "list", `without “${needLabel(c)}” it counts half`);
   if (p.sound < 1) {
-    const failed = (line.failedPoints ?? []).map((x) => inspectionPoint(x)?.good.toLowerCase());
-    const condition = lineCondition(line);
+    const failed = (line.failedPoints ?? []).map((x) =>
+      CATALOGUE.points.get(x)?.good.toLowerCase(),
+    );
+    const condition = lineCondition(line, CATALOGUE);
     add(
       "sound",
       p.sound,
       "bench",
       `${condition ? CONDITION_LABEL[condition] : "not inspected"}${failed.length > 0 ? `, not: ${failed.join("; ")}` : ""}`,
     );
-  } else if (lineCondition(line) === null)
+  } else if (lineCondition(line, CATALOGUE) === null)
     add("sound", 1, "bench", "not inspected: taken as sound in the upper figure");
   if (p.fresh < 1)
     add(

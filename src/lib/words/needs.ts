@@ -1,4 +1,4 @@
-import { functionOf } from "../core/catalogue/catalogue.ts";
+import { CATALOGUE } from "../data/catalogue.ts";
 import type { ItemType } from "../core/model/itemType.ts";
 import type { Need } from "../core/model/list.ts";
 import type { Direction } from "../core/reference/compareLists.ts";
@@ -36,7 +36,7 @@ type TypeOf = (id: string) => ItemType | undefined;
 /** "2 + 1 a person + 1 a person and day, changed every 12 h, at most 40". */
 export function quantityText(need: Pick<Need, "quantity" | "function">): string {
   const q = need.quantity;
-  const unit = functionOf(need.function)?.unit ?? "each";
+  const unit = CATALOGUE.functions.get(need.function)?.unit ?? "each";
   const amount = (n: number) => quantity(n, unit);
   const parts = [
     q.base ? amount(q.base) : "",
@@ -94,7 +94,9 @@ export function fieldText(need: Need, field: NeedField, typeOf: TypeOf): string 
     case "access":
       return ACCESS_LABEL[need.access ?? "any"];
     case "companions":
-      return need.companions?.map((c) => functionOf(c)?.label ?? c).join(", ") || "nothing";
+      return (
+        need.companions?.map((c) => CATALOGUE.functions.get(c)?.label ?? c).join(", ") || "nothing"
+      );
     case "accept":
       return (
         need.accept

@@ -1,4 +1,4 @@
-import { functionOf } from "../core/catalogue/catalogue.ts";
+import { CATALOGUE } from "../data/catalogue.ts";
 import type { FunctionUnit } from "../core/model/functionRecord.ts";
 import type { Audit } from "../core/audit/audit.ts";
 import type { Action } from "../core/plan/actions.ts";
@@ -33,7 +33,7 @@ export function quantity(units: number, unit: FunctionUnit): string {
 }
 
 export const needLabel = (functionId: string): string =>
-  functionOf(functionId)?.label ?? functionId;
+  CATALOGUE.functions.get(functionId)?.label ?? functionId;
 
 /** What keeps the kit from the next better grade. */
 export function decidedBy(a: Audit): string {
@@ -52,7 +52,7 @@ export function decidedBy(a: Audit): string {
 export function whyItRests(a: Audit, n: number): string {
   const asked = a.bench.needs[n]!;
   const need = a.needs[n]!;
-  const unit = functionOf(asked.need.function)!.unit;
+  const unit = CATALOGUE.functions.get(asked.need.function)!.unit;
   const lineName = (p: SiftedPair) => {
     const { line, type } = a.bench.lines[p.pair.line]!;
     return (line.text && line.text.length < 60 ? line.text : type?.label) ?? line.id;
@@ -101,9 +101,9 @@ export function whyItRests(a: Audit, n: number): string {
         lineName,
       )}. It asks for more training, or clashes with a sensitivity.`;
     case "pan":
-      return need.values[6]! >= 1 - 1e-9
+      return need.met >= 1 - 1e-9
         ? "Met in full."
-        : `Met to ${percent(need.values[6]!)} %, which is enough for a ${asked.tier} need.`;
+        : `Met to ${percent(need.met)} %, which is enough for a ${asked.tier} need.`;
   }
 }
 

@@ -1,5 +1,5 @@
+import { CATALOGUE } from "../data/catalogue.ts";
 import type { Sum, SumKind, SumStep } from "../core/sums/sum.ts";
-import { functionOf } from "../core/catalogue/catalogue.ts";
 import { litres, metres, number, size } from "./display.ts";
 import { things } from "./things.ts";
 
@@ -76,5 +76,5 @@ export function stepText({ code, value }: SumStep): string {
 /** A sum as one sentence: what it comes to and on what it rests. */
 export const sumReason = (sum: Sum, functionId: string): string =>
   `Worked out: ${sum.steps.map(stepText).join(", ")}, so ${
-    functionOf(functionId) ? things(functionId, sum.amount) : number(sum.amount)
+    CATALOGUE.functions.get(functionId) ? things(functionId, sum.amount) : number(sum.amount)
   }; taking that ${sum.assumed.map(stepText).join(", ")}.`;

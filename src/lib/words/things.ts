@@ -1,4 +1,4 @@
-import { functionOf } from "../core/catalogue/catalogue.ts";
+import { CATALOGUE } from "../data/catalogue.ts";
 import type { AskedChange } from "../core/brief/briefEffect.ts";
 import { quantity } from "./sentences.ts";
 
@@ -82,7 +82,7 @@ const THINGS: Readonly<Record<string, readonly [one: string, many: string]>> = {
 /** "14 wound pads", "6 m of bandage", "2 pairs of gloves". */
 export function things(functionId: string, units: number): string {
   const [one, many] = THINGS[functionId] ?? [functionId, functionId];
-  const unit = functionOf(functionId)?.unit ?? "each";
+  const unit = CATALOGUE.functions.get(functionId)?.unit ?? "each";
   const amount = quantity(units, unit);
   return unit === "each" ? `${amount} ${units === 1 ? one : many}` : `${amount} of ${many}`;
 }

@@ -1,8 +1,9 @@
 import { untrack } from "svelte";
 import { mergePoints, risen, type Axis, type FrontierPoint } from "../core/plan/frontier.ts";
 import type { PlanRequest } from "../core/plan/request.ts";
-import { planWorker } from "./planRun.svelte.ts";
-import type { FromWorker, ToWorker } from "./protocol.ts";
+import { WorkerClient, type Failed } from "./client.ts";
+import { planWorker, questionOf } from "./planRun.svelte.ts";
+import type { PlanAsk, PlanSays } from "./protocol.ts";
 
 /** Two workers share the points where that leaves a core for the page and the plan itself. */
 const workers = (): number => Math.min(2, Math.max(1, navigator.hardwareConcurrency - 1));
@@ -13,8 +14,7 @@ export class FrontierRun {
   /** Points still to be proven; null: nothing is under way. */
   left = $state<number | null>(null);
   failure = $state<string | null>(null);
-  #workers: Worker[] = [];
-  #run = 0;
+  #clients: WorkerClient<PlanAsk, PlanSays>[] = [];
   #timer: ReturnType<typeof setTimeout> | undefined;
 
   ask(request: PlanRequest, axis: Axis, afterMs: number): void {
@@ -22,61 +22,47 @@ export class FrontierRun {
     this.points = [];
     this.failure = null;
     this.left = 1;
-    const run = ++this.#run;
+    const question = questionOf(request);
     this.#timer = setTimeout(() => {
-      this.#workers = Array.from({ length: workers() }, () => this.#start(request, axis));
-      this.#workers[0]!.postMessage({ run, ask: { is: "curve", request, axis } } as ToWorker);
+      this.#clients = Array.from(
+        { length: workers() },
+        () =>
+          new WorkerClient<PlanAsk, PlanSays>(planWorker, (said) =>
+            this.#hear(said, (limits) => ({ is: "points", request: question, axis, limits })),
+          ),
+      );
+      this.#clients[0]!.ask({ is: "curve", request: question, axis });
     }, afterMs);
   }
 
-  #start(request: PlanRequest, axis: Axis): Worker {
-    const worker = planWorker();
-    worker.onmessage = (e: MessageEvent<FromWorker>) => this.#hear(e.data, request, axis);
-    worker.onerror = (e) => this.#fail(e.message || "the planner could not start");
-    return worker;
-  }
-
-  #hear(message: FromWorker, request: PlanRequest, axis: Axis): void {
-    if (message.run !== this.#run) return;
-    if (message.is === "curve") {
-      this.points = message.points;
-      this.left = message.points.length;
-      const limits = message.points.map((p) => p.limit);
-      this.#workers.forEach((w, k) =>
-        w.postMessage({
-          run: message.run,
-          ask: {
-            is: "points",
-            request,
-            axis,
-            limits: limits.filter((_, i) => i % this.#workers.length === k),
-          },
-        } as ToWorker),
-      );
-    } else if (message.is === "point") {
-      this.points = mergePoints(this.points, [message.point]);
+  #hear(said: PlanSays | Failed, points: (limits: number[]) => PlanAsk): void {
+    if (said.is === "curve") {
+      this.points = said.points;
+      this.left = said.points.length;
+      const limits = said.points.map((p) => p.limit);
+      const share = this.#clients.length;
+      this.#clients.forEach((c, k) => c.ask(points(limits.filter((_, i) => i % share === k))));
+    } else if (said.is === "point") {
+      this.points = mergePoints(this.points, [said.point]);
       this.left = (this.left ?? 1) - 1;
       if (this.left === 0) {
         this.points = risen(this.points);
         this.#end();
       }
-    } else if (message.is === "failed") this.#fail(message.why);
-  }
-
-  #fail(why: string): void {
-    this.failure = why;
-    this.#end();
+    } else if (said.is === "failed") {
+      this.failure = said.why;
+      this.#end();
+    }
   }
 
   #end(): void {
     this.left = null;
-    this.#workers.forEach((w) => w.terminate());
-    this.#workers = [];
+    this.#clients.forEach((c) => c.stop());
+    this.#clients = [];
   }
 
   stop(): void {
     clearTimeout(this.#timer);
-    this.#run++;
     this.#end();
   }
 }

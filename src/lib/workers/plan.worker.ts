@@ -4,37 +4,29 @@ import { candidates } from "../core/plan/candidates.ts";
 import { frontierLimits, frontierPoint, quickFrontier } from "../core/plan/frontier.ts";
 import { highsSolver } from "../core/plan/highsSolver.ts";
 import type { Solver } from "../core/plan/linearModel.ts";
-import { bookOf, type PlanRequest } from "../core/plan/request.ts";
+import type { PlanQuestion, PlanRequest } from "../core/plan/request.ts";
 import { plan, type PlanOutcome } from "../core/plan/plan.ts";
 import { without } from "../core/plan/whatIf.ts";
-import type { FromWorker, ToWorker } from "./protocol.ts";
+import { CATALOGUE } from "../data/catalogue.ts";
+import type { PlanAsk, PlanSays } from "./protocol.ts";
+import { serve } from "./serve.ts";
 import { showPlan, showQuick } from "./showPlan.ts";
 
 let highs: Promise<Highs> | null = null;
 /** The plan last made: what is asked about single products of it rests on it. */
 let last: { request: PlanRequest; outcome: PlanOutcome } | null = null;
 
-onmessage = async (event: MessageEvent<ToWorker>) => {
-  const { run, ask } = event.data;
-  const say = (message: WithoutRun<FromWorker>) => postMessage({ run, ...message });
-  try {
-    highs ??= loadHighs({ locateFile: () => wasmUrl });
-    answer(ask, highsSolver(await highs), say);
-  } catch (error) {
-    say({ is: "failed", why: error instanceof Error ? error.message : String(error) });
-  }
-};
+serve<PlanAsk, PlanSays>(async (ask, say) => {
+  highs ??= loadHighs({ locateFile: () => wasmUrl });
+  answer(ask, highsSolver(await highs), say);
+});
 
-type WithoutRun<T> = T extends unknown ? Omit<T, "run"> : never;
+const requestOf = (question: PlanQuestion): PlanRequest => ({ ...question, catalogue: CATALOGUE });
 
-function answer(
-  ask: ToWorker["ask"],
-  solver: Solver,
-  say: (message: WithoutRun<FromWorker>) => void,
-): void {
+function answer(ask: PlanAsk, solver: Solver, say: (said: PlanSays) => void): void {
   switch (ask.is) {
     case "plan": {
-      const { request } = ask;
+      const request = requestOf(ask.request);
       say({ is: "quick", quick: showQuick(request, solver) });
       const outcome = plan(request, solver, (p) => say({ is: "progress", ...p }));
       last = { request, outcome };
@@ -43,14 +35,16 @@ function answer(
       return;
     }
     case "curve": {
-      const { request, axis } = ask;
+      const { axis } = ask;
+      const request = requestOf(ask.request);
       const limits = frontierLimits(request, axis);
       say({ is: "curve", points: quickFrontier({ request, axis, limits }) });
       return;
     }
     case "points": {
-      const { request, axis, limits } = ask;
-      const c = candidates(request.audit, bookOf(request), request.today);
+      const { axis, limits } = ask;
+      const request = requestOf(ask.request);
+      const c = candidates(request);
       for (const limit of limits)
         say({ is: "point", point: frontierPoint(request, axis, limit, solver, c) });
       say({ is: "points-done" });

@@ -1,7 +1,8 @@
 import { untrack } from "svelte";
-import type { PlanRequest } from "../core/plan/request.ts";
+import type { PlanQuestion, PlanRequest } from "../core/plan/request.ts";
 import type { Without } from "../core/plan/whatIf.ts";
-import type { FromWorker, PlanShown, QuickShown, ToWorker } from "./protocol.ts";
+import { WorkerClient, type Failed } from "./client.ts";
+import type { PlanAsk, PlanSays, PlanShown, QuickShown } from "./protocol.ts";
 
 /** A worker that plans, wherever one is wanted. */
 export const planWorker = (): Worker =>
@@ -26,8 +27,7 @@ export class PlanRun {
   failure = $state<string | null>(null);
   /** What the plan would be without single products, by product id; null: being worked out. */
   without = $state.raw<Readonly<Record<string, Without | null>>>({});
-  #worker: Worker | null = null;
-  #run = 0;
+  #client = new WorkerClient<PlanAsk, PlanSays>(planWorker, (said) => this.#hear(said));
   #timer: ReturnType<typeof setTimeout> | undefined;
 
   /** Starts after a pause in which nothing else was asked. */
@@ -39,71 +39,66 @@ export class PlanRun {
     this.failure = null;
     this.without = {};
     this.running = { stage: "waiting", share: 0 };
-    const run = ++this.#run;
-    this.#timer = setTimeout(() => this.#send({ run, ask: { is: "plan", request } }), afterMs);
+    this.#timer = setTimeout(
+      () => this.#client.ask({ is: "plan", request: questionOf(request) }),
+      afterMs,
+    );
   }
 
   /** Asks once what would be done without a product of the plan shown. */
   askWithout(product: string): void {
-    if (product in this.without || !this.result || !this.#worker) return;
+    if (product in this.without || !this.result || !this.#client.started) return;
     this.without = { ...this.without, [product]: null };
-    this.#send({ run: this.#run, ask: { is: "without", product } });
+    this.#client.ask({ is: "without", product });
   }
 
-  #send(message: ToWorker): void {
-    this.#worker ??= planWorker();
-    this.#worker.onmessage = (e: MessageEvent<FromWorker>) => this.#hear(e.data);
-    this.#worker.onerror = (e) =>
-      this.#hear({
-        run: message.run,
-        is: "failed",
-        why: e.message || "the planner could not start",
-      });
-    this.#worker.postMessage(message);
-  }
-
-  #hear(message: FromWorker): void {
-    if (message.run !== this.#run) return;
-    switch (message.is) {
+  #hear(said: PlanSays | Failed): void {
+    switch (said.is) {
       case "progress":
         if (this.running) {
-          const { stage, share, best, bound } = message;
+          const { stage, share, best, bound } = said;
           this.running = { stage, share, best, bound };
         }
         return;
       case "quick":
-        this.quick = message.quick;
+        this.quick = said.quick;
         return;
       case "without":
-        this.without = { ...this.without, [message.product]: message.without };
+        this.without = { ...this.without, [said.product]: said.without };
         return;
       case "done":
         this.running = null;
-        this.result = message.plan;
+        this.result = said.plan;
         return;
       case "failed":
         this.running = null;
-        this.failure = message.why;
+        this.failure = said.why;
+        return;
+      case "curve":
+      case "point":
+      case "points-done":
+        // Asked for by a frontier only.
+        return;
     }
   }
 
-  /** Stops the solver at once: it hears nothing while it works, so its worker goes. */
   stop(): void {
     clearTimeout(this.#timer);
     const busy =
       (this.running && this.running.stage !== "waiting") ||
       Object.values(this.without).some((w) => w === null);
-    if (busy) {
-      this.#worker?.terminate();
-      this.#worker = null;
-    }
-    this.#run++;
+    if (busy) this.#client.stop();
+    else this.#client.newRun();
     this.running = null;
   }
 
   dispose(): void {
     this.stop();
-    this.#worker?.terminate();
-    this.#worker = null;
+    this.#client.stop();
   }
+}
+
+/** Without the catalogue, which the worker has itself. */
+export function questionOf({ catalogue: _, ...question }: PlanRequest): PlanQuestion {
+  return question;
 }

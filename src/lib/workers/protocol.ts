@@ -2,31 +2,31 @@ import type { Action } from "../core/plan/actions.ts";
 import type { Axis, FrontierPoint } from "../core/plan/frontier.ts";
 import type { Obstacle } from "../core/plan/infeasible.ts";
 import type { Measured } from "../core/plan/stages.ts";
-import type { PlanRequest } from "../core/plan/request.ts";
+import type { compareSchools, Contender, Judge, KitRow } from "../core/compare/compareKits.ts";
+import type { PriceBook } from "../core/model/priceBook.ts";
+import type { PlanQuestion } from "../core/plan/request.ts";
+import type { Block } from "../report/blocks.ts";
 import type { Without } from "../core/plan/whatIf.ts";
 import type { Grade } from "../core/score/grade.ts";
 import type { SiftedNeed } from "../core/sieve/sift.ts";
 
-/** What the page and the plan worker say to each other. Runs are numbered; the page drops old answers. */
+/** What the page and its workers say to each other; client.ts numbers it. */
 
-export interface ToWorker {
-  readonly run: number;
-  readonly ask:
-    | { readonly is: "plan"; readonly request: PlanRequest }
-    /** The limits of a frontier and a quick answer for each. */
-    | { readonly is: "curve"; readonly request: PlanRequest; readonly axis: Axis }
-    /** Some points of a frontier, exactly, each as it is found. */
-    | {
-        readonly is: "points";
-        readonly request: PlanRequest;
-        readonly axis: Axis;
-        readonly limits: readonly number[];
-      }
-    /** What would be done without one product of the plan last made. */
-    | { readonly is: "without"; readonly product: string };
-}
+export type PlanAsk =
+  | { readonly is: "plan"; readonly request: PlanQuestion }
+  /** The limits of a frontier and a quick answer for each. */
+  | { readonly is: "curve"; readonly request: PlanQuestion; readonly axis: Axis }
+  /** Some points of a frontier, exactly, each as it is found. */
+  | {
+      readonly is: "points";
+      readonly request: PlanQuestion;
+      readonly axis: Axis;
+      readonly limits: readonly number[];
+    }
+  /** What would be done without one product of the plan last made. */
+  | { readonly is: "without"; readonly product: string };
 
-export type FromWorker = { readonly run: number } & (
+export type PlanSays =
   | {
       readonly is: "progress";
       readonly stage: string;
@@ -39,9 +39,29 @@ export type FromWorker = { readonly run: number } & (
   | { readonly is: "curve"; readonly points: readonly FrontierPoint[] }
   | { readonly is: "point"; readonly point: FrontierPoint }
   | { readonly is: "points-done" }
-  | { readonly is: "without"; readonly product: string; readonly without: Without }
-  | { readonly is: "failed"; readonly why: string }
-);
+  | { readonly is: "without"; readonly product: string; readonly without: Without };
+
+export interface CompareAsk {
+  readonly contenders: readonly Contender[];
+  readonly judge: Judge;
+  readonly today: string;
+  readonly book: PriceBook;
+  readonly schools: boolean;
+}
+export interface CompareSays {
+  readonly is: "compared";
+  readonly rows: readonly KitRow[];
+  readonly schools: ReturnType<typeof compareSchools> | null;
+}
+
+/** A report to be made into a PDF, away from the page. */
+export interface PdfAsk {
+  readonly title: string;
+  readonly blocks: readonly Block[];
+}
+export type PdfSays =
+  | { readonly is: "progress"; readonly share: number }
+  | { readonly is: "done"; readonly blob: Blob };
 
 /** A first answer without proof, and what no plan can better. */
 export interface QuickShown {

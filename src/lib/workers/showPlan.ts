@@ -3,7 +3,7 @@ import { candidates } from "../core/plan/candidates.ts";
 import { greedyPlan, planBound } from "../core/plan/greedy.ts";
 import type { Solver } from "../core/plan/linearModel.ts";
 import type { PlanOutcome } from "../core/plan/plan.ts";
-import { bookOf, type PlanRequest } from "../core/plan/request.ts";
+import type { PlanRequest } from "../core/plan/request.ts";
 import type { PlanShown, QuickShown } from "./protocol.ts";
 
 /** Keeps of an outcome what the screens show. */
@@ -26,14 +26,14 @@ export function showPlan(outcome: PlanOutcome, request: PlanRequest): PlanShown 
     needs: choice.after.needs.map((n, i) => ({
       id: choice.after.bench.needs[i]!.need.id,
       restsOn: n.restsOn,
-      value: n.values[6]!,
+      value: n.met,
     })),
   };
 }
 
 /** A first answer and the bound it is measured by. */
 export function showQuick(request: PlanRequest, solver: Solver): QuickShown {
-  const c = candidates(request.audit, bookOf(request), request.today);
+  const c = candidates(request);
   const { choice, reaches } = greedyPlan(request, c);
   return {
     price: choice.price,

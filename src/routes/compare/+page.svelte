@@ -1,4 +1,6 @@
 <script lang="ts">
+  import type { PriceBook } from "$lib/core/model/priceBook.ts";
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { goto } from "$app/navigation";
   import { onDestroy, untrack } from "svelte";
   import {
@@ -18,7 +20,7 @@
   import SieveMark from "$lib/ui/SieveMark.svelte";
   import { saveCsv, saveXlsx } from "$lib/ui/tables.ts";
   import { grams, litres, money, number, percentRange } from "$lib/words/sentences.ts";
-  import type { CompareAnswer, CompareAsked } from "$lib/workers/compare.worker.ts";
+  import { CompareRun } from "$lib/workers/compareRun.svelte.ts";
   import ByCategory from "./ByCategory.svelte";
   import BySchool from "./BySchool.svelte";
   import TwoOfThem from "./TwoOfThem.svelte";
@@ -41,31 +43,20 @@
     }),
   );
 
-  // The audits run in a worker; an answer to a former question is dropped.
-  let rows = $state.raw<readonly KitRow[]>([]);
-  let schools = $state.raw<CompareAnswer["schools"]>(null);
   let wantSchools = $state(false);
-  let run = 0;
-  let worker: Worker | null = null;
+  const compared = new CompareRun();
+  const rows = $derived(compared.rows);
+  const schools = $derived(compared.schools);
   $effect(() => {
+    // Runs the worker.
     if (!judge) return;
-    worker ??= new Worker(new URL("../../lib/workers/compare.worker.ts", import.meta.url), {
-      type: "module",
-    });
-    const asked: CompareAsked = {
-      run: ++run,
+    compared.ask({
       contenders: $state.snapshot(contenders) as Contender[],
       judge: $state.snapshot(judge) as Judge,
       today: workspace.today,
-      book: $state.snapshot(workspace.priceBook),
+      book: $state.snapshot(workspace.priceBook) as PriceBook,
       schools: wantSchools,
-    };
-    worker.onmessage = (e: MessageEvent<CompareAnswer>) => {
-      if (e.data.run !== run) return;
-      rows = e.data.rows;
-      schools = e.data.schools;
-    };
-    worker.postMessage(asked);
+    });
   });
   const currency = $derived(workspace.priceBook.currency);
 
@@ -75,7 +66,7 @@
   let queue = $state<string[]>([]);
   const planRun = new PlanRun();
   onDestroy(() => {
-    worker?.terminate();
+    compared.dispose();
     planRun.dispose();
   });
   $effect(() => {
@@ -101,6 +92,7 @@
     planRun.ask(
       {
         audit: $state.snapshot(file) as typeof file,
+        catalogue: CATALOGUE,
         book: workspace.priceBook,
         question: "cheapest",
         target: "ready",

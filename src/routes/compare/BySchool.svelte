@@ -2,12 +2,12 @@
   import type { KitRow } from "$lib/core/compare/compareKits.ts";
   import { RULES_IN_WORDS } from "$lib/words/houseRules.ts";
   import { percent } from "$lib/words/sentences.ts";
-  import type { CompareAnswer } from "$lib/workers/compare.worker.ts";
+  import type { CompareSays } from "$lib/workers/protocol.ts";
 
   /** Each school tried on each kit, when that is asked. */
   interface Props {
     rows: readonly KitRow[];
-    schools: CompareAnswer["schools"];
+    schools: CompareSays["schools"];
     trying: boolean;
     ontry: () => void;
   }

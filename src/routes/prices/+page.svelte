@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { rateBetween, convertBook } from "$lib/core/plan/convertBook.ts";
   import { isLicensedOnly } from "$lib/core/plan/mayPropose.ts";
   import type { Product } from "$lib/core/model/priceBook.ts";
@@ -15,7 +16,7 @@
   import ProductForm from "./ProductForm.svelte";
 
   const book = $derived(workspace.priceBook);
-  const typeOf = $derived(typeLookup(workspace.ownTypes));
+  const typeOf = $derived(typeLookup(workspace.ownTypes, CATALOGUE));
   let query = $state("");
   let source = $state("");
   let only = $state<"all" | "old" | "out">("all");
@@ -178,7 +179,7 @@
             ><strong class="break-words">{p.title}</strong><br /><span class="text-sm text-soft"
               >{typeOf(p.itemType)?.label ?? p.itemType}, {p.pack === 1
                 ? "single"
-                : `pack of ${p.pack}`}{isLicensedOnly(p)
+                : `pack of ${p.pack}`}{isLicensedOnly(p, typeOf)
                 ? " · never proposed: licensed use"
                 : ""}{p.inStock === false ? " · out of stock" : ""}</span
             ></span

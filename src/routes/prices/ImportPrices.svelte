@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { Dialog } from "bits-ui";
   import Papa from "papaparse";
   import { buildVocabulary, matchType, NO_TYPE } from "$lib/core/card/vocabulary.ts";
@@ -54,8 +55,8 @@
   const COLUMNS = PRICE_COLUMNS.map((c) => [c, PRICE_COLUMN_LABEL[c]] as const);
   const ready = $derived(roles.includes("title") && roles.includes("price"));
   function take(replace: boolean) {
-    const typeOf = typeLookup(workspace.ownTypes);
-    const vocabulary = buildVocabulary(workspace.aliases);
+    const typeOf = typeLookup(workspace.ownTypes, CATALOGUE);
+    const vocabulary = buildVocabulary(CATALOGUE, workspace.aliases);
     const byWords = (words: string): string | null => {
       if (typeOf(words)) return words;
       const match = matchType(words, vocabulary);

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { shippedType } from "$lib/core/catalogue/catalogue.ts";
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import type { Line } from "$lib/core/model/kit.ts";
   import { repriced } from "$lib/core/plan/priceList.ts";
   import type { Product } from "$lib/core/model/priceBook.ts";
@@ -17,7 +17,7 @@
   const { product, onchange, onremove }: Props = $props();
   const name = $derived(
     workspace.ownTypes.find((t) => t.id === product.itemType)?.label ??
-      shippedType(product.itemType)?.label ??
+      CATALOGUE.types.get(product.itemType)?.label ??
       product.itemType,
   );
   type Field =

@@ -1,3 +1,5 @@
+import { isWhole } from "../base/tolerance.ts";
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { Category } from "../model/functionRecord.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import { categoriesAsked, score, type Caught } from "../score/coverage.ts";
@@ -8,7 +10,7 @@ import { uncheckedFacts, type UncheckedFact } from "../score/unchecked.ts";
 import { valueOf, type Value } from "../score/value.ts";
 import { layOut, type Bench } from "../sieve/bench.ts";
 import { pairUp, type Pairing } from "../sieve/pairs.ts";
-import { sift, VALUE_HAIR, type SiftedNeed } from "../sieve/sift.ts";
+import { sift, type SiftedNeed } from "../sieve/sift.ts";
 
 export interface CategoryScore {
   readonly id: Category;
@@ -41,9 +43,10 @@ export interface Audit {
  * Audits a kit: a pure function of kit × list × brief × house rules.
  * @param file a checked audit (`parseAudit`); unknown ids throw
  * @param today YYYY-MM-DD, for a brief without a start
+ * @param catalogue what it is judged by
  */
-export function audit(file: AuditFile, today: string): Audit {
-  const bench = layOut(file, today);
+export function audit(file: AuditFile, today: string, catalogue: Catalogue): Audit {
+  const bench = layOut(file, today, catalogue);
   const pairing = pairUp(bench);
   const needs = sift(
     bench,
@@ -88,8 +91,7 @@ export function audit(file: AuditFile, today: string): Audit {
 
 /** Vital needs that are met in full. */
 export const vitalMet = (a: Audit): number =>
-  a.needs.filter((n, i) => a.bench.needs[i]!.tier === "vital" && n.values[6]! >= 1 - VALUE_HAIR)
-    .length;
+  a.needs.filter((n, i) => a.bench.needs[i]!.tier === "vital" && isWhole(n.met)).length;
 
 /** The lines most worth checking next; dearer than the audit itself, so asked for apart. */
 export const worthChecking = (a: Audit): WorthChecking[] =>

@@ -38,8 +38,8 @@ export function packingFindings(a: Audit): PackingFinding[] {
     const found: PackingFinding[] = [];
     const add = (rule: PackingRule, state: PackingFinding["state"]) =>
       found.push({ rule, line: index, state });
-    const points = new Set(pointsFor(type.id).map((p) => p.id));
-    const looked = lineCondition(line) !== null;
+    const points = new Set(pointsFor(type.id, a.bench.catalogue).map((p) => p.id));
+    const looked = lineCondition(line, a.bench.catalogue) !== null;
     for (const [rule, point] of Object.entries(BY_POINT) as [PackingRule, string][])
       if (points.has(point))
         add(rule, line.failedPoints?.includes(point) ? "broken" : looked ? "kept" : "open");
@@ -55,20 +55,7 @@ export function packingFindings(a: Audit): PackingFinding[] {
         reach === null ? "open" : reach <= ACCESS_LIMIT_S.seconds ? "kept" : "broken",
       );
     }
-    if (type.use === "tool" && DATED_TOOLS.has(type.id))
-      add("tools-carry-first-use", line.firstUse ? "kept" : "open");
+    if (type.wears) add("tools-carry-first-use", line.firstUse ? "kept" : "open");
     return found;
   });
 }
-
-/** Tools that wear with use, so that the date of the first one tells. */
-const DATED_TOOLS: ReadonlySet<string> = new Set([
-  "trauma-shears",
-  "heavy-scissors",
-  "small-scissors",
-  "tweezers-fine",
-  "haemostat",
-  "folding-knife",
-  "torch",
-  "thermometer-digital",
-]);

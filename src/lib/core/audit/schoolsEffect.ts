@@ -1,3 +1,5 @@
+import { SHARE_TOLERANCE } from "../base/tolerance.ts";
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import { audit, type Audit } from "./audit.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import type { HouseRules } from "../model/houseRules.ts";
@@ -18,9 +20,8 @@ export interface SchoolVerdict {
   readonly moved: readonly string[];
 }
 
-const LAST = 6;
 const valuesOf = (a: Audit): Map<string, number> =>
-  new Map(a.needs.map((n, i) => [a.bench.needs[i]!.need.id, n.values[LAST]!]));
+  new Map(a.needs.map((n, i) => [a.bench.needs[i]!.need.id, n.met]));
 
 /** Every option of every house rule tried alone: where the schools differ on this kit. */
 export function schoolsEffect(file: AuditFile, today: string, now: Audit): SchoolVerdict[] {
@@ -29,7 +30,9 @@ export function schoolsEffect(file: AuditFile, today: string, now: Audit): Schoo
   return RULE_IDS.flatMap((id) =>
     optionsOf(id).map((option) => {
       const followed = rules[id] === option;
-      const a = followed ? now : audit(underSchool(file, { [id]: option }), today);
+      const a = followed
+        ? now
+        : audit(underSchool(file, { [id]: option }), today, now.bench.catalogue);
       const values = followed ? before : valuesOf(a);
       return {
         rule: id,
@@ -39,7 +42,7 @@ export function schoolsEffect(file: AuditFile, today: string, now: Audit): Schoo
         grade: a.grade,
         gain: a.coverage === null || now.coverage === null ? null : a.coverage - now.coverage,
         moved: [...values.keys()].filter(
-          (need) => Math.abs(values.get(need)! - (before.get(need) ?? 0)) > 1e-9,
+          (need) => Math.abs(values.get(need)! - (before.get(need) ?? 0)) > SHARE_TOLERANCE,
         ),
       };
     }),
@@ -77,13 +80,14 @@ export function allSchools(): HouseRules[] {
 export function* schoolRange(
   file: AuditFile,
   today: string,
+  catalogue: Catalogue,
 ): Generator<{ readonly done: number; readonly of: number }, SchoolRange | null> {
   const sets = allSchools();
   const grades: Partial<Record<Grade, number>> = {};
   let least: SchoolRange["least"] | null = null;
   let most: SchoolRange["most"] | null = null;
   for (const [i, rules] of sets.entries()) {
-    const { coverage, grade } = audit(underSchool(file, rules), today);
+    const { coverage, grade } = audit(underSchool(file, rules), today, catalogue);
     if (coverage === null || grade === null) return null;
     grades[grade] = (grades[grade] ?? 0) + 1;
     if (!least || coverage < least.coverage) least = { coverage, rules };

@@ -1,6 +1,7 @@
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { Audit } from "./audit.ts";
 import type { Kit, Line } from "../model/kit.ts";
-import { VALUE_HAIR } from "../sieve/sift.ts";
+import { SHARE_TOLERANCE } from "../base/tolerance.ts";
 import { lineCondition } from "../inspect/quality.ts";
 
 /** What two people who look at the same kit can see differently. */
@@ -40,10 +41,10 @@ const text = (value: unknown): string =>
   JSON.stringify(Array.isArray(value) ? [...value].sort() : (value ?? null));
 const hasFact = (line: Line, what: LookedAt) => FIELDS[what].some((f) => line[f] !== undefined);
 
-function differs(a: Line, b: Line, what: LookedAt): boolean {
+function differs(a: Line, b: Line, what: LookedAt, catalogue: Catalogue): boolean {
   if (what === "condition")
     return (
-      lineCondition(a) !== lineCondition(b) ||
+      lineCondition(a, catalogue) !== lineCondition(b, catalogue) ||
       text(a.failedPoints ?? []) !== text(b.failedPoints ?? [])
     );
   // Two stopwatches never agree to the tenth: what counts is which limit they keep.
@@ -54,7 +55,7 @@ const within = (s: number | undefined) =>
   s === undefined ? "unknown" : s <= 15 ? "seconds" : s <= 60 ? "minute" : "longer";
 
 /** Both looked, and see it differently; what only one has looked at is no difference of opinion. */
-export function lookDifferences(first: Kit, second: Kit): LookDifference[] {
+export function lookDifferences(first: Kit, second: Kit, catalogue: Catalogue): LookDifference[] {
   const others = new Map(second.lines.map((l) => [l.id, l]));
   return first.lines.flatMap((line) => {
     const other = others.get(line.id);
@@ -62,7 +63,7 @@ export function lookDifferences(first: Kit, second: Kit): LookDifference[] {
     return LOOKED_AT.filter(
       (what) =>
         (what === "kind" || (hasFact(line, what) && hasFact(other, what))) &&
-        differs(line, other, what),
+        differs(line, other, what, catalogue),
     ).map((what) => ({ line: line.id, what }));
   });
 }
@@ -79,6 +80,7 @@ export interface Agreement {
 }
 
 export function agreement(first: Audit, second: Audit): Agreement {
+  const { catalogue } = first.bench;
   const values = new Map(second.needs.map((n, i) => [second.bench.needs[i]!.need.id, n.values]));
   const pairs = first.needs.flatMap((n, i) => {
     const other = values.get(first.bench.needs[i]!.need.id);
@@ -87,12 +89,12 @@ export function agreement(first: Audit, second: Audit): Agreement {
   const meshes = Array.from({ length: 7 }, (_, m) =>
     pairs.length === 0
       ? 1
-      : pairs.filter(([x, y]) => Math.abs(x[m]! - y[m]!) <= VALUE_HAIR).length / pairs.length,
+      : pairs.filter(([x, y]) => Math.abs(x[m]! - y[m]!) <= SHARE_TOLERANCE).length / pairs.length,
   );
   const others = new Map(second.bench.audit.kit.lines.map((l) => [l.id, l]));
   const conditions = first.bench.audit.kit.lines.flatMap((l) => {
     const other = others.get(l.id);
-    const [x, y] = [lineCondition(l), other ? lineCondition(other) : null];
+    const [x, y] = [lineCondition(l, catalogue), other ? lineCondition(other, catalogue) : null];
     return x && y ? [[x, y] as const] : [];
   });
   const n = conditions.length;

@@ -1,5 +1,4 @@
 import type { Audit } from "./audit.ts";
-import { LICENSED_ONLY } from "../catalogue/catalogue.ts";
 import { lineCondition } from "../inspect/quality.ts";
 
 export const VERDICTS = [
@@ -39,7 +38,7 @@ export function proposeVerdict(
     need.pairs.filter((p) => p.pair.line === index).map((p) => ({ p, n })),
   );
   const asked = pairs.some(({ p }) => p.pair.credit.credit > 0);
-  if (lineCondition(line) === "failed")
+  if (lineCondition(line, a.bench.catalogue) === "failed")
     return { verdict: asked ? "replace" : "drop", because: "failed" };
   if (type && (fact.standing === "past" || fact.standing === "past-within-a-year"))
     return { verdict: asked ? "replace" : "drop", because: "past-date" };
@@ -47,12 +46,13 @@ export function proposeVerdict(
   if (!asked) return { verdict: "drop", because: "serves-nothing" };
   if (pairs.every(({ p }) => p.pair.usable < 1))
     return {
-      verdict: type && LICENSED_ONLY.has(type.id) ? "drop" : "trained-hand",
+      verdict: type?.licensed ? "drop" : "trained-hand",
       because: "beyond-training",
     };
   if (pairs.some(({ p }) => p.units > 0 && p.handy < 1))
     return { verdict: "move", because: "not-handy" };
-  if (lineCondition(line) === "worn") return { verdict: "watch", because: "worn" };
+  if (lineCondition(line, a.bench.catalogue) === "worn")
+    return { verdict: "watch", because: "worn" };
   if (pairs.some(({ p, n }) => p.units > 0 && a.needs[n]!.restsOn === "enough"))
     return { verdict: "top-up", because: "too-few" };
   return { verdict: "keep", because: "sound" };

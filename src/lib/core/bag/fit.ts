@@ -38,42 +38,6 @@ export interface Fit {
  */
 export const PACKING_FACTOR = 0.75;
 
-/** Rigid things with their usual length where none is printed, mm. */
-const RIGID: Readonly<Record<string, number>> = {
-  "trauma-shears": 180,
-  "heavy-scissors": 200,
-  "small-scissors": 110,
-  "tweezers-fine": 100,
-  "tweezers-plastic": 110,
-  haemostat: 130,
-  "folding-knife": 90,
-  "pocket-mask": 130,
-  torch: 110,
-  "light-stick": 150,
-  "thermometer-digital": 130,
-  "thermometer-glass": 130,
-  marker: 130,
-  pencil: 150,
-  "irrigation-syringe": 160,
-  "eye-shield": 80,
-  "rigid-splint": 450,
-  "safety-glasses": 160,
-  "adrenaline-pen": 150,
-  "signal-mirror": 75,
-  "tick-tool": 60,
-  "oral-airway": 100,
-  eyewash: 150,
-};
-/** Flat things that must not be folded: the fold cracks the gel or the film. */
-const UNFOLDED: ReadonlySet<string> = new Set([
-  "vented-chest-seal",
-  "plain-chest-seal",
-  "burn-gel-dressing",
-  "hydrogel-dressing",
-  "film-dressing",
-  "blister-cushion",
-]);
-
 /** Checks one compartment with all that is to lie in it. */
 export function fitInto(
   compartment: Compartment,
@@ -87,12 +51,12 @@ export function fitInto(
     if (!type || piecesOf(line) <= 0) continue;
     bulk += lineLoad(line, type).volumeMl;
     if (!inner) continue;
-    if (type.id in RIGID) {
-      const length = line.sizeMm ? Math.max(...line.sizeMm) : RIGID[type.id]!;
+    if (type.rigidMm !== undefined) {
+      const length = line.sizeMm ? Math.max(...line.sizeMm) : type.rigidMm;
       const room = Math.round(longestStraight(inner));
       if (length > room)
         misfits.push({ code: "too-long", line: line.id, lengthMm: length, roomMm: room });
-    } else if (UNFOLDED.has(type.id)) {
+    } else if (type.unfolded) {
       if (!line.sizeMm || line.sizeMm.length < 2) unknown.push(line.id);
       else {
         const sides = [Math.min(...line.sizeMm), Math.max(...line.sizeMm)] as const;

@@ -1,4 +1,4 @@
-import { typeLookup } from "../catalogue/catalogue.ts";
+import { typeLookup, type Catalogue } from "../catalogue/catalogue.ts";
 import type { ItemType } from "../model/itemType.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import type { Line } from "../model/kit.ts";
@@ -18,8 +18,8 @@ export function lineLoad(line: Line, type: ItemType | null): Load {
 }
 
 /** What is carried: all lines and the bag. An estimate until the kit is weighed. */
-export function kitLoad(audit: AuditFile): Load {
-  const typeOf = typeLookup(audit.itemTypes);
+export function kitLoad(audit: AuditFile, catalogue: Catalogue): Load {
+  const typeOf = typeLookup(audit.itemTypes, catalogue);
   let massG = audit.kit.container?.massG ?? 0;
   let volumeMl = 0;
   for (const line of audit.kit.lines) {

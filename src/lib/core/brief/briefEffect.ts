@@ -1,3 +1,4 @@
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { Brief } from "../model/brief.ts";
 import type { HouseRules } from "../model/houseRules.ts";
 import type { Need } from "../model/list.ts";
@@ -21,9 +22,10 @@ export function briefEffect(
   houseRules: HouseRules,
   now: Brief,
   then: Brief,
+  catalogue: Catalogue,
 ): AskedChange[] {
   const rules = schools(houseRules);
-  const asked = (brief: Brief) => askedNeeds(needs, brief, rules);
+  const asked = (brief: Brief) => askedNeeds(needs, brief, rules, catalogue);
   const before = new Map(asked(now).map((n) => [n.need.id, n]));
   const after = new Map(asked(then).map((n) => [n.need.id, n]));
   const weight = (id: string): number => (after.get(id) ?? before.get(id))!.weight;

@@ -1,5 +1,5 @@
-import { CHECK_MONTHS, checkKind, FULL_COUNT_MONTHS } from "../../data/checkIntervals.ts";
-import { typeLookup } from "../catalogue/catalogue.ts";
+import { CHECK_MONTHS, FULL_COUNT_MONTHS } from "./checks.ts";
+import { typeLookup, type Catalogue } from "../catalogue/catalogue.ts";
 import { addDays, lastGoodDay, lastGoodDayAfterMonths } from "../base/dates.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import type { Line } from "../model/kit.ts";
@@ -32,8 +32,9 @@ export function calendarOf(
   kitKey: string,
   book: PriceBook,
   today: string,
+  catalogue: Catalogue,
 ): DueDay[] {
-  const typeOf = typeLookup(file.itemTypes);
+  const typeOf = typeLookup(file.itemTypes, catalogue);
   const due: DueDay[] = [];
   const uid = (kind: EventKind, line?: string) =>
     `${[kitKey, line, kind]
@@ -50,7 +51,7 @@ export function calendarOf(
       add("last-good", last, line.id);
       add("order-by", addDays(last, -leadDays(line.itemType, book)), line.id);
     }
-    const kind = type ? checkKind(type.id) : null;
+    const kind = type?.check;
     if (kind) add("check", nextLook(line, CHECK_MONTHS[kind], today), line.id);
   }
   const looked = file.kit.lines.flatMap((l) => (l.checkedOn ? [l.checkedOn] : [])).sort();

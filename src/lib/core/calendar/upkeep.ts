@@ -1,4 +1,6 @@
-import { typeLookup } from "../catalogue/catalogue.ts";
+import { roundMoney } from "../base/money.ts";
+import { wholeUp } from "../base/tolerance.ts";
+import { typeLookup, type Catalogue } from "../catalogue/catalogue.ts";
 import { lastGoodDay, lastGoodDayAfterMonths } from "../base/dates.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import { mayPropose } from "../plan/mayPropose.ts";
@@ -30,8 +32,13 @@ const USUAL_SHELF_MONTHS = 36;
  * five years from today. Things that carry no date cost nothing here; spare pieces of a pack lie by
  * and date as the rest, so they save nothing.
  */
-export function upkeep(file: AuditFile, book: PriceBook, today: string): Upkeep {
-  const typeOf = typeLookup(file.itemTypes);
+export function upkeep(
+  file: AuditFile,
+  book: PriceBook,
+  today: string,
+  catalogue: Catalogue,
+): Upkeep {
+  const typeOf = typeLookup(file.itemTypes, catalogue);
   const end = lastGoodDayAfterMonths(today, YEARS * 12);
   const costs = new Map<number, Map<string, number>>();
   const unpriced: string[] = [];
@@ -42,7 +49,7 @@ export function upkeep(file: AuditFile, book: PriceBook, today: string): Upkeep 
     if (!type) continue;
     const units = pieces * measureOf(line, type).perPiece;
     const best = book.products
-      .filter((p) => p.itemType === type.id && mayPropose(p))
+      .filter((p) => p.itemType === type.id && mayPropose(p, typeOf))
       .map((p) => ({ p, ...packsFor(units, p, type) }))
       .sort((x, y) => x.price - y.price)[0];
     if (!best) {
@@ -62,6 +69,7 @@ export function upkeep(file: AuditFile, book: PriceBook, today: string): Upkeep 
       day = lastGoodDayAfterMonths(day, shelf);
     }
   }
+  const round = (price: number) => roundMoney(price, book.currency);
   const first = Number(today.slice(0, 4));
   const years = Array.from({ length: YEARS + 1 }, (_, i): UpkeepYear => {
     const ofYear = costs.get(first + i) ?? new Map<string, number>();
@@ -76,10 +84,8 @@ export function upkeep(file: AuditFile, book: PriceBook, today: string): Upkeep 
   return { years, total: round(years.reduce((s, y) => s + y.price, 0)), unpriced };
 }
 
-const round = (n: number) => Math.round(n * 100) / 100;
-
 function packsFor(units: number, product: Product, type: Parameters<typeof measureOf>[1]) {
   const each = product.pack * measureOf({ ...product, id: product.id }, type).perPiece;
-  const packs = Math.ceil(units / each - 1e-9);
+  const packs = wholeUp(units / each);
   return { packs, price: packs * product.price.amount };
 }

@@ -1,4 +1,4 @@
-import { shippedType } from "../catalogue/catalogue.ts";
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import { NAMES_FROM, type Draft } from "./draft.ts";
 import type { CardRow } from "./layout.ts";
 import { piecesOf } from "./pieces.ts";
@@ -33,6 +33,7 @@ export function entryOf(
   draft: Draft,
   style: Style,
   amongItems: boolean,
+  catalogue: Catalogue,
 ): CardEntry | null {
   const { match, reading } = segment;
   const { row } = draft;
@@ -87,7 +88,7 @@ export function entryOf(
   const type = named && match.type !== NO_TYPE ? match.type : null;
   const sized = sizeOf(reading, row, type, style.metric);
   const refined = refine(type, reading.noun, sized.sizeMm);
-  const shippedT = refined === null ? undefined : shippedType(refined);
+  const shippedT = refined === null ? undefined : catalogue.types.get(refined);
   const pieces = piecesOf(reading, row, refined, sized.bareIsCount);
   const sure = confidenceOf(match, named, pieces.sure, refined !== type, style, counted);
   // Gloves of no named material are taken for the usual kind.

@@ -6,7 +6,7 @@ import { isHeading, isNote } from "./notes.ts";
 import type { Reading } from "./quantity.ts";
 import { isOfTheKindBefore, speaksOfAbsence } from "./segments.ts";
 import { isAmongItems, styleOf } from "./style.ts";
-import { buildVocabulary, NO_TYPE, type Vocabulary } from "./vocabulary.ts";
+import { NO_TYPE, type Vocabulary } from "./vocabulary.ts";
 
 export type { CardEntry } from "./entry.ts";
 export { LONGEST_LINE } from "./layout.ts";
@@ -20,13 +20,11 @@ export interface CardReading {
 /** No card has more; beyond it a paste was a mistake. */
 export const MOST_LINES = 10_000;
 
-const shipped = buildVocabulary();
-
 /**
  * Reads a contents card into entries, in reading order. Pure; never throws on text.
  * Lines longer than LONGEST_LINE and beyond MOST_LINES are not read.
  */
-export function readCard(text: string, vocabulary: Vocabulary = shipped): CardReading {
+export function readCard(text: string, vocabulary: Vocabulary): CardReading {
   const rows = cardRows(text).slice(0, MOST_LINES);
   const drafts = rows.map((row) => draftOf(row, vocabulary));
   const style = styleOf(drafts);
@@ -65,7 +63,7 @@ export function readCard(text: string, vocabulary: Vocabulary = shipped): CardRe
         if (/scratch|strike/i.test(row.text)) found.pop();
         continue;
       }
-      const entry = entryOf(segment, draft, style, isAmongItems(drafts, at));
+      const entry = entryOf(segment, draft, style, isAmongItems(drafts, at), vocabulary.catalogue);
       if (
         segment.absent ||
         (segment.reading.pieces === 0 && row.quantity === null) ||

@@ -1,26 +1,44 @@
-import { CARD_WORDS } from "../../data/cardVocabulary.ts";
-import { ITEM_TYPES } from "../../data/itemTypes.ts";
-import { foldedWords } from "./words.ts";
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { ItemType } from "../model/itemType.ts";
+import { foldedWords } from "./words.ts";
 
-const indexed = ITEM_TYPES.map((type) => ({
-  type,
-  label: foldedWords(type.label).join(" "),
-  all: foldedWords([type.label, ...type.alsoCalled, ...(CARD_WORDS[type.id] ?? [])].join(" ")).join(
-    " ",
-  ),
-}));
+interface Named {
+  readonly type: ItemType;
+  readonly label: string;
+  readonly all: string;
+}
+
+const indexes = new WeakMap<Catalogue, readonly Named[]>();
+function indexOf(catalogue: Catalogue): readonly Named[] {
+  let known = indexes.get(catalogue);
+  if (!known) {
+    known = [...catalogue.types.values()].map((type) => ({
+      type,
+      label: foldedWords(type.label).join(" "),
+      all: foldedWords(
+        [type.label, ...type.alsoCalled, ...(catalogue.words.get(type.id) ?? [])].join(" "),
+      ).join(" "),
+    }));
+    indexes.set(catalogue, known);
+  }
+  return known;
+}
 
 /** Item types by any of their names; every word typed must begin one of them. Best first. */
-export function searchTypes(query: string, own: readonly ItemType[] = [], most = 12): ItemType[] {
+export function searchTypes(
+  query: string,
+  catalogue: Catalogue,
+  own: readonly ItemType[] = [],
+  most = 12,
+): ItemType[] {
   const words = foldedWords(query);
-  if (words.length === 0) return ITEM_TYPES.slice(0, most);
+  if (words.length === 0) return [...catalogue.types.values()].slice(0, most);
   const begins = (text: string, word: string) => text.startsWith(word) || text.includes(` ${word}`);
   const mine = own.map((type) => {
     const label = foldedWords(type.label).join(" ");
     return { type, label, all: `${label} ${foldedWords(type.alsoCalled.join(" ")).join(" ")}` };
   });
-  return [...mine, ...indexed]
+  return [...mine, ...indexOf(catalogue)]
     .filter((t) => words.every((w) => begins(t.all, w)))
     .map((t) => ({ t, rank: words.every((w) => begins(t.label, w)) ? 0 : 1 }))
     .sort((a, b) => a.rank - b.rank)

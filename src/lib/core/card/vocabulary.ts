@@ -1,5 +1,4 @@
-import { CARD_WORDS, NO_TYPE_WORDS } from "../../data/cardVocabulary.ts";
-import { ITEM_TYPES } from "../../data/itemTypes.ts";
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import { foldedWords } from "./words.ts";
 
 /** Stands for a real thing that no item type describes. */
@@ -12,6 +11,7 @@ interface Phrase {
 }
 
 export interface Vocabulary {
+  readonly catalogue: Catalogue;
   readonly phrasesByWord: ReadonlyMap<string, readonly Phrase[]>;
   readonly weightOf: ReadonlyMap<string, number>;
   readonly byLength: ReadonlyMap<number, readonly string[]>;
@@ -30,16 +30,17 @@ const PLAIN_WORDS = new Set(foldedWords(PLAIN));
 const isPlain = (w: string) => PLAIN_WORDS.has(w);
 
 /** Builds the index of every way to call a thing. Own aliases weigh a little more than shipped words. */
-export function buildVocabulary(aliases: readonly Alias[] = []): Vocabulary {
+export function buildVocabulary(catalogue: Catalogue, aliases: readonly Alias[] = []): Vocabulary {
   const raw: { type: string; words: string[]; own: boolean }[] = [];
   const add = (type: string, text: string, own = false) => {
     const words = [...new Set(foldedWords(text))];
     if (words.length > 0) raw.push({ type, words, own });
   };
-  for (const t of ITEM_TYPES) {
-    for (const text of [t.label, ...t.alsoCalled, ...(CARD_WORDS[t.id] ?? [])]) add(t.id, text);
+  for (const t of catalogue.types.values()) {
+    for (const text of [t.label, ...t.alsoCalled, ...(catalogue.words.get(t.id) ?? [])])
+      add(t.id, text);
   }
-  for (const text of NO_TYPE_WORDS) add(NO_TYPE, text);
+  for (const text of catalogue.noTypeWords) add(NO_TYPE, text);
   for (const a of aliases) add(a.itemType, a.text, true);
 
   const typesByWord = new Map<string, Set<string>>();
@@ -50,7 +51,7 @@ export function buildVocabulary(aliases: readonly Alias[] = []): Vocabulary {
       types.add(type === NO_TYPE ? words.join(" ") : type);
       typesByWord.set(w, types);
     }
-  const kinds = ITEM_TYPES.length;
+  const kinds = catalogue.types.size;
   const weightOf = new Map<string, number>();
   for (const [w, types] of typesByWord) weightOf.set(w, Math.log(1 + kinds / types.size));
 
@@ -65,7 +66,15 @@ export function buildVocabulary(aliases: readonly Alias[] = []): Vocabulary {
   }
   const byLength = new Map<number, string[]>();
   for (const w of weightOf.keys()) byLength.set(w.length, [...(byLength.get(w.length) ?? []), w]);
-  return { phrasesByWord, weightOf, byLength };
+  return { catalogue, phrasesByWord, weightOf, byLength };
+}
+
+const plain = new WeakMap<Catalogue, Vocabulary>();
+/** The vocabulary of a catalogue without aliases, built once. */
+export function vocabularyOf(catalogue: Catalogue): Vocabulary {
+  let known = plain.get(catalogue);
+  if (!known) plain.set(catalogue, (known = buildVocabulary(catalogue)));
+  return known;
 }
 
 export interface Match {

@@ -1,51 +1,66 @@
-import { FUNCTIONS } from "../../data/functions.ts";
-import { ITEM_TYPES } from "../../data/itemTypes.ts";
 import type { Category, FunctionRecord } from "../model/functionRecord.ts";
+import type { InspectionPoint } from "../model/inspectionPoint.ts";
 import type { Credit, ItemType } from "../model/itemType.ts";
 
-const functionsById = new Map(FUNCTIONS.map((f) => [f.id, f]));
-const typesById = new Map<string, ItemType>(ITEM_TYPES.map((t) => [t.id, t]));
-
-/** A function by id; undefined when there is none. */
-export const functionOf = (id: string): FunctionRecord | undefined => functionsById.get(id);
-
-/** A shipped item type by id; undefined when there is none. */
-export const shippedType = (id: string): ItemType | undefined => typesById.get(id);
-
-/** The category a function belongs to. Throws for an unknown id: check ids at the edge. */
-export function categoryOf(functionId: string): Category {
-  const found = functionsById.get(functionId);
-  if (!found) throw new Error(`unknown function '${functionId}'`);
-  return found.category;
+/**
+ * What the program knows of the trade, as a value that is passed to whatever judges by it: the shipped
+ * one is `data/catalogue.ts`; a test may pass another. Every rule about a kind of thing is a column of
+ * its row, so that no rule names an id.
+ */
+export interface Catalogue {
+  readonly functions: ReadonlyMap<string, FunctionRecord>;
+  readonly types: ReadonlyMap<string, ItemType>;
+  readonly points: ReadonlyMap<string, InspectionPoint>;
+  /** Inspection points of a type, by its id, in the order they are taken. */
+  readonly pointsByType: ReadonlyMap<string, readonly string[]>;
+  /** Names on cards beyond label and `alsoCalled`, by type id. */
+  readonly words: ReadonlyMap<string, readonly string[]>;
+  /** Names on cards of real things that no type describes. */
+  readonly noTypeWords: readonly string[];
 }
 
-/** Look-up over the shipped catalogue and the audit's own item types. */
-export function typeLookup(own: readonly ItemType[] = []): (id: string) => ItemType | undefined {
-  if (own.length === 0) return shippedType;
+/** The catalogue from its rows. Ids are unique: a test of the data looks. */
+export const makeCatalogue = (rows: {
+  readonly functions: readonly FunctionRecord[];
+  readonly types: readonly ItemType[];
+  readonly points: readonly InspectionPoint[];
+  readonly pointsByType: Readonly<Record<string, readonly string[]>>;
+  readonly words: Readonly<Record<string, readonly string[]>>;
+  readonly noTypeWords: readonly string[];
+}): Catalogue => ({
+  functions: new Map(rows.functions.map((f) => [f.id, f])),
+  types: new Map(rows.types.map((t) => [t.id, t])),
+  points: new Map(rows.points.map((p) => [p.id, p])),
+  pointsByType: new Map(Object.entries(rows.pointsByType)),
+  words: new Map(Object.entries(rows.words)),
+  noTypeWords: rows.noTypeWords,
+});
+
+export type TypeLookup = (id: string) => ItemType | undefined;
+
+/** Look-up over the catalogue and an audit's own item types; of one id the catalogue's is meant. */
+export function typeLookup(own: readonly ItemType[] | undefined, catalogue: Catalogue): TypeLookup {
+  if (!own || own.length === 0) return (id) => catalogue.types.get(id);
   const ownById = new Map(own.map((t) => [t.id, t]));
-  return (id) => typesById.get(id) ?? ownById.get(id);
+  return (id) => catalogue.types.get(id) ?? ownById.get(id);
+}
+
+/** The category a function belongs to. Throws for an unknown id: check ids at the edge. */
+export function categoryOf(functionId: string, catalogue: Catalogue): Category {
+  const found = catalogue.functions.get(functionId);
+  if (!found) throw new Error(`unknown function '${functionId}'`);
+  return found.category;
 }
 
 /** The credit an item type claims for a function, before any house rule. */
 export const creditFor = (type: ItemType, functionId: string): Credit | undefined =>
   type.functions.find((c) => c.function === functionId);
 
-/**
- * Things for licensed or specifically prescribed use. They are audited when they are there, but no
- * plan ever proposes to buy one (rule of the plan).
- */
-export const LICENSED_ONLY: ReadonlySet<string> = new Set([
-  "decompression-needle",
-  "suture-pack",
-  "skin-stapler",
-  "tissue-adhesive",
-  "opioid-tablet",
-  "antibiotic-tablet",
-  "adrenaline-pen",
-]);
-
 /** A function by its id or its name, in any case; null: none. */
-export function functionNamed(name: string): FunctionRecord | null {
+export function functionNamed(name: string, catalogue: Catalogue): FunctionRecord | null {
   const wanted = name.trim().toLowerCase();
-  return functionOf(wanted) ?? FUNCTIONS.find((f) => f.label.toLowerCase() === wanted) ?? null;
+  const byId = catalogue.functions.get(wanted);
+  if (byId) return byId;
+  for (const f of catalogue.functions.values()) if (f.label.toLowerCase() === wanted) return f;
+  return null;
 }

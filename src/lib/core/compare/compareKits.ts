@@ -1,3 +1,5 @@
+import type { Catalogue } from "../catalogue/catalogue.ts";
+import { SHARE_TOLERANCE } from "../base/tolerance.ts";
 import { audit, type Audit } from "../audit/audit.ts";
 import type { Category } from "../model/functionRecord.ts";
 import type { AuditFile } from "../model/auditFile.ts";
@@ -68,16 +70,17 @@ export function compareKits(
   judge: Judge,
   today: string,
   book: PriceBook,
+  catalogue: Catalogue,
 ): KitRow[] {
   return contenders.map(({ id, file }) => {
     const own = judged(file, judge);
-    const a = audit(own, today);
+    const a = audit(own, today, catalogue);
     return rowOf(id, own, a, book);
   });
 }
 
 function rowOf(id: string, file: AuditFile, a: Audit, book: PriceBook): KitRow {
-  const load = kitLoad(file);
+  const load = kitLoad(file, a.bench.catalogue);
   const total = a.bench.needs.reduce((s, n) => s + n.weight, 0);
   const weightOf = (category: Category) =>
     a.bench.needs.reduce((s, n) => s + (n.category === category ? n.weight : 0), 0);
@@ -109,12 +112,10 @@ function rowOf(id: string, file: AuditFile, a: Audit, book: PriceBook): KitRow {
   };
 }
 
-/** A loss below this is rounding, no mesh. */
-const NO_LOSS = 1e-9;
 function worstMesh(caught: Caught): Mesh | null {
   let worst: Mesh | null = null;
   for (const m of MESHES)
-    if (caught[m] > NO_LOSS && (worst === null || caught[m] > caught[worst])) worst = m;
+    if (caught[m] > SHARE_TOLERANCE && (worst === null || caught[m] > caught[worst])) worst = m;
   return worst;
 }
 
@@ -126,7 +127,7 @@ export function whyAhead(
   const of = (row: KitRow, id: Category) => row.categories.find((c) => c.id === id)?.points ?? 0;
   return a.categories
     .map((c) => ({ id: c.id, points: c.points - of(b, c.id) }))
-    .filter((c) => Math.abs(c.points) > NO_LOSS)
+    .filter((c) => Math.abs(c.points) > SHARE_TOLERANCE)
     .sort((x, y) => Math.abs(y.points) - Math.abs(x.points));
 }
 
@@ -138,7 +139,7 @@ export function priceOfDifference(
   if (a.price === null || b.price === null || a.currency !== b.currency) return null;
   const more = b.price - a.price;
   const points = ((b.coverage ?? 0) - (a.coverage ?? 0)) * 100;
-  return { more, points, perPoint: points > NO_LOSS && more > 0 ? more / points : null };
+  return { more, points, perPoint: points > SHARE_TOLERANCE && more > 0 ? more / points : null };
 }
 
 /** The result of each kit under each school, every other rule as the judge has it. */
@@ -146,8 +147,9 @@ export const compareSchools = (
   contenders: readonly Contender[],
   judge: Judge,
   today: string,
+  catalogue: Catalogue,
 ): { readonly id: string; readonly verdicts: readonly SchoolVerdict[] }[] =>
   contenders.map(({ id, file }) => {
     const own = judged(file, judge);
-    return { id, verdicts: schoolsEffect(own, today, audit(own, today)) };
+    return { id, verdicts: schoolsEffect(own, today, audit(own, today, catalogue)) };
   });

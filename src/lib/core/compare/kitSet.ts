@@ -1,7 +1,8 @@
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import { audit, type Audit } from "../audit/audit.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import type { Line } from "../model/kit.ts";
-import { VALUE_HAIR } from "../sieve/sift.ts";
+import { isWhole, SHARE_TOLERANCE } from "../base/tolerance.ts";
 import { judged, type Judge } from "./compareKits.ts";
 
 /** A kit that goes out with others, so many times (a pouch each). */
@@ -82,11 +83,12 @@ export function judgeSet(
   judge: Judge,
   today: string,
   title: string,
+  catalogue: Catalogue,
 ): SetVerdict {
-  const whole = audit(setAudit(members, judge, title), today);
+  const whole = audit(setAudit(members, judge, title), today, catalogue);
   const alone = members.map((m) => ({
     id: m.id,
-    a: audit(judged(m.file, judge), today),
+    a: audit(judged(m.file, judge), today, catalogue),
     count: m.count,
   }));
   const needs = whole.needs.map((n, i): SetNeed => {
@@ -99,9 +101,9 @@ export function judgeSet(
     }
     return {
       need,
-      value: n.values[6]!,
+      value: n.met,
       from: [...units].map(([member, u]) => ({ member, units: u })),
-      metBy: alone.flatMap((m) => (m.a.needs[i]!.values[6]! >= 1 - VALUE_HAIR ? [m.id] : [])),
+      metBy: alone.flatMap((m) => (isWhole(m.a.needs[i]!.met) ? [m.id] : [])),
     };
   });
   const copies = (ids: readonly string[]) =>
@@ -110,6 +112,6 @@ export function judgeSet(
     audit: whole,
     needs,
     twice: needs.filter((n) => copies(n.metBy) > 1).map((n) => n.need),
-    nobody: needs.filter((n) => n.value <= VALUE_HAIR).map((n) => n.need),
+    nobody: needs.filter((n) => n.value <= SHARE_TOLERANCE).map((n) => n.need),
   };
 }

@@ -10,21 +10,6 @@ export interface Padding {
   readonly pieces: number;
 }
 
-const SMALL_PLASTERS = new Set([
-  "adhesive-strip",
-  "adhesive-junior",
-  "adhesive-knuckle",
-  "butterfly-closure",
-]);
-const WIPES = new Set([
-  "antiseptic-wipe",
-  "alcohol-pad",
-  "iodine-pad",
-  "hand-towelette",
-  "sting-swab",
-  "cotton-swab",
-]);
-
 /** How many of the pieces are small plasters is always asked; so are wipes and dead weight. */
 export function paddingOf(a: Audit): Padding {
   const asked = new Set(a.pairing.pairs.filter((p) => p.credit.credit > 0).map((p) => p.line));
@@ -34,8 +19,8 @@ export function paddingOf(a: Audit): Padding {
     if (elsewhere) return;
     const n = piecesOf(line);
     pieces += n;
-    if (type && SMALL_PLASTERS.has(type.id)) of.smallPlasters += n;
-    if (type && WIPES.has(type.id)) of.wipes += n;
+    if (type?.padding === "small-plaster") of.smallPlasters += n;
+    if (type?.padding === "wipe") of.wipes += n;
     if (!asked.has(l)) of.serveNothing += n;
   });
   const share = (n: number) => (pieces === 0 ? 0 : n / pieces);

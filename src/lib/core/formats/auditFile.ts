@@ -1,15 +1,16 @@
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import { auditSchema, type AuditFile } from "../model/auditFile.ts";
 import { readKeeping } from "../model/kept.ts";
 import { fail, type Outcome, type Problem } from "../model/problem.ts";
 import { integrity } from "./integrity.ts";
 
 /** An audit from parsed JSON. Says what is wrong and where; gives nothing on error. */
-export function parseAudit(json: unknown): Outcome<AuditFile> {
+export function parseAudit(json: unknown, catalogue: Catalogue): Outcome<AuditFile> {
   const wrongFile = notAnAuditFile(json);
   if (wrongFile) return fail([wrongFile]);
   const read = readKeeping(auditSchema, json);
   if (!read.ok) return read;
-  const problems = integrity(read.value);
+  const problems = integrity(read.value, catalogue);
   return problems.length > 0 ? fail(problems) : read;
 }
 

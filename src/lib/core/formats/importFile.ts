@@ -1,3 +1,4 @@
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import { emptyBriefRecord } from "../records/briefRecord.ts";
 import { keptUnder, type Kept } from "../model/kept.ts";
 import type { ItemType } from "../model/itemType.ts";
@@ -13,21 +14,25 @@ import { parseWorkspace, type WorkspaceRead } from "./workspaceFile.ts";
  * The records in a file of ours: a workspace, an audit or a list, told by its `format`.
  * @param newKey a short random text for the ids of what has none
  */
-export function readImport(text: string, newKey: () => string): Outcome<WorkspaceRead> {
+export function readImport(
+  text: string,
+  newKey: () => string,
+  catalogue: Catalogue,
+): Outcome<WorkspaceRead> {
   let json: unknown;
   try {
     json = JSON.parse(text.replace(/^\uFEFF/, ""));
   } catch (error) {
     const what = `is not whole JSON; it may be cut short (${(error as Error).message})`;
-    return fail([{ where: "the file", what }]);
+    return fail([{ where: "", what }]);
   }
   switch ((json as { format?: unknown } | null)?.format) {
     case "wide-sieve.audit":
-      return readAudit(json, newKey);
+      return readAudit(json, newKey, catalogue);
     case "wide-sieve.list":
-      return readList(json, newKey);
+      return readList(json, newKey, catalogue);
     default:
-      return parseWorkspace(json);
+      return parseWorkspace(json, catalogue);
   }
 }
 
@@ -35,8 +40,12 @@ const typeRecords = (types: readonly ItemType[] | undefined) => (types ?? []).ma
 const withKept = <R extends object>(record: R, kept: Kept): R =>
   kept.length > 0 ? { ...record, kept } : record;
 
-function readAudit(json: unknown, newKey: () => string): Outcome<WorkspaceRead> {
-  const read = parseAudit(json);
+function readAudit(
+  json: unknown,
+  newKey: () => string,
+  catalogue: Catalogue,
+): Outcome<WorkspaceRead> {
+  const read = parseAudit(json, catalogue);
   if (!read.ok) return read;
   const { brief, kit, list, houseRules, itemTypes, kept } = read.value;
   const briefKept = keptUnder(kept, "brief").map((k) => ({ ...k, at: ["brief", ...k.at] }));
@@ -53,8 +62,12 @@ function readAudit(json: unknown, newKey: () => string): Outcome<WorkspaceRead> 
   return { ok: true, value: { records, mended: [] } };
 }
 
-function readList(json: unknown, newKey: () => string): Outcome<WorkspaceRead> {
-  const read = parseListFile(json);
+function readList(
+  json: unknown,
+  newKey: () => string,
+  catalogue: Catalogue,
+): Outcome<WorkspaceRead> {
+  const read = parseListFile(json, catalogue);
   if (!read.ok) return read;
   const { list, itemTypes } = read.value;
   const records = [listRecord(newKey(), list), ...typeRecords(itemTypes)];

@@ -1,19 +1,19 @@
-import { functionOf, shippedType, typeLookup } from "../catalogue/catalogue.ts";
-import { isInspectionPoint } from "../inspect/points.ts";
+import { typeLookup, type Catalogue } from "../catalogue/catalogue.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import type { Problem } from "../model/problem.ts";
 
 /** Whole-file checks that no single field shows: unknown and doubled ids, counts that are missing. */
-export function integrity(audit: AuditFile): Problem[] {
+export function integrity(audit: AuditFile, catalogue: Catalogue): Problem[] {
   const own = audit.itemTypes ?? [];
-  const typeOf = typeLookup(own);
+  const typeOf = typeLookup(own, catalogue);
   const problems: Problem[] = [];
   const bad = (where: string, what: string) => problems.push({ where, what });
   const checkType = (where: string, typeId: string) => {
     if (!typeOf(typeId)) bad(where, `'${typeId}' is not an item type of the catalogue or the file`);
   };
   const checkFunction = (where: string, functionId: string) => {
-    if (!functionOf(functionId)) bad(where, `'${functionId}' is not a function of the catalogue`);
+    if (!catalogue.functions.has(functionId))
+      bad(where, `'${functionId}' is not a function of the catalogue`);
   };
   const checkUnique = (where: string, ids: readonly string[]) => {
     for (const doubled of doubles(ids)) bad(where, `the id '${doubled}' stands twice`);
@@ -25,7 +25,8 @@ export function integrity(audit: AuditFile): Problem[] {
   );
   own.forEach((t, i) => {
     const at = `itemTypes[${i}]`;
-    if (shippedType(t.id)) bad(`${at}.id`, `'${t.id}' is an id of the catalogue: choose another`);
+    if (catalogue.types.has(t.id))
+      bad(`${at}.id`, `'${t.id}' is an id of the catalogue: choose another`);
     if ((t.measure === "metre" || t.measure === "millilitre") && t.typical === undefined)
       bad(`${at}.typical`, `a type measured in ${t.measure} needs a typical value`);
     t.functions.forEach((c, k) => checkFunction(`${at}.functions[${k}]`, c.function));
@@ -62,7 +63,7 @@ export function integrity(audit: AuditFile): Problem[] {
     if (l.claimed === undefined && l.counted === undefined)
       bad(at, "has neither a claimed nor a counted number of pieces");
     for (const p of l.failedPoints ?? [])
-      if (!isInspectionPoint(p)) bad(`${at}.failedPoints`, `'${p}' is not an inspection point`);
+      if (!catalogue.points.has(p)) bad(`${at}.failedPoints`, `'${p}' is not an inspection point`);
   });
   return problems;
 }

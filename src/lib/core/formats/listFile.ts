@@ -1,11 +1,12 @@
 import { EMPTY_BRIEF } from "../model/brief.ts";
 import { keptSchema, readKeeping } from "../model/kept.ts";
 import { z } from "zod";
-import { typeLookup } from "../catalogue/catalogue.ts";
+import { typeLookup, type Catalogue } from "../catalogue/catalogue.ts";
 import { itemTypeSchema, type ItemType } from "../model/itemType.ts";
 import { integrity } from "./integrity.ts";
 import { listSchema, type ReferenceList } from "../model/list.ts";
-import { fail, type Outcome } from "../model/problem.ts";
+import type { AuditFile } from "../model/auditFile.ts";
+import { fail, type Outcome, type Problem } from "../model/problem.ts";
 
 /** A reference list by itself, with the own item types that its stand-ins name. */
 export const listFileSchema = z.strictObject({
@@ -29,7 +30,7 @@ export function listFile(list: ReferenceList, own: readonly ItemType[]): ListFil
 }
 
 /** A list file from parsed JSON: all of it, or what is wrong and where. */
-export function parseListFile(json: unknown): Outcome<ListFile> {
+export function parseListFile(json: unknown, catalogue: Catalogue): Outcome<ListFile> {
   const version = (json as { version?: unknown } | null)?.version;
   if (typeof version === "number" && version > 1)
     return fail([
@@ -40,19 +41,24 @@ export function parseListFile(json: unknown): Outcome<ListFile> {
     ]);
   const read = readKeeping(listFileSchema, json);
   if (!read.ok) return read;
-  const problems = listProblems(read.value.list, read.value.itemTypes ?? []);
+  const problems = listProblems(read.value.list, read.value.itemTypes ?? [], catalogue);
   return problems.length > 0 ? fail(problems) : read;
 }
 
 /** Unknown and doubled ids of a list, as an audit would find them. */
-export const listProblems = (list: ReferenceList, own: readonly ItemType[]) => {
-  const typeOf = typeLookup(own);
-  return integrity({
+export const listProblems = (
+  list: ReferenceList,
+  own: readonly ItemType[],
+  catalogue: Catalogue,
+): Problem[] => {
+  const typeOf = typeLookup(own, catalogue);
+  const audit: AuditFile = {
     format: "wide-sieve.audit",
     version: 1,
     brief: EMPTY_BRIEF,
     list,
     itemTypes: own.filter((t) => typeOf(t.id) !== undefined),
     kit: { name: "", claims: {}, lines: [] },
-  });
+  };
+  return integrity(audit, catalogue);
 };

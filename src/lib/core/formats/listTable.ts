@@ -1,5 +1,5 @@
 import Papa from "papaparse";
-import { functionNamed, shippedType } from "../catalogue/catalogue.ts";
+import { functionNamed, type Catalogue } from "../catalogue/catalogue.ts";
 import type { Need, ReferenceList } from "../model/list.ts";
 import { needSchema } from "../model/list.ts";
 import { zodProblems } from "../model/problem.ts";
@@ -130,7 +130,8 @@ function cellsOf(need: Need): string[] {
 export function listFromRows(
   rows: readonly (readonly string[])[],
   name: { id: string; title: string },
-  isType: (id: string) => boolean = (id) => shippedType(id) !== undefined,
+  isType: (id: string) => boolean,
+  catalogue: Catalogue,
 ): Outcome<ReferenceList> {
   const about: Record<string, string> = {};
   let at = 0;
@@ -164,7 +165,7 @@ export function listFromRows(
     const row: Row = Object.fromEntries(
       LIST_COLUMNS.map((c) => [c, undefused(cells[columnAt.get(c)!] ?? "").trim()]),
     );
-    const read = needOf(row, where, ids, isType);
+    const read = needOf(row, where, ids, isType, catalogue);
     problems.push(...read.problems);
     if (read.need) {
       ids.add(read.need.id);
@@ -192,6 +193,7 @@ function needOf(
   where: string,
   taken: ReadonlySet<string>,
   isType: (id: string) => boolean,
+  catalogue: Catalogue,
 ): { need?: Need; problems: Problem[] } {
   const problems: Problem[] = [];
   const bad = (column: Column, what: string) =>
@@ -209,8 +211,8 @@ function needOf(
       .map((x) => x.trim())
       .filter(Boolean);
   const functionIn = (column: Column, name: string) => {
-    const id = functionNamed(name)?.id ?? null;
-    if (id === null) bad(column, `'${name}' is none of the 72 jobs`);
+    const id = functionNamed(name, catalogue)?.id ?? null;
+    if (id === null) bad(column, `'${name}' is none of the ${catalogue.functions.size} jobs`);
     return id;
   };
 

@@ -1,5 +1,5 @@
+import { readKeeping } from "../model/kept.ts";
 import Papa from "papaparse";
-import { shippedType } from "../catalogue/catalogue.ts";
 import {
   priceBookSchema,
   productSchema,
@@ -33,10 +33,7 @@ export const PRICE_COLUMNS = [
 export type PriceColumn = (typeof PRICE_COLUMNS)[number];
 
 /** A price book from CSV; all of it, or the rows that are wrong and nothing else. */
-export function parsePriceCsv(
-  text: string,
-  isType: (id: string) => boolean = (id) => shippedType(id) !== undefined,
-): Outcome<PriceBook> {
+export function parsePriceCsv(text: string, isType: (id: string) => boolean): Outcome<PriceBook> {
   const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ""), {
     header: true,
     skipEmptyLines: "greedy",
@@ -208,8 +205,8 @@ export function mergeBooks(
 
 /** A price book from parsed JSON. */
 export function parsePriceBook(json: unknown): Outcome<PriceBook> {
-  const parsed = priceBookSchema.safeParse(json);
-  return parsed.success ? checkBook(parsed.data) : fail(zodProblems(parsed.error));
+  const read = readKeeping(priceBookSchema, json);
+  return read.ok ? checkBook(read.value) : read;
 }
 
 function checkBook(book: PriceBook): Outcome<PriceBook> {

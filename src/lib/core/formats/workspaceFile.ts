@@ -1,3 +1,4 @@
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import { z } from "zod";
 import { freeId } from "../base/freeId.ts";
 import { putBack } from "../model/kept.ts";
@@ -54,7 +55,7 @@ export interface WorkspaceRead {
 }
 
 /** A workspace from parsed JSON: all of it, or what is wrong. */
-export function parseWorkspace(json: unknown): Outcome<WorkspaceRead> {
+export function parseWorkspace(json: unknown, catalogue: Catalogue): Outcome<WorkspaceRead> {
   if (typeof json !== "object" || json === null || Array.isArray(json))
     return fail([{ where: "", what: "is not a workspace file: a JSON object is expected" }]);
   const { format, version, records } = json as Record<string, unknown>;
@@ -73,7 +74,7 @@ export function parseWorkspace(json: unknown): Outcome<WorkspaceRead> {
   if (problems.length > 0) return fail(problems);
   const mended: Problem[] = [];
   const whole = giveBriefs(tellTypesApart(good, mended), mended);
-  const wrong = contentProblems(whole);
+  const wrong = contentProblems(whole, catalogue);
   return wrong.length > 0
     ? fail(wrong)
     : { ok: true, value: { records: whole.sort(byId), mended } };
@@ -132,7 +133,7 @@ function giveBriefs(records: readonly WorkspaceRecord[], mended: Problem[]): Wor
 }
 
 /** Whole-file checks: every kit and list is right with the briefs and own types beside it. */
-function contentProblems(records: readonly WorkspaceRecord[]): Problem[] {
+function contentProblems(records: readonly WorkspaceRecord[], catalogue: Catalogue): Problem[] {
   const own = inUse(records, "itemType").map((r) => r.itemType);
   const briefs = new Map(records.map((r) => [r.id, r]));
   return records.flatMap((r) => {
@@ -141,9 +142,9 @@ function contentProblems(records: readonly WorkspaceRecord[]): Problem[] {
       return [{ where: r.id, what: `'${r.briefId}' is not a brief` }];
     const found =
       r.kind === "list"
-        ? listProblems(r.list, own)
+        ? listProblems(r.list, own, catalogue)
         : r.kind === "kit" && brief?.kind === "brief"
-          ? integrity(auditOf(r, brief.brief, own))
+          ? integrity(auditOf(r, brief.brief, own), catalogue)
           : [];
     return found.map((p) => ({ where: `${r.id}: ${p.where}`, what: p.what }));
   });

@@ -1,9 +1,5 @@
-import { OPEN_MONTHS } from "../../data/openLife.ts";
 import { addDays, lastGoodDay, lastGoodDayAfterMonths } from "../base/dates.ts";
-
-/** Months of use after opening; null: the kind has no open life of its own. */
-export const openMonths = (itemType: string | null): number | null =>
-  itemType === null ? null : (OPEN_MONTHS[itemType] ?? null);
+import type { ItemType } from "../model/itemType.ts";
 
 /**
  * Good to, once opened: the earlier of the printed date and the open life. A thing for one use is past
@@ -11,12 +7,12 @@ export const openMonths = (itemType: string | null): number | null =>
  * @param opened month or day; @param printed month, day, `none` or absent
  */
 export function goodOnceOpened(
-  itemType: string | null,
+  type: Pick<ItemType, "openMonths"> | null,
   opened: string,
   printed: string | undefined,
 ): string | undefined {
-  const months = openMonths(itemType);
-  if (months === null) return printed;
+  const months = type?.openMonths;
+  if (months === undefined) return printed;
   const until =
     months === 0
       ? addDays(opened.length === 7 ? `${opened}-01` : opened, -1)

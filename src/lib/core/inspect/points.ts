@@ -1,17 +1,14 @@
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { InspectionPoint } from "../model/inspectionPoint.ts";
-import { INSPECTION_POINTS, POINTS_BY_TYPE } from "../../data/inspectionPoints.ts";
 
-const byId = new Map(INSPECTION_POINTS.map((p) => [p.id, p]));
+/** Asked of what has no points of its own: own types, and things that no id describes. */
+const GENERAL = ["clean-whole", "named-for-what", "does-its-job"];
 
-export const isInspectionPoint = (id: string): boolean => byId.has(id);
-export const inspectionPoint = (id: string): InspectionPoint | undefined => byId.get(id);
-
-/** The points of an item type in the order of look, feel, try. Own types get the general ones. */
-export function pointsFor(itemType: string | null): readonly InspectionPoint[] {
-  const ids = (itemType && POINTS_BY_TYPE[itemType]) || [
-    "clean-whole",
-    "named-for-what",
-    "does-its-job",
-  ];
-  return ids.map((id) => byId.get(id)!);
+/** The points of an item type in the order of look, feel, try. */
+export function pointsFor(
+  itemType: string | null,
+  catalogue: Catalogue,
+): readonly InspectionPoint[] {
+  const own = itemType === null ? undefined : catalogue.pointsByType.get(itemType);
+  return (own ?? GENERAL).map((id) => catalogue.points.get(id)!);
 }

@@ -1,5 +1,5 @@
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { Condition, Line } from "../model/kit.ts";
-import { inspectionPoint } from "./points.ts";
 import type { Severity } from "../model/inspectionPoint.ts";
 
 /** Points taken off for a failed inspection point (rule of the sieve, Scores); fatal leaves nothing. */
@@ -13,20 +13,26 @@ export const QUALITY_OF: Record<Condition, number> = { sound: 100, worn: 55, fai
 export const SOUND_FACTOR: Record<Condition, number> = { sound: 1, worn: 0.5, failed: 0 };
 
 /** 0–100; null before any inspection. Failed points decide where they are given. */
-export function lineQuality(line: Pick<Line, "condition" | "failedPoints">): number | null {
-  if (line.failedPoints) return qualityOfPoints(line.failedPoints);
+export function lineQuality(
+  line: Pick<Line, "condition" | "failedPoints">,
+  catalogue: Catalogue,
+): number | null {
+  if (line.failedPoints) return qualityOfPoints(line.failedPoints, catalogue);
   return line.condition ? QUALITY_OF[line.condition] : null;
 }
 
 /** The condition of a line; null before any inspection. */
-export function lineCondition(line: Pick<Line, "condition" | "failedPoints">): Condition | null {
+export function lineCondition(
+  line: Pick<Line, "condition" | "failedPoints">,
+  catalogue: Catalogue,
+): Condition | null {
   if (!line.failedPoints) return line.condition ?? null;
-  const quality = qualityOfPoints(line.failedPoints);
+  const quality = qualityOfPoints(line.failedPoints, catalogue);
   return quality >= SOUND_FROM ? "sound" : quality >= WORN_FROM ? "worn" : "failed";
 }
 
-function qualityOfPoints(failed: readonly string[]): number {
+function qualityOfPoints(failed: readonly string[], catalogue: Catalogue): number {
   let quality = 100;
-  for (const id of new Set(failed)) quality -= PENALTY[inspectionPoint(id)!.severity];
+  for (const id of new Set(failed)) quality -= PENALTY[catalogue.points.get(id)!.severity];
   return Math.max(0, quality);
 }

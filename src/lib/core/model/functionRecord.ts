@@ -30,4 +30,8 @@ export interface FunctionRecord {
   readonly unit: FunctionUnit;
   /** One plain sentence: what does the job in full. */
   readonly meaning: string;
+  /** Whatever does it never counts past its date, not even as comfort (sieve/fresh.ts). */
+  readonly neverPast?: boolean;
+  /** Rescue breaths: only useful under the house rule `hands-only`. */
+  readonly breaths?: boolean;
 }

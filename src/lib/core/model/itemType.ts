@@ -7,11 +7,16 @@ export type Skill = (typeof SKILLS)[number];
 export const SENSITIVITIES = ["latex", "adhesive", "iodine", "nsaid", "sting"] as const;
 export type Sensitivity = (typeof SENSITIVITIES)[number];
 
+export const CHECK_KINDS = ["by-touch", "batteries", "elastic"] as const;
+export type CheckKind = (typeof CHECK_KINDS)[number];
+
 export const creditSchema = z.strictObject({
   function: z.string(),
   credit: z.number().min(0).max(1),
   yield: z.number().positive().max(100_000).optional(),
   improvised: z.boolean().optional(),
+  /** Credit under the house rule that strong scissors are as good as shears. */
+  underScissors: z.number().min(0).max(1).optional(),
 });
 
 /**
@@ -37,6 +42,22 @@ export const itemTypeSchema = z.strictObject({
   massG: z.number().min(0).max(100_000).optional(),
   bulkMl: z.number().min(0).max(1_000_000).optional(),
   shelfMonths: z.number().min(0).max(600).nullable().optional(),
+  /** For licensed or prescribed use: audited when it is there, never proposed for purchase. */
+  licensed: z.boolean().optional(),
+  /** Not named by protocols: without credit for bleeding and breathing under `protocol-only`. */
+  protocolBarred: z.boolean().optional(),
+  /** A rigid thing: its usual length where none is printed, mm. */
+  rigidMm: z.number().positive().max(5000).optional(),
+  /** A flat thing that must not be folded: the fold cracks its gel or film. */
+  unfolded: z.boolean().optional(),
+  /** A tool that wears with use, so that the day of its first one tells. */
+  wears: z.boolean().optional(),
+  /** What dries, runs flat or perishes without a date of its own (calendar/checks.ts). */
+  check: z.enum(CHECK_KINDS).optional(),
+  /** Months that it may be used once open, as commonly printed; 0: for one use. Print on the thing wins. */
+  openMonths: z.number().min(0).max(120).optional(),
+  /** What swells the count on a box. */
+  padding: z.enum(["small-plaster", "wipe"]).optional(),
 });
 export type ItemType = z.infer<typeof itemTypeSchema>;
 export type Credit = z.infer<typeof creditSchema>;

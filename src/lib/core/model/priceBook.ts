@@ -1,4 +1,6 @@
 import { z } from "zod";
+import { fromMinor, toMinor } from "../base/money.ts";
+import { keptSchema } from "./kept.ts";
 import { currency, day, doses, moneySchema, sizeMm, volumeMl } from "./scalars.ts";
 
 /**
@@ -36,5 +38,13 @@ export const priceBookSchema = z.strictObject({
   title: z.string().max(300),
   currency,
   products: z.array(productSchema).max(20_000),
+  kept: keptSchema.optional(),
 });
 export type PriceBook = z.infer<typeof priceBookSchema>;
+
+/** What one pack costs, in minor units: prices are added up as whole ones, so that sums are exact. */
+export const minorPrice = (product: Product): number =>
+  toMinor(product.price.amount, product.price.currency);
+/** What so many packs cost. */
+export const priceOf = (product: Product, packs: number): number =>
+  fromMinor(minorPrice(product) * packs, product.price.currency);

@@ -1,3 +1,5 @@
+import { isWhole, wholeUp } from "../base/tolerance.ts";
+import { priceOf } from "../model/priceBook.ts";
 import { creditFor, typeLookup } from "../catalogue/catalogue.ts";
 import { audit } from "../audit/audit.ts";
 import type { Skill } from "../model/itemType.ts";
@@ -88,7 +90,7 @@ export function actionsOf(outcome: Solved, request: PlanRequest): Action[] {
   const { choice, before } = outcome;
   const coverage = choice.after.coverage ?? 0;
   const without = (kit: AuditFile) =>
-    100 * Math.max(0, coverage - (audit(kit, request.today).coverage ?? 0));
+    100 * Math.max(0, coverage - (audit(kit, request.today, request.catalogue).coverage ?? 0));
   const buys = choice.purchases.map((p) => buy(p, outcome, request, without));
   const moves: Action[] = choice.moved.map((id) => {
     const original = request.audit.kit.lines.find((l) => l.id === id)!;
@@ -213,7 +215,7 @@ function buy(
           ? "add"
           : "replace";
   const pieces = p.packs * p.product.pack;
-  const price = (Math.round(p.product.price.amount * 100) * p.packs) / 100;
+  const price = priceOf(p.product, p.packs);
   const gain = without(withLines(choice.kit, (lines) => lines.filter((l) => l.id !== id)));
   return {
     kind,
@@ -221,7 +223,7 @@ function buy(
     product: p.product,
     packs: p.packs,
     pieces,
-    spare: Math.max(0, pieces - Math.ceil(used - 1e-9)),
+    spare: Math.max(0, pieces - wholeUp(used)),
     price,
     massG: (p.product.massG ?? 0) * p.packs,
     gain,
@@ -263,14 +265,14 @@ function runnerUp(
     ...request.audit,
     list: {
       ...request.audit.list,
-      needs: [{ ...need, quantity: { base: Math.max(1, Math.ceil(units - 1e-9)) } }],
+      needs: [{ ...need, quantity: { base: Math.max(1, wholeUp(units)) } }],
     },
   };
   for (const product of request.book.products) {
     if (product.id === chosen.id) continue;
     const serves =
       bench.needs[n]!.need.accept?.some((a) => a.itemType === product.itemType) ||
-      doesTheJob(product, need.function, request.audit);
+      doesTheJob(product, need.function, request);
     if (!serves) continue;
     const one = audit(
       withLines(probe, () => [
@@ -287,18 +289,19 @@ function runnerUp(
         },
       ]),
       request.today,
+      request.catalogue,
     );
-    const share = one.needs[0]?.values[6] ?? 0;
+    const share = one.needs[0]?.met ?? 0;
     const whole = one.needs[0]?.pairs[0]?.f ?? 0;
-    if (share <= 0 || whole < 1 - 1e-9) continue;
-    const packs = Math.max(1, Math.ceil(1 / share - 1e-9));
-    const price = (Math.round(product.price.amount * 100) * packs) / 100;
+    if (share <= 0 || !isWhole(whole)) continue;
+    const packs = Math.max(1, wholeUp(1 / share));
+    const price = priceOf(product, packs);
     if (best === null || price < best.price) best = { product, packs, price };
   }
   return best;
 }
 
-const doesTheJob = (product: Product, functionId: string, file: AuditFile): boolean => {
-  const type = typeLookup(file.itemTypes)(product.itemType);
+const doesTheJob = (product: Product, functionId: string, request: PlanRequest): boolean => {
+  const type = typeLookup(request.audit.itemTypes, request.catalogue)(product.itemType);
   return type !== undefined && (creditFor(type, functionId)?.credit ?? 0) > 0;
 };

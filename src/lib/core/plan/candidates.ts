@@ -8,7 +8,9 @@ import { pairUp, type Pairing } from "../sieve/pairs.ts";
 import { sift } from "../sieve/sift.ts";
 import { lineLoad } from "../bag/load.ts";
 import { mayPropose } from "./mayPropose.ts";
-import type { PriceBook, Product } from "../model/priceBook.ts";
+import { bookOf, type PlanRequest } from "./request.ts";
+import { companionFactor } from "../sieve/real.ts";
+import type { Product } from "../model/priceBook.ts";
 
 /**
  * Everything the planner may use for a need: the kit's own lines, moved and labelled where that is
@@ -20,6 +22,8 @@ export interface Candidates {
   /** Lines of `bench` from here on are products, in the order of `products`. */
   readonly firstProduct: number;
   readonly products: readonly Product[];
+  /** Of all prices. */
+  readonly currency: string;
   /** Kit lines that had to be moved or labelled to count in full, by index. */
   readonly movable: ReadonlySet<number>;
   readonly uses: readonly Use[];
@@ -80,14 +84,17 @@ function weighed(product: Product, type: ItemType | undefined, today: string): P
   };
 }
 
-export function candidates(audit: AuditFile, book: PriceBook, today: string): Candidates {
-  const typeOf = typeLookup(audit.itemTypes);
+/** What the kit and the products a request may buy can do for each need. */
+export function candidates(request: PlanRequest): Candidates {
+  const { audit, today, catalogue } = request;
+  const book = bookOf(request);
+  const typeOf = typeLookup(audit.itemTypes, catalogue);
   const products = book.products
-    .filter(mayPropose)
+    .filter((p) => mayPropose(p, typeOf))
     .map((p) => weighed(p, typeOf(p.itemType), today));
   const kitLines = audit.kit.lines;
   // Before moving, to know which lines a move would help.
-  const before = pairUp(layOut(audit, today));
+  const before = pairUp(layOut(audit, today, catalogue));
   const movable = new Set<number>();
   for (const p of before.pairs)
     if (p.handy.factor < 1 && p.line < kitLines.length) movable.add(p.line);
@@ -103,7 +110,7 @@ export function candidates(audit: AuditFile, book: PriceBook, today: string): Ca
     },
   };
   // layOut puts things carried elsewhere behind all kit lines; products come between.
-  const bench = layOut(laid, today);
+  const bench = layOut(laid, today, catalogue);
   const pairing = pairUp(bench);
   const sifted = sift(
     bench,
@@ -117,7 +124,7 @@ export function candidates(audit: AuditFile, book: PriceBook, today: string): Ca
   sifted.forEach((need, n) => {
     for (const p of need.pairs) {
       p.companionsMissing.forEach((c) => missingCompanions.add(c));
-      const f = p.f * 2 ** p.companionsMissing.length;
+      const f = p.f / companionFactor(p.companionsMissing.length);
       if (f <= 0) continue;
       uses.push({
         line: p.pair.line,
@@ -145,6 +152,7 @@ export function candidates(audit: AuditFile, book: PriceBook, today: string): Ca
     pairing,
     firstProduct,
     products,
+    currency: book.currency,
     movable,
     uses,
     supply,

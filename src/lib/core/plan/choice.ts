@@ -1,11 +1,14 @@
+import type { Catalogue } from "../catalogue/catalogue.ts";
+import { minorPrice } from "../model/priceBook.ts";
 import { audit, type Audit } from "../audit/audit.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import type { Line } from "../model/kit.ts";
 import { score } from "../score/coverage.ts";
-import { VALUE_HAIR } from "../sieve/sift.ts";
+import { atLeast } from "../base/tolerance.ts";
+import { fromMinor } from "../base/money.ts";
 import { boughtLine, movedLine, PRODUCT_PREFIX, type Candidates } from "./candidates.ts";
 import { kitLoad, type Load } from "../bag/load.ts";
-import { minorUnits, type PlanModel } from "./planModel.ts";
+import type { PlanModel } from "./planModel.ts";
 import { partOf } from "./portions.ts";
 import type { Product } from "../model/priceBook.ts";
 import type { Course, PlanRequest } from "./request.ts";
@@ -94,8 +97,7 @@ export function settle(
     }
   const needed = new Set([...c.movable].filter((l) => used.has(l) && !out.has(l)));
   const fewer = lay(needed);
-  const settled =
-    (fewer.after.coverage ?? 0) >= (all.after.coverage ?? 0) - VALUE_HAIR ? fewer : all;
+  const settled = atLeast(fewer.after.coverage ?? 0, all.after.coverage ?? 0) ? fewer : all;
   const moved = settled === fewer ? needed : c.movable;
   const idOf = (l: number) => request.audit.kit.lines[l]!.id;
   return {
@@ -108,19 +110,20 @@ export function settle(
     moved: [...moved].sort((a, b) => a - b).map(idOf),
     kit: settled.kit,
     after: settled.after,
-    price: purchases.reduce((s, p) => s + minorUnits(p.product.price.amount) * p.packs, 0) / 100,
+    price: fromMinor(
+      purchases.reduce((s, p) => s + minorPrice(p.product) * p.packs, 0),
+      request.book.currency,
+    ),
     boughtMassG: purchases.reduce((s, p) => s + (p.product.massG ?? 0) * p.packs, 0),
-    load: carriedLoad(settled.kit, purchases),
+    load: carriedLoad(settled.kit, purchases, request.catalogue),
   };
 }
 
 /** What is carried in the end: kit lines by their types, what is bought by the price book. */
-function carriedLoad(kit: AuditFile, purchases: readonly Purchase[]): Load {
+function carriedLoad(kit: AuditFile, purchases: readonly Purchase[], catalogue: Catalogue): Load {
   const bought = new Map(purchases.map((p) => [PRODUCT_PREFIX + p.product.id, p]));
-  const own = kitLoad({
-    ...kit,
-    kit: { ...kit.kit, lines: kit.kit.lines.filter((l) => !bought.has(l.id)) },
-  });
+  const lines = kit.kit.lines.filter((l) => !bought.has(l.id));
+  const own = kitLoad({ ...kit, kit: { ...kit.kit, lines } }, catalogue);
   let { massG, volumeMl } = own;
   for (const { product, packs } of purchases) {
     massG += (product.massG ?? 0) * packs;
@@ -157,5 +160,5 @@ function layPlan(
   });
   for (const p of purchases) lines.push(boughtLine(p.product, p.packs, request.today));
   const kit: AuditFile = { ...request.audit, kit: { ...request.audit.kit, lines } };
-  return { kit, after: audit(kit, request.today) };
+  return { kit, after: audit(kit, request.today, request.catalogue) };
 }

@@ -1,3 +1,4 @@
+import { roundMoney } from "../base/money.ts";
 import type { PriceBook } from "../model/priceBook.ts";
 
 /** What one unit of each other currency is worth in the base currency, by the user's own rate. */
@@ -11,10 +12,7 @@ export function rateBetween(from: string, to: string, base: string, rates: Rates
   return a === undefined || b === undefined ? null : a / b;
 }
 
-/** Cents: a converted price is one that can be paid. */
-const MINOR = 100;
-
-/** The book with its prices in another currency, rounded to hundredths. */
+/** The book with its prices in another currency, rounded to what can be paid. */
 export function convertBook(book: PriceBook, currency: string, rate: number): PriceBook {
   if (currency === book.currency) return book;
   return {
@@ -22,7 +20,7 @@ export function convertBook(book: PriceBook, currency: string, rate: number): Pr
     currency,
     products: book.products.map((p) => ({
       ...p,
-      price: { ...p.price, amount: Math.round(p.price.amount * rate * MINOR) / MINOR, currency },
+      price: { ...p.price, amount: roundMoney(p.price.amount * rate, currency), currency },
     })),
   };
 }

@@ -31,7 +31,7 @@ export function keptToBag(request: PlanRequest): PlanRequest {
   const rooms = measured(request.audit);
   const room = bagRoomMl(request.audit);
   if (!rooms || room === null) return request;
-  const typeOf = typeLookup(request.audit.itemTypes);
+  const typeOf = typeLookup(request.audit.itemTypes, request.catalogue);
   const tooBig = request.book.products.filter((p) => {
     const type = typeOf(p.itemType);
     if (!type) return false;

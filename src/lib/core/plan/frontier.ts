@@ -1,8 +1,11 @@
+import { roundMoney } from "../base/money.ts";
+import { SHARE_TOLERANCE } from "../base/tolerance.ts";
+import { STAGE_SLACK } from "./stages.ts";
 import { candidates, type Candidates } from "./candidates.ts";
 import { greedyPlan, minimise } from "./greedy.ts";
 import { addRow, type Solver } from "./linearModel.ts";
 import { kitLoad } from "../bag/load.ts";
-import { bookOf, type PlanRequest } from "./request.ts";
+import { type PlanRequest } from "./request.ts";
 import { choiceOf, vitalOf, type Choice } from "./choice.ts";
 import { limitsLoad, planModel, type PlanModel } from "./planModel.ts";
 
@@ -59,13 +62,13 @@ export function frontierLimits(request: PlanRequest, axis: Axis, points = POINTS
     limits: { budget, massG: null, volumeMl: null },
   };
   const { choice } = greedyPlan(open);
-  const load = kitLoad(request.audit).massG;
+  const load = kitLoad(request.audit, request.catalogue).massG;
   const most = axis === "budget" ? choice.price : Math.max(load, choice.load.massG);
   const least = axis === "budget" ? 0 : most * LIGHTEST;
   const limits = Array.from({ length: points }, (_, i) => {
     // Closer together where the curve bends: the first coins buy most.
     const at = least + (most - least) * (i / (points - 1)) ** BEND;
-    return axis === "budget" ? Math.ceil(at * 100 - 1e-6) / 100 : Math.ceil(at);
+    return axis === "budget" ? roundMoney(at, request.book.currency) : Math.ceil(at);
   });
   return [...new Set(limits)];
 }
@@ -79,7 +82,7 @@ const requestAt = (request: PlanRequest, axis: Axis, limit: number): PlanRequest
 /** Quick answers, one a limit: a lower curve to show at once. */
 export function quickFrontier({ request, axis, limits }: FrontierAsked): FrontierPoint[] {
   // What may serve does not hang on the limit.
-  const c = candidates(request.audit, bookOf(request), request.today);
+  const c = candidates(request);
   const points = limits.map((limit) => {
     const r = requestAt(request, axis, limit);
     return pointOf(limit, greedyPlan(r, c).choice, 1, false);
@@ -96,7 +99,7 @@ export function frontierPoint(
   given?: Candidates,
 ): FrontierPoint {
   const r = requestAt(request, axis, limit);
-  const c = given ?? candidates(r.audit, bookOf(r), r.today);
+  const c = given ?? candidates(r);
   const limited = limitsLoad(r.limits);
   const m = planModel(c, r.limits, {
     vitalInFull: false,
@@ -113,7 +116,7 @@ export function frontierPoint(
     if (solved.x.length === 0) return pointOf(limit, greedyPlan(r, c).choice, 1, false);
     x = solved.x;
     proven = solved.status === "optimal";
-    addRow(m.model, { lower: -solved.objective - 1e-6, entries: m.vitalCoverage });
+    addRow(m.model, { lower: -solved.objective - STAGE_SLACK, entries: m.vitalCoverage });
   }
   minimise(m, cheaper(m), 1);
   const solved = solver(m.model, { start: x, gap: GAP, timeLimitS: POINT_LIMIT_S });
@@ -160,8 +163,9 @@ export function risen(points: readonly FrontierPoint[]): FrontierPoint[] {
     const before = done.at(-1);
     const worse =
       before &&
-      (p.vital < before.vital - 1e-9 ||
-        (p.vital <= before.vital + 1e-9 && p.coverage < before.coverage - 1e-9));
+      (p.vital < before.vital - SHARE_TOLERANCE ||
+        (p.vital <= before.vital + SHARE_TOLERANCE &&
+          p.coverage < before.coverage - SHARE_TOLERANCE));
     done.push(worse ? { ...before, limit: p.limit, bound: p.bound, proven: p.proven } : p);
   }
   return done;
@@ -238,7 +242,7 @@ export function frontier(
   solver: Solver,
   points = POINTS,
 ): { points: FrontierPoint[]; knees: number[]; steps: Step[] } {
-  const c = candidates(request.audit, bookOf(request), request.today);
+  const c = candidates(request);
   const limits = frontierLimits(request, axis, points);
   const all = risen(limits.map((limit) => frontierPoint(request, axis, limit, solver, c)));
   return { points: all, knees: kneesOf(all), steps: stepsOf(all) };

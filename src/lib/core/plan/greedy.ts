@@ -1,11 +1,15 @@
+import { minorPrice } from "../model/priceBook.ts";
+import { STAGE_SLACK } from "./stages.ts";
+import { fromMinor, toMinor } from "../base/money.ts";
+import { SHARE_TOLERANCE } from "../base/tolerance.ts";
 import type { Candidates, Use } from "./candidates.ts";
 import { candidates } from "./candidates.ts";
 import type { Solver } from "./linearModel.ts";
 import { addRow } from "./linearModel.ts";
-import { bookOf, type PlanRequest } from "./request.ts";
+import { type PlanRequest } from "./request.ts";
 import { settle, vitalOf, type Choice } from "./choice.ts";
 import type { Measured } from "./stages.ts";
-import { limitsLoad, minorUnits, NO_SOURCE, planModel, type PlanModel } from "./planModel.ts";
+import { limitsLoad, NO_SOURCE, planModel, type PlanModel } from "./planModel.ts";
 import { kitLoad } from "../bag/load.ts";
 
 /**
@@ -22,12 +26,11 @@ export interface Quick {
 type Slots = { units: number; f: number }[];
 
 /** Gains below this many points are rounding. */
-const HAIR = 1e-9;
 /** A thing given away still counts as costing something, or it would always come first. */
 const LEAST_PRICE = 0.01;
 
 export function greedyPlan(request: PlanRequest, given?: Candidates): Quick {
-  const c = given ?? candidates(request.audit, bookOf(request), request.today);
+  const c = given ?? candidates(request);
   const { bench, products, firstProduct, supply } = c;
   const ready = request.question === "cheapest" && request.target === "ready";
   const asked = ready ? bench.rules.thresholds.ready : (request.target as number);
@@ -42,7 +45,7 @@ export function greedyPlan(request: PlanRequest, given?: Candidates): Quick {
     bench.needs.map((n, i) => {
       const own = c.filled[i]!.map((s) => ({ ...s }));
       const rest = n.required - own.reduce((s, x) => s + x.units, 0);
-      return rest > HAIR ? [{ units: rest, f: 0 }, ...own] : own;
+      return rest > SHARE_TOLERANCE ? [{ units: rest, f: 0 }, ...own] : own;
     });
 
   /** Puts one pack of product k into the slots (or only looks); what that gains, 0–1 of all. */
@@ -57,9 +60,9 @@ export function greedyPlan(request: PlanRequest, given?: Candidates): Quick {
       const f = u.f / 2 ** u.lacking.length;
       let left = stock * u.yield;
       let changed: Slots | null = null;
-      for (let i = 0; i < own.length && left > HAIR; i++) {
+      for (let i = 0; i < own.length && left > SHARE_TOLERANCE; i++) {
         const slot = own[i]!;
-        if (f <= slot.f + HAIR) break;
+        if (f <= slot.f + SHARE_TOLERANCE) break;
         const units = Math.min(left, slot.units);
         const gain = units * (f - slot.f) * point[u.need]!;
         all += gain;
@@ -72,7 +75,7 @@ export function greedyPlan(request: PlanRequest, given?: Candidates): Quick {
         }
       }
       if (changed)
-        slots[u.need] = [...own.filter((s) => s.units > HAIR), ...changed].sort(
+        slots[u.need] = [...own.filter((s) => s.units > SHARE_TOLERANCE), ...changed].sort(
           (a, b) => a.f - b.f,
         );
       return stock - left / u.yield;
@@ -84,7 +87,7 @@ export function greedyPlan(request: PlanRequest, given?: Candidates): Quick {
       const worth = (u: Use) => u.f * u.yield * point[u.need]! * (isVital(u.need) ? 2 : 1);
       for (const u of [...uses].sort((a, b) => worth(b) - worth(a))) {
         left -= take(u, left);
-        if (left <= HAIR) break;
+        if (left <= SHARE_TOLERANCE) break;
       }
     }
     return { vital, all };
@@ -96,13 +99,19 @@ export function greedyPlan(request: PlanRequest, given?: Candidates): Quick {
   const useful = new Set(c.uses.map((u) => u.line));
   const keep = new Set(request.keep);
   const lines = request.audit.kit.lines.filter((l, i) => useful.has(i) || keep.has(l.id));
-  const load = kitLoad({ ...request.audit, kit: { ...request.audit.kit, lines } });
+  const load = kitLoad(
+    { ...request.audit, kit: { ...request.audit.kit, lines } },
+    request.catalogue,
+  );
   const room = {
-    cents: request.limits.budget === null ? Infinity : minorUnits(request.limits.budget),
+    cents:
+      request.limits.budget === null
+        ? Infinity
+        : toMinor(request.limits.budget, request.book.currency),
     massG: request.limits.massG === null ? Infinity : request.limits.massG - load.massG,
     volumeMl: request.limits.volumeMl === null ? Infinity : request.limits.volumeMl - load.volumeMl,
   };
-  const cents = products.map((p) => minorUnits(p.price.amount));
+  const cents = products.map((p) => minorPrice(p));
   const sources = new Set<string>();
   const mayBuy = (k: number): boolean => {
     const p = products[k]!;
@@ -125,9 +134,11 @@ export function greedyPlan(request: PlanRequest, given?: Candidates): Quick {
   const coverage = (of: Slots[]) =>
     of.reduce((s, own, n) => s + own.reduce((t, x) => t + x.units * x.f, 0) * point[n]!, 0);
   const vitalFull = (of: Slots[]) =>
-    of.every((own, n) => !isVital(n) || own.every((x) => x.f > 1 - HAIR));
+    of.every((own, n) => !isVital(n) || own.every((x) => x.f > 1 - SHARE_TOLERANCE));
   const enough = (of: Slots[]) =>
-    request.question === "cheapest" && (!ready || vitalFull(of)) && coverage(of) >= asked - HAIR;
+    request.question === "cheapest" &&
+    (!ready || vitalFull(of)) &&
+    coverage(of) >= asked - SHARE_TOLERANCE;
 
   // A mere coverage is reached by whatever gains most; else vital needs come first.
   const orders = request.question === "best" || ready ? [true, false] : [false];
@@ -144,11 +155,11 @@ export function greedyPlan(request: PlanRequest, given?: Candidates): Quick {
       for (;;) {
         lead = -1;
         best.forEach((g, k) => {
-          if (g > HAIR && (lead < 0 || g > best[lead]!) && mayBuy(k)) lead = k;
+          if (g > SHARE_TOLERANCE && (lead < 0 || g > best[lead]!) && mayBuy(k)) lead = k;
         });
         if (lead < 0) break;
         const now = gainOf(lead);
-        const stays = now >= best[lead]! - HAIR;
+        const stays = now >= best[lead]! - SHARE_TOLERANCE;
         best[lead] = now;
         if (stays) break;
       }
@@ -185,7 +196,7 @@ export function greedyPlan(request: PlanRequest, given?: Candidates): Quick {
       ? room.massG >= 0 && room.volumeMl >= 0
       : ready
         ? choice.after.grade === "Ready"
-        : (choice.after.coverage ?? 0) >= asked - HAIR;
+        : (choice.after.coverage ?? 0) >= asked - SHARE_TOLERANCE;
   return { choice, reaches };
 }
 
@@ -199,7 +210,7 @@ export function planBound(
   quick: Choice | null = null,
   given?: Candidates,
 ): { readonly of: Measured; readonly bound: number } | null {
-  const c = given ?? candidates(request.audit, bookOf(request), request.today);
+  const c = given ?? candidates(request);
   const ready = request.question === "cheapest" && request.target === "ready";
   const limited = limitsLoad(request.limits);
   const m = planModel(c, request.limits, {
@@ -215,12 +226,15 @@ export function planBound(
       entries: m.coverage,
     });
   if (!cheapest && quick && m.vitalCoverage.length > 0)
-    addRow(m.model, { lower: 100 * vitalOf(quick.after) - 1e-6, entries: m.vitalCoverage });
+    addRow(m.model, { lower: 100 * vitalOf(quick.after) - STAGE_SLACK, entries: m.vitalCoverage });
   minimise(m, cheapest ? m.price : m.coverage, cheapest ? 1 : -1);
   const solved = solver(m.model, { relaxed: true });
   if (solved.status !== "optimal") return null;
   return cheapest
-    ? { of: "price", bound: Math.ceil(solved.objective - 1e-6) / 100 }
+    ? {
+        of: "price",
+        bound: fromMinor(Math.ceil(solved.objective - STAGE_SLACK), request.book.currency),
+      }
     : { of: "coverage", bound: -solved.objective };
 }
 

@@ -1,3 +1,5 @@
+import { atLeast, isWhole } from "../base/tolerance.ts";
+import { creditFor, typeLookup, type Catalogue } from "../catalogue/catalogue.ts";
 import { SKILLS } from "../model/itemType.ts";
 import type { Candidates } from "./candidates.ts";
 import { isLicensedOnly } from "./mayPropose.ts";
@@ -36,28 +38,30 @@ export type Obstacle =
 
 /** Vital needs that no purchase can bring to 1, each with the reason. */
 export function unreachableNeeds(c: Candidates, book: PriceBook): Obstacle[] {
+  const { catalogue, audit } = c.bench;
+  const typeOf = typeLookup(audit.itemTypes, catalogue);
   const { bench, pairing } = c;
   const obstacles: Obstacle[] = [];
   bench.needs.forEach((asked, n) => {
     if (asked.tier !== "vital") return;
-    const inFull = c.uses.filter((u) => u.need === n && u.f > 1 - 1e-9);
+    const inFull = c.uses.filter((u) => u.need === n && isWhole(u.f));
     const bought = inFull.some(
       (u) => u.line >= c.firstProduct && u.line < c.firstProduct + c.products.length,
     );
     const units = inFull.reduce((s, u) => s + c.supply[u.line]! * u.yield, 0);
-    if (bought || units >= asked.required - 1e-9) return;
+    if (bought || atLeast(units, asked.required)) return;
     const id = asked.need.id;
     const [from, to] = pairing.ranges[n]!;
     const whole = pairing.pairs
       .slice(from, to)
-      .filter((p) => p.credit.credit * p.spec.factor > 1 - 1e-9);
+      .filter((p) => isWhole(p.credit.credit * p.spec.factor));
     const clashing = whole.find((p) =>
       bench.lines[p.line]!.type!.clash.some((x) => bench.brief.sensitivities.includes(x)),
     );
     const trained = whole.find(
       (p) => SKILLS.indexOf(bench.lines[p.line]!.type!.skill) > SKILLS.indexOf(bench.brief.skill),
     );
-    const licensed = book.products.some(isLicensedOnly);
+    const licensed = book.products.some((p) => isLicensedOnly(p, typeOf));
     if (trained)
       obstacles.push({
         code: "training",
@@ -71,7 +75,7 @@ export function unreachableNeeds(c: Candidates, book: PriceBook): Obstacle[] {
         need: id,
         clash: bench.lines[clashing.line]!.type!.clash.join(", "),
       });
-    else if (licensed && whole.length === 0 && LICENSED_FUNCTIONS.has(asked.need.function))
+    else if (licensed && whole.length === 0 && onlyLicensedDo(asked.need.function, catalogue))
       obstacles.push({ code: "licensed", need: id });
     else
       obstacles.push({
@@ -83,8 +87,10 @@ export function unreachableNeeds(c: Candidates, book: PriceBook): Obstacle[] {
   return obstacles;
 }
 
-const LICENSED_FUNCTIONS = new Set([
-  "chest-decompression",
-  "wound-suture",
-  "adrenaline-auto-injector",
-]);
+/** Whether everything in the catalogue that does a job at all is for licensed or prescribed use. */
+function onlyLicensedDo(functionId: string, catalogue: Catalogue): boolean {
+  const does = [...catalogue.types.values()].filter(
+    (t) => (creditFor(t, functionId)?.credit ?? 0) > 0,
+  );
+  return does.length > 0 && does.every((t) => t.licensed);
+}

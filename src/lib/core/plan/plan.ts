@@ -1,14 +1,15 @@
 import { audit, type Audit } from "../audit/audit.ts";
 import { SKILLS } from "../model/itemType.ts";
 import { score } from "../score/coverage.ts";
-import { VALUE_HAIR } from "../sieve/sift.ts";
+import { roundMoney } from "../base/money.ts";
+import { atLeast, LOAD_TOLERANCE, POINTS_TOLERANCE, SHARE_TOLERANCE } from "../base/tolerance.ts";
 import { candidates, type Candidates } from "./candidates.ts";
 import { choiceOf, vitalOf, type Choice } from "./choice.ts";
 import { greedyPlan, planBound } from "./greedy.ts";
 import { unreachableNeeds, type Obstacle } from "./infeasible.ts";
 import { addColumn, addRow, type LinearModel, type Solver } from "./linearModel.ts";
 import { limitsLoad, NO_LIMITS, planModel, type Limits, type PlanModel } from "./planModel.ts";
-import { bookOf, type Course, type PlanRequest, type Question } from "./request.ts";
+import { type Course, type PlanRequest, type Question } from "./request.ts";
 import { inStages, type Measured, type Progress } from "./stages.ts";
 
 export type PlanOutcome =
@@ -34,7 +35,7 @@ export function plan(
   solver: Solver,
   progress: Progress = () => {},
 ): PlanOutcome {
-  const before = audit(request.audit, request.today);
+  const before = audit(request.audit, request.today, request.catalogue);
   const untrained = planUntrained(request, before, solver, progress);
   let best: PlanOutcome = untrained;
   for (const course of coursesAbove(request)) {
@@ -54,7 +55,7 @@ export function plan(
       progress,
     );
     if (trained.status === "infeasible") continue;
-    const price = Math.round((trained.choice.price + course.price) * 100) / 100;
+    const price = roundMoney(trained.choice.price + course.price, request.book.currency);
     const withCourse = { ...trained, choice: { ...trained.choice, course, price } };
     if (best.status === "infeasible" || isBetter(withCourse.choice, best.choice, request.question))
       best = withCourse;
@@ -74,7 +75,7 @@ function isBetter(a: Choice, b: Choice, question: Question): boolean {
       ? [-c.price, c.after.coverage ?? 0]
       : [vitalOf(c.after), c.after.coverage ?? 0, -c.price];
   const [x, y] = [keys(a), keys(b)];
-  const at = x.findIndex((v, i) => Math.abs(v - y[i]!) > VALUE_HAIR);
+  const at = x.findIndex((v, i) => Math.abs(v - y[i]!) > SHARE_TOLERANCE);
   return at >= 0 && x[at]! > y[at]!;
 }
 
@@ -84,7 +85,7 @@ function planUntrained(
   solver: Solver,
   progress: Progress,
 ): PlanOutcome {
-  const c = candidates(request.audit, bookOf(request), request.today);
+  const c = candidates(request);
   if (before.coverage === null)
     return { status: "infeasible", before, why: [{ code: "coverage", most: 0, asked: 0 }] };
   if (request.question === "cheapest" && request.target === "ready") {
@@ -142,7 +143,7 @@ function solveWith(
   const best = request.question === "best";
   const holds = (choice: Choice, value: number) =>
     best
-      ? valueOf(choice, request.question, vitalFirst) >= value - 1e-4
+      ? valueOf(choice, request.question, vitalFirst) >= value - POINTS_TOLERANCE
       : reachesTarget(choice, request.target);
   const gapIn = best ? (vitalFirst ? "vital" : "coverage") : "price";
   let fallback: { choice: Choice; value: number } | null = null;
@@ -160,14 +161,14 @@ function solveWith(
     }
     const value = valueOf(choice, request.question, vitalFirst);
     if (best && (fallback === null || value > fallback.value)) fallback = { choice, value };
-    if (fallback && bound <= fallback.value + 1e-4) break;
+    if (fallback && bound <= fallback.value + POINTS_TOLERANCE) break;
     forbid(m, solved.x);
   }
   return fallback ? gapOf(fallback) : "none";
 
   function gapOf({ choice, value }: { choice: Choice; value: number }): Found {
     const gap = Math.max(0, Math.min(100, bound) - value);
-    return gap <= 1e-4
+    return gap <= POINTS_TOLERANCE
       ? { status: "optimal", choice, gap: 0, gapIn }
       : { status: "feasible", choice, gap, gapIn };
   }
@@ -203,13 +204,11 @@ function valueOf(choice: Choice, question: Question, vitalFirst: boolean): numbe
 }
 
 const reachesTarget = (choice: Choice, target: "ready" | number): boolean =>
-  target === "ready"
-    ? choice.after.grade === "Ready"
-    : (choice.after.coverage ?? 0) >= target - VALUE_HAIR;
+  target === "ready" ? choice.after.grade === "Ready" : atLeast(choice.after.coverage ?? 0, target);
 
 const keepsLimits = (choice: Choice, limits: Limits): boolean =>
-  (limits.massG === null || choice.load.massG <= limits.massG + 1e-6) &&
-  (limits.volumeMl === null || choice.load.volumeMl <= limits.volumeMl + 1e-6);
+  (limits.massG === null || choice.load.massG <= limits.massG + LOAD_TOLERANCE) &&
+  (limits.volumeMl === null || choice.load.volumeMl <= limits.volumeMl + LOAD_TOLERANCE);
 
 /** Cuts off exactly this set of packs and of what stays at home: at least one must differ. */
 function forbid(m: PlanModel, x: ArrayLike<number>): void {
@@ -278,7 +277,9 @@ function whyNot(request: PlanRequest, c: Candidates, solver: Solver): Obstacle[]
     });
     for (const [column, v] of m.coverage) m.model.columns[column]!.cost -= v;
     const most = -solver(m.model).objective / 100;
-    return most < asked - 1e-6 ? [{ code: "coverage", most, asked }] : [{ code: "not-proven" }];
+    return most < asked - POINTS_TOLERANCE / 100
+      ? [{ code: "coverage", most, asked }]
+      : [{ code: "not-proven" }];
   }
   const { limits } = request;
   const obstacles: Obstacle[] = [];

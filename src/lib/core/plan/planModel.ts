@@ -1,3 +1,6 @@
+import { toMinor } from "../base/money.ts";
+import { atLeast, isWhole, SHARE_TOLERANCE, wholeDown, wholeUp } from "../base/tolerance.ts";
+import { minorPrice } from "../model/priceBook.ts";
 import { effectiveCredit } from "../sieve/real.ts";
 import type { Candidates, Use } from "./candidates.ts";
 import { addColumn, addRow, emptyModel, type LinearModel } from "./linearModel.ts";
@@ -54,15 +57,12 @@ export interface ModelOptions {
 /** What a product without a source is bought from: one place that is not named. */
 export const NO_SOURCE = "";
 
-/** Prices are added up as whole minor units, so that a plan's price is exact. */
-export const minorUnits = (amount: number): number => Math.round(amount * 100);
-
 export function planModel(c: Candidates, limits: Limits, options: ModelOptions): PlanModel {
   const model = emptyModel();
   const { bench, products, firstProduct, supply } = c;
   const isProduct = (l: number) => l >= firstProduct && l < firstProduct + products.length;
   const uses = options.vitalInFull
-    ? c.uses.filter((u) => bench.needs[u.need]!.tier !== "vital" || u.f > 1 - 1e-9)
+    ? c.uses.filter((u) => bench.needs[u.need]!.tier !== "vital" || isWhole(u.f))
     : c.uses;
   const byLine = group(uses, (u) => u.line);
   // What serves at all is carried unless it is left, though it may not count for a vital need.
@@ -74,7 +74,9 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
       companion,
       products.flatMap((p, k) => {
         const type = bench.lines[firstProduct + k]!.type!;
-        return effectiveCredit(type, companion, undefined, bench.rules).credit > 0 ? [k] : [];
+        return effectiveCredit(type, companion, undefined, bench.rules, bench.catalogue).credit > 0
+          ? [k]
+          : [];
       }),
     );
   const isCompanion = (k: number) => [...companionProducts.values()].some((ks) => ks.includes(k));
@@ -89,7 +91,7 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
     const affordable =
       limits.budget === null || p.price.amount === 0
         ? most
-        : Math.floor(minorUnits(limits.budget) / minorUnits(p.price.amount) + 1e-9);
+        : wholeDown(toMinor(limits.budget, p.price.currency) / minorPrice(p));
     return addColumn(model, { upper: Math.min(most, affordable), integer: true });
   });
   const left = bench.lines.map((l, i) => {
@@ -203,7 +205,7 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
   fullBeforeVital(model, c, stockUses, byStock, usesOfNeed, columnsOf);
 
   const price: Entries = packs.flatMap((x, k) =>
-    x < 0 ? [] : [[x, minorUnits(products[k]!.price.amount)] as const],
+    x < 0 ? [] : [[x, minorPrice(products[k]!)] as const],
   );
   const mass: Entries = packs.flatMap((x, k) =>
     x < 0 ? [] : [[x, products[k]!.massG ?? 0] as const],
@@ -211,7 +213,8 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
   const bulk: Entries = packs.flatMap((x, k) =>
     x < 0 ? [] : [[x, products[k]!.bulkMl ?? 0] as const],
   );
-  if (limits.budget !== null) addRow(model, { upper: minorUnits(limits.budget), entries: price });
+  if (limits.budget !== null)
+    addRow(model, { upper: toMinor(limits.budget, c.currency), entries: price });
   carried(
     limits.massG,
     mass,
@@ -264,7 +267,7 @@ function fullBeforeVital(
   const full = new Map<string, number>();
   /** 1 only when the need is full of what does it at least so well. */
   const fullColumn = (m: number, f: number): number => {
-    const good = (byNeed.get(m) ?? []).filter((u) => u.f >= f - 1e-9);
+    const good = (byNeed.get(m) ?? []).filter((u) => atLeast(u.f, f));
     const key = `${m} ${good.map((u) => u.line).join(" ")}`;
     let column = full.get(key);
     if (column === undefined) {
@@ -280,7 +283,7 @@ function fullBeforeVital(
     for (const other of byLine.get(use.line)!) {
       if (other.need === use.need) continue;
       // Of equal worth, the need that stands first in the list is served first.
-      const tie = Math.abs(worth(other) - worth(use)) <= worth(use) * 1e-9;
+      const tie = Math.abs(worth(other) - worth(use)) <= worth(use) * SHARE_TOLERANCE;
       if (tie ? other.need > use.need : worth(other) < worth(use)) continue;
       // The line would also push out what does the other need so much worse that it pays.
       const need = needs[other.need]!;
@@ -334,7 +337,7 @@ function mostPacks(
   if (uses.length === 0 || perPack <= 0) return 0;
   const asked = uses.map((u) => needs[u.need]!.required / u.yield);
   const units = uses[0]!.tool ? Math.max(...asked) : asked.reduce((a, b) => a + b, 0);
-  return Math.ceil(units / perPack - 1e-9);
+  return wholeUp(units / perPack);
 }
 
 function subsets(of: readonly string[]): string[][] {

@@ -1,3 +1,4 @@
+import { wholeDown } from "../base/tolerance.ts";
 import type { ItemType } from "../model/itemType.ts";
 import type { Line } from "../model/kit.ts";
 import { measureOf, piecesOf } from "../sieve/measure.ts";
@@ -23,9 +24,9 @@ export function portionsOf(line: Line, type: ItemType, mayCut = true): Portions 
   const { perPiece } = measureOf(line, type);
   if (pieces <= 0 || perPiece <= 0) return null;
   if (pieces === 1 && mayCut && type.measure === "metre" && perPiece >= 2 * ROLL_STEP_M)
-    return { step: ROLL_STEP_M, steps: Math.floor(perPiece / ROLL_STEP_M + 1e-9) };
+    return { step: ROLL_STEP_M, steps: wholeDown(perPiece / ROLL_STEP_M) };
   if (pieces === 1 && type.measure === "dose" && perPiece > 1)
-    return { step: 1, steps: Math.floor(perPiece + 1e-9) };
+    return { step: 1, steps: wholeDown(perPiece) };
   return { step: perPiece, steps: pieces };
 }
 

@@ -1,3 +1,4 @@
+import { roundMoney } from "../base/money.ts";
 import type { Audit } from "../audit/audit.ts";
 import { measureOf } from "../sieve/measure.ts";
 import type { PriceBook, Product } from "../model/priceBook.ts";
@@ -27,7 +28,7 @@ export function replacementPrice(a: Audit, book: PriceBook): Replacement {
     if (each.length === 0) unpriced.push(line.id);
     else price += units * Math.min(...each);
   });
-  return { price: Math.round(price * 100) / 100, unpriced };
+  return { price: roundMoney(price, book.currency), unpriced };
 }
 
 /** Widths only: lengths and volumes are paid for by the metre and the millilitre. */

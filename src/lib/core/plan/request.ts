@@ -1,3 +1,4 @@
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { Skill } from "../model/itemType.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import type { Limits } from "./planModel.ts";
@@ -8,6 +9,8 @@ export type Question = "cheapest" | "best";
 
 export interface PlanRequest {
   readonly audit: AuditFile;
+  /** What it is judged by. */
+  readonly catalogue: Catalogue;
   readonly book: PriceBook;
   readonly question: Question;
   /** Of `cheapest`: the grade Ready, or a coverage 0–1. */
@@ -26,6 +29,9 @@ export interface PlanRequest {
   /** YYYY-MM-DD: orders are placed, and shelf lives start. */
   readonly today: string;
 }
+
+/** A request as it crosses to a worker, which has the catalogue itself. */
+export type PlanQuestion = Omit<PlanRequest, "catalogue">;
 
 /** Training that raises what the party may use. */
 export interface Course {

@@ -1,3 +1,5 @@
+import { roundMoney } from "../base/money.ts";
+import type { TypeLookup } from "../catalogue/catalogue.ts";
 import type { Action } from "./actions.ts";
 import { mayPropose } from "./mayPropose.ts";
 import type { PriceBook, Product } from "../model/priceBook.ts";
@@ -26,15 +28,19 @@ export interface ShoppingSource {
 const ALTERNATES = 2;
 
 /** What a plan buys, by source, those with the longest lead time first: they are ordered first. */
-export function shoppingList(actions: readonly Action[], book: PriceBook): ShoppingSource[] {
+export function shoppingList(
+  actions: readonly Action[],
+  book: PriceBook,
+  typeOf: TypeLookup,
+): ShoppingSource[] {
   const sources = new Map<string, ShoppingLine[]>();
   for (const a of actions) {
     if (!("product" in a)) continue;
     const { product, packs, pieces, spare, price } = a;
     const own = sources.get(product.source ?? "") ?? [];
-    const kin = alternates(product, book);
+    const kin = alternates(product, book, typeOf);
     // Else another kind that does the same job.
-    const other = a.runnerUp && mayPropose(a.runnerUp.product) ? [a.runnerUp.product] : [];
+    const other = a.runnerUp && mayPropose(a.runnerUp.product, typeOf) ? [a.runnerUp.product] : [];
     own.push({ product, packs, pieces, spare, price, alternates: kin.length > 0 ? kin : other });
     sources.set(product.source ?? "", own);
   }
@@ -43,7 +49,10 @@ export function shoppingList(actions: readonly Action[], book: PriceBook): Shopp
       const leads = lines.flatMap((l) => l.product.leadDays ?? []);
       return {
         source,
-        price: Math.round(lines.reduce((s, l) => s + l.price * 100, 0)) / 100,
+        price: roundMoney(
+          lines.reduce((s, l) => s + l.price, 0),
+          book.currency,
+        ),
         leadDays: leads.length > 0 ? Math.max(...leads) : null,
         lines: [...lines].sort((a, b) => a.product.title.localeCompare(b.product.title)),
       };
@@ -52,7 +61,7 @@ export function shoppingList(actions: readonly Action[], book: PriceBook): Shopp
 }
 
 /** Products of the same kind, at least as large, by the price of a piece. */
-export function alternates(product: Product, book: PriceBook): Product[] {
+export function alternates(product: Product, book: PriceBook, typeOf: TypeLookup): Product[] {
   const each = (p: Product) => p.price.amount / p.pack;
   const large = (p: Product) =>
     (product.sizeMm ?? []).every(
@@ -60,7 +69,8 @@ export function alternates(product: Product, book: PriceBook): Product[] {
     );
   return book.products
     .filter(
-      (p) => p.id !== product.id && p.itemType === product.itemType && mayPropose(p) && large(p),
+      (p) =>
+        p.id !== product.id && p.itemType === product.itemType && mayPropose(p, typeOf) && large(p),
     )
     .sort((a, b) => each(a) - each(b) || (a.id < b.id ? -1 : 1))
     .slice(0, ALTERNATES);

@@ -1,9 +1,10 @@
+import { fromMinor } from "../base/money.ts";
 import { addRow, type Solver } from "./linearModel.ts";
 import type { PlanModel } from "./planModel.ts";
 import type { PlanRequest } from "./request.ts";
 
 /** Floors of a stage are held with this slack: tighter only makes the solver slower. */
-const STAGE_SLACK = 1e-6;
+export const STAGE_SLACK = 1e-6;
 
 /** What a stage of the search betters. */
 export type Measured = "price" | "vital" | "coverage" | "mass";
@@ -50,11 +51,13 @@ export function inStages(
   const times = (e: Entries, by: number): Entries => e.map(([x, v]) => [x, v * by] as const);
   const packs: Entries = m.packs.flatMap((x) => (x < 0 ? [] : [[x, GRAMS_A_PACK] as const]));
   const mass = sum(sum(m.mass, m.leftMass), packs);
+  // What a minor unit is worth in the price book's currency.
+  const minorUnit = fromMinor(1, request.book.currency);
   const coverage = { of: "coverage", e: up(m.coverage), scale: -1 } as const;
   const stages: { of: Measured; e: Entries; scale: number; cents?: boolean }[] =
     request.question === "cheapest"
       ? [
-          { of: "price", e: m.price, scale: 0.01, cents: true },
+          { of: "price", e: m.price, scale: minorUnit, cents: true },
           coverage,
           { of: "mass", e: mass, scale: 1 },
         ]
@@ -63,7 +66,7 @@ export function inStages(
             ? [{ of: "vital", e: up(m.vitalCoverage), scale: -1 } as const]
             : []),
           coverage,
-          { of: "price", e: sum(m.price, times(mass, 1 / GRAMS_A_CENT)), scale: 0.01 },
+          { of: "price", e: sum(m.price, times(mass, 1 / GRAMS_A_CENT)), scale: minorUnit },
         ];
   const limitS = (request.timeLimitS ?? TIME_LIMIT_S) / stages.length;
   const rowsBefore = m.model.rows.length;

@@ -1,3 +1,5 @@
+import { roundMoney } from "../base/money.ts";
+import { SHARE_TOLERANCE } from "../base/tolerance.ts";
 import type { Solver } from "./linearModel.ts";
 import { plan, type PlanOutcome } from "./plan.ts";
 import { vitalOf, type Purchase } from "./choice.ts";
@@ -43,8 +45,8 @@ export function without(
   const priceMore = other.choice.price - choice.price;
   const coverageLess = 100 * ((choice.after.coverage ?? 0) - (other.choice.after.coverage ?? 0));
   const same =
-    Math.abs(coverageLess) < 1e-6 &&
-    Math.abs(vitalOf(choice.after) - vitalOf(other.choice.after)) < 1e-9;
+    Math.abs(coverageLess) < 100 * SHARE_TOLERANCE &&
+    Math.abs(vitalOf(choice.after) - vitalOf(other.choice.after)) < SHARE_TOLERANCE;
   const { budget, massG } = request.limits;
   const fits = budget === null ? null : budget - choice.price;
   const rise =
@@ -56,7 +58,9 @@ export function without(
     coverageLess,
     massMoreG: other.choice.load.massG - choice.load.massG,
     changesAtPrice:
-      rise === null ? null : hundredths(bought.product.price.amount + rise / bought.packs),
+      rise === null
+        ? null
+        : roundMoney(bought.product.price.amount + rise / bought.packs, request.book.currency),
     changesAtMassG:
       massG === null
         ? null
@@ -64,5 +68,3 @@ export function without(
     proven: outcome.status === "optimal" && other.status === "optimal",
   };
 }
-
-const hundredths = (n: number) => Math.round(n * 100) / 100;

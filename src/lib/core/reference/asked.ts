@@ -1,4 +1,4 @@
-import { categoryOf } from "../catalogue/catalogue.ts";
+import { categoryOf, type Catalogue } from "../catalogue/catalogue.ts";
 import type { Category } from "../model/functionRecord.ts";
 import type { Brief } from "../model/brief.ts";
 import type { Need, Tier } from "../model/list.ts";
@@ -32,13 +32,14 @@ export function askedNeeds(
   needs: readonly Need[],
   brief: Brief,
   rules: Pick<Schools, "emphasis" | "breathing">,
+  catalogue: Catalogue,
 ): AskedNeed[] {
   return needs
     .filter((need) => conditionHolds(need.when, brief))
     .map((need) => {
-      const category = categoryOf(need.function);
+      const category = categoryOf(need.function, catalogue);
       const tier =
-        rules.breathing === "hands-only" && need.function === "rescue-breath-barrier"
+        rules.breathing === "hands-only" && catalogue.functions.get(need.function)?.breaths
           ? "useful"
           : need.tier;
       const led = LED[rules.emphasis].has(category) ? EMPHASIS_FACTOR : 1;

@@ -1,12 +1,10 @@
+import { wholeDown, wholeUp } from "../base/tolerance.ts";
 import type { Brief } from "../model/brief.ts";
 import type { Need } from "../model/list.ts";
 
-/** Guards whole numbers against the last bit of a sum of decimals. */
-const HAIR = 1e-9;
-
 /** Times a dressing is changed before care is reached. */
 export const redressings = (hoursToCare: number, everyH: number | undefined): number =>
-  everyH === undefined ? 0 : Math.floor(hoursToCare / everyH + HAIR);
+  everyH === undefined ? 0 : wholeDown(hoursToCare / everyH);
 
 /** Required quantity Q of a need, in the function's unit, at least 1. */
 export function requiredQuantity(
@@ -20,7 +18,7 @@ export function requiredQuantity(
     (q.perPerson ?? 0) * people +
     (q.perDay ?? 0) * days +
     (q.perPersonDay ?? 0) * people * days;
-  const asked = Math.ceil(once * (1 + redressings(brief.hoursToCare, q.redressEveryH)) - HAIR);
+  const asked = wholeUp(once * (1 + redressings(brief.hoursToCare, q.redressEveryH)));
   const clamped = Math.min(Math.max(asked, q.min ?? 0), q.max ?? Infinity);
   return Math.max(1, clamped);
 }

@@ -23,8 +23,8 @@ export function score(
   needs.forEach((asked, n) => {
     if (!where(asked)) return;
     total += asked.weight;
-    const { values } = sifted[n]!;
-    covered += asked.weight * values[6]!;
+    const { values, met } = sifted[n]!;
+    covered += asked.weight * met;
     values.forEach((v, k) => {
       held[k]! += asked.weight * ((k === 0 ? 1 : values[k - 1]!) - v);
     });

@@ -1,6 +1,7 @@
+import { atLeast, SHARE_TOLERANCE } from "../base/tolerance.ts";
 import type { AskedNeed } from "../reference/asked.ts";
 import type { Thresholds } from "../model/houseRules.ts";
-import { VALUE_HAIR, type SiftedNeed } from "../sieve/sift.ts";
+import type { SiftedNeed } from "../sieve/sift.ts";
 
 export const GRADES = ["Not ready", "Partial", "Nearly", "Ready"] as const;
 export type Grade = (typeof GRADES)[number];
@@ -12,8 +13,6 @@ export interface DecidedBy {
   readonly value: number;
   readonly asked: number;
 }
-
-const reaches = (value: number, asked: number) => value >= asked - VALUE_HAIR;
 
 /** Ready and Nearly always ask 1 of every vital need, whatever the pass mark. */
 const gates = (
@@ -33,8 +32,8 @@ export function gradeOf(
 ): { grade: Grade; decidedBy: DecidedBy } {
   let lowest: { need: string; value: number } | null = null;
   needs.forEach((asked, n) => {
-    const value = sifted[n]!.values[6]!;
-    if (asked.tier === "vital" && (lowest === null || value < lowest.value - VALUE_HAIR))
+    const value = sifted[n]!.met;
+    if (asked.tier === "vital" && (lowest === null || value < lowest.value - SHARE_TOLERANCE))
       lowest = { need: asked.need.id, value };
   });
   const weakest = lowest as { need: string; value: number } | null;
@@ -42,9 +41,9 @@ export function gradeOf(
   let blockedBy: DecidedBy = { gate: "none", value: coverage, asked: thresholds.ready };
   for (const grade of ["Ready", "Nearly", "Partial"] as const) {
     const [vital, all] = asked[grade];
-    if (weakest && !reaches(weakest.value, vital))
+    if (weakest && !atLeast(weakest.value, vital))
       blockedBy = { gate: "vital", need: weakest.need, value: weakest.value, asked: vital };
-    else if (!reaches(coverage, all)) blockedBy = { gate: "coverage", value: coverage, asked: all };
+    else if (!atLeast(coverage, all)) blockedBy = { gate: "coverage", value: coverage, asked: all };
     else return { grade, decidedBy: blockedBy };
   }
   return { grade: "Not ready", decidedBy: blockedBy };

@@ -19,7 +19,7 @@ export function kitQuality(bench: Bench, passing: readonly SiftedNeed[]): number
   let sum = 0;
   let total = 0;
   bench.lines.forEach(({ line, elsewhere }, l) => {
-    const quality = lineQuality(line);
+    const quality = lineQuality(line, bench.catalogue);
     if (elsewhere || quality === null || piecesOf(line) <= 0) return;
     const weight = weights[l]! || WEIGHT_OF_NO_NEED;
     sum += weight * quality;

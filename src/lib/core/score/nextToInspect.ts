@@ -1,6 +1,7 @@
+import { SHARE_TOLERANCE } from "../base/tolerance.ts";
 import type { Bench } from "../sieve/bench.ts";
 import type { Pairing } from "../sieve/pairs.ts";
-import { sift, VALUE_HAIR, type SiftedNeed } from "../sieve/sift.ts";
+import { sift, type SiftedNeed } from "../sieve/sift.ts";
 import { score } from "./coverage.ts";
 import type { UncheckedFact } from "./unchecked.ts";
 
@@ -46,7 +47,7 @@ export function nextToInspect(
     }
     ranked.push({ index: l, line: bench.lines[l]!.line.id, facts, vitalGain, gain });
   });
-  const larger = (a: number, b: number) => (Math.abs(a - b) <= VALUE_HAIR ? 0 : b - a);
+  const larger = (a: number, b: number) => (Math.abs(a - b) <= SHARE_TOLERANCE ? 0 : b - a);
   return ranked.sort(
     (a, b) => larger(a.vitalGain, b.vitalGain) || larger(a.gain, b.gain) || a.index - b.index,
   );

@@ -1,3 +1,4 @@
+import { wholeUp } from "../base/tolerance.ts";
 import type { Bench } from "../sieve/bench.ts";
 import { measureOf, piecesOf } from "../sieve/measure.ts";
 import type { SiftedNeed } from "../sieve/sift.ts";
@@ -54,7 +55,7 @@ function servingPieces(bench: Bench, passing: readonly SiftedNeed[]): number[] {
     }
   return used.map((u, l) => {
     const { line, type } = bench.lines[l]!;
-    return type?.use === "tool" ? Math.min(u, piecesOf(line)) : Math.ceil(u - 1e-9);
+    return type?.use === "tool" ? Math.min(u, piecesOf(line)) : wholeUp(u);
   });
 }
 

@@ -1,4 +1,4 @@
-import { typeLookup } from "../catalogue/catalogue.ts";
+import { typeLookup, type Catalogue } from "../catalogue/catalogue.ts";
 import type { ItemType } from "../model/itemType.ts";
 import { addDays } from "../base/dates.ts";
 import type { AuditFile } from "../model/auditFile.ts";
@@ -15,6 +15,8 @@ export interface Bench {
   readonly brief: Brief;
   readonly lastDay: string;
   readonly audit: AuditFile;
+  /** What it is judged by. */
+  readonly catalogue: Catalogue;
 }
 
 /** A line of the kit, or a thing carried elsewhere, with its type. */
@@ -26,9 +28,9 @@ export interface BenchLine {
 }
 
 /** Lays an audit out. `today` (YYYY-MM-DD) stands in for a brief without a start. */
-export function layOut(audit: AuditFile, today: string): Bench {
+export function layOut(audit: AuditFile, today: string, catalogue: Catalogue): Bench {
   const rules = schools(audit.houseRules);
-  const typeOf = typeLookup(audit.itemTypes);
+  const typeOf = typeLookup(audit.itemTypes, catalogue);
   const known = (id: string): ItemType => {
     const type = typeOf(id);
     if (!type) throw new Error(`unknown item type '${id}': the audit was not checked`);
@@ -51,11 +53,12 @@ export function layOut(audit: AuditFile, today: string): Bench {
       lines.push({ line, type: known(e.itemType), elsewhere: true });
     });
   return {
-    needs: askedNeeds(audit.list.needs, audit.brief, rules),
+    needs: askedNeeds(audit.list.needs, audit.brief, rules, catalogue),
     lines,
     rules,
     brief: audit.brief,
     lastDay: addDays(audit.brief.start ?? today, audit.brief.days - 1),
     audit,
+    catalogue,
   };
 }

@@ -1,4 +1,4 @@
-import { categoryOf } from "../catalogue/catalogue.ts";
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { Category } from "../model/functionRecord.ts";
 import type { ItemType } from "../model/itemType.ts";
 import { lastGoodDay, lastGoodDayAfterMonths } from "../base/dates.ts";
@@ -19,12 +19,6 @@ const NEVER_PAST_CATEGORIES: ReadonlySet<Category> = new Set([
   "eyes",
   "allergy",
 ]);
-const NEVER_PAST_FUNCTIONS: ReadonlySet<string> = new Set([
-  "topical-antibiotic",
-  "cardiac-aspirin",
-  "sugar",
-]);
-
 /** Where a date stands against the last day; `unread`: a dated type with no date read. */
 export type DateStanding = "good" | "past-within-a-year" | "past" | "unread";
 
@@ -43,21 +37,22 @@ export function freshFactor(
   type: ItemType,
   tier: Tier,
   dates: Schools["dates"],
+  catalogue: Catalogue,
 ): number | null {
   if (standing === "unread") return null;
   if (standing === "good") return 1;
-  if (standing === "past" || dates === "strict" || tier === "vital" || neverPast(type)) return 0;
+  if (standing === "past" || dates === "strict" || tier === "vital" || neverPast(type, catalogue))
+    return 0;
   return TIERED_FACTOR;
 }
 
 /** Sterile, life-saving, eye, allergy and antibiotic items never count past their date. */
-export function neverPast(type: ItemType): boolean {
+export function neverPast(type: ItemType, catalogue: Catalogue): boolean {
   return (
     type.sterile ||
-    type.functions.some(
-      (c) =>
-        c.credit > 0 &&
-        (NEVER_PAST_CATEGORIES.has(categoryOf(c.function)) || NEVER_PAST_FUNCTIONS.has(c.function)),
-    )
+    type.functions.some((c) => {
+      const does = c.credit > 0 ? catalogue.functions.get(c.function) : undefined;
+      return does && (does.neverPast || NEVER_PAST_CATEGORIES.has(does.category));
+    })
   );
 }

@@ -42,7 +42,8 @@ export interface Pairing {
 
 /** Holds every line against every need it claims or is accepted for. */
 export function pairUp(bench: Bench): Pairing {
-  const facts = bench.lines.map((l) => factsOf(l, bench.lastDay));
+  const { catalogue } = bench;
+  const facts = bench.lines.map((l) => factsOf(l, bench));
   const pairs: Pair[] = [];
   const ranges: [number, number][] = [];
   bench.needs.forEach((asked, n) => {
@@ -52,9 +53,15 @@ export function pairUp(bench: Bench): Pairing {
       pairs.push({
         line: l,
         need: n,
-        credit: effectiveCredit(type, asked.need.function, asked.need.accept, bench.rules),
+        credit: effectiveCredit(
+          type,
+          asked.need.function,
+          asked.need.accept,
+          bench.rules,
+          catalogue,
+        ),
         spec: specFactor(line, type, asked.need.spec),
-        fresh: freshFactor(facts[l]!.standing, type, asked.tier, bench.rules.dates),
+        fresh: freshFactor(facts[l]!.standing, type, asked.tier, bench.rules.dates, catalogue),
         handy: handyFactor(line, type, asked.need.access, asked.tier),
         usable: usableFactor(type, bench.brief, bench.rules.advanced),
       });
@@ -64,12 +71,12 @@ export function pairUp(bench: Bench): Pairing {
   return { facts, pairs, ranges, companions: companionLines(bench) };
 }
 
-function factsOf({ line, type }: BenchLine, lastDay: string): LineFacts {
+function factsOf({ line, type }: BenchLine, { lastDay, catalogue }: Bench): LineFacts {
   return {
     pieces: piecesOf(line),
     counted: isCounted(line),
     measure: type ? measureOf(line, type) : { perPiece: 1, known: true },
-    sound: soundFactor(line),
+    sound: soundFactor(line, catalogue),
     standing: type ? dateStanding(line, type, lastDay) : "good",
   };
 }
@@ -81,7 +88,10 @@ function companionLines(bench: Bench): CompanionLines {
       if (found.has(companion)) continue;
       const lines: number[] = [];
       bench.lines.forEach(({ type }, l) => {
-        if (type && effectiveCredit(type, companion, undefined, bench.rules).credit > 0)
+        if (
+          type &&
+          effectiveCredit(type, companion, undefined, bench.rules, bench.catalogue).credit > 0
+        )
           lines.push(l);
       });
       found.set(companion, lines);

@@ -1,4 +1,4 @@
-import { categoryOf, creditFor } from "../catalogue/catalogue.ts";
+import { categoryOf, creditFor, type Catalogue } from "../catalogue/catalogue.ts";
 import type { ItemType } from "../model/itemType.ts";
 import type { Line } from "../model/kit.ts";
 import type { Need } from "../model/list.ts";
@@ -10,14 +10,9 @@ import { extentOf } from "./measure.ts";
 /** A thing that is not sterile where sterile is asked does under a third of the job. */
 export const NOT_STERILE = 0.3;
 /** Each missing companion halves. */
-export const COMPANION_MISSING = 0.5;
-
-const PROTOCOL_BARRED: ReadonlySet<string> = new Set([
-  "stretch-wrap-tourniquet",
-  "elastic-loop-tourniquet",
-  "plain-chest-seal",
-  "haemostatic-granules",
-]);
+const COMPANION_MISSING = 0.5;
+/** What is left of a thing without so many of its companions. */
+export const companionFactor = (missing: number): number => COMPANION_MISSING ** missing;
 
 /** What decided a credit: the catalogue, the need's own entry, or a house rule. */
 export type CreditSource = "catalogue" | "accept" | "devices" | "improvised" | "cutting" | "none";
@@ -36,17 +31,18 @@ export function effectiveCredit(
   functionId: string,
   accept: Need["accept"],
   rules: CreditRules,
+  catalogue: Catalogue,
 ): EffectiveCredit {
   const own = creditFor(type, functionId);
   const entry = accept?.find((a) => a.itemType === type.id);
   const yields = entry?.yield ?? own?.yield ?? 1;
   const improvised = own?.improvised === true || entry?.improvised === true;
-  if (rules.cutting === "scissors" && type.id === "heavy-scissors" && functionId === "cut-clothing")
-    return { credit: 1, yield: yields, source: "cutting" };
+  if (rules.cutting === "scissors" && own?.underScissors !== undefined)
+    return { credit: own.underScissors, yield: yields, source: "cutting" };
   if (rules.improvised === "deny" && improvised)
     return { credit: 0, yield: yields, source: "improvised" };
-  if (rules.devices === "protocol-only" && PROTOCOL_BARRED.has(type.id)) {
-    const category = categoryOf(functionId);
+  if (rules.devices === "protocol-only" && type.protocolBarred) {
+    const category = categoryOf(functionId, catalogue);
     if (category === "severe-bleeding" || category === "airway-chest")
       return { credit: 0, yield: yields, source: "devices" };
   }

@@ -1,7 +1,8 @@
+import { atLeast } from "../base/tolerance.ts";
 import { MESHES, type Mesh } from "../model/mesh.ts";
 import type { Bench } from "./bench.ts";
 import type { Pair, Pairing } from "./pairs.ts";
-import { COMPANION_MISSING } from "./real.ts";
+import { companionFactor } from "./real.ts";
 import { shareOut, type SharePair } from "./shareOut.ts";
 
 /** How a line's unchecked facts are taken: passing or failing. One entry a line. */
@@ -24,13 +25,12 @@ export interface SiftedPair {
 export interface SiftedNeed {
   /** v₁ … v₇, falling. */
   readonly values: readonly number[];
+  /** v₇: the share of the need that is met, all meshes passed. */
+  readonly met: number;
   readonly restsOn: Mesh | "pan";
   /** All lines that claim the function or are accepted, in line order. */
   readonly pairs: readonly SiftedPair[];
 }
-
-/** Values are compared with this tolerance everywhere. */
-export const VALUE_HAIR = 1e-9;
 
 /** One run through the seven meshes under one reading of the unchecked facts. */
 export function sift(bench: Bench, pairing: Pairing, passes: Reading): SiftedNeed[] {
@@ -77,8 +77,8 @@ export function sift(bench: Bench, pairing: Pairing, passes: Reading): SiftedNee
     const own = taken.slice(from, to);
     const values = valuesOf(own, asked.required);
     const mark = bench.rules.passMarks[asked.tier];
-    const held = values.findIndex((v) => v < mark - VALUE_HAIR);
-    return { values, restsOn: held < 0 ? "pan" : MESHES[held]!, pairs: own };
+    const held = values.findIndex((v) => !atLeast(v, mark));
+    return { values, met: values.at(-1)!, restsOn: held < 0 ? "pan" : MESHES[held]!, pairs: own };
   });
 }
 
@@ -94,7 +94,7 @@ function take(
   const need = bench.needs[pair.need]!.need;
   const companionsMissing = need.companions?.filter((c) => missing.has(c)) ?? [];
   const spec = pair.spec.unchecked && !pass ? 0 : pair.spec.factor;
-  const r = pair.credit.credit * spec * COMPANION_MISSING ** companionsMissing.length;
+  const r = pair.credit.credit * spec * companionFactor(companionsMissing.length);
   const sound = facts[pair.line]!.sound ?? (pass ? 1 : 0);
   const fresh = pair.fresh ?? (pass ? 1 : 0);
   const handy = pass ? pair.handy.factor : pair.handy.worst;

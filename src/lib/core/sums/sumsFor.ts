@@ -1,4 +1,4 @@
-import { functionOf } from "../catalogue/catalogue.ts";
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { SumKind } from "./sum.ts";
 
 const BY_FUNCTION: Readonly<Record<string, SumKind>> = {
@@ -15,9 +15,9 @@ const BY_FUNCTION: Readonly<Record<string, SumKind>> = {
 const TABLETS: ReadonlySet<string> = new Set(["illness-pain", "allergy", "exposure"]);
 
 /** The sum that gives the quantity of such a need; null: none does. */
-export function sumsFor(functionId: string): SumKind | null {
+export function sumsFor(functionId: string, catalogue: Catalogue): SumKind | null {
   const direct = BY_FUNCTION[functionId];
   if (direct) return direct;
-  const fn = functionOf(functionId);
+  const fn = catalogue.functions.get(functionId);
   return fn && fn.unit === "dose" && TABLETS.has(fn.category) ? "tablets" : null;
 }

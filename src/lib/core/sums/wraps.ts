@@ -1,3 +1,4 @@
+import { wholeUp } from "../base/tolerance.ts";
 import { sumOf, type Sum, type SumBrief } from "./sum.ts";
 
 /**
@@ -37,7 +38,7 @@ export function wraps(input: WrapsInput, brief: SumBrief, inMetres = false): Sum
   const girthMm = input.girthMm ?? heightMm * build.girth;
   const turns = lengthMm / (input.widthMm * (1 - input.overlap));
   const usedMm = turns * girthMm;
-  const each = Math.ceil(usedMm / input.lengthMm - 1e-9);
+  const each = wholeUp(usedMm / input.lengthMm);
   return sumOf(
     {
       kind: "wraps",

@@ -1,3 +1,4 @@
+import { CATALOGUE } from "$lib/data/catalogue.ts";
 import { json, type RequestHandler } from "@sveltejs/kit";
 import { audit } from "$lib/core/audit/audit.ts";
 import { parseAudit } from "$lib/core/formats/auditFile.ts";
@@ -10,7 +11,7 @@ const MOST_LINES = 1000;
 /** An audit file in, its result out. */
 export const POST: RequestHandler = ({ request }) =>
   withJson(request, (body) => {
-    const file = parseAudit(body);
+    const file = parseAudit(body, CATALOGUE);
     if (!file.ok) return refuse(422, "this is not a right audit file", file.problems);
     if (file.value.kit.lines.length > MOST_LINES)
       return refuse(422, "this kit is too long for one request", [
@@ -19,6 +20,6 @@ export const POST: RequestHandler = ({ request }) =>
           what: `has ${file.value.kit.lines.length} lines; at most ${MOST_LINES}`,
         },
       ]);
-    return json(auditResult(audit(file.value, serverToday())));
+    return json(auditResult(audit(file.value, serverToday(), CATALOGUE)));
   });
 export const fallback: RequestHandler = () => refuse(405, "POST an audit file");

@@ -1,3 +1,4 @@
+import { CATALOGUE } from "$lib/data/catalogue.ts";
 import { json, type RequestHandler } from "@sveltejs/kit";
 import { z } from "zod";
 import { SKILLS } from "$lib/core/model/itemType.ts";
@@ -34,7 +35,7 @@ export const POST: RequestHandler = ({ request }) =>
     const options = optionsSchema.safeParse(rest);
     if (!options.success)
       return refuse(422, "the question is not right", zodProblems(options.error));
-    const file = parseAudit(audit);
+    const file = parseAudit(audit, CATALOGUE);
     if (!file.ok)
       return refuse(
         422,

@@ -1,3 +1,4 @@
+import { CATALOGUE } from "$lib/data/catalogue.ts";
 import { type RequestHandler } from "@sveltejs/kit";
 import { z } from "zod";
 import { audit } from "$lib/core/audit/audit.ts";
@@ -20,7 +21,7 @@ export const POST: RequestHandler = ({ request }) =>
     const { audit: given, ...rest } = (body ?? {}) as Record<string, unknown>;
     const form = formSchema.safeParse(rest);
     if (!form.success) return refuse(422, "the form is not right", zodProblems(form.error));
-    const file = parseAudit(given);
+    const file = parseAudit(given, CATALOGUE);
     if (!file.ok)
       return refuse(
         422,
@@ -32,7 +33,7 @@ export const POST: RequestHandler = ({ request }) =>
         { where: "audit.kit.lines", what: `at most ${MOST_LINES} lines` },
       ]);
     const today = serverToday();
-    const blocks = kitReport(audit(file.value, today), null, {}, today);
+    const blocks = kitReport(audit(file.value, today, CATALOGUE), null, {}, today);
     const title = file.value.kit.name;
     switch (form.data.to) {
       case "md":

@@ -1,9 +1,10 @@
 <script lang="ts">
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { page } from "$app/state";
   import { untrack } from "svelte";
   import { dndzone } from "svelte-dnd-action";
   import { audit } from "$lib/core/audit/audit.ts";
-  import { functionOf, typeLookup } from "$lib/core/catalogue/catalogue.ts";
+  import { typeLookup } from "$lib/core/catalogue/catalogue.ts";
   import type { Need, ReferenceList } from "$lib/core/model/list.ts";
   import { auditOf } from "$lib/core/records/auditOf.ts";
   import { freeId } from "$lib/core/base/freeId.ts";
@@ -20,7 +21,7 @@
   const id = $derived(`list:${page.params["id"]}`);
   const record = $derived(workspace.ownList(id));
   const list = $derived(record?.list);
-  const typeOf = $derived(typeLookup(workspace.ownTypes));
+  const typeOf = $derived(typeLookup(workspace.ownTypes, CATALOGUE));
   /** The list as it was when this page was opened. */
   let opened = $state.raw<ReferenceList | null>(null);
   $effect(() => {
@@ -41,8 +42,8 @@
   );
   const file = $derived(tried ? auditOf(tried, brief, workspace.ownTypes) : null);
   const by = (l: ReferenceList) =>
-    file && l.needs.every((n) => functionOf(n.function))
-      ? audit({ ...file, list: l }, workspace.today)
+    file && l.needs.every((n) => CATALOGUE.functions.get(n.function))
+      ? audit({ ...file, list: l }, workspace.today, CATALOGUE)
       : null;
   const now = $derived(list ? by(list) : null);
   const before = $derived(opened ? by(opened) : null);
@@ -270,7 +271,10 @@
               <span aria-hidden="true" class="px-1 text-lg">⠿</span>
               <span class="w-16 shrink-0 text-right font-semibold"
                 >{asked
-                  ? quantity(requiredQuantity(n, brief), functionOf(n.function)?.unit ?? "each")
+                  ? quantity(
+                      requiredQuantity(n, brief),
+                      CATALOGUE.functions.get(n.function)?.unit ?? "each",
+                    )
                   : "–"}</span
               >
               <span class="min-w-0 grow">
@@ -281,7 +285,7 @@
                     : " · no reason given yet"}</span
                 >
               </span>
-              {#if rests}<span class="shrink-0 text-sm">{percent(rests.values[6]!)} %</span>{/if}
+              {#if rests}<span class="shrink-0 text-sm">{percent(rests.met)} %</span>{/if}
             </div>
           {/each}
         </div>

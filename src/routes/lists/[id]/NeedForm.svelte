@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { functionOf, functionNamed } from "$lib/core/catalogue/catalogue.ts";
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
+  import { functionNamed } from "$lib/core/catalogue/catalogue.ts";
   import { CATEGORIES } from "$lib/core/model/functionRecord.ts";
   import { SENSITIVITIES, type ItemType } from "$lib/core/model/itemType.ts";
   import { ACCESSES, TIERS, type Need } from "$lib/core/model/list.ts";
@@ -33,7 +34,7 @@
     onremove: () => void;
   }
   const { need, taken, brief, typeOf, onchange, onremove }: Props = $props();
-  const fn = $derived(functionOf(need.function));
+  const fn = $derived(CATALOGUE.functions.get(need.function));
   const unit = $derived(fn?.unit ?? "each");
   const unitLabel = $derived(unit === "each" ? "" : UNIT_LABEL[unit][1]);
   const length = $derived(typedUnit("length"));
@@ -110,7 +111,8 @@
       class="field text-lg font-semibold"
       value={need.function}
       onchange={(e) =>
-        functionNamed(e.currentTarget.value) && set("function", e.currentTarget.value, null)}
+        functionNamed(e.currentTarget.value, CATALOGUE) &&
+        set("function", e.currentTarget.value, null)}
     >
       {#each CATEGORIES as c (c)}
         <optgroup label={CATEGORY_LABEL[c]}>

@@ -1,11 +1,11 @@
 <script lang="ts" module>
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   /** The reason without the sum of an earlier time. */
   const keptReason = (reason: string | undefined): string =>
     (reason ?? "").replace(/\s*Worked out: .*$/s, "").trim();
 </script>
 
 <script lang="ts">
-  import { functionOf } from "$lib/core/catalogue/catalogue.ts";
   import type { Brief } from "$lib/core/model/brief.ts";
   import type { Need } from "$lib/core/model/list.ts";
   import { dressings } from "$lib/core/sums/dressings.ts";
@@ -25,8 +25,8 @@
     onuse: (quantity: Need["quantity"], reason: string) => void;
   }
   const { need, brief, onuse }: Props = $props();
-  const kind = $derived<SumKind | null>(sumsFor(need.function));
-  const metres = $derived(functionOf(need.function)?.unit === "metre");
+  const kind = $derived<SumKind | null>(sumsFor(need.function, CATALOGUE));
+  const metres = $derived(CATALOGUE.functions.get(need.function)?.unit === "metre");
 
   let limb = $state<Limb>("leg");
   let input = $state({

@@ -1,7 +1,7 @@
 <script lang="ts">
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { goto } from "$app/navigation";
   import { page } from "$app/state";
-  import { functionOf } from "$lib/core/catalogue/catalogue.ts";
   import { judgeSet, type SetMember } from "$lib/core/compare/kitSet.ts";
   import { auditOf } from "$lib/core/records/auditOf.ts";
   import { kitLoad } from "$lib/core/bag/load.ts";
@@ -49,6 +49,7 @@
           judge,
           workspace.today,
           record?.title ?? "",
+          CATALOGUE,
         )
       : null,
   );
@@ -77,7 +78,7 @@
     n.from
       .map(
         (f) =>
-          `${carrier(f.member)} ${quantity(f.units, functionOf(fnOf(n.need))?.unit ?? "each")}`,
+          `${carrier(f.member)} ${quantity(f.units, CATALOGUE.functions.get(fnOf(n.need))?.unit ?? "each")}`,
       )
       .join(", ");
   const save = () =>
@@ -191,7 +192,7 @@
       <div class="mt-5 flex flex-wrap items-baseline gap-x-4">
         <h2 class="text-3xl" data-testid="set-grade">{a.grade}</h2>
         <p class="text-lg font-semibold">coverage {percentRange(a.interval)}</p>
-        <p>{grams(kitLoad(a.bench.audit).massG)} in all</p>
+        <p>{grams(kitLoad(a.bench.audit, CATALOGUE).massG)} in all</p>
         <p class="basis-full">{decidedBy(a)}</p>
       </div>
       <div class="mt-3 grid grid-cols-[minmax(0,1fr)] gap-5 lg:grid-cols-[minmax(0,1fr)_22rem]">

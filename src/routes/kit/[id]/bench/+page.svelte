@@ -1,7 +1,7 @@
 <script lang="ts">
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { page } from "$app/state";
   import { tick } from "svelte";
-  import { functionOf } from "$lib/core/catalogue/catalogue.ts";
   import { LOCATIONS } from "$lib/core/model/location.ts";
   import type { Line } from "$lib/core/model/kit.ts";
   import { parseGs1 } from "$lib/core/count/gs1.ts";
@@ -41,10 +41,12 @@
   const index = $derived(line ? kit.audit.bench.lines.findIndex((l) => l.line.id === line.id) : -1);
   const type = $derived(line?.itemType ? kit.typeOf(line.itemType) : undefined);
   const name = $derived(line ? lineName(line, type?.label) : "");
-  const points = $derived(line ? pointsFor(line.itemType) : []);
+  const points = $derived(line ? pointsFor(line.itemType, CATALOGUE) : []);
   const failed = $derived(line?.failedPoints ?? []);
   const answered = $derived(new Set([...(line?.okPoints ?? []), ...failed]));
-  const complete = $derived(line ? lineCondition(line) !== null && !line.okPoints : false);
+  const complete = $derived(
+    line ? lineCondition(line, CATALOGUE) !== null && !line.okPoints : false,
+  );
   const nextPoint = $derived(complete ? undefined : points.find((p) => !answered.has(p.id)));
   const proposed = $derived(index >= 0 ? proposeVerdict(kit.audit, index) : null);
   const given = $derived(line ? kit.record?.verdicts[line.id] : undefined);
@@ -212,9 +214,9 @@
   }
   const markOf = (l: Line) => {
     const i = kit.audit.bench.lines.findIndex((b) => b.line.id === l.id);
-    if (lineCondition(l) === null) return "unchecked" as const;
+    if (lineCondition(l, CATALOGUE) === null) return "unchecked" as const;
     const own = kit.audit.needs.flatMap((n) => n.pairs.filter((p) => p.pair.line === i));
-    if (lineCondition(l) === "failed") return "sound" as const;
+    if (lineCondition(l, CATALOGUE) === "failed") return "sound" as const;
     if (own.length > 0 && own.every((p) => p.pair.credit.credit === 0)) return "real" as const;
     if (own.length > 0 && own.every((p) => p.fresh === 0)) return "fresh" as const;
     if (own.length > 0 && own.every((p) => p.pair.usable === 0)) return "usable" as const;
@@ -300,7 +302,7 @@
         <span class="flex flex-wrap gap-2">
           {#each type?.functions.slice(0, 3) ?? [] as f (f.function)}
             <span class="rounded-xs border border-ink px-2 py-0.5 text-sm font-semibold"
-              >{functionOf(f.function)?.label.toLowerCase()}{f.credit < 1
+              >{CATALOGUE.functions.get(f.function)?.label.toLowerCase()}{f.credit < 1
                 ? ` ·${f.credit}`
                 : ""}</span
             >

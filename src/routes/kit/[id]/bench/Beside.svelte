@@ -1,6 +1,6 @@
 <script lang="ts">
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { audit } from "$lib/core/audit/audit.ts";
-  import { functionOf } from "$lib/core/catalogue/catalogue.ts";
   import type { Line } from "$lib/core/model/kit.ts";
   import { packingFindings } from "$lib/core/audit/packing.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
@@ -30,7 +30,8 @@
       const rest = { ...line };
       delete rest.failedPoints;
       const lines = kit.lines.map((l) => (l.id === line.id ? { ...rest, condition } : l));
-      return audit({ ...kit.file, kit: { ...kit.file.kit, lines } }, workspace.today).coverage;
+      return audit({ ...kit.file, kit: { ...kit.file.kit, lines } }, workspace.today, CATALOGUE)
+        .coverage;
     };
     return { sound: withLine("sound"), failed: withLine("failed") };
   });
@@ -63,12 +64,12 @@
       <li class="py-1 text-sm">
         <span class="flex items-center gap-2"
           ><WeaveChip mesh={s.need.restsOn} size={16} /><strong class="font-semibold"
-            >{functionOf(s.asked.need.function)?.label} · {s.asked.tier}</strong
+            >{CATALOGUE.functions.get(s.asked.need.function)?.label} · {s.asked.tier}</strong
           ></span
         >
         <span class="text-soft"
           >{s.p.units > 0
-            ? `gives ${quantity(s.p.units, functionOf(s.asked.need.function)!.unit)} of ${quantity(s.asked.required, functionOf(s.asked.need.function)!.unit)}`
+            ? `gives ${quantity(s.p.units, CATALOGUE.functions.get(s.asked.need.function)!.unit)} of ${quantity(s.asked.required, CATALOGUE.functions.get(s.asked.need.function)!.unit)}`
             : "gives nothing to it"}</span
         >
       </li>

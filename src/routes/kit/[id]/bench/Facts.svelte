@@ -3,7 +3,7 @@
   import { LOCATIONS } from "$lib/core/model/location.ts";
   import type { Line } from "$lib/core/model/kit.ts";
   import type { DatedPart } from "$lib/core/inspect/dateText.ts";
-  import { goodOnceOpened, openMonths } from "$lib/core/inspect/openLife.ts";
+  import { goodOnceOpened } from "$lib/core/inspect/openLife.ts";
   import { splitLine, type LinePart } from "$lib/core/inspect/splitLine.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
@@ -90,11 +90,11 @@
         : {
             opened: value,
             printedExpires: printed,
-            expires: goodOnceOpened(line.itemType, value, printed),
+            expires: goodOnceOpened(type ?? null, value, printed),
           },
     );
   }
-  const life = $derived(openMonths(line.itemType));
+  const life = $derived(type?.openMonths ?? null);
 </script>
 
 <div class="mt-3 grid grid-cols-2 gap-2 md:grid-cols-4">

@@ -1,3 +1,4 @@
+import { CATALOGUE } from "$lib/data/catalogue.ts";
 import { CATEGORIES } from "$lib/core/model/functionRecord.ts";
 import { categoryOf } from "$lib/core/catalogue/catalogue.ts";
 import type { ItemType } from "$lib/core/model/itemType.ts";
@@ -30,7 +31,7 @@ export function inOrder(
       return at < 0 ? worth.length : at;
     }
     const first = (l.itemType ? typeOf(l.itemType) : undefined)?.functions[0];
-    return first ? CATEGORIES.indexOf(categoryOf(first.function)) : CATEGORIES.length;
+    return first ? CATEGORIES.indexOf(categoryOf(first.function, CATALOGUE)) : CATEGORIES.length;
   };
   return [...lines].sort((a, b) => rank(a) - rank(b));
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { page } from "$app/state";
   import { audit } from "$lib/core/audit/audit.ts";
   import { briefEffect } from "$lib/core/brief/briefEffect.ts";
@@ -51,7 +52,13 @@
   }
 
   const effectOf = (patch: Partial<Brief>) =>
-    briefEffect(kit.record?.list.needs ?? [], kit.record?.houseRules ?? {}, b, { ...b, ...patch });
+    briefEffect(
+      kit.record?.list.needs ?? [],
+      kit.record?.houseRules ?? {},
+      b,
+      { ...b, ...patch },
+      CATALOGUE,
+    );
   /** What the list would ask for under another answer. */
   const otherwise = (patch: Partial<Brief>, most = 2): string => changesText(effectOf(patch), most);
   const HOURS_LOOKED_AHEAD = 72;
@@ -78,7 +85,7 @@
   };
   /** Coverage gained by another answer that changes what can be used, in points. */
   const pointsIf = (patch: Partial<Brief>): string => {
-    const then = audit({ ...kit.file, brief: { ...b, ...patch } }, workspace.today);
+    const then = audit({ ...kit.file, brief: { ...b, ...patch } }, workspace.today, CATALOGUE);
     const gain = ((then.coverage ?? 0) - (kit.audit.coverage ?? 0)) * 100;
     return Math.abs(gain) < 0.05
       ? ""

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { onDestroy } from "svelte";
   import {
     optionsOf,
@@ -57,7 +58,7 @@
   let timer: ReturnType<typeof setTimeout> | undefined;
   const BATCH_MS = 24;
   function tryAll() {
-    const run = schoolRange($state.snapshot(kit.file), workspace.today);
+    const run = schoolRange($state.snapshot(kit.file), workspace.today, CATALOGUE);
     range = null;
     const step = () => {
       const until = performance.now() + BATCH_MS;

@@ -1,6 +1,6 @@
 <script lang="ts">
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { audit } from "$lib/core/audit/audit.ts";
-  import { functionOf } from "$lib/core/catalogue/catalogue.ts";
   import { compareLists, sameList } from "$lib/core/reference/compareLists.ts";
   import { SHIPPED_LISTS } from "$lib/data/lists/index.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
@@ -19,7 +19,7 @@
     if (!list || !now) return null;
     const difference = compareLists(list, now, kit.typeOf);
     if (sameList(difference)) return null;
-    const then = audit({ ...kit.file, list: now }, workspace.today);
+    const then = audit({ ...kit.file, list: now }, workspace.today, CATALOGUE);
     return { list: now, difference, coverage: then.coverage, grade: then.grade };
   });
 
@@ -35,7 +35,7 @@
   const verdictBy = (id: string): string => {
     const other = workspace.listNow(id);
     if (!other || id === list?.id) return "";
-    const a = audit({ ...kit.file, list: other }, workspace.today);
+    const a = audit({ ...kit.file, list: other }, workspace.today, CATALOGUE);
     return ` · ${percent(a.coverage)} %, ${a.grade ?? "asks for nothing here"}`;
   };
 </script>
@@ -86,10 +86,10 @@
     {#each kit.audit.bench.needs as n (n.need.id)}
       <li class="flex gap-3 py-2">
         <span class="w-20 shrink-0 text-right font-semibold"
-          >{quantity(n.required, functionOf(n.need.function)!.unit)}</span
+          >{quantity(n.required, CATALOGUE.functions.get(n.need.function)!.unit)}</span
         >
         <span
-          ><strong class="font-semibold">{functionOf(n.need.function)?.label}</strong>
+          ><strong class="font-semibold">{CATALOGUE.functions.get(n.need.function)?.label}</strong>
           <span class="text-sm text-soft">{n.tier} · {CATEGORY_LABEL[n.category]}</span><br />
           <span class="text-sm">{n.need.reason ?? ""}</span></span
         >

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { page } from "$app/state";
   import { calendarOf, type DueDay, type EventKind } from "$lib/core/calendar/calendar.ts";
   import { upkeep } from "$lib/core/calendar/upkeep.ts";
@@ -14,9 +15,15 @@
   const kit = useKit();
   const kitName = $derived(kit.record?.kit.name ?? "kit");
   const due = $derived(
-    calendarOf(kit.file, (kit.record?.id ?? "kit").replace(/^kit:/, ""), kit.book, workspace.today),
+    calendarOf(
+      kit.file,
+      (kit.record?.id ?? "kit").replace(/^kit:/, ""),
+      kit.book,
+      workspace.today,
+      CATALOGUE,
+    ),
   );
-  const cost = $derived(upkeep(kit.file, kit.book, workspace.today));
+  const cost = $derived(upkeep(kit.file, kit.book, workspace.today, CATALOGUE));
   const nameOf = (d: DueDay): string | null => {
     const line = kit.lines.find((l) => l.id === d.line);
     return line

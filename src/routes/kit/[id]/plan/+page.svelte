@@ -1,7 +1,7 @@
 <script lang="ts">
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { page } from "$app/state";
   import { onDestroy } from "svelte";
-  import { functionOf } from "$lib/core/catalogue/catalogue.ts";
   import type { Axis } from "$lib/core/plan/frontier.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
@@ -30,7 +30,7 @@
   const question = $derived(planned.question);
   const currency = $derived(kit.currency);
   const otherCurrency = $derived(kit.noRate ? kit.wantedCurrency : null);
-  const request = $derived(planRequestOf(planned, kit.file, kit.book, workspace.today));
+  const request = $derived(planRequestOf(planned, kit.file, kit.book, workspace.today, CATALOGUE));
   const start = () => run.ask(request, 250);
   // A worker run: started anew whenever what it rests on changes.
   $effect(() => {
@@ -39,8 +39,9 @@
   const plan = $derived(run.result);
   const solved = $derived(plan && plan.status !== "infeasible" ? plan : null);
   const needName = (id: string) =>
-    functionOf(kit.audit.bench.needs.find((n) => n.need.id === id)?.need.function ?? "")?.label ??
-    id;
+    CATALOGUE.functions.get(
+      kit.audit.bench.needs.find((n) => n.need.id === id)?.need.function ?? "",
+    )?.label ?? id;
   const lineLabel = (id: string) => {
     const b = kit.audit.bench.lines.find((l) => l.line.id === id);
     return b ? lineName(b.line, b.type?.label) : id;

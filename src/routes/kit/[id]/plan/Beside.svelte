@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { onDestroy } from "svelte";
   import type { PlanRequest } from "$lib/core/plan/request.ts";
   import { auditOf } from "$lib/core/records/auditOf.ts";
@@ -7,8 +8,8 @@
   import { useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import { grams, money, percent } from "$lib/words/sentences.ts";
-  import { planWorker } from "$lib/workers/planRun.svelte.ts";
-  import type { FromWorker, PlanShown, ToWorker } from "$lib/workers/protocol.ts";
+  import { questionOf } from "$lib/workers/planRun.svelte.ts";
+  import { PlansRun } from "$lib/workers/plansRun.svelte.ts";
 
   /** This kit made ready, one built from an empty bag, and the other kits made ready. */
   interface Props {
@@ -56,45 +57,16 @@
         ),
     ];
   });
-  let answers = $state.raw<Readonly<Record<string, PlanShown>>>({});
-  let at = $state<number | null>(null);
-  let worker: Worker | null = null;
-  let run = 0;
-  const stop = () => {
-    run++;
-    worker?.terminate();
-    worker = null;
-    at = null;
-  };
-  onDestroy(stop);
-  function start() {
-    stop();
-    answers = {};
-    const list = rows;
-    const mine = ++run;
-    worker = planWorker();
-    const next = (i: number) => {
-      if (i >= list.length) return stop();
-      at = i;
-      worker!.postMessage({
-        run: mine,
-        ask: { is: "plan", request: $state.snapshot(list[i]!.request) },
-      } as ToWorker);
-    };
-    worker.onmessage = (e: MessageEvent<FromWorker>) => {
-      if (e.data.run !== mine || (e.data.is !== "done" && e.data.is !== "failed")) return;
-      if (e.data.is === "done") answers = { ...answers, [list[at!]!.id]: e.data.plan };
-      next(at! + 1);
-    };
-    next(0);
-  }
+  const plans = new PlansRun();
+  onDestroy(() => plans.stop());
+  const answers = $derived(plans.answers);
+  const start = () => plans.start(rows);
   // What is shown rests on the kit: a change makes it stale.
   let known = "";
   $effect(() => {
-    const key = JSON.stringify(rows.map((r) => r.request));
+    const key = JSON.stringify(rows.map((r) => questionOf(r.request)));
     if (known !== "" && known !== key) {
-      stop();
-      answers = {};
+      plans.clear();
     }
     known = key;
   });
@@ -105,8 +77,8 @@
     <h2 class="mr-auto text-xl">
       Cheapest way to {request.target === "ready" ? "Ready" : `${percent(request.target)} %`}
     </h2>
-    {#if at !== null}<progress max={rows.length} value={at} aria-label="Kits worked out"
-      ></progress><button class="btn min-h-9 px-3 py-1" onclick={stop}>Stop</button>
+    {#if plans.at !== null}<progress max={rows.length} value={plans.at} aria-label="Kits worked out"
+      ></progress><button class="btn min-h-9 px-3 py-1" onclick={() => plans.stop()}>Stop</button>
     {:else}<button class="btn min-h-9 px-3 py-1" disabled={!ready} onclick={start}
         >{Object.keys(answers).length > 0 ? "Again" : "Work out"}</button
       >{/if}
@@ -143,7 +115,9 @@
               <td>{percent(a.coverage)} %</td>
             {:else}
               <td class="pr-3 text-right" colspan="4"
-                >{a ? "no plan can do it" : `now ${grams(kitLoad(r.request.audit).massG)}`}</td
+                >{a
+                  ? "no plan can do it"
+                  : `now ${grams(kitLoad(r.request.audit, CATALOGUE).massG)}`}</td
               >
             {/if}</tr
           >

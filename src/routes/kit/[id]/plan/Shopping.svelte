@@ -2,6 +2,7 @@
   import type { Action } from "$lib/core/plan/actions.ts";
   import type { PriceBook } from "$lib/core/model/priceBook.ts";
   import { shoppingList, shoppingTable } from "$lib/core/plan/shopping.ts";
+  import { useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import { saveCsv, saveXlsx } from "$lib/ui/tables.ts";
   import { money, number } from "$lib/words/sentences.ts";
@@ -14,7 +15,8 @@
     kitName: string;
   }
   const { actions, book, currency, kitName }: Props = $props();
-  const sources = $derived(shoppingList(actions, book));
+  const kit = useKit();
+  const sources = $derived(shoppingList(actions, book, kit.typeOf));
   const total = $derived(sources.reduce((s, x) => s + x.price, 0));
   const table = $derived(shoppingTable(sources, currency));
   async function copy() {

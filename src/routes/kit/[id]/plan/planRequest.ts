@@ -1,3 +1,4 @@
+import type { Catalogue } from "$lib/core/catalogue/catalogue.ts";
 import type { AuditFile } from "$lib/core/model/auditFile.ts";
 import { keptToBag } from "$lib/core/plan/fitBag.ts";
 import type { Course, PlanRequest } from "$lib/core/plan/request.ts";
@@ -13,10 +14,12 @@ export function planRequestOf(
   audit: AuditFile,
   book: PriceBook,
   today: string,
+  catalogue: Catalogue,
 ): PlanRequest {
   const { limits } = audit.brief;
   const request: PlanRequest = {
     audit,
+    catalogue,
     book,
     question: plan.question,
     target: plan.target ?? "ready",

@@ -8,7 +8,8 @@
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import { download, fileName } from "$lib/ui/files.ts";
   import ReportView from "$lib/ui/ReportView.svelte";
-  import type { PdfAnswer, PdfAsked } from "$lib/workers/pdf.worker.ts";
+  import { PdfRun } from "$lib/workers/pdfRun.svelte.ts";
+  import type { PdfAsk } from "$lib/workers/protocol.ts";
 
   const kit = useKit();
   const ready = useReady();
@@ -40,46 +41,23 @@
     ),
   );
 
-  // The PDF is made in a worker; it can be given up.
-  let share = $state<number | null>(null);
-  let worker: Worker | null = null;
-  function makePdf() {
-    stop();
-    share = 0;
-    worker = new Worker(new URL("../../../../lib/workers/pdf.worker.ts", import.meta.url), {
-      type: "module",
-    });
-    const failed = (why: string) => {
-      stop();
-      workspace.say(`The PDF could not be made: ${why}. Print the page instead.`, true);
-    };
-    worker.onerror = (e) => failed(e.message || "its maker could not start");
-    worker.onmessage = (e: MessageEvent<PdfAnswer>) => {
-      if (e.data.is === "progress") share = e.data.share;
-      else if (e.data.is === "failed") failed(e.data.why);
-      else {
-        stop();
-        download(fileName(title, "-report.pdf"), e.data.blob, "application/pdf");
-      }
-    };
-    const asked: PdfAsked = { title, blocks: $state.snapshot(blocks) as PdfAsked["blocks"] };
-    worker.postMessage(asked);
-  }
-  function stop() {
-    worker?.terminate();
-    worker = null;
-    share = null;
-  }
-  onDestroy(stop);
+  const pdf = new PdfRun();
+  onDestroy(() => pdf.stop());
+  const makePdf = () =>
+    pdf.make(
+      { title, blocks: $state.snapshot(blocks) as PdfAsk["blocks"] },
+      (blob) => download(fileName(title, "-report.pdf"), blob, "application/pdf"),
+      (why) => workspace.say(`The PDF could not be made: ${why}. Print the page instead.`, true),
+    );
 </script>
 
 <div class="no-print flex flex-wrap items-center gap-3 border-b border-line bg-sheet px-5 py-3">
-  {#if share === null}
+  {#if pdf.share === null}
     <button class="btn btn-main" onclick={makePdf}>PDF</button>
   {:else}
     <span role="status">Making the PDF …</span>
-    <progress max="1" value={share}></progress>
-    <button class="btn" onclick={stop}>Stop</button>
+    <progress max="1" value={pdf.share}></progress>
+    <button class="btn" onclick={() => pdf.stop()}>Stop</button>
   {/if}
   <button
     class="btn"

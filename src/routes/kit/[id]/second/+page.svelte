@@ -1,9 +1,9 @@
 <script lang="ts">
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { goto } from "$app/navigation";
   import { audit } from "$lib/core/audit/audit.ts";
   import type { Line } from "$lib/core/model/kit.ts";
   import { auditOf } from "$lib/core/records/auditOf.ts";
-  import { inspectionPoint } from "$lib/core/inspect/points.ts";
   import { lineCondition } from "$lib/core/inspect/quality.ts";
   import {
     agreement,
@@ -37,13 +37,18 @@
   );
   const auditBy = (k: KitRecord | undefined) => {
     const brief = k && workspace.brief(k.briefId)?.brief;
-    return k && brief ? audit(auditOf(k, brief, workspace.ownTypes), workspace.today) : null;
+    return k && brief
+      ? audit(auditOf(k, brief, workspace.ownTypes), workspace.today, CATALOGUE)
+      : null;
   };
   const firstAudit = $derived(auditBy(first));
   const secondAudit = $derived(auditBy(second));
-  const differences = $derived(first && second ? lookDifferences(first.kit, second.kit) : []);
+  const differences = $derived(
+    first && second ? lookDifferences(first.kit, second.kit, CATALOGUE) : [],
+  );
   const agreed = $derived(firstAudit && secondAudit ? agreement(firstAudit, secondAudit) : null);
-  const looked = (k: KitRecord) => k.kit.lines.filter((l) => lineCondition(l) !== null).length;
+  const looked = (k: KitRecord) =>
+    k.kit.lines.filter((l) => lineCondition(l, CATALOGUE) !== null).length;
   const nameOf = (k: KitRecord | undefined, other: string) => k?.inspector?.trim() || other;
   const a = $derived(nameOf(first, "first inspector"));
   const b = $derived(nameOf(second, "second inspector"));
@@ -77,9 +82,9 @@
       case "count":
         return line.counted === undefined ? "–" : number(line.counted);
       case "condition": {
-        const c = lineCondition(line);
+        const c = lineCondition(line, CATALOGUE);
         const failed = (line.failedPoints ?? [])
-          .map((p) => inspectionPoint(p)?.good.toLowerCase())
+          .map((p) => CATALOGUE.points.get(p)?.good.toLowerCase())
           .filter(Boolean);
         return c
           ? `${CONDITION_LABEL[c]}${failed.length > 0 ? `, not: ${failed.join("; ")}` : ""}`

@@ -1,14 +1,13 @@
 <script lang="ts">
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { page } from "$app/state";
   import { audit, vitalMet } from "$lib/core/audit/audit.ts";
-  import { functionOf } from "$lib/core/catalogue/catalogue.ts";
   import type { Category } from "$lib/core/model/functionRecord.ts";
   import type { Tier } from "$lib/core/model/list.ts";
   import { optionsOf, RULE_IDS } from "$lib/core/model/houseRules.ts";
   import { piecesOf } from "$lib/core/sieve/measure.ts";
   import { applyTrials, type Trial } from "$lib/core/trial/trial.ts";
   import { lineQuality } from "$lib/core/inspect/quality.ts";
-  import { inspectionPoint } from "$lib/core/inspect/points.ts";
   import { replacementPrice } from "$lib/core/plan/replacement.ts";
   import { MESHES, type Mesh } from "$lib/core/model/mesh.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
@@ -41,7 +40,7 @@
       trials.map((t) => t.trial),
     ),
   );
-  const a = $derived(trials.length > 0 ? audit(trialFile, workspace.today) : kit.audit);
+  const a = $derived(trials.length > 0 ? audit(trialFile, workspace.today, CATALOGUE) : kit.audit);
   function keepTrials() {
     const { kit: tried, houseRules } = trialFile;
     kit.update(`keep ${trials.map((t) => t.label).join(", ")}`.slice(0, 200), (r) => ({
@@ -59,7 +58,7 @@
         tier,
         count: own.length,
         weight: own.reduce((s, x) => s + x.n.weight, 0),
-        met: own.reduce((s, x) => s + x.n.weight * a.needs[x.i]!.values[6]!, 0),
+        met: own.reduce((s, x) => s + x.n.weight * a.needs[x.i]!.met, 0),
       };
     }),
   );
@@ -89,7 +88,7 @@
   // Charts
   const inspected = $derived(
     kit.lines.flatMap((l) => {
-      const q = lineQuality(l);
+      const q = lineQuality(l, CATALOGUE);
       return q === null ? [] : [q];
     }),
   );
@@ -121,7 +120,7 @@
     let best = -1;
     let loss = 0;
     a.needs.forEach((n, i) => {
-      const l = a.bench.needs[i]!.weight * (1 - n.values[6]!);
+      const l = a.bench.needs[i]!.weight * (1 - n.met);
       if (l > loss) {
         loss = l;
         best = i;
@@ -132,7 +131,7 @@
   const shown = $derived(picked !== null && picked < a.needs.length ? picked : first);
   const worst = $derived(
     kit.lines
-      .map((l) => ({ l, q: lineQuality(l) }))
+      .map((l) => ({ l, q: lineQuality(l, CATALOGUE) }))
       .filter((x): x is { l: (typeof kit.lines)[number]; q: number } => x.q !== null && x.q < 100)
       .sort((x, y) => x.q - y.q)
       .slice(0, 6),
@@ -321,10 +320,10 @@
                         : ''}"
                       aria-pressed={shown === x.i}
                       onclick={() => (picked = x.i)}
-                      >{functionOf(a.bench.needs[x.i]!.need.function)?.label}{a.bench.needs[x.i]!
-                        .tier === "vital"
+                      >{CATALOGUE.functions.get(a.bench.needs[x.i]!.need.function)?.label}{a.bench
+                        .needs[x.i]!.tier === "vital"
                         ? " ◎"
-                        : ""} · {Math.round(x.n.values[6]! * 100)} %</button
+                        : ""} · {Math.round(x.n.met * 100)} %</button
                     >
                   </li>
                 {/each}
@@ -422,7 +421,7 @@
               {lineName(x.l, x.l.itemType ? kit.typeOf(x.l.itemType)?.label : undefined)}<br /><span
                 class="text-soft"
                 >not: {(x.l.failedPoints ?? [])
-                  .map((p) => inspectionPoint(p)?.good.toLowerCase())
+                  .map((p) => CATALOGUE.points.get(p)?.good.toLowerCase())
                   .join(", ") || x.l.condition}</span
               >
             </li>

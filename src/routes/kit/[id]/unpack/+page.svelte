@@ -1,9 +1,10 @@
 <script lang="ts">
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { page } from "$app/state";
   import { cardLeftOut, cardTextProblem, tooManyEntries } from "$lib/core/card/cardText.ts";
   import { isTouched, mergeCard, nameOnCard } from "$lib/core/card/mergeCard.ts";
   import { readCard } from "$lib/core/card/readCard.ts";
-  import { buildVocabulary } from "$lib/core/card/vocabulary.ts";
+  import { buildVocabulary, vocabularyOf } from "$lib/core/card/vocabulary.ts";
   import type { Line } from "$lib/core/model/kit.ts";
   import { aliasRecord } from "$lib/core/records/aliasRecord.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
@@ -21,8 +22,8 @@
   const kit = useKit();
   const vocabulary = $derived(
     workspace.aliases.length > 0
-      ? buildVocabulary(workspace.aliases.map((a) => ({ text: a.text, itemType: a.itemType })))
-      : undefined,
+      ? buildVocabulary(CATALOGUE, workspace.aliases)
+      : vocabularyOf(CATALOGUE),
   );
   const cardText = $derived(kit.record?.cardText ?? "");
   const problem = $derived(cardText === "" ? null : cardTextProblem(cardText));

@@ -1,6 +1,6 @@
 <script lang="ts">
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { Dialog } from "bits-ui";
-  import { shippedType } from "$lib/core/catalogue/catalogue.ts";
   import { FUNCTIONS } from "$lib/data/functions.ts";
   import { itemTypeRecord } from "$lib/core/records/itemTypeRecord.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
@@ -36,7 +36,7 @@
         .replace(/^-|-$/g, "") || "thing"
     }`;
     let id = base;
-    for (let n = 2; shippedType(id) || workspace.ownTypes.some((t) => t.id === id); n++)
+    for (let n = 2; CATALOGUE.types.get(id) || workspace.ownTypes.some((t) => t.id === id); n++)
       id = `${base}-${n}`;
     const measured = unit === "metre" || unit === "millilitre";
     workspace.edit(`make the item type ${label.trim()}`, [

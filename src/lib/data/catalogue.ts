@@ -1,0 +1,15 @@
+import { makeCatalogue } from "../core/catalogue/catalogue.ts";
+import { CARD_WORDS, NO_TYPE_WORDS } from "./cardVocabulary.ts";
+import { FUNCTIONS } from "./functions.ts";
+import { INSPECTION_POINTS, POINTS_BY_TYPE } from "./inspectionPoints.ts";
+import { ITEM_TYPES } from "./itemTypes.ts";
+
+/** The catalogue that ships with the program. */
+export const CATALOGUE = makeCatalogue({
+  functions: FUNCTIONS,
+  types: ITEM_TYPES,
+  points: INSPECTION_POINTS,
+  pointsByType: POINTS_BY_TYPE,
+  words: CARD_WORDS,
+  noTypeWords: NO_TYPE_WORDS,
+});
