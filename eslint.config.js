@@ -4,17 +4,6 @@ import globals from "globals";
 import ts from "typescript-eslint";
 import svelteConfig from "./svelte.config.js";
 
-/** What a folder must not import: dependencies point one way (docs/architecture.md). */
-const below = (files, names, message) => ({
-  files,
-  rules: {
-    "no-restricted-imports": [
-      "error",
-      { patterns: [{ regex: `(?:^\\$lib/|/|^)(?:${names})(?:/|$)`, message }] },
-    ],
-  },
-});
-
 export default ts.config(
   { ignores: ["build/", ".svelte-kit/", "node_modules/", ".tmp/"] },
   js.configs.recommended,
@@ -42,22 +31,26 @@ export default ts.config(
     languageOptions: { parserOptions: { parser: ts.parser, svelteConfig } },
   },
   { files: ["**/*.cjs"], rules: { "@typescript-eslint/no-require-imports": "off" } },
-  below(
-    ["src/lib/core/**"],
-    "state|ui|words|report|workers|server|routes|cli|svelte",
-    "core imports nothing above it: no screen, words, storage or worker.",
-  ),
-  below(
-    ["src/lib/data/**"],
-    "state|ui|report|workers|server|routes|cli",
-    "data rests on core only.",
-  ),
-  below(
-    ["src/lib/words/**", "src/lib/report/**"],
-    "state|ui|workers|server|routes|cli",
-    "words and report rest on core only.",
-  ),
-  below(["src/lib/workers/**"], "state|ui|words|routes|cli", "workers are thin over core."),
-  below(["src/lib/state/**"], "ui|routes|cli", "state knows no screen."),
-  below(["src/cli/**"], "state|ui|workers|routes", "the command line is thin over core."),
+  {
+    // Typed rules: a promise nobody waits for, a case nobody thought of.
+    files: ["**/*.ts", "**/*.svelte"],
+    languageOptions: {
+      parserOptions: {
+        projectService: { allowDefaultProject: ["vite.thread.config.ts"] },
+        extraFileExtensions: [".svelte"],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
+    rules: {
+      "@typescript-eslint/no-floating-promises": "error",
+      "@typescript-eslint/no-misused-promises": ["error", { checksVoidReturn: false }],
+      "@typescript-eslint/switch-exhaustiveness-check": [
+        "error",
+        { considerDefaultExhaustiveForUnions: true },
+      ],
+    },
+  },
+  { files: ["src/**"], rules: { complexity: ["error", 25] } },
+  // The card reader is to be rebuilt as a table of patterns; until then it is left as it was measured.
+  { files: ["src/lib/core/card/**"], rules: { complexity: "off" } },
 );

@@ -9,7 +9,8 @@ import type { LinearModel } from "../src/lib/core/plan/linearModel.ts";
 import { plan } from "../src/lib/core/plan/plan.ts";
 import { vitalOf } from "../src/lib/core/plan/choice.ts";
 import type { PlanRequest } from "../src/lib/core/plan/request.ts";
-import { NO_LIMITS, planModel } from "../src/lib/core/plan/planModel.ts";
+import { NO_LIMITS } from "../src/lib/core/plan/limits.ts";
+import { planModel } from "../src/lib/core/plan/planModel.ts";
 import { planCase, SIZES } from "./planCases.ts";
 
 /** Plans of made-up kits: the exact one against a greedy one and against another open solver. */

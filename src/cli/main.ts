@@ -26,7 +26,7 @@ import { kitReport } from "../lib/report/kitReport.ts";
 import { toHtml } from "../lib/report/toHtml.ts";
 import { toMarkdown } from "../lib/report/toMarkdown.ts";
 import { toPdf } from "../lib/report/toPdf.ts";
-import { makePdf } from "../lib/server/makePdf.ts";
+import { makePdf } from "../lib/report/nodePdf.ts";
 
 const USAGE = `usage: npm run --silent cli -- COMMAND
   read-card FILE|-                       entries of a contents card

@@ -15,7 +15,7 @@ import {
 import { greedyPlan, planBound } from "../../src/lib/core/plan/greedy.ts";
 import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
 import { plan } from "../../src/lib/core/plan/plan.ts";
-import { NO_LIMITS } from "../../src/lib/core/plan/planModel.ts";
+import { NO_LIMITS } from "../../src/lib/core/plan/limits.ts";
 import { planCase } from "../../bench/planCases.ts";
 import { auditFile, need } from "./build.ts";
 import { product, realSolver, request, solved } from "./planBuild.ts";

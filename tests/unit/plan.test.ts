@@ -7,7 +7,7 @@ import { boughtLine } from "../../src/lib/core/plan/candidates.ts";
 import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
 import { plan } from "../../src/lib/core/plan/plan.ts";
 import type { PlanRequest } from "../../src/lib/core/plan/request.ts";
-import { NO_LIMITS } from "../../src/lib/core/plan/planModel.ts";
+import { NO_LIMITS } from "../../src/lib/core/plan/limits.ts";
 import { planResult } from "../../src/lib/core/formats/planResult.ts";
 import { PRICE_BOOK } from "../../src/lib/data/priceBook.ts";
 import { auditFile, good, need, TODAY } from "./build.ts";

@@ -5,7 +5,7 @@ import { highsSolver } from "../../src/lib/core/plan/highsSolver.ts";
 import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
 import { plan } from "../../src/lib/core/plan/plan.ts";
 import type { PlanRequest } from "../../src/lib/core/plan/request.ts";
-import { NO_LIMITS } from "../../src/lib/core/plan/planModel.ts";
+import { NO_LIMITS } from "../../src/lib/core/plan/limits.ts";
 import type { Product } from "../../src/lib/core/model/priceBook.ts";
 import { TODAY } from "./build.ts";
 

@@ -3,7 +3,7 @@ import { expect } from "chai";
 import { frontier } from "../../src/lib/core/plan/frontier.ts";
 import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
 import { plan } from "../../src/lib/core/plan/plan.ts";
-import { NO_LIMITS } from "../../src/lib/core/plan/planModel.ts";
+import { NO_LIMITS } from "../../src/lib/core/plan/limits.ts";
 import { frontierResult, planResult } from "../../src/lib/core/formats/planResult.ts";
 import type { Progress } from "../../src/lib/core/plan/stages.ts";
 import { showPlan, showQuick } from "../../src/lib/workers/showPlan.ts";

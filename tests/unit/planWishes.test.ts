@@ -11,7 +11,7 @@ import { kitLoad } from "../../src/lib/core/bag/load.ts";
 import { plan } from "../../src/lib/core/plan/plan.ts";
 import { vitalOf } from "../../src/lib/core/plan/choice.ts";
 import type { PlanRequest } from "../../src/lib/core/plan/request.ts";
-import { NO_LIMITS } from "../../src/lib/core/plan/planModel.ts";
+import { NO_LIMITS } from "../../src/lib/core/plan/limits.ts";
 import { partOf, portionsOf } from "../../src/lib/core/plan/portions.ts";
 import { without } from "../../src/lib/core/plan/whatIf.ts";
 import { auditFile, good, need, TODAY } from "./build.ts";

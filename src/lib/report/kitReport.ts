@@ -1,4 +1,5 @@
-import { CATALOGUE } from "../data/catalogue.ts";
+import { SHARE_TOLERANCE } from "../core/base/tolerance.ts";
+import type { Line } from "../core/model/kit.ts";
 import { worthChecking, type Audit } from "../core/audit/audit.ts";
 import { lineCondition, lineQuality } from "../core/inspect/quality.ts";
 import { proposeVerdict } from "../core/audit/verdict.ts";
@@ -55,6 +56,10 @@ export interface ReportExtras {
 
 /** Categories named on the first page: this many of the best, and of the worst. */
 const NAMED = 3;
+/** Lines named as most worth checking. */
+const WORTH_CHECKING = 5;
+
+type Facts = [string, string][];
 
 /** A kit's report: one page that says it all, then everything that it rests on. */
 export function kitReport(
@@ -63,23 +68,37 @@ export function kitReport(
   extras: ReportExtras,
   madeOn: string,
 ): Block[] {
-  const { brief, kit, list } = a.bench.audit;
-  const lineName = (id: string) => {
-    const found = a.bench.lines.find((l) => l.line.id === id);
-    return found?.line.text ?? found?.type?.label ?? id;
-  };
-  const counted = kit.lines.filter((l) => l.counted !== undefined).length;
-  const inspected = kit.lines.filter((l) => lineCondition(l, CATALOGUE) !== null).length;
-  const ranked = [...a.categories].sort((x, y) => y.coverage - x.coverage);
-  const named = (cs: typeof ranked) =>
-    cs.map((c) => `${CATEGORY_LABEL[c.id]} ${percent(c.coverage)} %`).join(", ");
-  const half = Math.min(NAMED, Math.floor(ranked.length / 2));
-  const held = a.needs
-    .map((n, i) => ({ n, i, loss: a.bench.needs[i]!.weight * (1 - n.met) }))
-    .filter((x) => x.n.restsOn !== "pan")
-    .sort((x, y) => y.loss - x.loss || x.i - y.i);
+  return [
+    ...verdictBlocks(a),
+    ...pictureBlocks(a),
+    { kind: "facts", rows: [...categoryFacts(a), ...kitFacts(a, plan)] },
+    { kind: "new-page" },
+    ...heldBackBlocks(a),
+    ...categoryBlocks(a),
+    ...itemBlocks(a, extras),
+    ...photoBlocks(a, extras),
+    ...worthCheckingBlocks(a),
+    ...(plan ? planBlocks(plan, a) : []),
+    ...cautionBlocks(a),
+    ...methodBlocks(a, extras, madeOn),
+    ...historyBlocks(extras),
+  ];
+}
 
-  const blocks: Block[] = [
+function lineName(a: Audit, id: string): string {
+  const found = a.bench.lines.find((l) => l.line.id === id);
+  return found?.line.text ?? found?.type?.label ?? id;
+}
+
+// The first page
+
+function verdictBlocks(a: Audit): Block[] {
+  const { brief, kit, list } = a.bench.audit;
+  const counted = kit.lines.filter((l) => l.counted !== undefined).length;
+  const inspected = kit.lines.filter((l) => lineCondition(l, a.bench.catalogue) !== null).length;
+  const people = `${brief.people} ${brief.people === 1 ? "person" : "people"}`;
+  const days = `${brief.days} ${brief.days === 1 ? "day" : "days"}`;
+  return [
     { kind: "heading", level: 1, text: kit.name },
     {
       kind: "text",
@@ -89,46 +108,64 @@ export function kitReport(
     { kind: "text", text: decidedBy(a) },
     {
       kind: "text",
-      text: `Judged for ${brief.title || "an untitled brief"}: ${brief.people} ${brief.people === 1 ? "person" : "people"}, ${brief.days} ${brief.days === 1 ? "day" : "days"}, ${number(brief.hoursToCare, 1)} h from care, to ${day(a.bench.lastDay)}. Against: ${list.title}.`,
+      text: `Judged for ${brief.title || "an untitled brief"}: ${people}, ${days}, ${number(brief.hoursToCare, 1)} h from care, to ${day(a.bench.lastDay)}. Against: ${list.title}.`,
     },
     {
       kind: "text",
       text: `Checked: ${counted} of ${kit.lines.length} lines counted, ${inspected} inspected. The lower figure takes everything that was not checked as failing, the upper takes it on trust.`,
     },
   ];
-  if (a.needs.length > 0) {
-    const picture = sieveSvg(a);
-    blocks.push({
-      kind: "picture",
-      ...picture,
-      alt: `The sieve: ${MESHES.map((m) => `${MESH_LABEL[m]} holds ${a.needs.filter((n) => n.restsOn === m).length}`).join(", ")}; ${a.needs.filter((n) => n.restsOn === "pan").length} of ${a.needs.length} needs are in the pan.`,
-    });
-  }
-  const facts: [string, string][] = [];
-  if (half > 0)
-    facts.push(
-      ["Best covered", named(ranked.slice(0, half))],
-      ["Worst covered", named(ranked.slice(-half).reverse())],
-    );
-  facts.push(
-    [
-      "Pieces",
-      `${a.value.serving} of the ${a.value.counted} do a job on the list; ${a.value.claimed} claimed`,
-    ],
+}
+
+function pictureBlocks(a: Audit): Block[] {
+  if (a.needs.length === 0) return [];
+  const restingOn = (m: (typeof a.needs)[number]["restsOn"]) =>
+    a.needs.filter((n) => n.restsOn === m).length;
+  const held = MESHES.map((m) => `${MESH_LABEL[m]} holds ${restingOn(m)}`).join(", ");
+  const alt = `The sieve: ${held}; ${restingOn("pan")} of ${a.needs.length} needs are in the pan.`;
+  return [{ kind: "picture", ...sieveSvg(a), alt }];
+}
+
+function categoryFacts(a: Audit): Facts {
+  const ranked = [...a.categories].sort((x, y) => y.coverage - x.coverage);
+  const half = Math.min(NAMED, Math.floor(ranked.length / 2));
+  if (half === 0) return [];
+  const named = (cs: typeof ranked) =>
+    cs.map((c) => `${CATEGORY_LABEL[c.id]} ${percent(c.coverage)} %`).join(", ");
+  return [
+    ["Best covered", named(ranked.slice(0, half))],
+    ["Worst covered", named(ranked.slice(-half).reverse())],
+  ];
+}
+
+function kitFacts(a: Audit, plan: ReportPlan | null): Facts {
+  const { serving, counted, claimed } = a.value;
+  const { price } = a.bench.audit.kit;
+  return [
+    ["Pieces", `${serving} of the ${counted} do a job on the list; ${claimed} claimed`],
     [
       "Quality of what was inspected",
       a.quality === null ? "nothing inspected" : `${number(a.quality, 0)} of 100`,
     ],
-    ["Price paid", kit.price ? money(kit.price.amount, kit.price.currency) : "not given"],
-    ["Weight", `${grams(kitLoad(a.bench.audit, CATALOGUE).massG)}, by type`],
+    ["Price paid", price ? money(price.amount, price.currency) : "not given"],
+    ["Weight", `${grams(kitLoad(a.bench.audit, a.bench.catalogue).massG)}, by type`],
     ["To make it ready", plan ? money(plan.price, plan.currency) : "no plan"],
-  );
-  blocks.push({ kind: "facts", rows: facts });
+  ];
+}
 
-  blocks.push({ kind: "new-page" }, { kind: "heading", level: 2, text: "Held back" });
-  if (held.length === 0) blocks.push({ kind: "text", text: "Nothing: every need is in the pan." });
-  else
-    blocks.push({
+// What it rests on
+
+function heldBackBlocks(a: Audit): Block[] {
+  const heading: Block = { kind: "heading", level: 2, text: "Held back" };
+  const held = a.needs
+    .map((n, i) => ({ n, i, loss: a.bench.needs[i]!.weight * (1 - n.met) }))
+    .filter((x) => x.n.restsOn !== "pan")
+    .sort((x, y) => y.loss - x.loss || x.i - y.i);
+  if (held.length === 0)
+    return [heading, { kind: "text", text: "Nothing: every need is in the pan." }];
+  return [
+    heading,
+    {
       kind: "table",
       head: ["Need", "Tier", "Held at", "Met", "Why"],
       widths: [24, 8, 10, 7, 51],
@@ -139,8 +176,13 @@ export function kitReport(
         `${number(n.met * 100, 0)} %`,
         whyItRests(a, i),
       ]),
-    });
-  blocks.push(
+    },
+  ];
+}
+
+function categoryBlocks(a: Audit): Block[] {
+  const caught = (share: number) => (share > SHARE_TOLERANCE ? `-${number(share * 100, 1)}` : "");
+  return [
     { kind: "heading", level: 2, text: "By category" },
     {
       kind: "table",
@@ -151,85 +193,122 @@ export function kitReport(
           CATEGORY_LABEL[c.id],
           `${number(c.coverage * 100, 1)} %`,
           percentRange(c.interval),
-          ...MESHES.map((m) => (c.caught[m] > 1e-9 ? `-${number(c.caught[m] * 100, 1)}` : "")),
+          ...MESHES.map((m) => caught(c.caught[m])),
         ]),
     },
+  ];
+}
+
+function itemBlocks(a: Audit, extras: ReportExtras): Block[] {
+  return [
     { kind: "heading", level: 2, text: "Items" },
     {
       kind: "table",
       head: ["Item", "Pieces", "Size", "Good to", "Condition", "Verdict", "On trust"],
       widths: [24, 9, 13, 11, 20, 13, 10],
-      rows: a.bench.lines.flatMap(({ line, type, elsewhere }, i) => {
-        if (elsewhere) return [];
-        const q = lineQuality(line, CATALOGUE);
-        const failed = (line.failedPoints ?? []).map(
-          (p) => CATALOGUE.points.get(p)?.good.toLowerCase() ?? p,
-        );
-        const condition = lineCondition(line, CATALOGUE);
-        const given = extras.verdicts?.[line.id];
-        return [
-          [
-            `${line.text ?? type?.label ?? line.id}${line.text && type && line.text !== type.label ? ` (${type.label})` : ""}${line.note ? `. ${line.note}` : ""}`,
-            `${number(piecesOf(line))}${line.claimed !== undefined && line.claimed !== piecesOf(line) ? ` of ${number(line.claimed)}` : ""}`,
-            line.sizeMm ? size(line.sizeMm) : "",
-            line.expires === undefined
-              ? type?.dated
-                ? "not read"
-                : ""
-              : line.expires === "none"
-                ? "no date"
-                : day(line.expires),
-            condition
-              ? `${condition}${q !== null && q < 100 ? ` ${q}` : ""}${failed.length > 0 ? `; not: ${failed.join(", ")}` : ""}`
-              : "not inspected",
-            given
-              ? `${VERDICT_LABEL[given.verdict as keyof typeof VERDICT_LABEL]}${given.why ? `: ${given.why}` : ""}`
-              : `${VERDICT_LABEL[proposeVerdict(a, i).verdict]} (proposed)`,
-            a.unchecked[i]!.map((f) => UNCHECKED_LABEL[f]).join(", ") || "checked",
-          ],
-        ];
-      }),
+      rows: a.bench.lines.flatMap((l, i) =>
+        l.elsewhere
+          ? []
+          : [
+              [
+                itemName(l),
+                pieces(l.line),
+                l.line.sizeMm ? size(l.line.sizeMm) : "",
+                goodTo(l),
+                conditionText(a, l.line),
+                verdictText(a, i, extras.verdicts?.[l.line.id]),
+                a.unchecked[i]!.map((f) => UNCHECKED_LABEL[f]).join(", ") || "checked",
+              ],
+            ],
+      ),
     },
+  ];
+}
+
+type BenchLine = Audit["bench"]["lines"][number];
+
+function itemName({ line, type }: BenchLine): string {
+  const name = line.text ?? type?.label ?? line.id;
+  const kind = line.text && type && line.text !== type.label ? ` (${type.label})` : "";
+  return `${name}${kind}${line.note ? `. ${line.note}` : ""}`;
+}
+
+function pieces(line: Line): string {
+  const there = piecesOf(line);
+  const claimed =
+    line.claimed !== undefined && line.claimed !== there ? ` of ${number(line.claimed)}` : "";
+  return `${number(there)}${claimed}`;
+}
+
+function goodTo({ line, type }: BenchLine): string {
+  if (line.expires === undefined) return type?.dated ? "not read" : "";
+  return line.expires === "none" ? "no date" : day(line.expires);
+}
+
+function conditionText(a: Audit, line: Line): string {
+  const { catalogue } = a.bench;
+  const condition = lineCondition(line, catalogue);
+  if (!condition) return "not inspected";
+  const quality = lineQuality(line, catalogue);
+  const failed = (line.failedPoints ?? []).map(
+    (p) => catalogue.points.get(p)?.good.toLowerCase() ?? p,
   );
-  const photos = extras.photos ?? [];
-  if (photos.length > 0)
-    blocks.push(
-      { kind: "heading", level: 2, text: "Photographs" },
-      {
-        kind: "photos",
-        items: photos.map((p) => ({
-          dataUrl: p.dataUrl,
-          caption: p.line ? lineName(p.line) : p.name,
-        })),
-      },
-    );
+  const points = quality !== null && quality < 100 ? ` ${quality}` : "";
+  return `${condition}${points}${failed.length > 0 ? `; not: ${failed.join(", ")}` : ""}`;
+}
+
+const verdictText = (a: Audit, i: number, given: Verdict | undefined): string =>
+  given
+    ? `${VERDICT_LABEL[given.verdict]}${given.why ? `: ${given.why}` : ""}`
+    : `${VERDICT_LABEL[proposeVerdict(a, i).verdict]} (proposed)`;
+
+function photoBlocks(a: Audit, { photos = [] }: ReportExtras): Block[] {
+  if (photos.length === 0) return [];
+  const items = photos.map((p) => ({
+    dataUrl: p.dataUrl,
+    caption: p.line ? lineName(a, p.line) : p.name,
+  }));
+  return [
+    { kind: "heading", level: 2, text: "Photographs" },
+    { kind: "photos", items },
+  ];
+}
+
+function worthCheckingBlocks(a: Audit): Block[] {
   const next = worthChecking(a)
-    .filter((w) => w.gain > 1e-9)
-    .slice(0, 5);
-  if (next.length > 0)
-    blocks.push(
-      { kind: "heading", level: 2, text: "Most worth checking" },
-      {
-        kind: "list",
-        items: next.map(
-          (w) =>
-            `${lineName(w.line)}: ${w.facts.map((f) => UNCHECKED_LABEL[f]).join(", ")} (+${number(w.gain * 100, 1)} points if it passes)`,
-        ),
-      },
-    );
-  if (plan) blocks.push(...planBlocks(plan, a, lineName));
-  blocks.push(
+    .filter((w) => w.gain > SHARE_TOLERANCE)
+    .slice(0, WORTH_CHECKING);
+  if (next.length === 0) return [];
+  const items = next.map((w) => {
+    const facts = w.facts.map((f) => UNCHECKED_LABEL[f]).join(", ");
+    const gain = number(w.gain * 100, 1);
+    return `${lineName(a, w.line)}: ${facts} (+${gain} points if it passes)`;
+  });
+  return [
+    { kind: "heading", level: 2, text: "Most worth checking" },
+    { kind: "list", items },
+  ];
+}
+
+function cautionBlocks(a: Audit): Block[] {
+  const types = a.bench.lines.map((l) => l.type?.id);
+  return [
     { kind: "heading", level: 2, text: "Cautions" },
     {
       kind: "list",
-      items: [
-        GENERAL_CAUTION,
-        ...cautionsOf(
-          a.bench.lines.map((l) => l.type?.id),
-          a.bench.brief,
-        ).map((c) => c.text),
-      ],
+      items: [GENERAL_CAUTION, ...cautionsOf(types, a.bench.brief).map((c) => c.text)],
     },
+  ];
+}
+
+function methodBlocks(a: Audit, extras: ReportExtras, madeOn: string): Block[] {
+  const { list } = a.bench.audit;
+  const rules = RULE_IDS.map((rule): [string, string] => [
+    ruleLabel(rule),
+    schoolLabel(rule, a.bench.rules[rule]),
+  ]);
+  const isNot: Facts = list.isNot ? [["The list is", list.isNot]] : [];
+  return [
     { kind: "heading", level: 2, text: "Method" },
     {
       kind: "text",
@@ -238,26 +317,25 @@ export function kitReport(
     {
       kind: "facts",
       rows: [
-        ...RULE_IDS.map((rule): [string, string] => [
-          ruleLabel(rule),
-          schoolLabel(rule, a.bench.rules[rule]),
-        ]),
+        ...rules,
         ["List", `${list.title}${list.version ? `, version ${list.version}` : ""}`],
-        ...(list.isNot ? [["The list is", list.isNot] as [string, string]] : []),
+        ...isNot,
         ["Looked at by", extras.inspector?.trim() || "not named"],
         ["Report made", `${day(madeOn)}, with Wide Sieve`],
       ],
     },
-  );
-  if (extras.history?.length)
-    blocks.push(
-      { kind: "heading", level: 3, text: "What happened before" },
-      { kind: "list", items: extras.history.map((h) => `${day(h.on)}: ${h.what}`) },
-    );
-  return blocks;
+  ];
 }
 
-function planBlocks(plan: ReportPlan, a: Audit, lineName: (id: string) => string): Block[] {
+const historyBlocks = ({ history = [] }: ReportExtras): Block[] =>
+  history.length === 0
+    ? []
+    : [
+        { kind: "heading", level: 3, text: "What happened before" },
+        { kind: "list", items: history.map((h) => `${day(h.on)}: ${h.what}`) },
+      ];
+
+function planBlocks(plan: ReportPlan, a: Audit): Block[] {
   const need = (id: string) =>
     needLabel(a.bench.needs.find((n) => n.need.id === id)?.need.function ?? id);
   const rows = plan.actions.map((x): string[] => {
@@ -277,7 +355,7 @@ function planBlocks(plan: ReportPlan, a: Audit, lineName: (id: string) => string
       case "move":
         return [
           x.label ? "Label or move" : ACTION_LABEL.move,
-          lineName(x.line),
+          lineName(a, x.line),
           "brought within reach and marked",
           `+${number(x.gain, 1)}`,
           "free",
@@ -286,7 +364,7 @@ function planBlocks(plan: ReportPlan, a: Audit, lineName: (id: string) => string
       case "drop":
         return [
           ACTION_LABEL.drop,
-          lineName(x.line),
+          lineName(a, x.line),
           DROP_BECAUSE[x.because],
           "",
           "free",
@@ -295,7 +373,7 @@ function planBlocks(plan: ReportPlan, a: Audit, lineName: (id: string) => string
       case "repack":
         return [
           ACTION_LABEL.repack,
-          lineName(x.line),
+          lineName(a, x.line),
           repackText(x),
           "",
           "free",
@@ -313,7 +391,7 @@ function planBlocks(plan: ReportPlan, a: Audit, lineName: (id: string) => string
       case "check":
         return [
           ACTION_LABEL.check,
-          lineName(x.line),
+          lineName(a, x.line),
           `the plan relies on it; unchecked: ${x.facts.join(", ")}`,
           "",
           "free",

@@ -4,7 +4,7 @@ import { MESHES, type Mesh } from "../core/model/mesh.ts";
 
 /** Where each grain lies in the sieve picture. Plain numbers; no drawing. */
 
-export interface Grain {
+interface Grain {
   /** Index of the need in `a.needs`. */
   readonly index: number;
   readonly column: number;

@@ -2,7 +2,7 @@ import { json } from "@sveltejs/kit";
 import type { Outcome, Problem } from "../core/model/problem.ts";
 
 /** A body larger than this is no kit. */
-export const MOST_BODY_BYTES = 5 * 1024 * 1024;
+const MOST_BODY_BYTES = 5 * 1024 * 1024;
 
 /** The one form an error takes: { error: { status, message, problems: [{ where, what }] } }. */
 export function refuse(

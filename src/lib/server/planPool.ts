@@ -6,7 +6,7 @@ import type { PlanResult } from "../core/formats/planResult.ts";
 /** Plans at once: one core is left for everything else. More wait in line. */
 const AT_ONCE = 1;
 const MOST_WAITING = 20;
-export const PLAN_TIME_LIMIT_MS = 60_000;
+const PLAN_TIME_LIMIT_MS = 60_000;
 
 /** What a thread is given. */
 export interface PlanTask {

@@ -34,7 +34,7 @@ const CHANNEL = "wide-sieve.records";
 const SEEN = "wide-sieve.seen";
 
 /** Local day, YYYY-MM-DD: the bench's own calendar. */
-export const localToday = (): string => {
+const localToday = (): string => {
   const d = new Date();
   return new Date(d.getTime() - d.getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
 };

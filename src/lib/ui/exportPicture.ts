@@ -16,7 +16,7 @@ const INK: Record<string, string> = {
  * A picture of the page as a file of its own: patterns taken along, colours of the theme written out,
  * nothing that only the page knows.
  */
-export function standaloneSvg(svg: SVGSVGElement, blackAndWhite: boolean): string {
+function standaloneSvg(svg: SVGSVGElement, blackAndWhite: boolean): string {
   const copy = svg.cloneNode(true) as SVGSVGElement;
   copy.setAttribute("xmlns", "http://www.w3.org/2000/svg");
   const [, , width, height] = (svg.getAttribute("viewBox") ?? "0 0 900 600").split(" ");

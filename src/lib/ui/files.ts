@@ -13,7 +13,7 @@ import { readCard } from "../core/card/readCard.ts";
 import { workspace } from "../state/workspace.svelte.ts";
 
 /** No real file comes near it; a larger one is a mistake and would freeze the page. */
-export const LARGEST_FILE_MB = 50;
+const LARGEST_FILE_MB = 50;
 
 /** A file dropped or picked: audit, workspace, price list or contents card, told by what is in it. */
 export async function takeFile(file: File): Promise<void> {

@@ -15,7 +15,7 @@ export async function cardTextOf(file: File): Promise<string> {
 }
 
 /** A saved page as lines: blocks and list items apart, table cells by tabs, nothing run. */
-export function pageText(html: string): string {
+function pageText(html: string): string {
   const page = new DOMParser().parseFromString(html, "text/html");
   page
     .querySelectorAll("script, style, nav, footer, noscript, template, svg")
@@ -77,7 +77,7 @@ async function sheetText(bytes: ArrayBuffer): Promise<string> {
 }
 
 /** Sum of the unpacked sizes that a zip's directory states; null when it is no whole zip. */
-export function unpackedSize(zip: Uint8Array): number | null {
+function unpackedSize(zip: Uint8Array): number | null {
   const view = new DataView(zip.buffer, zip.byteOffset, zip.byteLength);
   let end = -1;
   for (let i = zip.length - 22; i >= Math.max(0, zip.length - 66_000); i--)

@@ -1,6 +1,9 @@
-import { CATALOGUE } from "../data/catalogue.ts";
 import type { Audit } from "../core/audit/audit.ts";
-import { ACCESS_LIMIT_S, reachOf } from "../core/sieve/handy.ts";
+import type { ItemType } from "../core/model/itemType.ts";
+import type { Line } from "../core/model/kit.ts";
+import type { Need } from "../core/model/list.ts";
+import { ACCESS_LIMIT_S, isHidden, reachOf } from "../core/sieve/handy.ts";
+import { companionFactor } from "../core/sieve/real.ts";
 import { lineCondition } from "../core/inspect/quality.ts";
 import type { SiftedPair } from "../core/sieve/sift.ts";
 import { CONDITION_LABEL, LOCATION_LABEL, SENSITIVITY_LABEL, SKILL_LABEL } from "./labels.ts";
@@ -22,112 +25,135 @@ export const CHANGE_LABEL: Record<FactorReason["change"], string> = {
   brief: "change the brief",
 };
 
+/** A line and a need it serves, with all that a reason may name. */
+interface Facts {
+  readonly a: Audit;
+  readonly p: SiftedPair;
+  readonly line: Line;
+  readonly type: ItemType | null;
+  readonly need: Need;
+}
+
 /** Every factor of a line for a need that is below 1, with its reason; also what is taken on trust. */
 export function factorReasons(a: Audit, p: SiftedPair): FactorReason[] {
   const { line, type } = a.bench.lines[p.pair.line]!;
-  const asked = a.bench.needs[p.pair.need]!;
-  const out: FactorReason[] = [];
-  const add = (
-    factor: FactorReason["factor"],
-    value: number,
-    change: FactorReason["change"],
-    text: string,
-  ) => out.push({ factor, value, change, text });
+  const { need } = a.bench.needs[p.pair.need]!;
+  const facts: Facts = { a, p, line, type, need };
+  return [
+    ...creditReason(facts),
+    ...specReason(facts),
+    ...companionReasons(facts),
+    ...soundReason(facts),
+    ...freshReason(facts),
+    ...handyReason(facts),
+    ...usableReason(facts),
+  ];
+}
 
+const reason = (
+  factor: FactorReason["factor"],
+  value: number,
+  change: FactorReason["change"],
+  text: string,
+): FactorReason[] => [{ factor, value, change, text }];
+
+function creditReason({ p }: Facts): FactorReason[] {
   const { credit, source } = p.pair.credit;
-  if (credit < 1)
-    switch (source) {
-      case "accept":
-        add(
-          "credit",
-          credit,
-          "list",
-          `the list takes it as a stand-in for ${number(credit * 100, 0)} %`,
-        );
-        break;
-      case "devices":
-        add(
-          "credit",
-          credit,
-          "house-rules",
-          "house rule Devices: protocol only gives it no credit",
-        );
-        break;
-      case "improvised":
-        add("credit", credit, "house-rules", "house rule Improvised: denied");
-        break;
-      case "none":
-        add("credit", credit, "list", "it does not do this job");
-        break;
-      default:
-        add(
-          "credit",
-          credit,
-          "list",
-          credit === 0
-            ? "in name only: the catalogue gives it nothing for this job"
-            : `it does ${number(credit * 100, 0)} % of the job by its kind`,
-        );
-    }
-  if (p.spec < 1)
-    add(
-      "spec",
-      p.spec,
-      "list",
-      `${line.sizeMm ? size(line.sizeMm) : "its size"}${asked.need.spec?.sterile && type && !type.sterile ? ", not sterile," : ""} against what is asked${asked.need.spec?.minSizeMm ? `, ${size(asked.need.spec.minSizeMm)}` : ""}`,
-    );
-  for (const c of p.companionsMissing)
-    add("companions", 0.5, "list", `without “${needLabel(c)}” it counts half`);
-  if (p.sound < 1) {
-    const failed = (line.failedPoints ?? []).map((x) =>
-      CATALOGUE.points.get(x)?.good.toLowerCase(),
-    );
-    const condition = lineCondition(line, CATALOGUE);
-    add(
-      "sound",
-      p.sound,
-      "bench",
-      `${condition ? CONDITION_LABEL[condition] : "not inspected"}${failed.length > 0 ? `, not: ${failed.join("; ")}` : ""}`,
-    );
-  } else if (lineCondition(line, CATALOGUE) === null)
-    add("sound", 1, "bench", "not inspected: taken as sound in the upper figure");
-  if (p.fresh < 1)
-    add(
-      "fresh",
-      p.fresh,
-      p.fresh > 0 ? "house-rules" : "bench",
-      `good to ${line.expires ? day(line.expires) : "?"}, needed to ${day(a.bench.lastDay)}${p.fresh > 0 ? "; house rule Dates: tiered, half for a year" : ""}`,
-    );
-  else if (type?.dated && line.expires === undefined)
-    add("fresh", 1, "bench", "no date read: taken as good in the upper figure");
-  if (p.handy < 1) {
-    const reach = reachOf(line);
-    const access = asked.need.access;
-    const hidden = line.findable === false || (line.labelled === false && type?.medicine);
-    add(
-      "handy",
-      p.handy,
-      "bench",
-      [
-        access && access !== "any" && reach !== null && reach > ACCESS_LIMIT_S[access]
-          ? `${number(reach, 1)} s${line.reachS === undefined && line.location ? ` ${LOCATION_LABEL[line.location]}` : ""}, asked within ${ACCESS_LIMIT_S[access]} s`
-          : "",
-        hidden ? "hard to find or not labelled" : "",
-      ]
-        .filter(Boolean)
-        .join("; "),
-    );
+  if (credit >= 1) return [];
+  const share = `${number(credit * 100, 0)} %`;
+  switch (source) {
+    case "accept":
+      return reason("credit", credit, "list", `the list takes it as a stand-in for ${share}`);
+    case "devices":
+      return reason(
+        "credit",
+        credit,
+        "house-rules",
+        "house rule Devices: protocol only gives it no credit",
+      );
+    case "improvised":
+      return reason("credit", credit, "house-rules", "house rule Improvised: denied");
+    case "none":
+      return reason("credit", credit, "list", "it does not do this job");
+    case "catalogue":
+    case "cutting":
+      return reason(
+        "credit",
+        credit,
+        "list",
+        credit === 0
+          ? "in name only: the catalogue gives it nothing for this job"
+          : `it does ${share} of the job by its kind`,
+      );
   }
-  if (p.pair.usable < 1) {
-    const clash = type?.clash.filter((c) => a.bench.brief.sensitivities.includes(c)) ?? [];
-    add(
-      "usable",
-      p.pair.usable,
-      "brief",
-      clash.length > 0
-        ? `someone reacts to ${clash.map((c) => SENSITIVITY_LABEL[c]).join(", ")}`
-        : `asks for ${type ? SKILL_LABEL[type.skill] : "training"}, the party has ${SKILL_LABEL[a.bench.brief.skill]}`,
-    );
+}
+
+function specReason({ p, line, type, need }: Facts): FactorReason[] {
+  if (p.spec >= 1) return [];
+  const have = line.sizeMm ? size(line.sizeMm) : "its size";
+  const sterile = need.spec?.sterile && type && !type.sterile ? ", not sterile," : "";
+  const asked = need.spec?.minSizeMm ? `, ${size(need.spec.minSizeMm)}` : "";
+  return reason("spec", p.spec, "list", `${have}${sterile} against what is asked${asked}`);
+}
+
+const companionReasons = ({ p }: Facts): FactorReason[] =>
+  p.companionsMissing.flatMap((c) =>
+    reason("companions", companionFactor(1), "list", `without “${needLabel(c)}” it counts half`),
+  );
+
+function soundReason({ a, p, line }: Facts): FactorReason[] {
+  const { catalogue } = a.bench;
+  const condition = lineCondition(line, catalogue);
+  if (p.sound >= 1)
+    return condition === null
+      ? reason("sound", 1, "bench", "not inspected: taken as sound in the upper figure")
+      : [];
+  const failed = (line.failedPoints ?? []).map((x) => catalogue.points.get(x)?.good.toLowerCase());
+  const not = failed.length > 0 ? `, not: ${failed.join("; ")}` : "";
+  const text = `${condition ? CONDITION_LABEL[condition] : "not inspected"}${not}`;
+  return reason("sound", p.sound, "bench", text);
+}
+
+function freshReason({ a, p, line, type }: Facts): FactorReason[] {
+  if (p.fresh >= 1)
+    return type?.dated && line.expires === undefined
+      ? reason("fresh", 1, "bench", "no date read: taken as good in the upper figure")
+      : [];
+  const tiered = p.fresh > 0;
+  const dates = `good to ${line.expires ? day(line.expires) : "?"}, needed to ${day(a.bench.lastDay)}`;
+  return reason(
+    "fresh",
+    p.fresh,
+    tiered ? "house-rules" : "bench",
+    tiered ? `${dates}; house rule Dates: tiered, half for a year` : dates,
+  );
+}
+
+function handyReason({ p, line, type, need }: Facts): FactorReason[] {
+  if (p.handy >= 1) return [];
+  const reach = reachOf(line);
+  const { access } = need;
+  const late: string[] = [];
+  if (access && access !== "any" && reach !== null && reach > ACCESS_LIMIT_S[access]) {
+    const place =
+      line.reachS === undefined && line.location ? ` ${LOCATION_LABEL[line.location]}` : "";
+    late.push(`${number(reach, 1)} s${place}, asked within ${ACCESS_LIMIT_S[access]} s`);
   }
-  return out;
+  if (isHidden(line, type)) late.push("hard to find or not labelled");
+  return reason("handy", p.handy, "bench", late.join("; "));
+}
+
+function usableReason({ a, p, type }: Facts): FactorReason[] {
+  if (p.pair.usable >= 1) return [];
+  const { brief } = a.bench;
+  const clash = type?.clash.filter((c) => brief.sensitivities.includes(c)) ?? [];
+  const asks = type ? SKILL_LABEL[type.skill] : "training";
+  return reason(
+    "usable",
+    p.pair.usable,
+    "brief",
+    clash.length > 0
+      ? `someone reacts to ${clash.map((c) => SENSITIVITY_LABEL[c]).join(", ")}`
+      : `asks for ${asks}, the party has ${SKILL_LABEL[brief.skill]}`,
+  );
 }

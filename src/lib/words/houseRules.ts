@@ -7,7 +7,7 @@ interface SchoolWords {
 }
 
 /** Every rule and every school by name. One that is forgotten does not compile. */
-export const RULE_WORDS: {
+const RULE_WORDS: {
   readonly [R in RuleId]: {
     readonly label: string;
     readonly schools: Readonly<Record<School<R>, SchoolWords>>;

@@ -11,67 +11,42 @@ export const SUM_LABEL: Record<SumKind, string> = {
   tablets: "Doses by the label",
 };
 
-/** One line of a sum in words. */
-export function stepText({ code, value }: SumStep): string {
-  switch (code) {
-    case "limb-length":
-      return `${size([Math.round(value)])} to wrap`;
-    case "turns":
-      return `${number(value, 1)} turns`;
-    case "used":
-      return `${metres(value / 1000)} of bandage a limb`;
-    case "bandages-a-limb":
-      return `${number(value)} ${value === 1 ? "bandage" : "bandages"} a limb`;
-    case "limbs":
-      return `${number(value)} ${value === 1 ? "limb" : "limbs"}`;
-    case "wounds":
-      return `${number(value)} ${value === 1 ? "wound" : "wounds"}`;
-    case "changes":
-      return `changed ${number(value)} ${value === 1 ? "time" : "times"} before care`;
-    case "dressings":
-      return `${number(value)} dressings in all`;
-    case "tape-a-dressing":
-      return `${size([value])} of tape a dressing`;
-    case "tape-used":
-      return `${metres(value / 1000)} of tape`;
-    case "ml-a-wound":
-      return `${litres(value)} a wound`;
-    case "ml":
-      return `${litres(value)} in all`;
-    case "person-days":
-      return `${number(value)} person-days`;
-    case "doses-a-day":
-      return `${number(value)} doses a day`;
-    case "doses":
-      return `${number(value, 1)} doses`;
-    case "height":
-      return `the tallest is ${size([value])}`;
-    case "height-assumed":
-      return `a tall grown-up of ${size([value])}, as the brief does not say`;
-    case "girth":
-      return `a mean girth of ${size([Math.round(value)])}, measured`;
-    case "girth-assumed":
-      return `a mean girth of ${size([Math.round(value)])}, from the height`;
-    case "overlap":
-      return `each turn lies over ${number(value * 100, 0)} % of the last`;
-    case "no-stretch":
-      return `bandages of ${size([value])}, their stretch not counted on`;
-    case "every":
-      return `changed every ${number(value, 1)} hours`;
-    case "strips":
-      return `${number(value)} strips a dressing`;
-    case "overhang":
-      return `each ${size([value])} longer than the pad`;
-    case "ml-a-cm":
-      return `${number(value)} ml for each cm of wound, as taught locally`;
-    case "share":
-      return `${number(value * 100, 0)} % of the party need them on a day`;
-    case "label-most":
-      return `the label allows ${number(value)} a day`;
-    default:
-      return `${code} ${number(value)}`;
-  }
-}
+const many = (value: number, one: string, several: string) =>
+  `${number(value)} ${value === 1 ? one : several}`;
+const round = (mm: number) => size([Math.round(mm)]);
+
+/** Each step and assumption of a sum in words. A code without words does not compile. */
+const STEP_WORDS: Record<SumStep["code"], (value: number) => string> = {
+  "limb-length": (value) => `${round(value)} to wrap`,
+  turns: (value) => `${number(value, 1)} turns`,
+  used: (value) => `${metres(value / 1000)} of bandage a limb`,
+  "bandages-a-limb": (value) => `${many(value, "bandage", "bandages")} a limb`,
+  limbs: (value) => `${many(value, "limb", "limbs")}`,
+  wounds: (value) => `${many(value, "wound", "wounds")}`,
+  changes: (value) => `changed ${many(value, "time", "times")} before care`,
+  dressings: (value) => `${number(value)} dressings in all`,
+  "tape-a-dressing": (value) => `${size([value])} of tape a dressing`,
+  "tape-used": (value) => `${metres(value / 1000)} of tape`,
+  "ml-a-wound": (value) => `${litres(value)} a wound`,
+  ml: (value) => `${litres(value)} in all`,
+  "person-days": (value) => `${number(value)} person-days`,
+  "doses-a-day": (value) => `${number(value)} doses a day`,
+  doses: (value) => `${number(value, 1)} doses`,
+  height: (value) => `the tallest is ${size([value])}`,
+  "height-assumed": (value) => `a tall grown-up of ${size([value])}, as the brief does not say`,
+  girth: (value) => `a mean girth of ${round(value)}, measured`,
+  "girth-assumed": (value) => `a mean girth of ${round(value)}, from the height`,
+  overlap: (value) => `each turn lies over ${number(value * 100, 0)} % of the last`,
+  "no-stretch": (value) => `bandages of ${size([value])}, their stretch not counted on`,
+  every: (value) => `changed every ${number(value, 1)} hours`,
+  strips: (value) => `${number(value)} strips a dressing`,
+  overhang: (value) => `each ${size([value])} longer than the pad`,
+  "ml-a-cm": (value) => `${number(value)} ml for each cm of wound, as taught locally`,
+  share: (value) => `${number(value * 100, 0)} % of the party need them on a day`,
+  "label-most": (value) => `the label allows ${number(value)} a day`,
+};
+
+export const stepText = ({ code, value }: SumStep): string => STEP_WORDS[code](value);
 
 /** A sum as one sentence: what it comes to and on what it rests. */
 export const sumReason = (sum: Sum, functionId: string): string =>

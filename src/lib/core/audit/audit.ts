@@ -12,7 +12,7 @@ import { layOut, type Bench } from "../sieve/bench.ts";
 import { pairUp, type Pairing } from "../sieve/pairs.ts";
 import { sift, type SiftedNeed } from "../sieve/sift.ts";
 
-export interface CategoryScore {
+interface CategoryScore {
   readonly id: Category;
   readonly coverage: number;
   readonly interval: readonly [number, number];

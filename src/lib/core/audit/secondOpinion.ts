@@ -5,7 +5,7 @@ import { SHARE_TOLERANCE } from "../base/tolerance.ts";
 import { lineCondition } from "../inspect/quality.ts";
 
 /** What two people who look at the same kit can see differently. */
-export const LOOKED_AT = [
+const LOOKED_AT = [
   "count",
   "condition",
   "date",

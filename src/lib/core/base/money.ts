@@ -6,7 +6,7 @@
 const digits = new Map<string, number>();
 
 /** Digits after the point: 2 for the euro, 0 for the yen, 3 for a dinar. */
-export function minorDigits(currency: string): number {
+function minorDigits(currency: string): number {
   let known = digits.get(currency);
   if (known === undefined) {
     const format = new Intl.NumberFormat("en", { style: "currency", currency });

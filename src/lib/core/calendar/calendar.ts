@@ -19,7 +19,7 @@ export interface DueDay {
 }
 
 /** Where the price book does not say how long a thing takes to come. */
-export const USUAL_LEAD_DAYS = 7;
+const USUAL_LEAD_DAYS = 7;
 
 /**
  * What is due when: for each dated line its last good day and the day to order by; for what dries,

@@ -8,7 +8,7 @@ import type { PriceBook, Product } from "../model/priceBook.ts";
 import { measureOf, piecesOf } from "../sieve/measure.ts";
 
 /** What keeping a kit as it is costs in one year: of the price book, packs bought whole. */
-export interface UpkeepYear {
+interface UpkeepYear {
   readonly year: number;
   readonly price: number;
   /** By item type, the dearest first. */

@@ -14,7 +14,7 @@ export function cardTextProblem(text: string): Problem | null {
 }
 
 /** The largest lockers hold about 300 kinds of thing; more entries are no contents card. */
-export const MOST_ENTRIES = 600;
+const MOST_ENTRIES = 600;
 
 /** What keeps a reading from becoming a kit; null: nothing. */
 export const tooManyEntries = (reading: CardReading): Problem | null =>

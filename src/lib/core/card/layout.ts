@@ -247,7 +247,7 @@ const piped = (line: string) =>
 const SPLITTERS = [delimited("\t"), piped, delimited(";"), delimited(","), spaced];
 
 /** RFC 4180 within one line: quotes hold delimiters, doubled quotes are one. */
-export function splitQuoted(line: string, delimiter: string): string[] {
+function splitQuoted(line: string, delimiter: string): string[] {
   const cells: string[] = [];
   let cell = "";
   let quoted = false;

@@ -1,6 +1,6 @@
 /** A card line as numbers, units and words, each with its place in the line. */
 
-export type LengthUnit = "mm" | "cm" | "m" | "in" | "ft" | "yd";
+type LengthUnit = "mm" | "cm" | "m" | "in" | "ft" | "yd";
 
 export type Token = { readonly start: number; readonly end: number; readonly text: string } & (
   | {

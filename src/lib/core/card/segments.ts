@@ -383,5 +383,3 @@ export const speaksOfAbsence = (text: string): boolean =>
   /\b(?:you\s+may\s+also\s+like|also\s+available|optional\s+extras?|recommended\s+(?:additions?|extras?)|customers\s+also|not\s+included|frequently\s+bought|consider\s+adding|suggested\s+(?:additions?|extras?)|add\s+your\s+own|wish\s?list|people\s+also\s+buy|sold\s+separately|refills?\s+available)\b/i.test(
     text,
   );
-
-export { NO_TYPE };

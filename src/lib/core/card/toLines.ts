@@ -3,7 +3,7 @@ import type { KitRecord } from "../records/kitRecord.ts";
 import type { CardReading } from "./readCard.ts";
 
 /** Below this a person should look at an entry before it is trusted. */
-export const DOUBTFUL_BELOW = 0.9;
+const DOUBTFUL_BELOW = 0.9;
 
 export type Doubt = KitRecord["doubts"][string];
 

@@ -238,7 +238,7 @@ function known(word: string, vocabulary: Vocabulary): string | null {
 }
 
 /** Damerau-Levenshtein (neighbouring letters swapped count one), or limit + 1 when above the limit. */
-export function editDistance(a: string, b: string, limit: number): number {
+function editDistance(a: string, b: string, limit: number): number {
   let before: number[] = [];
   let previous = Array.from({ length: b.length + 1 }, (_, j) => j);
   for (let i = 1; i <= a.length; i++) {

@@ -106,13 +106,13 @@ const plural = (word: string): string => {
 };
 
 /** One word, folded: lower case, no accents, singular, one spelling. */
-export function foldWord(word: string): string {
+function foldWord(word: string): string {
   const one = plural(word);
   return SAME[one] ?? SAME[word] ?? one;
 }
 
 /** Text with accents gone and joined words joined; same meaning, other length. */
-export function foldText(text: string): string {
+function foldText(text: string): string {
   let folded = text
     .normalize("NFKD")
     .replace(/\p{M}/gu, "")

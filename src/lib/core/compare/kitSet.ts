@@ -58,7 +58,7 @@ export function setAudit(members: readonly SetMember[], judge: Judge, title: str
 export const memberOf = (lineId: string): string => lineId.split(JOINT)[0]!;
 
 /** One need across the set. */
-export interface SetNeed {
+interface SetNeed {
   readonly need: string;
   /** v₇ of the set as one. */
   readonly value: number;

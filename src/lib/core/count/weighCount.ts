@@ -30,7 +30,7 @@ export type WeighCount =
     };
 
 /** Wrapped wipes and pads of one lot differ by a few per cent; taken until three weighings show more. */
-export const USUAL_SPREAD = 0.03;
+const USUAL_SPREAD = 0.03;
 /** Two standard errors: about 95 in 100. */
 const COVERAGE_FACTOR = 2;
 

@@ -217,35 +217,14 @@ function needOf(
   };
 
   const fn = functionIn("function", row.function ?? "");
-  const size = row["min size mm"] ?? "";
-  const sides = size === "" ? null : size.split(/[x×*]/i).map((s) => cellNumber(s));
-  if (sides && (sides.length !== 2 || sides.some((s) => s === null)))
-    bad("min size mm", `'${size}' is not two sides, as 75 x 75`);
-  const accept = several("accept").flatMap((text) => {
-    const m = /^(\S+)\s+(\d*[.,]?\d+)(?:\s+yield\s+(\d*[.,]?\d+))?(\s+improvised)?$/i.exec(text);
-    if (!m) {
-      bad(
-        "accept",
-        `'${text}' is not an item type with a credit, as 'sanitary-pad 0.4 improvised'`,
-      );
-      return [];
-    }
-    if (!isType(m[1]!)) bad("accept", `'${m[1]}' is not an item type`);
-    return [
-      {
-        itemType: m[1]!,
-        credit: cellNumber(m[2]!)!,
-        ...(m[3] ? { yield: cellNumber(m[3])! } : {}),
-        ...(m[4] ? { improvised: true } : {}),
-      },
-    ];
-  });
+  const sides = sidesOf(row["min size mm"] ?? "", bad);
+  const accept = several("accept").flatMap((text) => standIn(text, isType, bad));
   const sterile = (row.sterile ?? "").toLowerCase();
   if (!["", "yes", "no", "x", "true", "false", "0", "1"].includes(sterile))
     bad("sterile", `'${row.sterile}' is neither yes nor empty`);
   const companions = several("companions").flatMap((c) => functionIn("companions", c) ?? []);
   const spec = withoutEmpty({
-    minSizeMm: sides ?? undefined,
+    minSizeMm: sides,
     minWidthMm: number("min width mm"),
     minLengthMm: number("min length mm"),
     sterile: ["yes", "x", "true", "1"].includes(sterile) ? true : undefined,
@@ -293,6 +272,39 @@ function needOf(
           what: p.what,
         })),
       };
+}
+
+function sidesOf(size: string, bad: (column: Column, what: string) => void) {
+  if (size === "") return undefined;
+  const sides = size.split(/[x×*]/i).map((s) => cellNumber(s));
+  if (sides.length !== 2 || sides.some((s) => s === null))
+    bad("min size mm", `'${size}' is not two sides, as 75 x 75`);
+  return sides;
+}
+
+type Accept = NonNullable<Need["accept"]>[number];
+
+/** A stand-in as typed: the item type, its credit, and what else is particular to it. */
+function standIn(
+  text: string,
+  isType: (id: string) => boolean,
+  bad: (column: Column, what: string) => void,
+): Accept[] {
+  const m = /^(\S+)\s+(\d*[.,]?\d+)(?:\s+yield\s+(\d*[.,]?\d+))?(\s+improvised)?$/i.exec(text);
+  if (!m) {
+    bad("accept", `'${text}' is not an item type with a credit, as 'sanitary-pad 0.4 improvised'`);
+    return [];
+  }
+  const [, itemType = "", credit = "", yields, improvised] = m;
+  if (!isType(itemType)) bad("accept", `'${itemType}' is not an item type`);
+  return [
+    {
+      itemType,
+      credit: cellNumber(credit)!,
+      ...(yields ? { yield: cellNumber(yields)! } : {}),
+      ...(improvised ? { improvised: true } : {}),
+    },
+  ];
 }
 
 const withoutEmpty = (o: Record<string, unknown>): Record<string, unknown> =>

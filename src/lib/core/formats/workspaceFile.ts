@@ -18,7 +18,7 @@ export const workspaceSchema = z.strictObject({
   records: z.array(recordSchema),
 });
 
-export interface WorkspaceFile {
+interface WorkspaceFile {
   readonly format: "wide-sieve.workspace";
   readonly version: 1;
   readonly records: readonly WorkspaceRecord[];

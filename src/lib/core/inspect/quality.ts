@@ -3,12 +3,12 @@ import type { Condition, Line } from "../model/kit.ts";
 import type { Severity } from "../model/inspectionPoint.ts";
 
 /** Points taken off for a failed inspection point (rule of the sieve, Scores); fatal leaves nothing. */
-export const PENALTY: Record<Severity, number> = { minor: 15, major: 40, fatal: 100 };
+const PENALTY: Record<Severity, number> = { minor: 15, major: 40, fatal: 100 };
 /** Quality from which a line is sound, and from which worn; below: failed. */
-export const SOUND_FROM = 70;
-export const WORN_FROM = 40;
+const SOUND_FROM = 70;
+const WORN_FROM = 40;
 /** Quality of a condition that was given without points. */
-export const QUALITY_OF: Record<Condition, number> = { sound: 100, worn: 55, failed: 0 };
+const QUALITY_OF: Record<Condition, number> = { sound: 100, worn: 55, failed: 0 };
 /** What a condition lets through at the Sound mesh. */
 export const SOUND_FACTOR: Record<Condition, number> = { sound: 1, worn: 0.5, failed: 0 };
 

@@ -16,7 +16,7 @@ import {
 export const CARRIES = ["pocket", "belt", "pack", "vehicle", "boat", "wall"] as const;
 
 /** A thing that the party has with it outside this kit. */
-export const elsewhereSchema = z.strictObject({
+const elsewhereSchema = z.strictObject({
   itemType: id,
   pieces,
   sizeMm: sizeMm.optional(),

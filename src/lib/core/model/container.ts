@@ -6,7 +6,7 @@ import { grams, millilitres } from "./scalars.ts";
 
 const mm = z.number().positive().max(5000);
 
-export const compartmentSchema = z.strictObject({
+const compartmentSchema = z.strictObject({
   id: z.string().min(1).max(120),
   name: z.string().max(200),
   /** How fast one gets at it: the place that the Handy mesh reckons with. */
@@ -18,7 +18,7 @@ export const compartmentSchema = z.strictObject({
 export type Compartment = z.infer<typeof compartmentSchema>;
 
 /** A look at the container on one day: what was looked at and what failed, by point id. */
-export const containerLookSchema = z.strictObject({
+const containerLookSchema = z.strictObject({
   on: z.string().max(10),
   by: z.string().max(200).optional(),
   looked: z.array(z.string().max(120)).max(50),

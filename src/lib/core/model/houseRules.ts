@@ -8,7 +8,7 @@ import { share } from "./scalars.ts";
  * screens and the combinations to try derive from it; words/houseRules.ts names every school, and a
  * forgotten one does not compile.
  */
-export const HOUSE_RULES = {
+const HOUSE_RULES = {
   emphasis: {
     options: ["balanced", "severity-led", "frequency-led"],
     appliedIn: "reference/asked.ts",
@@ -28,7 +28,7 @@ export const HOUSE_RULES = {
 export type RuleId = keyof typeof HOUSE_RULES;
 export type School<R extends RuleId> = (typeof HOUSE_RULES)[R]["options"][number];
 /** A school for every rule. */
-export type Chosen = { readonly [R in RuleId]: School<R> };
+type Chosen = { readonly [R in RuleId]: School<R> };
 
 export const RULE_IDS = Object.keys(HOUSE_RULES) as RuleId[];
 export const optionsOf = (rule: RuleId): readonly string[] => HOUSE_RULES[rule].options;

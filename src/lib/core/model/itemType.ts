@@ -5,12 +5,11 @@ export const SKILLS = ["anyone", "trained", "advanced", "licensed"] as const;
 export type Skill = (typeof SKILLS)[number];
 
 export const SENSITIVITIES = ["latex", "adhesive", "iodine", "nsaid", "sting"] as const;
-export type Sensitivity = (typeof SENSITIVITIES)[number];
 
-export const CHECK_KINDS = ["by-touch", "batteries", "elastic"] as const;
+const CHECK_KINDS = ["by-touch", "batteries", "elastic"] as const;
 export type CheckKind = (typeof CHECK_KINDS)[number];
 
-export const creditSchema = z.strictObject({
+const creditSchema = z.strictObject({
   function: z.string(),
   credit: z.number().min(0).max(1),
   yield: z.number().positive().max(100_000).optional(),

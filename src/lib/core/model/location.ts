@@ -1,3 +1,2 @@
 /** Where a thing lies, quickest to the hand first. */
 export const LOCATIONS = ["outside", "open-top", "pocket", "bottom", "other-bag"] as const;
-export type Location = (typeof LOCATIONS)[number];

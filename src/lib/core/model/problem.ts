@@ -17,7 +17,7 @@ export interface Failure {
 export const fail = (problems: readonly Problem[]): Failure => ({ ok: false, problems });
 
 /** `["kit", "lines", 3, "counted"]` → `kit.lines[3].counted`. */
-export const pathText = (path: readonly PropertyKey[]): string =>
+const pathText = (path: readonly PropertyKey[]): string =>
   path
     .map((p, i) => (typeof p === "number" ? `[${p}]` : `${i === 0 ? "" : "."}${String(p)}`))
     .join("");

@@ -28,4 +28,3 @@ export const currency = z
   .string()
   .regex(/^[A-Z]{3}$/, "is not a currency code of three capitals, as EUR");
 export const moneySchema = z.strictObject({ amount: z.number().min(0).max(1e9), currency });
-export type Money = z.infer<typeof moneySchema>;

@@ -14,9 +14,9 @@ import type { Purchase } from "./choice.ts";
 import type { Product } from "../model/priceBook.ts";
 
 /** `to-check`: nobody has looked yet, and the plan takes it as passing. */
-export type Phase = "before-carried" | "next-order" | "at-rotation" | "to-check";
+type Phase = "before-carried" | "next-order" | "at-rotation" | "to-check";
 /** What a need gains in coverage points (0–100) and where it was held before. */
-export interface Serves {
+interface Serves {
   readonly need: string;
   readonly mesh: Mesh | "pan";
   readonly units: number;

@@ -7,7 +7,8 @@ import { addRow, type Solver } from "./linearModel.ts";
 import { kitLoad } from "../bag/load.ts";
 import { type PlanRequest } from "./request.ts";
 import { choiceOf, vitalOf, type Choice } from "./choice.ts";
-import { limitsLoad, planModel, type PlanModel } from "./planModel.ts";
+import { limitsLoad } from "./limits.ts";
+import { planModel, type PlanModel } from "./planModel.ts";
 
 /**
  * Coverage against budget, or against the mass carried: where the next coin, or gram, stops buying

@@ -1,7 +1,8 @@
 import { minorPrice } from "../model/priceBook.ts";
 import { STAGE_SLACK } from "./stages.ts";
 import { fromMinor, toMinor } from "../base/money.ts";
-import { SHARE_TOLERANCE } from "../base/tolerance.ts";
+import { atLeast, isWhole, SHARE_TOLERANCE } from "../base/tolerance.ts";
+import { companionFactor } from "../sieve/real.ts";
 import type { Candidates, Use } from "./candidates.ts";
 import { candidates } from "./candidates.ts";
 import type { Solver } from "./linearModel.ts";
@@ -9,7 +10,8 @@ import { addRow } from "./linearModel.ts";
 import { type PlanRequest } from "./request.ts";
 import { settle, vitalOf, type Choice } from "./choice.ts";
 import type { Measured } from "./stages.ts";
-import { limitsLoad, NO_SOURCE, planModel, type PlanModel } from "./planModel.ts";
+import { limitsLoad } from "./limits.ts";
+import { NO_SOURCE, planModel, type PlanModel } from "./planModel.ts";
 import { kitLoad } from "../bag/load.ts";
 
 /**
@@ -22,182 +24,264 @@ export interface Quick {
   readonly reaches: boolean;
 }
 
-/** Units of a need by how well they are filled, the worst first; what is empty has f 0. */
-type Slots = { units: number; f: number }[];
-
-/** Gains below this many points are rounding. */
 /** A thing given away still counts as costing something, or it would always come first. */
 const LEAST_PRICE = 0.01;
 
 export function greedyPlan(request: PlanRequest, given?: Candidates): Quick {
   const c = given ?? candidates(request);
-  const { bench, products, firstProduct, supply } = c;
+  const basket = new Basket(c, roomOf(request, c), request.maxSources ?? Infinity);
+  const asked = askedOf(request, c);
+  const enough = (slots: NeedSlots) =>
+    request.question === "cheapest" &&
+    (!asked.ready || slots.vitalFull()) &&
+    atLeast(slots.coverage(), asked.coverage);
+
+  // A mere coverage is reached by whatever gains most; else vital needs come first.
+  if (request.question === "best" || asked.ready)
+    buyBest(basket, "vital", () => enough(basket.slots) || basket.slots.vitalFull());
+  buyBest(basket, "all", () => enough(basket.slots));
+  if (request.question === "cheapest") basket.takeOutNeedless(enough);
+
+  const limited = limitsLoad(request.limits);
+  const choice = settle(basket.purchases(), new Set(), new Map(), c, request, limited);
+  return { choice, reaches: reaches(request, choice, basket.room, asked) };
+}
+
+interface Asked {
+  readonly ready: boolean;
+  /** 0–1; of no meaning for `best`. */
+  readonly coverage: number;
+}
+const askedOf = (request: PlanRequest, c: Candidates): Asked => {
   const ready = request.question === "cheapest" && request.target === "ready";
-  const asked = ready ? bench.rules.thresholds.ready : (request.target as number);
-  const total = bench.needs.reduce((s, n) => s + n.weight, 0) || 1;
-  const point = bench.needs.map((n) => n.weight / n.required / total);
-  const usesOf: Use[][] = products.map(() => []);
-  for (const u of c.uses)
-    if (u.line >= firstProduct && u.line < firstProduct + products.length)
-      usesOf[u.line - firstProduct]!.push(u);
-  const isVital = (n: number) => bench.needs[n]!.tier === "vital";
-  const empty = (): Slots[] =>
-    bench.needs.map((n, i) => {
-      const own = c.filled[i]!.map((s) => ({ ...s }));
-      const rest = n.required - own.reduce((s, x) => s + x.units, 0);
-      return rest > SHARE_TOLERANCE ? [{ units: rest, f: 0 }, ...own] : own;
-    });
+  return {
+    ready,
+    coverage: ready ? c.bench.rules.thresholds.ready : (request.target as number),
+  };
+};
 
-  /** Puts one pack of product k into the slots (or only looks); what that gains, 0–1 of all. */
-  function put(k: number, slots: Slots[], really: boolean): { vital: number; all: number } {
-    let vital = 0;
-    let all = 0;
-    const uses = usesOf[k]!;
-    if (uses.length === 0) return { vital, all };
-    const take = (u: Use, stock: number): number => {
-      // Units of measure used of the stock, the best slots first.
-      const own = slots[u.need]!;
-      const f = u.f / 2 ** u.lacking.length;
-      let left = stock * u.yield;
-      let changed: Slots | null = null;
-      for (let i = 0; i < own.length && left > SHARE_TOLERANCE; i++) {
-        const slot = own[i]!;
-        if (f <= slot.f + SHARE_TOLERANCE) break;
-        const units = Math.min(left, slot.units);
-        const gain = units * (f - slot.f) * point[u.need]!;
-        all += gain;
-        if (isVital(u.need)) vital += gain;
-        left -= units;
-        if (really) {
-          changed ??= [];
-          changed.push({ units, f });
-          slot.units -= units;
-        }
-      }
-      if (changed)
-        slots[u.need] = [...own.filter((s) => s.units > SHARE_TOLERANCE), ...changed].sort(
-          (a, b) => a.f - b.f,
-        );
-      return stock - left / u.yield;
-    };
-    const stock = supply[firstProduct + k]!;
-    if (uses[0]!.tool) for (const u of uses) take(u, stock);
-    else {
-      let left = stock;
-      const worth = (u: Use) => u.f * u.yield * point[u.need]! * (isVital(u.need) ? 2 : 1);
-      for (const u of [...uses].sort((a, b) => worth(b) - worth(a))) {
-        left -= take(u, left);
-        if (left <= SHARE_TOLERANCE) break;
-      }
-    }
-    return { vital, all };
-  }
+function reaches(request: PlanRequest, choice: Choice, room: Room, asked: Asked): boolean {
+  if (request.question === "best") return room.massG >= 0 && room.volumeMl >= 0;
+  return asked.ready
+    ? choice.after.grade === "Ready"
+    : atLeast(choice.after.coverage ?? 0, asked.coverage);
+}
 
-  const counts = products.map(() => 0);
-  let slots = empty();
+/** What may still be spent and carried; Infinity: no limit. */
+interface Room {
+  minor: number;
+  massG: number;
+  volumeMl: number;
+}
+
+function roomOf(request: PlanRequest, c: Candidates): Room {
   // What serves nothing stays at home under a limit, and takes no room.
   const useful = new Set(c.uses.map((u) => u.line));
   const keep = new Set(request.keep);
   const lines = request.audit.kit.lines.filter((l, i) => useful.has(i) || keep.has(l.id));
-  const load = kitLoad(
-    { ...request.audit, kit: { ...request.audit.kit, lines } },
-    request.catalogue,
-  );
-  const room = {
-    cents:
-      request.limits.budget === null
-        ? Infinity
-        : toMinor(request.limits.budget, request.book.currency),
-    massG: request.limits.massG === null ? Infinity : request.limits.massG - load.massG,
-    volumeMl: request.limits.volumeMl === null ? Infinity : request.limits.volumeMl - load.volumeMl,
+  const kit = { ...request.audit, kit: { ...request.audit.kit, lines } };
+  const load = kitLoad(kit, request.catalogue);
+  const { budget, massG, volumeMl } = request.limits;
+  return {
+    minor: budget === null ? Infinity : toMinor(budget, request.book.currency),
+    massG: massG === null ? Infinity : massG - load.massG,
+    volumeMl: volumeMl === null ? Infinity : volumeMl - load.volumeMl,
   };
-  const cents = products.map((p) => minorPrice(p));
-  const sources = new Set<string>();
-  const mayBuy = (k: number): boolean => {
-    const p = products[k]!;
-    const source = p.source ?? NO_SOURCE;
-    return (
-      cents[k]! <= room.cents &&
-      (p.massG ?? 0) <= room.massG &&
-      (p.bulkMl ?? 0) <= room.volumeMl &&
-      (request.maxSources == null || sources.has(source) || sources.size < request.maxSources)
-    );
-  };
-  const buy = (k: number) => {
-    put(k, slots, true);
-    counts[k]!++;
-    room.cents -= cents[k]!;
-    room.massG -= products[k]!.massG ?? 0;
-    room.volumeMl -= products[k]!.bulkMl ?? 0;
-    sources.add(products[k]!.source ?? NO_SOURCE);
-  };
-  const coverage = (of: Slots[]) =>
-    of.reduce((s, own, n) => s + own.reduce((t, x) => t + x.units * x.f, 0) * point[n]!, 0);
-  const vitalFull = (of: Slots[]) =>
-    of.every((own, n) => !isVital(n) || own.every((x) => x.f > 1 - SHARE_TOLERANCE));
-  const enough = (of: Slots[]) =>
-    request.question === "cheapest" &&
-    (!ready || vitalFull(of)) &&
-    coverage(of) >= asked - SHARE_TOLERANCE;
+}
 
-  // A mere coverage is reached by whatever gains most; else vital needs come first.
-  const orders = request.question === "best" || ready ? [true, false] : [false];
-  for (const first of orders) {
-    // Gains only fall as slots fill: an old gain is a bound, and is looked up anew only when it leads.
-    const gainOf = (k: number) => {
-      const g = put(k, slots, false);
-      return (first ? g.vital : g.all) / Math.max(LEAST_PRICE, cents[k]! / 100);
-    };
-    const best = products.map((_, k) => (usesOf[k]!.length > 0 ? gainOf(k) : 0));
-    for (;;) {
-      if (enough(slots) || (first && vitalFull(slots))) break;
-      let lead = -1;
-      for (;;) {
-        lead = -1;
-        best.forEach((g, k) => {
-          if (g > SHARE_TOLERANCE && (lead < 0 || g > best[lead]!) && mayBuy(k)) lead = k;
-        });
-        if (lead < 0) break;
-        const now = gainOf(lead);
-        const stays = now >= best[lead]! - SHARE_TOLERANCE;
-        best[lead] = now;
-        if (stays) break;
-      }
-      if (lead < 0) break;
-      buy(lead);
-    }
+/** Buys pack by pack what gains most for its price until `done`, or nothing gains any more. */
+function buyBest(basket: Basket, of: keyof Gain, done: () => boolean): void {
+  // Gains only fall as slots fill: an old gain is a bound, and is looked up anew only when it leads.
+  const best = basket.products.map((_, k) => basket.gainForPrice(k, of));
+  while (!done()) {
+    const lead = nextLead(basket, best, of);
+    if (lead < 0) return;
+    basket.buy(lead);
+  }
+}
+
+/** The product that gains most and may be bought; −1: none. Brings the bounds that led up to date. */
+function nextLead(basket: Basket, best: number[], of: keyof Gain): number {
+  for (;;) {
+    let lead = -1;
+    best.forEach((g, k) => {
+      if (g > SHARE_TOLERANCE && (lead < 0 || g > best[lead]!) && basket.mayBuy(k)) lead = k;
+    });
+    if (lead < 0) return -1;
+    const now = basket.gainForPrice(lead, of);
+    const stays = atLeast(now, best[lead]!);
+    best[lead] = now;
+    if (stays) return lead;
+  }
+}
+
+/** What a pack gains, as shares of all weight: of vital needs, and of all. */
+interface Gain {
+  vital: number;
+  all: number;
+}
+
+/** Units of a need by how well they are filled, the worst first; what is empty has f 0. */
+type Slots = { units: number; f: number }[];
+
+/** How well each need is filled so far. */
+class NeedSlots {
+  readonly #slots: Slots[];
+  /** Share of all weight that one unit of a need at f = 1 is worth. */
+  readonly #point: readonly number[];
+  readonly #vital: readonly boolean[];
+
+  constructor(c: Candidates) {
+    const { needs } = c.bench;
+    const total = needs.reduce((s, n) => s + n.weight, 0) || 1;
+    this.#point = needs.map((n) => n.weight / n.required / total);
+    this.#vital = needs.map((n) => n.tier === "vital");
+    this.#slots = needs.map((n, i) => {
+      const own = c.filled[i]!.map((s) => ({ ...s }));
+      const rest = n.required - own.reduce((s, x) => s + x.units, 0);
+      return rest > SHARE_TOLERANCE ? [{ units: rest, f: 0 }, ...own] : own;
+    });
   }
 
-  if (request.question === "cheapest") {
-    // What later purchases have made needless goes out again, the dearest first.
-    const dearest = products.map((_, k) => k).sort((a, b) => cents[b]! - cents[a]!);
+  coverage(): number {
+    return this.#slots.reduce(
+      (s, own, n) => s + own.reduce((t, x) => t + x.units * x.f, 0) * this.#point[n]!,
+      0,
+    );
+  }
+
+  vitalFull(): boolean {
+    return this.#slots.every((own, n) => !this.#vital[n] || own.every((x) => isWhole(x.f)));
+  }
+
+  /** Puts a stock to its uses (or only looks, where `really` is false); gives what that gains. */
+  put(uses: readonly Use[], stock: number, really: boolean): Gain {
+    const gain: Gain = { vital: 0, all: 0 };
+    if (uses.length === 0) return gain;
+    if (uses[0]!.tool) {
+      for (const u of uses) this.#take(u, stock, really, gain);
+      return gain;
+    }
+    let left = stock;
+    const worth = (u: Use) => u.f * u.yield * this.#point[u.need]! * (this.#vital[u.need] ? 2 : 1);
+    for (const u of [...uses].sort((a, b) => worth(b) - worth(a))) {
+      left -= this.#take(u, left, really, gain);
+      if (left <= SHARE_TOLERANCE) break;
+    }
+    return gain;
+  }
+
+  /** Fills the worst slots first; gives the units of measure that were used of the stock. */
+  #take(u: Use, stock: number, really: boolean, gain: Gain): number {
+    const own = this.#slots[u.need]!;
+    const f = u.f * companionFactor(u.lacking.length);
+    let left = stock * u.yield;
+    const changed: Slots = [];
+    for (const slot of own) {
+      if (left <= SHARE_TOLERANCE || f <= slot.f + SHARE_TOLERANCE) break;
+      const units = Math.min(left, slot.units);
+      const points = units * (f - slot.f) * this.#point[u.need]!;
+      gain.all += points;
+      if (this.#vital[u.need]) gain.vital += points;
+      left -= units;
+      if (!really) continue;
+      changed.push({ units, f });
+      slot.units -= units;
+    }
+    if (changed.length > 0)
+      this.#slots[u.need] = [...own.filter((s) => s.units > SHARE_TOLERANCE), ...changed].sort(
+        (a, b) => a.f - b.f,
+      );
+    return stock - left / u.yield;
+  }
+}
+
+/** The packs bought so far, what they fill, and what room is left. */
+class Basket {
+  slots: NeedSlots;
+  readonly room: Room;
+  readonly products: Candidates["products"];
+  readonly #c: Candidates;
+  readonly #maxSources: number;
+  readonly #usesOf: readonly (readonly Use[])[];
+  readonly #minor: readonly number[];
+  readonly #counts: number[];
+  readonly #sources = new Set<string>();
+
+  constructor(c: Candidates, room: Room, maxSources: number) {
+    this.#c = c;
+    this.room = room;
+    this.#maxSources = maxSources;
+    this.products = c.products;
+    this.slots = new NeedSlots(c);
+    this.#minor = c.products.map(minorPrice);
+    this.#counts = c.products.map(() => 0);
+    const usesOf: Use[][] = c.products.map(() => []);
+    for (const u of c.uses) usesOf[u.line - c.firstProduct]?.push(u);
+    this.#usesOf = usesOf;
+  }
+
+  #put(k: number, slots: NeedSlots, really: boolean): Gain {
+    return slots.put(this.#usesOf[k]!, this.#c.supply[this.#c.firstProduct + k]!, really);
+  }
+
+  /** What one more pack gains, over its price. */
+  gainForPrice(k: number, of: keyof Gain): number {
+    if (this.#usesOf[k]!.length === 0) return 0;
+    const price = fromMinor(this.#minor[k]!, this.#c.currency);
+    return this.#put(k, this.slots, false)[of] / Math.max(LEAST_PRICE, price);
+  }
+
+  mayBuy(k: number): boolean {
+    const p = this.products[k]!;
+    return (
+      this.#minor[k]! <= this.room.minor &&
+      (p.massG ?? 0) <= this.room.massG &&
+      (p.bulkMl ?? 0) <= this.room.volumeMl &&
+      (this.#sources.has(p.source ?? NO_SOURCE) || this.#sources.size < this.#maxSources)
+    );
+  }
+
+  buy(k: number): void {
+    const p = this.products[k]!;
+    this.#put(k, this.slots, true);
+    this.#counts[k]!++;
+    this.room.minor -= this.#minor[k]!;
+    this.room.massG -= p.massG ?? 0;
+    this.room.volumeMl -= p.bulkMl ?? 0;
+    this.#sources.add(p.source ?? NO_SOURCE);
+  }
+
+  /** What later purchases have made needless goes out again, the dearest first. */
+  takeOutNeedless(enough: (slots: NeedSlots) => boolean): void {
+    const dearest = this.products
+      .map((_, k) => k)
+      .sort((a, b) => this.#minor[b]! - this.#minor[a]!);
     for (const k of dearest)
-      while (counts[k]! > 0) {
-        counts[k]!--;
-        const without = empty();
-        counts.forEach((n, j) => {
-          for (let i = 0; i < n; i++) put(j, without, true);
-        });
+      while (this.#counts[k]! > 0) {
+        this.#counts[k]!--;
+        const without = this.#filledAnew();
         if (!enough(without)) {
-          counts[k]!++;
+          this.#counts[k]!++;
           break;
         }
-        slots = without;
+        this.slots = without;
       }
   }
 
-  const purchases = counts.flatMap((packs, k) =>
-    packs > 0 ? [{ product: products[k]!, packs }] : [],
-  );
-  const limited = limitsLoad(request.limits);
-  const choice = settle(purchases, new Set(), new Map(), c, request, limited);
-  const reaches =
-    request.question === "best"
-      ? room.massG >= 0 && room.volumeMl >= 0
-      : ready
-        ? choice.after.grade === "Ready"
-        : (choice.after.coverage ?? 0) >= asked - SHARE_TOLERANCE;
-  return { choice, reaches };
+  #filledAnew(): NeedSlots {
+    const slots = new NeedSlots(this.#c);
+    this.#counts.forEach((packs, k) => {
+      for (let i = 0; i < packs; i++) this.#put(k, slots, true);
+    });
+    return slots;
+  }
+
+  purchases(): { product: Candidates["products"][number]; packs: number }[] {
+    return this.#counts.flatMap((packs, k) =>
+      packs > 0 ? [{ product: this.products[k]!, packs }] : [],
+    );
+  }
 }
 
 /**

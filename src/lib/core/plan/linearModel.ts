@@ -26,7 +26,7 @@ export interface Solved {
   readonly bound: number;
 }
 
-export interface SolveOptions {
+interface SolveOptions {
   /** Values to start from, column by column. */
   readonly start?: ArrayLike<number> | undefined;
   readonly timeLimitS?: number | undefined;

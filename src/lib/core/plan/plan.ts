@@ -8,7 +8,8 @@ import { choiceOf, vitalOf, type Choice } from "./choice.ts";
 import { greedyPlan, planBound } from "./greedy.ts";
 import { unreachableNeeds, type Obstacle } from "./infeasible.ts";
 import { addColumn, addRow, type LinearModel, type Solver } from "./linearModel.ts";
-import { limitsLoad, NO_LIMITS, planModel, type Limits, type PlanModel } from "./planModel.ts";
+import { limitsLoad, NO_LIMITS, type Limits } from "./limits.ts";
+import { planModel, type PlanModel } from "./planModel.ts";
 import { type Course, type PlanRequest, type Question } from "./request.ts";
 import { inStages, type Measured, type Progress } from "./stages.ts";
 

@@ -1,7 +1,8 @@
+import type { Limits } from "./limits.ts";
 import { toMinor } from "../base/money.ts";
 import { atLeast, isWhole, SHARE_TOLERANCE, wholeDown, wholeUp } from "../base/tolerance.ts";
 import { minorPrice } from "../model/priceBook.ts";
-import { effectiveCredit } from "../sieve/real.ts";
+import { companionFactor, effectiveCredit } from "../sieve/real.ts";
 import type { Candidates, Use } from "./candidates.ts";
 import { addColumn, addRow, emptyModel, type LinearModel } from "./linearModel.ts";
 import { lineLoad } from "../bag/load.ts";
@@ -15,16 +16,6 @@ import { portionsOf, type Portions } from "./portions.ts";
  * line would rather serve need m than vital need n, it may serve n only once m is full (`full`).
  * What remains is checked by auditing the plan itself (see plan.ts).
  */
-
-export interface Limits {
-  /** In the price book's currency. null: none. */
-  readonly budget: number | null;
-  readonly massG: number | null;
-  readonly volumeMl: number | null;
-}
-export const NO_LIMITS: Limits = { budget: null, massG: null, volumeMl: null };
-/** Whether what is carried is limited, so that lines may have to stay at home. */
-export const limitsLoad = (l: Limits): boolean => l.massG !== null || l.volumeMl !== null;
 
 export interface PlanModel {
   readonly model: LinearModel;
@@ -59,34 +50,79 @@ export const NO_SOURCE = "";
 
 export function planModel(c: Candidates, limits: Limits, options: ModelOptions): PlanModel {
   const model = emptyModel();
-  const { bench, products, firstProduct, supply } = c;
-  const isProduct = (l: number) => l >= firstProduct && l < firstProduct + products.length;
-  const uses = options.vitalInFull
-    ? c.uses.filter((u) => bench.needs[u.need]!.tier !== "vital" || isWhole(u.f))
+  const uses = usesThatCount(c, options);
+  const companions = companionProducts(c);
+
+  // What is decided: packs to buy, steps of lines to leave, sources to go to, companions to have.
+  const packs = packColumns(
+    model,
+    c,
+    group(uses, (u) => u.line),
+    companions,
+    limits,
+  );
+  const left = leftColumns(model, c, options);
+  if (options.maxSources !== null) fewSources(model, c.products, packs, options.maxSources);
+  const present = companionColumns(model, companions, packs);
+
+  // How units are shared out to needs, and what that covers.
+  const stocks = stocksOf(uses);
+  const shared = shareColumns(model, c, stocks, present, options);
+  supplyRows(model, c, stocks, shared, packs, left);
+  fullBeforeVital(model, c, stocks, shared);
+
+  // What it costs and what is carried.
+  const price = perPack(packs, (k) => minorPrice(c.products[k]!));
+  const mass = perPack(packs, (k) => c.products[k]!.massG ?? 0);
+  const bulk = perPack(packs, (k) => c.products[k]!.bulkMl ?? 0);
+  if (limits.budget !== null)
+    addRow(model, { upper: toMinor(limits.budget, c.currency), entries: price });
+  const bagG = c.bench.audit.kit.container?.massG ?? 0;
+  const load = { c, left, keep: options.keep };
+  carriedRow(model, limits.massG, mass, bagG, { ...load, of: massOf });
+  carriedRow(model, limits.volumeMl, bulk, 0, { ...load, of: bulkOf });
+  const leftMass = leaving({ ...load, of: massOf }, 1);
+  const { vitalCoverage, coverage } = shared;
+  return { model, packs, left, vitalCoverage, coverage, price, mass, leftMass };
+}
+
+const isProduct = (c: Candidates, l: number) =>
+  l >= c.firstProduct && l < c.firstProduct + c.products.length;
+
+/** For a vital need that must be full only what does its whole job counts. */
+const usesThatCount = (c: Candidates, options: ModelOptions): readonly Use[] =>
+  options.vitalInFull
+    ? c.uses.filter((u) => c.bench.needs[u.need]!.tier !== "vital" || isWhole(u.f))
     : c.uses;
-  const byLine = group(uses, (u) => u.line);
-  // What serves at all is carried unless it is left, though it may not count for a vital need.
-  const carriedUses = group(c.uses, (u) => u.line);
 
-  const companionProducts = new Map<string, number[]>();
-  for (const companion of c.missingCompanions)
-    companionProducts.set(
+/** Companions that the kit lacks, each with the indices of the products that are one. */
+function companionProducts(c: Candidates): Map<string, number[]> {
+  const { bench, products, firstProduct } = c;
+  const does = (k: number, companion: string) => {
+    const type = bench.lines[firstProduct + k]!.type!;
+    return effectiveCredit(type, companion, undefined, bench.rules, bench.catalogue).credit > 0;
+  };
+  return new Map(
+    [...c.missingCompanions].map((companion) => [
       companion,
-      products.flatMap((p, k) => {
-        const type = bench.lines[firstProduct + k]!.type!;
-        return effectiveCredit(type, companion, undefined, bench.rules, bench.catalogue).credit > 0
-          ? [k]
-          : [];
-      }),
-    );
-  const isCompanion = (k: number) => [...companionProducts.values()].some((ks) => ks.includes(k));
+      products.flatMap((_, k) => (does(k, companion) ? [k] : [])),
+    ]),
+  );
+}
 
-  const packs = products.map((p, k) => {
-    const own = byLine.get(firstProduct + k) ?? [];
-    const most = Math.max(
-      mostPacks(own, supply[firstProduct + k]!, bench.needs),
-      isCompanion(k) ? 1 : 0,
-    );
+/** Packs of each product: no more than would fill all it serves, or than the budget buys. */
+function packColumns(
+  model: LinearModel,
+  c: Candidates,
+  usesOf: ReadonlyMap<number, readonly Use[]>,
+  companions: ReadonlyMap<string, readonly number[]>,
+  limits: Limits,
+): number[] {
+  const isCompanion = (k: number) => [...companions.values()].some((ks) => ks.includes(k));
+  return c.products.map((p, k) => {
+    const line = c.firstProduct + k;
+    const serves = mostPacks(usesOf.get(line) ?? [], c.supply[line]!, c.bench.needs);
+    const most = Math.max(serves, isCompanion(k) ? 1 : 0);
     if (most === 0) return -1;
     const affordable =
       limits.budget === null || p.price.amount === 0
@@ -94,12 +130,19 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
         : wholeDown(toMinor(limits.budget, p.price.currency) / minorPrice(p));
     return addColumn(model, { upper: Math.min(most, affordable), integer: true });
   });
-  const left = bench.lines.map((l, i) => {
+}
+
+/** Steps of each kit line that may stay at home. */
+function leftColumns(model: LinearModel, c: Candidates, options: ModelOptions): PlanModel["left"] {
+  // What serves at all is carried unless it is left, though it may not count for a vital need.
+  const carriedUses = group(c.uses, (u) => u.line);
+  return c.bench.lines.map((l, i) => {
     const own = carriedUses.get(i);
-    if (!options.mayLeave || i >= firstProduct || options.keep.has(l.line.id) || !own) return null;
+    if (!options.mayLeave || i >= c.firstProduct || options.keep.has(l.line.id) || !own)
+      return null;
     // A roll that must have a length is not cut.
     const lengthAsked = own.some((u) => {
-      const spec = bench.needs[u.need]!.need.spec;
+      const spec = c.bench.needs[u.need]!.need.spec;
       return spec?.minLengthMm !== undefined || spec?.minSizeMm !== undefined;
     });
     const portions = portionsOf(l.line, l.type!, !lengthAsked);
@@ -107,10 +150,16 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
       portions && { column: addColumn(model, { upper: portions.steps, integer: true }), portions }
     );
   });
-  if (options.maxSources !== null) fewSources(model, products, packs, options.maxSources);
+}
 
+/** A column a companion: 1 only where a product that is one is bought. */
+function companionColumns(
+  model: LinearModel,
+  companions: ReadonlyMap<string, readonly number[]>,
+  packs: readonly number[],
+): Map<string, number> {
   const present = new Map<string, number>();
-  for (const [companion, ks] of companionProducts) {
+  for (const [companion, ks] of companions) {
     const bought = ks.filter((k) => packs[k]! >= 0);
     if (bought.length === 0) continue;
     const column = addColumn(model, { upper: 1, integer: true });
@@ -120,35 +169,62 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
       entries: [[column, 1], ...bought.map((k) => [packs[k]!, -1] as const)],
     });
   }
+  return present;
+}
 
-  // Lines and products that do the same jobs equally well are one stock: how it is shared among
-  // them does not matter.
-  const stocks = group(
-    [...byLine.keys()].sort((a, b) => a - b),
-    (l) => jobsOf(byLine.get(l)!),
-  );
-  const stockOf = new Map(
-    [...stocks.values()].flatMap((ls) => ls.map((l) => [l, ls[0]!] as const)),
-  );
-  const stockUses = uses.filter((u) => stockOf.get(u.line) === u.line);
-  const byStock = group(stockUses, (u) => u.line);
-  const usesOfNeed = group(stockUses, (u) => u.need);
+/**
+ * Lines and products that do the same jobs equally well are one stock: how it is shared among them
+ * does not matter. A stock goes by its first line.
+ */
+interface Stocks {
+  readonly members: readonly (readonly number[])[];
+  readonly uses: readonly Use[];
+  readonly usesOfStock: ReadonlyMap<number, readonly Use[]>;
+  readonly usesOfNeed: ReadonlyMap<number, readonly Use[]>;
+}
 
-  const totalWeight = bench.needs.reduce((s, n) => s + n.weight, 0);
-  const vitalWeight = bench.needs.reduce((s, n) => s + (n.tier === "vital" ? n.weight : 0), 0);
+function stocksOf(uses: readonly Use[]): Stocks {
+  const byLine = group(uses, (u) => u.line);
+  const lines = [...byLine.keys()].sort((a, b) => a - b);
+  const members = [...group(lines, (l) => jobsOf(byLine.get(l)!)).values()];
+  const firsts = new Set(members.map((ls) => ls[0]!));
+  const stockUses = uses.filter((u) => firsts.has(u.line));
+  return {
+    members,
+    uses: stockUses,
+    usesOfStock: group(stockUses, (u) => u.line),
+    usesOfNeed: group(stockUses, (u) => u.need),
+  };
+}
+
+/** Units of each use as columns, one for each set of companions that is bought with it. */
+interface Shared {
+  readonly columnsOf: ReadonlyMap<Use, readonly number[]>;
+  readonly vitalCoverage: Entries;
+  readonly coverage: Entries;
+}
+
+function shareColumns(
+  model: LinearModel,
+  c: Candidates,
+  stocks: Stocks,
+  present: ReadonlyMap<string, number>,
+  options: ModelOptions,
+): Shared {
+  const { needs } = c.bench;
+  const totalWeight = needs.reduce((s, n) => s + n.weight, 0);
+  const vitalWeight = needs.reduce((s, n) => s + (n.tier === "vital" ? n.weight : 0), 0);
   const vitalCoverage: [number, number][] = [];
   const coverage: [number, number][] = [];
-  // One column a use and a set of companions bought with it.
   const columnsOf = new Map<Use, number[]>();
-  bench.needs.forEach((need, n) => {
-    const own = usesOfNeed.get(n) ?? [];
+  needs.forEach((need, n) => {
     const filled: [number, number][] = [];
     const met: [number, number][] = [];
     const gated = new Map<string, [number, number][]>();
-    for (const use of own) {
+    for (const use of stocks.usesOfNeed.get(n) ?? []) {
       const columns: number[] = [];
       for (const bought of subsets(use.lacking.filter((x) => present.has(x)))) {
-        const f = use.f / 2 ** (use.lacking.length - bought.length);
+        const f = use.f * companionFactor(use.lacking.length - bought.length);
         const column = addColumn(model, { upper: need.required });
         columns.push(column);
         filled.push([column, 1]);
@@ -156,11 +232,8 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
         const points = (100 * need.weight * f) / need.required;
         coverage.push([column, points / totalWeight]);
         if (need.tier === "vital") vitalCoverage.push([column, points / vitalWeight]);
-        for (const companion of bought) {
-          const row = gated.get(companion) ?? [];
-          row.push([column, 1]);
-          gated.set(companion, row);
-        }
+        for (const companion of bought)
+          gated.set(companion, [...(gated.get(companion) ?? []), [column, 1]]);
       }
       columnsOf.set(use, columns);
     }
@@ -168,17 +241,30 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
     for (const [companion, entries] of gated)
       addRow(model, { upper: 0, entries: [...entries, [present.get(companion)!, -need.required]] });
     if (options.vitalInFull && need.tier === "vital")
-      addRow(model, { lower: need.required - 1e-7 * need.required, entries: met });
+      addRow(model, { lower: need.required * (1 - FULL_SLACK), entries: met });
   });
+  return { columnsOf, vitalCoverage, coverage };
+}
 
-  for (const members of stocks.values()) {
-    const own = byStock.get(members[0]!)!;
+/** Full is full but for the solver's own tolerance. */
+const FULL_SLACK = 1e-7;
+
+/** No more is shared out of a stock than its lines hold and its products bring. */
+function supplyRows(
+  model: LinearModel,
+  c: Candidates,
+  stocks: Stocks,
+  { columnsOf }: Shared,
+  packs: readonly number[],
+  left: PlanModel["left"],
+): void {
+  for (const members of stocks.members) {
     let stock = 0;
     const changes: [number, number][] = [];
     for (const l of members) {
-      if (isProduct(l)) changes.push([packs[l - firstProduct]!, -supply[l]!]);
+      if (isProduct(c, l)) changes.push([packs[l - c.firstProduct]!, -c.supply[l]!]);
       else {
-        stock += supply[l]!;
+        stock += c.supply[l]!;
         const at = left[l];
         if (at) changes.push([at.column, at.portions.step]);
       }
@@ -189,6 +275,8 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
         upper: stock * per,
         entries: [...entries, ...known.map(([x, v]) => [x, v * per] as const)],
       });
+    const own = stocks.usesOfStock.get(members[0]!)!;
+    // A tool serves every need at once, whatever else it serves.
     if (own[0]!.tool)
       for (const u of own)
         limit(
@@ -201,54 +289,46 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
         1,
       );
   }
-
-  fullBeforeVital(model, c, stockUses, byStock, usesOfNeed, columnsOf);
-
-  const price: Entries = packs.flatMap((x, k) =>
-    x < 0 ? [] : [[x, minorPrice(products[k]!)] as const],
-  );
-  const mass: Entries = packs.flatMap((x, k) =>
-    x < 0 ? [] : [[x, products[k]!.massG ?? 0] as const],
-  );
-  const bulk: Entries = packs.flatMap((x, k) =>
-    x < 0 ? [] : [[x, products[k]!.bulkMl ?? 0] as const],
-  );
-  if (limits.budget !== null)
-    addRow(model, { upper: toMinor(limits.budget, c.currency), entries: price });
-  carried(
-    limits.massG,
-    mass,
-    (l) => lineLoad(l.line, l.type).massG,
-    bench.audit.kit.container?.massG ?? 0,
-  );
-  carried(limits.volumeMl, bulk, (l) => lineLoad(l.line, l.type).volumeMl, 0);
-
-  /** What is carried in the end stays under a limit; lines that serve nothing are out already. */
-  function carried(
-    limit: number | null,
-    bought: Entries,
-    of: (l: Candidates["bench"]["lines"][number]) => number,
-    bag: number,
-  ) {
-    if (limit === null) return;
-    let kept = bag;
-    bench.lines.forEach((l, i) => {
-      if (i >= firstProduct || (!carriedUses.has(i) && !options.keep.has(l.line.id))) return;
-      kept += of(l);
-    });
-    addRow(model, { upper: limit - kept, entries: [...bought, ...leaving(of, -1)] });
-  }
-
-  /** What one step of each line that stays at home takes away. */
-  function leaving(of: (l: Candidates["bench"]["lines"][number]) => number, sign: 1 | -1): Entries {
-    return left.flatMap((at, i) =>
-      at ? [[at.column, (sign * of(bench.lines[i]!)) / at.portions.steps] as const] : [],
-    );
-  }
-
-  const leftMass = leaving((l) => lineLoad(l.line, l.type).massG, 1);
-  return { model, packs, left, vitalCoverage, coverage, price, mass, leftMass };
 }
+
+const perPack = (packs: readonly number[], of: (k: number) => number): Entries =>
+  packs.flatMap((x, k) => (x < 0 ? [] : [[x, of(k)] as const]));
+
+type BenchLine = Candidates["bench"]["lines"][number];
+const massOf = (l: BenchLine) => lineLoad(l.line, l.type).massG;
+const bulkOf = (l: BenchLine) => lineLoad(l.line, l.type).volumeMl;
+
+interface CarriedLoad {
+  readonly c: Candidates;
+  readonly left: PlanModel["left"];
+  readonly keep: ReadonlySet<string>;
+  readonly of: (l: BenchLine) => number;
+}
+
+/** What is carried in the end stays under a limit; lines that serve nothing are out already. */
+function carriedRow(
+  model: LinearModel,
+  limit: number | null,
+  bought: Entries,
+  bag: number,
+  load: CarriedLoad,
+): void {
+  if (limit === null) return;
+  const { c, keep, of } = load;
+  const serves = new Set(c.uses.map((u) => u.line));
+  const kept = c.bench.lines.reduce(
+    (sum, l, i) =>
+      i < c.firstProduct && (serves.has(i) || keep.has(l.line.id)) ? sum + of(l) : sum,
+    bag,
+  );
+  addRow(model, { upper: limit - kept, entries: [...bought, ...leaving(load, -1)] });
+}
+
+/** What one step of each line that stays at home takes away. */
+const leaving = ({ c, left, of }: CarriedLoad, sign: 1 | -1): Entries =>
+  left.flatMap((at, i) =>
+    at ? [[at.column, (sign * of(c.bench.lines[i]!)) / at.portions.steps] as const] : [],
+  );
 
 /**
  * The audit gives a line to the need where it counts most. A use for a vital need is allowed only
@@ -257,30 +337,31 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
 function fullBeforeVital(
   model: LinearModel,
   c: Candidates,
-  uses: readonly Use[],
-  byLine: ReadonlyMap<number, readonly Use[]>,
-  byNeed: ReadonlyMap<number, readonly Use[]>,
-  columnsOf: ReadonlyMap<Use, readonly number[]>,
+  { uses, usesOfStock, usesOfNeed }: Stocks,
+  { columnsOf }: Shared,
 ): void {
   const needs = c.bench.needs;
   const worth = (u: Use) => (needs[u.need]!.weight / needs[u.need]!.required) * u.f * u.yield;
   const full = new Map<string, number>();
   /** 1 only when the need is full of what does it at least so well. */
   const fullColumn = (m: number, f: number): number => {
-    const good = (byNeed.get(m) ?? []).filter((u) => atLeast(u.f, f));
+    const good = (usesOfNeed.get(m) ?? []).filter((u) => atLeast(u.f, f));
     const key = `${m} ${good.map((u) => u.line).join(" ")}`;
     let column = full.get(key);
     if (column === undefined) {
       column = addColumn(model, { upper: 1, integer: true });
       full.set(key, column);
       const filled = good.flatMap((u) => columnsOf.get(u)!.map((x) => [x, 1] as const));
-      addRow(model, { lower: 0, entries: [...filled, [column, -needs[m]!.required * (1 - 1e-7)]] });
+      addRow(model, {
+        lower: 0,
+        entries: [...filled, [column, -needs[m]!.required * (1 - FULL_SLACK)]],
+      });
     }
     return column;
   };
   for (const use of uses) {
     if (use.tool || needs[use.need]!.tier !== "vital") continue;
-    for (const other of byLine.get(use.line)!) {
+    for (const other of usesOfStock.get(use.line)!) {
       if (other.need === use.need) continue;
       // Of equal worth, the need that stands first in the list is served first.
       const tie = Math.abs(worth(other) - worth(use)) <= worth(use) * SHARE_TOLERANCE;

@@ -25,7 +25,7 @@ export type PriceChange =
   | { readonly code: "lead"; readonly id: string; readonly from: number; readonly to: number };
 
 /** Earlier prices kept with a product. */
-export const MOST_HISTORY = 60;
+const MOST_HISTORY = 60;
 
 /** A product at another price, its last one kept in its history with the day it was of. */
 export function repriced(product: Product, amount: number, today: string): Product {

@@ -1,7 +1,7 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { Skill } from "../model/itemType.ts";
 import type { AuditFile } from "../model/auditFile.ts";
-import type { Limits } from "./planModel.ts";
+import type { Limits } from "./limits.ts";
 import type { PriceBook } from "../model/priceBook.ts";
 
 /** `cheapest`: least price that reaches the target. `best`: most for the limits. */

@@ -5,7 +5,7 @@ import { mayPropose } from "./mayPropose.ts";
 import type { PriceBook, Product } from "../model/priceBook.ts";
 
 /** One thing to buy: packs and what they come to, with what may stand in when it is out of stock. */
-export interface ShoppingLine {
+interface ShoppingLine {
   readonly product: Product;
   readonly packs: number;
   readonly pieces: number;
@@ -77,7 +77,7 @@ export function alternates(product: Product, book: PriceBook, typeOf: TypeLookup
 }
 
 /** Columns of a shopping list as a table. */
-export const SHOPPING_COLUMNS = [
+const SHOPPING_COLUMNS = [
   "source",
   "product",
   "packs",

@@ -18,7 +18,7 @@ export type Progress = (step: {
 }) => void;
 
 /** A minute is longer than anybody waits; the usual plan takes about a second. */
-export const TIME_LIMIT_S = 60;
+const TIME_LIMIT_S = 60;
 
 type Entries = PlanModel["price"];
 export interface Stages {

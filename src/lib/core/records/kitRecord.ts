@@ -8,7 +8,7 @@ import { listSchema, type ReferenceList } from "../model/list.ts";
 import { recordBase, recordId, versionAfter, type Migration, type OldRecord } from "./record.ts";
 
 /** A verdict that a person gave, with the reason; the rules only propose. */
-export const verdictSchema = z.strictObject({
+const verdictSchema = z.strictObject({
   verdict: z.enum(["keep", "watch", "top-up", "replace", "move", "drop", "trained-hand"]),
   why: z.string().max(2000).optional(),
   /** What the rules proposed when it was given. */
@@ -19,7 +19,7 @@ export const verdictSchema = z.strictObject({
 export type Verdict = z.infer<typeof verdictSchema>;
 
 /** The question last put to the planner, with its wishes. */
-export const planQuestionSchema = z.strictObject({
+const planQuestionSchema = z.strictObject({
   question: z.enum(["cheapest", "best"]),
   budget: z.number().min(0).nullable(),
   /** Coverage to reach instead of the grade Ready, 0–1. */

@@ -11,7 +11,7 @@ export const priceBookRecordSchema = z.strictObject({
 export type PriceBookRecord = z.infer<typeof priceBookRecordSchema>;
 
 export const PRICE_BOOK_MIGRATIONS: readonly Migration[] = [];
-export const OWN_PRICE_BOOK = "priceBook:own";
+const OWN_PRICE_BOOK = "priceBook:own";
 
 export const priceBookRecord = (book: PriceBook): PriceBookRecord => ({
   kind: "priceBook",

@@ -18,9 +18,9 @@ export interface AskedNeed {
 }
 
 /** Planning weights of the tiers: one vital need outweighs a core and a useful one together. */
-export const TIER_WEIGHT: Record<Tier, number> = { vital: 5, core: 3, useful: 1 };
+const TIER_WEIGHT: Record<Tier, number> = { vital: 5, core: 3, useful: 1 };
 /** What a led emphasis multiplies its categories by. */
-export const EMPHASIS_FACTOR = 2;
+const EMPHASIS_FACTOR = 2;
 const LED: Record<Schools["emphasis"], ReadonlySet<Category>> = {
   balanced: new Set(),
   "severity-led": new Set(["severe-bleeding", "airway-chest", "resuscitation"]),

@@ -11,7 +11,7 @@ export interface FieldChange {
   readonly direction: Direction;
 }
 
-export interface NeedChange {
+interface NeedChange {
   readonly a: Need;
   readonly b: Need;
   readonly changes: readonly FieldChange[];

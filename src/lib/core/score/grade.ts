@@ -3,7 +3,7 @@ import type { AskedNeed } from "../reference/asked.ts";
 import type { Thresholds } from "../model/houseRules.ts";
 import type { SiftedNeed } from "../sieve/sift.ts";
 
-export const GRADES = ["Not ready", "Partial", "Nearly", "Ready"] as const;
+const GRADES = ["Not ready", "Partial", "Nearly", "Ready"] as const;
 export type Grade = (typeof GRADES)[number];
 
 /** What keeps the kit from the next better grade. `none`: it is Ready. */

@@ -4,7 +4,7 @@ import { piecesOf } from "../sieve/measure.ts";
 import type { SiftedNeed } from "../sieve/sift.ts";
 
 /** Weight of a line that serves no need in the mean: it still tells of the maker's care. */
-export const WEIGHT_OF_NO_NEED = 1;
+const WEIGHT_OF_NO_NEED = 1;
 
 /**
  * Quality of the kit, 0–100: mean over its inspected lines with pieces, weighted by the summed

@@ -9,8 +9,8 @@ import type { Schools } from "../model/houseRules.ts";
 /** Mesh 5, Fresh. */
 
 /** Comfort items count half for a year past their date under the tiered school. */
-export const TIERED_FACTOR = 0.5;
-export const TIERED_MONTHS = 12;
+const TIERED_FACTOR = 0.5;
+const TIERED_MONTHS = 12;
 
 const NEVER_PAST_CATEGORIES: ReadonlySet<Category> = new Set([
   "severe-bleeding",
@@ -47,7 +47,7 @@ export function freshFactor(
 }
 
 /** Sterile, life-saving, eye, allergy and antibiotic items never count past their date. */
-export function neverPast(type: ItemType, catalogue: Catalogue): boolean {
+function neverPast(type: ItemType, catalogue: Catalogue): boolean {
   return (
     type.sterile ||
     type.functions.some((c) => {

@@ -17,11 +17,15 @@ export const REACH_S: Record<NonNullable<Line["location"]>, number> = {
 /** What is left of a thing that comes too late. */
 const LATE: Record<Tier, number> = { vital: 0.5, core: 0.8, useful: 0.8 };
 /** An unlabelled medicine, or a thing a stranger cannot find; once even if both. */
-export const HARD_TO_FIND = 0.5;
+const HARD_TO_FIND = 0.5;
 
 /** Seconds until in hand: stopwatch, or by place; null: not known. */
 export const reachOf = (line: Line): number | null =>
   line.reachS ?? (line.location ? REACH_S[line.location] : null);
+
+/** A medicine without its name, or a thing that a stranger does not find. */
+export const isHidden = (line: Line, type: Pick<ItemType, "medicine"> | null): boolean =>
+  (line.labelled === false && type?.medicine === true) || line.findable === false;
 
 export interface HandyFactor {
   /** As known, the reach taken as passing where it is not known. */
@@ -38,8 +42,7 @@ export function handyFactor(
   access: Need["access"],
   tier: Tier,
 ): HandyFactor {
-  const hidden = (line.labelled === false && type.medicine) || line.findable === false;
-  const found = hidden ? HARD_TO_FIND : 1;
+  const found = isHidden(line, type) ? HARD_TO_FIND : 1;
   if (access === undefined || access === "any")
     return { factor: found, worst: found, unchecked: false };
   const reach = reachOf(line);

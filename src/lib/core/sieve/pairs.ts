@@ -8,7 +8,7 @@ import { soundFactor } from "./sound.ts";
 import { usableFactor } from "./usable.ts";
 
 /** What is known of a line, whichever need looks at it. null factors are unchecked. */
-export interface LineFacts {
+interface LineFacts {
   readonly pieces: number;
   readonly counted: boolean;
   readonly measure: Measure;
@@ -29,7 +29,7 @@ export interface Pair {
 }
 
 /** Lines that do a companion function, by function id. */
-export type CompanionLines = ReadonlyMap<string, readonly number[]>;
+type CompanionLines = ReadonlyMap<string, readonly number[]>;
 
 export interface Pairing {
   readonly facts: readonly LineFacts[];

@@ -8,14 +8,14 @@ import { extentOf } from "./measure.ts";
 /** Mesh 2, Real: credit × spec × companions. */
 
 /** A thing that is not sterile where sterile is asked does under a third of the job. */
-export const NOT_STERILE = 0.3;
+const NOT_STERILE = 0.3;
 /** Each missing companion halves. */
 const COMPANION_MISSING = 0.5;
 /** What is left of a thing without so many of its companions. */
 export const companionFactor = (missing: number): number => COMPANION_MISSING ** missing;
 
 /** What decided a credit: the catalogue, the need's own entry, or a house rule. */
-export type CreditSource = "catalogue" | "accept" | "devices" | "improvised" | "cutting" | "none";
+type CreditSource = "catalogue" | "accept" | "devices" | "improvised" | "cutting" | "none";
 export interface EffectiveCredit {
   readonly credit: number;
   /** Units of the function per unit of measure. */

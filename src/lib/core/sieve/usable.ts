@@ -5,7 +5,7 @@ import type { Schools } from "../model/houseRules.ts";
 /** Mesh 7, Usable. */
 
 /** Carried 'for a trained hand' who may come by. */
-export const FOR_A_TRAINED_HAND = 0.5;
+const FOR_A_TRAINED_HAND = 0.5;
 
 /** 0, 0.5 or 1: training asked against the party's, and sensitivities. */
 export function usableFactor(

@@ -2,9 +2,39 @@ import type { Brief } from "../model/brief.ts";
 import type { Need } from "../model/list.ts";
 import { requiredQuantity } from "../reference/quantity.ts";
 
+/** What a step works out, or an assumption takes. */
+export type StepCode =
+  | "limb-length"
+  | "turns"
+  | "used"
+  | "bandages-a-limb"
+  | "limbs"
+  | "wounds"
+  | "changes"
+  | "dressings"
+  | "tape-a-dressing"
+  | "tape-used"
+  | "ml-a-wound"
+  | "ml"
+  | "person-days"
+  | "doses-a-day"
+  | "doses"
+  | "height"
+  | "height-assumed"
+  | "girth"
+  | "girth-assumed"
+  | "overlap"
+  | "no-stretch"
+  | "every"
+  | "strips"
+  | "overhang"
+  | "ml-a-cm"
+  | "share"
+  | "label-most";
+
 /** One line of a sum: a code for its words, and its value. Lengths mm, volumes ml, shares 0–1. */
 export interface SumStep {
-  readonly code: string;
+  readonly code: StepCode;
   readonly value: number;
 }
 

@@ -2,9 +2,9 @@ import { redressings } from "../reference/quantity.ts";
 import { sumOf, type Sum, type SumBrief } from "./sum.ts";
 
 /** One strip along each side of the pad. */
-export const STRIPS = 4;
+const STRIPS = 4;
 /** What a strip reaches beyond the pad, both ends together. */
-export const OVERHANG_MM = 50;
+const OVERHANG_MM = 50;
 
 export interface TapeInput {
   readonly wounds: number;

@@ -5,14 +5,14 @@ import { sumOf, type Sum, type SumBrief } from "./sum.ts";
  * Build from height. Planning figures of our own from common body proportions, for want of a tape
  * measure: length wrapped (ankle to groin, wrist to armpit) and mean girth, as shares of the height.
  */
-export const LIMBS = {
+const LIMBS = {
   leg: { length: 0.47, girth: 0.23 },
   arm: { length: 0.33, girth: 0.15 },
 } as const;
 export type Limb = keyof typeof LIMBS;
 
 /** A tall grown-up, where the brief does not say: better one bandage too many. */
-export const TALL_CM = 190;
+const TALL_CM = 190;
 
 export interface WrapsInput {
   readonly limb: Limb;

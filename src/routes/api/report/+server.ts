@@ -9,7 +9,7 @@ import { toHtml } from "$lib/report/toHtml.ts";
 import { toMarkdown } from "$lib/report/toMarkdown.ts";
 import { toPdf } from "$lib/report/toPdf.ts";
 import { refuse, serverToday, withJson } from "$lib/server/api.ts";
-import { makePdf } from "$lib/server/makePdf.ts";
+import { makePdf } from "$lib/report/nodePdf.ts";
 
 const formSchema = z.object({ to: z.enum(["pdf", "html", "md"]).default("pdf") });
 /** A report of more lines is not read by anyone, and would hold the server. */

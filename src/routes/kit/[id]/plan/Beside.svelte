@@ -4,7 +4,7 @@
   import type { PlanRequest } from "$lib/core/plan/request.ts";
   import { auditOf } from "$lib/core/records/auditOf.ts";
   import { kitLoad } from "$lib/core/bag/load.ts";
-  import { NO_LIMITS } from "$lib/core/plan/planModel.ts";
+  import { NO_LIMITS } from "$lib/core/plan/limits.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import { grams, money, percent } from "$lib/words/sentences.ts";
