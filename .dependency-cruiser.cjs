@@ -28,7 +28,12 @@ module.exports = {
       from: { path: "^src/lib/core/" },
       to: { circular: true, path: "^src/lib/core/" },
     },
-    only("core-alone", core, [], "The core imports nothing of the project: no data, screen, words."),
+    only(
+      "core-alone",
+      core,
+      [],
+      "The core imports nothing of the project: no data, screen, words.",
+    ),
     {
       name: "core-pure",
       severity: "error",
@@ -59,6 +64,9 @@ module.exports = {
     tsPreCompilationDeps: true,
     includeOnly: "^src/",
     exclude: { path: "\\.svelte-kit" },
-    enhancedResolveOptions: { extensions: [".ts", ".js", ".svelte"], conditionNames: ["import", "svelte"] },
+    enhancedResolveOptions: {
+      extensions: [".ts", ".js", ".svelte"],
+      conditionNames: ["import", "svelte"],
+    },
   },
 };

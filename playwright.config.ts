@@ -5,7 +5,8 @@ export default defineConfig({
   testDir: "tests/e2e",
   timeout: 90_000,
   expect: { timeout: 30_000 },
-  workers: 1,
+  // Two cores: one window each. Tests of one file go one after another.
+  workers: 2,
   reporter: [["list"], ["json", { outputFile: ".tmp/e2e.json" }]],
   outputDir: ".tmp/e2e",
   use: {

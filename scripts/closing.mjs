@@ -9,13 +9,14 @@ const read = (path) => {
   }
 };
 const steps = Number(process.argv[2] ?? "0");
-const unit = read(".tmp/unit.json");
+const suites = [read(".tmp/unit.json"), read(".tmp/state.json")];
 const e2e = read(".tmp/e2e.json")?.stats;
-const passed = (unit?.passes ?? 0) + (e2e?.expected ?? 0);
-const missing = (unit === null ? 1 : 0) + (e2e === undefined ? 1 : 0);
+const sum = (of) => suites.reduce((n, s) => n + (s?.[of] ?? 0), 0);
+const passed = sum("passes") + (e2e?.expected ?? 0);
+const missing = suites.filter((s) => s === null).length + (e2e === undefined ? 1 : 0);
 const failed = Math.max(
   steps,
-  (unit?.failures ?? 0) + (e2e?.unexpected ?? 0) + (e2e?.flaky ?? 0) + missing,
+  sum("failures") + (e2e?.unexpected ?? 0) + (e2e?.flaky ?? 0) + missing,
 );
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exitCode = failed > 0 ? 1 : 0;

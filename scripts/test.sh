@@ -1,18 +1,31 @@
 #!/usr/bin/env bash
-# Lint, licences, types, unit and property tests, build, end-to-end tests; closes on one line.
+# Lint, licences, types, unit and state tests, build, end-to-end tests; closes on one line.
+# What only reads runs beside the unit tests: two cores, two lanes.
 set -uo pipefail
 cd "$(dirname "$0")/.."
 mkdir -p .tmp
+rm -f .tmp/unit.json .tmp/state.json .tmp/e2e.json
 failed=0
 step() {
   echo "== $1"
   shift
+  local begun=$SECONDS
   "$@" || { failed=$((failed + 1)); echo "FAILED: $*" >&2; }
+  echo "   ($((SECONDS - begun)) s)"
 }
-step "lint" npm run --silent lint
-step "licences" npm run --silent licences
-step "types" npm run --silent types
-step "unit and property tests" npm run --silent unit -- --reporter-option output=.tmp/unit.json --reporter scripts/bothReporter.cjs
+npx svelte-kit sync
+(
+  step "lint, layers, unused code" npm run --silent lint
+  step "licences" npm run --silent licences
+  step "types" npm run --silent types
+  exit "$failed"
+) >.tmp/lint.log 2>&1 &
+lint=$!
+reporter=(--reporter scripts/bothReporter.cjs --reporter-option)
+step "unit and property tests" npm run --silent unit -- "${reporter[@]}" output=.tmp/unit.json
+step "state tests" npm run --silent state -- "${reporter[@]}" output=.tmp/state.json
 step "build" npm run --silent build
+wait "$lint" || failed=$((failed + 1))
+cat .tmp/lint.log
 step "end-to-end tests" npx playwright test
 node scripts/closing.mjs "$failed"

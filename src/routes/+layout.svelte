@@ -4,6 +4,7 @@
   import { goto } from "$app/navigation";
   import { page } from "$app/state";
   import ColumnMap from "$lib/ui/ColumnMap.svelte";
+  import { shortcuts, typing } from "$lib/ui/keys.ts";
   import DropAnywhere from "$lib/ui/DropAnywhere.svelte";
   import Message from "$lib/ui/Message.svelte";
   import Palette from "$lib/ui/Palette.svelte";
@@ -19,25 +20,18 @@
       await goto("/kit/demo-crew-box/sieve");
   });
 
-  const typing = (e: KeyboardEvent) =>
-    e.target instanceof HTMLElement &&
-    e.target.closest("input, textarea, select, [contenteditable]") !== null;
-
-  function onKey(e: KeyboardEvent) {
-    const command = e.ctrlKey || e.metaKey;
-    const key = e.key.toLowerCase();
-    if (command && key === "k") {
-      e.preventDefault();
-      palette = !palette;
-    } else if (command && key === "z" && !typing(e)) {
-      e.preventDefault();
-      if (e.shiftKey) workspace.redo();
-      else workspace.undo();
-    } else if (command && key === "y" && !typing(e)) {
-      e.preventDefault();
-      workspace.redo();
-    }
-  }
+  const unlessTyping = (run: () => void) => (e: KeyboardEvent) => {
+    // A field has an undo of its own.
+    if (typing(e)) return false;
+    run();
+    return true;
+  };
+  const onKey = shortcuts({
+    "$mod+k": () => (palette = !palette),
+    "$mod+z": unlessTyping(() => workspace.undo()),
+    "$mod+Shift+z": unlessTyping(() => workspace.redo()),
+    "$mod+y": unlessTyping(() => workspace.redo()),
+  });
 </script>
 
 <svelte:window

@@ -1,5 +1,39 @@
 import AxeBuilder from "@axe-core/playwright";
-import { expect, test } from "@playwright/test";
+import { expect, test, type Page } from "@playwright/test";
+
+const stage = (s: string) => `/kit/demo-crew-box/${s}`;
+
+/** The pages beside a kit's own, with a list and a set made for the look. */
+async function shelfPages(page: Page): Promise<string[]> {
+  await page.goto("/lists");
+  await page.getByRole("button", { name: "Copy Personal day kit to edit" }).click();
+  await page.waitForURL(/\/lists\/.+/);
+  await expect(page.getByLabel("Title")).toHaveValue(/our own/);
+  const ownList = new URL(page.url()).pathname;
+  await page.goto("/compare");
+  await expect(page.getByTestId("comparison").locator("tbody tr")).toHaveCount(3);
+  await page.getByRole("button", { name: /judge as a set/ }).click();
+  await expect(page.getByTestId("set-grade")).toBeVisible();
+  await expect(page.getByTestId("save-state").first()).toContainText(/^Saved/);
+  const ownSet = new URL(page.url()).pathname;
+  return ["/", "/compare", ownSet, "/lists", ownList, "/settings", "/prices"];
+}
+
+async function looksRight(page: Page, at: string, name: string): Promise<void> {
+  await page.goto(at);
+  await expect(page.locator("h1").first()).toBeVisible();
+  if (at.endsWith("plan"))
+    await expect(page.getByTestId("plan-result")).toBeVisible({ timeout: 60_000 });
+  const found = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa"]).analyze();
+  const faults = found.violations.map(
+    (v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(" | ")}`,
+  );
+  expect(faults, name).toEqual([]);
+  const sideways = await page.evaluate(
+    () => document.documentElement.scrollWidth - window.innerWidth,
+  );
+  expect(sideways, name).toBeLessThanOrEqual(0);
+}
 
 test("a first visit opens on the demo, once, and never over a user's own data", async ({
   page,
@@ -17,68 +51,26 @@ test("a first visit opens on the demo, once, and never over a user's own data", 
   await expect(page.getByRole("link", { name: "Tallowmere Crew Box" })).toHaveCount(0);
 });
 
-test("every stage is free of accessibility faults, light and dark, wide and narrow, and nothing scrolls sideways", async ({
-  page,
-}) => {
-  test.setTimeout(600_000);
-  await page.goto("/");
-  await expect(page).toHaveURL(/demo-crew-box/);
-  await page.goto("/lists");
-  await page.getByRole("button", { name: "Copy Personal day kit to edit" }).click();
-  await page.waitForURL(/\/lists\/.+/);
-  await expect(page.getByLabel("Title")).toHaveValue(/our own/);
-  const ownList = new URL(page.url()).pathname;
-  await page.goto("/compare");
-  await expect(page.getByTestId("comparison").locator("tbody tr")).toHaveCount(3);
-  await page.getByRole("button", { name: /judge as a set/ }).click();
-  await expect(page.getByTestId("set-grade")).toBeVisible();
-  await expect(page.getByTestId("save-state").first()).toContainText(/^Saved/);
-  const ownSet = new URL(page.url()).pathname;
-  for (const [theme, width] of [
-    ["light", 1280],
-    ["dark", 390],
-  ] as const) {
-    await page.evaluate((t) => localStorage.setItem("wide-sieve.theme", t), theme);
-    await page.setViewportSize({ width, height: 800 });
-    for (const at of [
-      "/",
-      "/compare",
-      ownSet,
-      "/lists",
-      ownList,
-      "/settings",
-      "/prices",
-      ...[
-        "brief",
-        "unpack",
-        "bench",
-        "sieve",
-        "plan",
-        "log",
-        "report",
-        "labels",
-        "second",
-        "calendar",
-      ].map((s) => `/kit/demo-crew-box/${s}`),
-    ]) {
-      await page.goto(at);
-      await expect(page.locator("h1").first()).toBeVisible();
-      if (at.endsWith("plan"))
-        await expect(page.getByTestId("plan-result")).toBeVisible({ timeout: 60_000 });
-      const found = await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa"]).analyze();
-      expect(
-        found.violations.map(
-          (v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(" | ")}`,
-        ),
-        `${at} ${theme} ${width}`,
-      ).toEqual([]);
-      const sideways = await page.evaluate(
-        () => document.documentElement.scrollWidth - window.innerWidth,
-      );
-      expect(sideways, `${at} ${width}`).toBeLessThanOrEqual(0);
-    }
-  }
-});
+for (const [theme, width] of [
+  ["light", 1280],
+  ["dark", 390],
+] as const)
+  for (const [part, places] of [
+    ["the shelf's pages", shelfPages],
+    ["the first stages", ["brief", "unpack", "bench", "sieve", "plan"].map(stage)],
+    ["the other stages", ["log", "report", "labels", "second", "calendar"].map(stage)],
+  ] as const)
+    test(`${part} are free of accessibility faults, ${theme}, ${width} px, and nothing scrolls sideways`, async ({
+      page,
+    }) => {
+      test.setTimeout(240_000);
+      await page.goto("/");
+      await expect(page).toHaveURL(/demo-crew-box/);
+      const paths = typeof places === "function" ? await places(page) : places;
+      await page.evaluate((t) => localStorage.setItem("wide-sieve.theme", t), theme);
+      await page.setViewportSize({ width, height: 800 });
+      for (const at of paths) await looksRight(page, at, `${at} ${theme} ${width}`);
+    });
 
 test("the command palette finds a place by name", async ({ page }) => {
   await page.goto("/");

@@ -1,18 +1,22 @@
 import { expect } from "chai";
 import { spawnSync } from "node:child_process";
+import { runCli } from "../../src/cli/run.ts";
 import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 
-const ROOT = new URL("../../", import.meta.url).pathname;
-const run = (args: string[], input?: string) => {
-  const r = spawnSync(process.execPath, ["--import", "tsx", "src/cli/main.ts", ...args], {
-    cwd: ROOT,
-    encoding: "utf8",
-    ...(input === undefined ? {} : { input }),
+/** In this process: starting one for each call took most of the time of these tests. */
+const run = async (args: string[], input = "") => {
+  let out = "";
+  let err = "";
+  const code = await runCli(args, {
+    stdin: () => input,
+    out: (text) => (out += text),
+    err: (text) => (err += text),
   });
-  return { code: r.status, out: r.stdout, err: r.stderr };
+  return { code, out, err };
 };
+const ROOT = new URL("../../", import.meta.url).pathname;
 const AUDIT = "tests/fixtures/audits/worked-example.json";
 const folder = mkdtempSync(join(tmpdir(), "wide-sieve-"));
 const file = (name: string, text: string) => {
@@ -23,8 +27,8 @@ const file = (name: string, text: string) => {
 
 describe("the command line", function () {
   this.timeout(30_000);
-  it("reads a card from standard input, exit 0", () => {
-    const r = run(["read-card", "-"], "- 2 x Triangular bandages\n- 5 gauze swabs");
+  it("reads a card from standard input, exit 0", async () => {
+    const r = await run(["read-card", "-"], "- 2 x Triangular bandages\n- 5 gauze swabs");
     expect(r.code).to.equal(0);
     const { entries } = JSON.parse(r.out);
     expect(entries[0]).to.have.all.keys(
@@ -39,8 +43,8 @@ describe("the command line", function () {
     );
     expect(entries.map((e: { pieces: number }) => e.pieces)).to.deep.equal([2, 5]);
   });
-  it("audits a file: the keys of the format, in the printed form", () => {
-    const r = run(["audit", AUDIT, "--today", "2026-11-25"]);
+  it("audits a file: the keys of the format, in the printed form", async () => {
+    const r = await run(["audit", AUDIT, "--today", "2026-11-25"]);
     const result = JSON.parse(r.out);
     expect(result).to.have.all.keys(
       "coverage",
@@ -57,36 +61,40 @@ describe("the command line", function () {
     );
     expect(result.coverage).to.equal(0.453703704);
   });
-  it("plans, with prices of the user's own", () => {
+  it("plans, with prices of the user's own", async () => {
     const prices = file(
       "prices.csv",
       "title,itemType,price,pack,sizeMm\nTQ,windlass-tourniquet,20,1,\nPads,gauze-pad,4,10,100x100\nRoll,roller-bandage,1,1,75x4000\n",
     );
-    const plan = JSON.parse(run(["plan", AUDIT, "--prices", prices, "--today", "2026-08-01"]).out);
+    const plan = JSON.parse(
+      (await run(["plan", AUDIT, "--prices", prices, "--today", "2026-08-01"])).out,
+    );
     expect(plan.status).to.equal("optimal");
     // The tourniquet and a roll: (5 + 3·0.648 + 3 + 1)/12 = 0.912 is Ready; pads would cost 4 instead of 1.
     expect(plan.totals.price).to.equal(21);
     expect(plan.result.grade).to.equal("Ready");
     const poor = JSON.parse(
-      run(["plan", AUDIT, "--prices", prices, "--budget", "10", "--target", "ready"]).out,
+      (await run(["plan", AUDIT, "--prices", prices, "--budget", "10", "--target", "ready"])).out,
     );
     expect(poor.why).to.deep.equal([{ code: "limit", limit: "budget", allowed: 10, needed: 21 }]);
-    const best = JSON.parse(run(["plan", AUDIT, "--prices", prices, "--budget", "5"]).out);
+    const best = JSON.parse((await run(["plan", AUDIT, "--prices", prices, "--budget", "5"])).out);
     expect(best.totals.price).to.equal(5);
   });
-  it("keeps to wishes, and gives the frontier against budget and mass", () => {
+  it("keeps to wishes, and gives the frontier against budget and mass", async () => {
     const prices = file(
       "wishes.csv",
       "id,title,itemType,price,pack,sizeMm,massG\ntq,TQ,windlass-tourniquet,20,1,,80\nr,Ratchet,ratchet-tourniquet,25,1,,100\nroll,Roll,roller-bandage,1,1,75x4000,15\n",
     );
     const plan = JSON.parse(
-      run([
-        "plan",
-        AUDIT,
-        ...["--prices", prices, "--today", "2026-08-01", "--exclude", "tq", "--sources", "1"],
-        "--frontier",
-        "--changes",
-      ]).out,
+      (
+        await run([
+          "plan",
+          AUDIT,
+          ...["--prices", prices, "--today", "2026-08-01", "--exclude", "tq", "--sources", "1"],
+          "--frontier",
+          "--changes",
+        ])
+      ).out,
     );
     // The roll is the only one of its kind, and so, without the other, is the ratchet.
     expect(plan.changes).to.deep.equal([
@@ -103,20 +111,20 @@ describe("the command line", function () {
     expect(budget.at(-1).coverage).to.be.closeTo(plan.result.coverage, 1e-6);
     for (const p of mass) expect(p.massG).to.be.at.most(p.limit + 1e-6);
   });
-  it("writes a report and schemas", () => {
+  it("writes a report and schemas", async () => {
     const out = join(folder, "r.md");
     expect(
-      run(["report", AUDIT, "--to", "md", "--out", out, "--today", "2026-08-01"]).code,
+      (await run(["report", AUDIT, "--to", "md", "--out", out, "--today", "2026-08-01"])).code,
     ).to.equal(0);
     expect(readFileSync(out, "utf8")).to.match(/^# Worked example\n\n\*\*Not ready, coverage/);
     const pdf = join(folder, "r.pdf");
     expect(
-      run(["report", AUDIT, "--to", "pdf", "--out", pdf, "--today", "2026-08-01"]).code,
+      (await run(["report", AUDIT, "--to", "pdf", "--out", pdf, "--today", "2026-08-01"])).code,
     ).to.equal(0);
     expect(readFileSync(pdf).subarray(0, 5).toString()).to.equal("%PDF-");
-    expect(JSON.parse(run(["schema", "audit"]).out)).to.have.property("properties");
+    expect(JSON.parse((await run(["schema", "audit"])).out)).to.have.property("properties");
   });
-  it("bad input: exit 1, nothing on standard output, and what is wrong where on standard error", () => {
+  it("bad input: exit 1, nothing on standard output, and what is wrong where on standard error", async () => {
     for (const [args, said] of [
       [["audit", file("cut.json", '{"format": "wide-sieve.audit", "ver')], /cut short/],
       [["audit", file("other.json", '{"format": "something"}')], /format: is 'something'/],
@@ -128,19 +136,28 @@ describe("the command line", function () {
         /row 2, price.amount/,
       ],
     ] as [string[], RegExp][]) {
-      const r = run(args);
+      const r = await run(args);
       expect([r.code, r.out], args.join(" ")).to.deep.equal([1, ""]);
       expect(r.err).to.match(said);
     }
   });
-  it("refuses a kit paid for in another currency than the prices", () => {
+  it("refuses a kit paid for in another currency than the prices", async () => {
     const audit = JSON.parse(readFileSync(join(ROOT, AUDIT), "utf8"));
     audit.kit.price = { amount: 10, currency: "CHF" };
-    expect(run(["plan", file("chf.json", JSON.stringify(audit))]).err).to.match(
+    expect((await run(["plan", file("chf.json", JSON.stringify(audit))])).err).to.match(
       /is CHF, the price book is in EUR/,
     );
   });
-  it("wrong words: exit 2 and the usage", () => {
+  it("runs as a program of its own: what is printed and the exit code are the same", () => {
+    const cli = ["--import", "tsx", "src/cli/main.ts"];
+    const run = (args: string[], input: string) =>
+      spawnSync(process.execPath, [...cli, ...args], { cwd: ROOT, encoding: "utf8", input });
+    const card = run(["read-card", "-"], "- 5 gauze swabs");
+    expect(JSON.parse(card.stdout).entries[0].pieces).to.equal(5);
+    expect([card.status, card.stderr]).to.deep.equal([0, ""]);
+    expect(run(["nothing"], "").status).to.equal(2);
+  });
+  it("wrong words: exit 2 and the usage", async () => {
     for (const args of [
       [],
       ["frobnicate"],
@@ -152,7 +169,7 @@ describe("the command line", function () {
       ["plan", AUDIT, "--course", "wizard=3"],
       ["schema", "x"],
     ]) {
-      const r = run(args);
+      const r = await run(args);
       expect([r.code, r.out], args.join(" ")).to.deep.equal([2, ""]);
       expect(r.err).to.match(/usage:/);
     }

@@ -1,6 +1,6 @@
 import type { Judge, KitRow } from "../core/compare/compareKits.ts";
 import { CATEGORIES } from "../core/model/functionRecord.ts";
-import type { ReadyCost } from "../core/formats/compareTable.ts";
+import type { ReadyCost } from "../core/compare/readyCost.ts";
 import { GENERAL_CAUTION } from "../words/cautions.ts";
 import { CATEGORY_LABEL, MESH_LABEL } from "../words/labels.ts";
 import { day, grams, money, number, percent, percentRange } from "../words/sentences.ts";

@@ -21,11 +21,12 @@ import { demoRecords } from "../data/demo.ts";
 import { SHIPPED_LISTS } from "../data/lists/index.ts";
 import { PRICE_BOOK } from "../data/priceBook.ts";
 import { showBy } from "../words/display.ts";
-import { importedText, noticeText } from "../words/storeTexts.ts";
+import { importedText, noStorageText, noticeText, setAsideText } from "../words/storeTexts.ts";
 import { browserStorage } from "./browserStorage.ts";
 import { newBrief, newKit } from "./newRecords.ts";
 import { newKey } from "./newKey.ts";
 import type { Notice } from "../core/records/notice.ts";
+import type { Storage } from "./storage.ts";
 import { Store, type SaveState, type SetAside } from "./store.ts";
 import { unsavedWords } from "./unsavedWords.ts";
 
@@ -75,13 +76,9 @@ class Workspace {
   #store: Store | null = null;
   #channel: BroadcastChannel | null = null;
 
-  async start(): Promise<void> {
-    if (this.#store) return;
-    showBy(() => ({
-      units: this.settings.units,
-      locale: this.settings.locale || navigator.language || "en-GB",
-    }));
-    const store = new Store(browserStorage(), {
+  /** Opens the records kept in a storage; a test passes one in memory. */
+  async begin(storage: Storage): Promise<Store> {
+    const store = new Store(storage, {
       onChange: () => this.#refresh(),
       onNotice: (n) => this.#notice(n),
       announce: (ids) => this.#channel?.postMessage(ids),
@@ -89,21 +86,25 @@ class Workspace {
       newKey,
     });
     this.#store = store;
-    this.#channel = new BroadcastChannel(CHANNEL);
-    this.#channel.onmessage = (e: MessageEvent<string[]>) => void store.changedElsewhere(e.data);
     try {
       await store.load();
     } catch (error) {
-      this.say(
-        `The browser does not let this page keep data (${(error as Error).message || "no storage"}). You can work, but export before you close.`,
-        true,
-      );
+      this.say(noStorageText((error as Error).message), true);
     }
-    if (store.setAside.length > 0)
-      this.say(
-        `${store.setAside.length} stored ${store.setAside.length === 1 ? "record" : "records"} could not be read. ${store.setAside.length === 1 ? "It is" : "They are"} set aside untouched; export ${store.setAside.length === 1 ? "it" : "them"} from the shelf.`,
-        true,
-      );
+    if (store.setAside.length > 0) this.say(setAsideText(store.setAside.length), true);
+    return store;
+  }
+
+  /** Opens the browser's own storage and keeps in step with its other windows. */
+  async start(): Promise<void> {
+    if (this.#store) return;
+    showBy(() => ({
+      units: this.settings.units,
+      locale: this.settings.locale || navigator.language || "en-GB",
+    }));
+    const store = await this.begin(browserStorage());
+    this.#channel = new BroadcastChannel(CHANNEL);
+    this.#channel.onmessage = (e: MessageEvent<string[]>) => void store.changedElsewhere(e.data);
     const words = unsavedWords(localStorageOrNone(), newKey());
     words.resumeInto(store);
     addEventListener("pagehide", () => words.leave(store));

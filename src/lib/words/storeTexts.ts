@@ -85,3 +85,11 @@ export function importedText(name: string, records: readonly WorkspaceRecord[]):
     ? `Imported from ${name}: ${what}.`
     : `Imported from ${name}: ${what}. Not in use yet, choose on the shelf: ${kinds}.`;
 }
+
+export const noStorageText = (why: string): string =>
+  `The browser does not let this page keep data (${why || "no storage"}). You can work, but export before you close.`;
+
+export const setAsideText = (n: number): string =>
+  n === 1
+    ? "1 stored record could not be read. It is set aside untouched; export it from the shelf."
+    : `${n} stored records could not be read. They are set aside untouched; export them from the shelf.`;

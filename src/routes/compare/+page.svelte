@@ -1,188 +1,40 @@
 <script lang="ts">
-  import type { PriceBook } from "$lib/core/model/priceBook.ts";
-  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { goto } from "$app/navigation";
-  import { onDestroy, untrack } from "svelte";
-  import {
-    judged,
-    type Contender,
-    type Judge,
-    type KitRow,
-  } from "$lib/core/compare/compareKits.ts";
-  import { compareTable, type ReadyCost } from "$lib/core/formats/compareTable.ts";
-  import { auditOf } from "$lib/core/records/auditOf.ts";
+  import { onDestroy } from "svelte";
+  import { compareTable } from "$lib/core/formats/compareTable.ts";
   import { compareMarkdown } from "$lib/report/compareMarkdown.ts";
-  import { newKey } from "$lib/state/newKey.ts";
+  import { CompareState } from "$lib/state/pages/compare.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
-  import { setRecord } from "$lib/core/records/setRecord.ts";
   import { download, fileName, kitPath } from "$lib/ui/files.ts";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import SieveMark from "$lib/ui/SieveMark.svelte";
   import { saveCsv, saveXlsx } from "$lib/ui/tables.ts";
   import { grams, litres, money, number, percentRange } from "$lib/words/sentences.ts";
-  import { CompareRun } from "$lib/workers/compareRun.svelte.ts";
   import ByCategory from "./ByCategory.svelte";
   import BySchool from "./BySchool.svelte";
   import TwoOfThem from "./TwoOfThem.svelte";
-  import { PlanRun } from "$lib/workers/planRun.svelte.ts";
 
-  let left = $state<Record<string, boolean>>({});
-  let judgeId = $state<string | null>(null);
-  const chosen = $derived(workspace.kits.filter((k) => !left[k.id]));
-  const judgeKit = $derived(workspace.kits.find((k) => k.id === judgeId) ?? workspace.kits[0]);
-  const judge = $derived.by((): Judge | null => {
-    const brief = judgeKit && workspace.brief(judgeKit.briefId)?.brief;
-    return judgeKit && brief
-      ? { brief, list: judgeKit.list, houseRules: judgeKit.houseRules }
-      : null;
-  });
-  const contenders = $derived.by((): Contender[] =>
-    chosen.flatMap((k) => {
-      const brief = workspace.brief(k.briefId)?.brief;
-      return brief ? [{ id: k.id, file: auditOf(k, brief, workspace.ownTypes) }] : [];
-    }),
-  );
-
-  let wantSchools = $state(false);
-  const compared = new CompareRun();
-  const rows = $derived(compared.rows);
-  const schools = $derived(compared.schools);
-  $effect(() => {
-    // Runs the worker.
-    if (!judge) return;
-    compared.ask({
-      contenders: $state.snapshot(contenders) as Contender[],
-      judge: $state.snapshot(judge) as Judge,
-      today: workspace.today,
-      book: $state.snapshot(workspace.priceBook) as PriceBook,
-      schools: wantSchools,
-    });
-  });
-  const currency = $derived(workspace.priceBook.currency);
-
-  // Cost to ready, one kit after another; what was asked under another judge is forgotten.
-  const OWN = "build-your-own";
-  let ready = $state.raw<ReadonlyMap<string, ReadyCost | null>>(new Map());
-  let queue = $state<string[]>([]);
-  const planRun = new PlanRun();
-  onDestroy(() => {
-    compared.dispose();
-    planRun.dispose();
-  });
-  $effect(() => {
-    void judge;
-    void contenders;
-    untrack(() => {
-      ready = new Map();
-      stopPlans();
-    });
-  });
-  function workOut() {
-    queue = [...contenders.map((c) => c.id), OWN];
-    nextPlan();
-  }
-  function nextPlan() {
-    const id = queue[0];
-    if (!id || !judge || contenders.length === 0) return;
-    const source = contenders.find((c) => c.id === id)?.file ?? contenders[0]!.file;
-    const file = judged(
-      id === OWN ? { ...source, kit: { name: "", claims: {}, lines: [] } } : source,
-      judge,
-    );
-    planRun.ask(
-      {
-        audit: $state.snapshot(file) as typeof file,
-        catalogue: CATALOGUE,
-        book: workspace.priceBook,
-        question: "cheapest",
-        target: "ready",
-        limits: { budget: null, massG: null, volumeMl: null },
-        keep: [],
-        today: workspace.today,
-      },
-      0,
-    );
-  }
-  $effect(() => {
-    const answer = planRun.result;
-    const failed = planRun.failure;
-    const id = queue[0];
-    if (!id || (!answer && !failed)) return;
-    untrack(() => keepAnswer(id, answer));
-  });
-  function keepAnswer(id: string, answer: typeof planRun.result) {
-    const cost =
-      answer && answer.status !== "infeasible"
-        ? { price: answer.price, massG: answer.carriedMassG }
-        : null;
-    ready = new Map([...ready, [id, cost]]);
-    queue = queue.slice(1);
-    planRun.result = null;
-    nextPlan();
-  }
-  function stopPlans() {
-    queue = [];
-    planRun.stop();
-  }
-  const inAll = (r: KitRow): number | null => {
-    const cost = ready.get(r.id);
-    return cost && r.price !== null && r.currency === currency ? cost.price + r.price : null;
-  };
-  const bestBy = (of: (r: KitRow) => number | null) =>
-    [...rows]
-      .flatMap((r) => {
-        const v = of(r);
-        return v === null ? [] : [{ r, v }];
-      })
-      .sort((x, y) => x.v - y.v)[0];
-  const cheapest = $derived(bestBy(inAll));
-  const lightest = $derived(bestBy((r) => ready.get(r.id)?.massG ?? null));
-  const own = $derived(ready.get(OWN));
-
-  // Sorting
-  const COLUMNS: readonly (readonly [string, string, (r: KitRow) => number | string | null])[] = [
-    ["name", "kit", (r) => r.name],
-    ["coverage", "coverage", (r) => r.coverage],
-    ["price", "price", (r) => r.price],
-    ["mass", "weight", (r) => r.massG],
-    ["volume", "volume", (r) => r.volumeMl],
-    ["quality", "quality", (r) => r.quality],
-    ["serving", "pieces that serve", (r) => (r.pieces > 0 ? r.serving / r.pieces : null)],
-    ["point", "a point costs", (r) => r.pricePerPoint],
-    ["ready", "to make ready", (r) => ready.get(r.id)?.price ?? null],
-    ["all", "ready, in all", inAll],
-  ];
-  let sortBy = $state("coverage");
-  let down = $state(true);
-  const sorted = $derived.by(() => {
-    const of = COLUMNS.find(([id]) => id === sortBy)![2];
-    const sign = down ? -1 : 1;
-    return [...rows].sort((x, y) => {
-      const [p, q] = [of(x), of(y)];
-      // What is not known comes last, whichever way it is sorted.
-      if (p === null || q === null) return p === q ? 0 : p === null ? 1 : -1;
-      return sign * (typeof p === "string" ? p.localeCompare(String(q)) : p - Number(q));
-    });
-  });
-  function sort(id: string) {
-    if (sortBy === id) down = !down;
-    else {
-      sortBy = id;
-      down = id !== "name" && id !== "price" && id !== "mass";
-    }
-  }
+  const compare = new CompareState();
+  const sorted = $derived(compare.sorted);
+  const ready = $derived(compare.ready);
+  const cheapest = $derived(compare.cheapest);
+  const lightest = $derived(compare.lightest);
+  const own = $derived(compare.own);
+  const currency = $derived(compare.currency);
+  const plans = $derived(compare.contenders.length + 1);
+  const planned = $derived(plans - compare.queue.length);
   const table = $derived(compareTable(sorted, ready));
   const TITLE = "Kits side by side";
+
+  // The workers follow what is asked.
+  $effect(() => compare.askRows());
+  $effect(() => compare.forgetPlans());
+  $effect(() => compare.takeAnswer());
+  onDestroy(() => compare.dispose());
+
   function asSet() {
-    if (!judgeKit) return;
-    const title = chosen
-      .map((k) => k.kit.name)
-      .join(" + ")
-      .slice(0, 300);
-    const members = chosen.map((k) => ({ kit: k.id, count: 1 }));
-    const key = newKey();
-    workspace.edit("make a set", [setRecord(key, { title, judgedBy: judgeKit.id, members })]);
-    void goto(`/sets/${key}`);
+    const key = compare.makeSet();
+    if (key) void goto(`/sets/${key}`);
   }
 </script>
 
@@ -200,10 +52,10 @@
         <div class="mt-1 flex flex-wrap gap-2">
           {#each workspace.kits as k (k.id)}
             <button
-              class="btn min-h-10 px-3 py-1 {left[k.id] ? '' : 'btn-on'}"
-              aria-pressed={!left[k.id]}
-              onclick={() => (left = { ...left, [k.id]: !left[k.id] })}
-              >{left[k.id] ? "" : "✓ "}{k.kit.name}</button
+              class="btn min-h-10 px-3 py-1 {compare.left[k.id] ? '' : 'btn-on'}"
+              aria-pressed={!compare.left[k.id]}
+              onclick={() => (compare.left = { ...compare.left, [k.id]: !compare.left[k.id] })}
+              >{compare.left[k.id] ? "" : "✓ "}{k.kit.name}</button
             >
           {/each}
         </div>
@@ -211,8 +63,8 @@
       <label class="flex flex-col gap-1"
         ><span class="font-semibold">Judged as</span><select
           class="field"
-          value={judgeKit?.id}
-          onchange={(e) => (judgeId = e.currentTarget.value)}
+          value={compare.judgeKit?.id}
+          onchange={(e) => (compare.judgeId = e.currentTarget.value)}
         >
           {#each workspace.kits as k (k.id)}
             {@const brief = workspace.brief(k.briefId)?.brief}
@@ -224,32 +76,35 @@
       >
     </div>
 
-    {#if rows.length > 0}
+    {#if compare.compared.failure}
+      <p class="noted mt-4" role="alert">
+        The comparison could not be made: {compare.compared.failure}. Choose the kits again.
+      </p>
+    {/if}
+    {#if sorted.length > 0}
       <div class="mt-4 flex flex-wrap items-center gap-3">
-        {#if queue.length > 0}
-          <span aria-live="polite"
-            >Working out what it takes: {contenders.length + 1 - queue.length} of {contenders.length +
-              1}</span
-          >
-          <progress max={contenders.length + 1} value={contenders.length + 1 - queue.length}
-          ></progress>
-          <button class="btn" onclick={stopPlans}>Stop</button>
+        {#if compare.queue.length > 0}
+          <span aria-live="polite">Working out what it takes: {planned} of {plans}</span>
+          <progress max={plans} value={planned}></progress>
+          <button class="btn" onclick={() => compare.stopPlans()}>Stop</button>
         {:else}
-          <button class="btn btn-main" onclick={workOut}>What each costs to make ready</button>
+          <button class="btn btn-main" onclick={() => compare.workOut()}
+            >What each costs to make ready</button
+          >
         {/if}
         <button class="btn" onclick={() => saveCsv(TITLE, table)}>CSV</button>
         <button class="btn" onclick={() => saveXlsx(TITLE, table)}>XLSX</button>
         <button
           class="btn"
           onclick={() =>
-            judge &&
+            compare.judge &&
             download(
               fileName(TITLE, ".md"),
-              compareMarkdown(sorted, judge, ready, own ?? null, currency, workspace.today),
+              compareMarkdown(sorted, compare.judge, ready, own ?? null, currency, workspace.today),
               "text/markdown",
             )}>Markdown</button
         >
-        <button class="btn" disabled={chosen.length === 0} onclick={asSet}
+        <button class="btn" disabled={compare.chosen.length === 0} onclick={asSet}
           >They go out together: judge as a set</button
         >
       </div>
@@ -281,12 +136,16 @@
         <table class="w-full text-sm" data-testid="comparison">
           <thead>
             <tr class="border-b border-ink text-left align-bottom">
-              {#each COLUMNS as [id, label] (id)}
+              {#each compare.columns as [id, label] (id)}
                 <th
                   class="py-1 pr-3 {id === 'name' ? '' : 'text-right'}"
-                  aria-sort={sortBy === id ? (down ? "descending" : "ascending") : "none"}
-                  ><button class="min-h-9 text-left font-semibold" onclick={() => sort(id)}
-                    >{label}{sortBy === id ? (down ? " ▾" : " ▴") : ""}</button
+                  aria-sort={compare.sortBy === id
+                    ? compare.down
+                      ? "descending"
+                      : "ascending"
+                    : "none"}
+                  ><button class="min-h-9 text-left font-semibold" onclick={() => compare.sort(id)}
+                    >{label}{compare.sortBy === id ? (compare.down ? " ▾" : " ▴") : ""}</button
                   ></th
                 >
               {/each}
@@ -321,7 +180,7 @@
                   >{cost ? money(cost.price, currency) : cost === null ? "no plan" : "–"}</td
                 >
                 <td class="text-right font-semibold"
-                  >{inAll(r) === null ? "–" : money(inAll(r)!, currency)}</td
+                  >{compare.inAll(r) === null ? "–" : money(compare.inAll(r)!, currency)}</td
                 >
               </tr>
             {/each}
@@ -333,7 +192,12 @@
 
       <TwoOfThem rows={sorted} />
 
-      <BySchool rows={sorted} {schools} trying={wantSchools} ontry={() => (wantSchools = true)} />
+      <BySchool
+        rows={sorted}
+        schools={compare.compared.schools}
+        trying={compare.wantSchools}
+        ontry={() => (compare.wantSchools = true)}
+      />
     {:else}
       <p class="mt-6">No kit is chosen.</p>
     {/if}

@@ -1,11 +1,6 @@
 import { CATEGORIES } from "../model/functionRecord.ts";
+import type { ReadyCost } from "../compare/readyCost.ts";
 import type { KitRow } from "../compare/compareKits.ts";
-
-/** What the planner found for a kit; null: not worked out, or no plan makes it ready. */
-export interface ReadyCost {
-  readonly price: number;
-  readonly massG: number;
-}
 
 /**
  * Kits side by side as rows for a spreadsheet: numbers as numbers, shares in per cent, grams,

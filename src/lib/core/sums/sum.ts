@@ -3,7 +3,7 @@ import type { Need } from "../model/list.ts";
 import { requiredQuantity } from "../reference/quantity.ts";
 
 /** What a step works out, or an assumption takes. */
-export type StepCode =
+type StepCode =
   | "limb-length"
   | "turns"
   | "used"

@@ -2,6 +2,7 @@
   import type { Snippet } from "svelte";
   import { goto } from "$app/navigation";
   import { page } from "$app/state";
+  import { shortcuts } from "$lib/ui/keys.ts";
   import Tally from "$lib/ui/Tally.svelte";
   import Trail from "$lib/ui/Trail.svelte";
   import { STAGES } from "$lib/ui/stages.ts";
@@ -12,13 +13,14 @@
   const kit = provideKit(() => `kit:${page.params["id"]}`);
   provideReady(kit);
 
-  function onKey(e: KeyboardEvent) {
-    if (!e.altKey || e.ctrlKey || e.metaKey) return;
-    const stage = STAGES[Number(e.key) - 1];
-    if (!stage) return;
-    e.preventDefault();
-    void goto(`/kit/${page.params["id"]}/${stage.id}`);
-  }
+  const onKey = shortcuts({
+    "Alt+(\\d)": (e) => {
+      const stage = STAGES[Number(e.key) - 1];
+      if (!stage) return false;
+      void goto(`/kit/${page.params["id"]}/${stage.id}`);
+      return true;
+    },
+  });
 </script>
 
 <svelte:window onkeydown={onKey} />

@@ -1,157 +1,58 @@
 <script lang="ts">
-  import { CATALOGUE } from "$lib/data/catalogue.ts";
-  import { page } from "$app/state";
   import { untrack } from "svelte";
   import { dndzone } from "svelte-dnd-action";
-  import { audit } from "$lib/core/audit/audit.ts";
+  import { page } from "$app/state";
   import { typeLookup } from "$lib/core/catalogue/catalogue.ts";
-  import type { Need, ReferenceList } from "$lib/core/model/list.ts";
-  import { auditOf } from "$lib/core/records/auditOf.ts";
-  import { freeId } from "$lib/core/base/freeId.ts";
-  import { compareLists, sameList } from "$lib/core/reference/compareLists.ts";
+  import type { Need } from "$lib/core/model/list.ts";
   import { conditionHolds } from "$lib/core/reference/asked.ts";
+  import { sameList } from "$lib/core/reference/compareLists.ts";
   import { requiredQuantity } from "$lib/core/reference/quantity.ts";
-  import { newBrief } from "$lib/state/newRecords.ts";
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
+  import { ListState } from "$lib/state/pages/list.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
+  import { shortcuts } from "$lib/ui/keys.ts";
   import ListDifferenceView from "$lib/ui/ListDifference.svelte";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import { needLabel, percent, quantity } from "$lib/words/sentences.ts";
   import NeedForm from "./NeedForm.svelte";
 
   const id = $derived(`list:${page.params["id"]}`);
-  const record = $derived(workspace.ownList(id));
-  const list = $derived(record?.list);
+  const editor = new ListState(() => id);
+  const list = $derived(editor.list);
+  const now = $derived(editor.now);
+  const before = $derived(editor.before);
+  const tried = $derived(editor.tried);
+  const brief = $derived(editor.brief);
+  const selected = $derived(editor.selected);
+  const holders = $derived(editor.holders);
   const typeOf = $derived(typeLookup(workspace.ownTypes, CATALOGUE));
-  /** The list as it was when this page was opened. */
-  let opened = $state.raw<ReferenceList | null>(null);
   $effect(() => {
+    // Another list was opened.
     void id;
-    untrack(() => (opened = list ? structuredClone($state.snapshot(list) as ReferenceList) : null));
+    untrack(() => editor.open());
   });
 
-  // Tried on a kit of the shelf: what it asks there, and what the change does.
-  let triedId = $state<string | null>(null);
-  const tried = $derived(
-    workspace.kits.find((k) => k.id === triedId) ??
-      workspace.kits.find((k) => k.list.id === list?.id) ??
-      workspace.kits.find((k) => k.list.id === record?.from) ??
-      workspace.kits[0],
-  );
-  const brief = $derived(
-    (tried && workspace.brief(tried.briefId)?.brief) ?? newBrief("none").brief,
-  );
-  const file = $derived(tried ? auditOf(tried, brief, workspace.ownTypes) : null);
-  const by = (l: ReferenceList) =>
-    file && l.needs.every((n) => CATALOGUE.functions.get(n.function))
-      ? audit({ ...file, list: l }, workspace.today, CATALOGUE)
-      : null;
-  const now = $derived(list ? by(list) : null);
-  const before = $derived(opened ? by(opened) : null);
-  const restsOf = (needId: string) => {
-    const i = now?.bench.needs.findIndex((n) => n.need.id === needId) ?? -1;
-    return i < 0 || !now ? null : now.needs[i]!;
-  };
-  const holders = $derived(
-    list
-      ? workspace.kits.filter(
-          (k) => k.list.id === list.id && !sameList(compareLists(k.list, list, typeOf)),
-        )
-      : [],
-  );
-  const sinceOpened = $derived(opened && list ? compareLists(opened, list, typeOf) : null);
-  const shipped = $derived(record?.from ? workspace.listNow(record.from) : undefined);
-  const sinceShipped = $derived(shipped && list ? compareLists(shipped, list, typeOf) : null);
-
-  let selectedId = $state<string | null>(null);
-  const selected = $derived(list?.needs.find((n) => n.id === selectedId) ?? list?.needs[0] ?? null);
-
-  function change(label: string, next: ReferenceList, mergeKey: string | null = null) {
-    if (!record || !list) return;
-    // A kit that holds this version keeps it under its number: what changes now is the next one.
-    const given = workspace.kits.some(
-      (k) => k.list.id === list.id && (k.list.version ?? 1) === (list.version ?? 1),
-    );
-    const version = (list.version ?? 1) + (given ? 1 : 0);
-    workspace.edit(
-      label,
-      [{ ...record, list: { ...next, version } }],
-      [],
-      mergeKey && `${record.id} ${mergeKey}`,
-    );
-  }
-  const about = (patch: Partial<ReferenceList>, key: string) =>
-    list && change("words of the list", { ...list, ...patch }, key);
-  function changeNeed(needId: string, label: string, next: Need, mergeKey: string | null) {
-    if (!list) return;
-    change(
-      label,
-      { ...list, needs: list.needs.map((n) => (n.id === needId ? next : n)) },
-      mergeKey && `${needId} ${mergeKey}`,
-    );
-  }
-  function add() {
-    if (!list) return;
-    const needId = freeId("need", new Set(list.needs.map((n) => n.id)));
-    const at = selected ? list.needs.indexOf(selected) + 1 : list.needs.length;
-    const fresh: Need = {
-      id: needId,
-      function: "small-wound-cover",
-      tier: "core",
-      quantity: { base: 1 },
-    };
-    change("add a need", { ...list, needs: list.needs.toSpliced(at, 0, fresh) });
-    selectedId = needId;
-  }
-  function remove(need: Need) {
-    if (!list) return;
-    const at = list.needs.indexOf(need);
-    change("take a need out", { ...list, needs: list.needs.filter((n) => n.id !== need.id) });
-    selectedId = list.needs[at + 1]?.id ?? list.needs[at - 1]?.id ?? null;
-  }
-  function move(need: Need, by: -1 | 1) {
-    if (!list) return;
-    const at = list.needs.indexOf(need);
-    const to = at + by;
-    if (to < 0 || to >= list.needs.length) return;
-    change("order the needs", {
-      ...list,
-      needs: list.needs.toSpliced(at, 1).toSpliced(to, 0, need),
-    });
-  }
-  const updateKits = () =>
-    workspace.edit(
-      `judge ${holders.length} kits by the newer list`,
-      holders.map((k) => ({ ...k, list: structuredClone($state.snapshot(list!)) })),
-    );
-
-  // While a row is dragged the order is only shown; it is kept when the row is let go.
-  let dragged = $state.raw<Need[] | null>(null);
-  const shown = $derived(dragged ?? list?.needs ?? []);
   let listBox = $state<HTMLElement>();
-  function onKey(e: KeyboardEvent) {
-    if (!selected || !list) return;
-    const at = list.needs.indexOf(selected);
-    if (e.key === "ArrowDown" || e.key === "ArrowUp") {
-      e.preventDefault();
-      const by = e.key === "ArrowDown" ? 1 : -1;
-      if (e.altKey) move(selected, by);
-      else selectedId = list.needs[Math.min(list.needs.length - 1, Math.max(0, at + by))]!.id;
-      requestAnimationFrame(() =>
-        listBox?.querySelector("[aria-selected=true]")?.scrollIntoView({ block: "nearest" }),
-      );
-    } else if (e.key === "Delete") {
-      e.preventDefault();
-      remove(selected);
-    } else if (e.key === "Enter") {
-      e.preventDefault();
-      document.getElementById("need-function")?.focus();
-    }
+  function step(by: -1 | 1, moving: boolean) {
+    if (moving && selected) editor.move(selected, by);
+    else editor.select(by);
+    requestAnimationFrame(() =>
+      listBox?.querySelector("[aria-selected=true]")?.scrollIntoView({ block: "nearest" }),
+    );
   }
+  const onKey = shortcuts({
+    ArrowDown: () => step(1, false),
+    ArrowUp: () => step(-1, false),
+    "Alt+ArrowDown": () => step(1, true),
+    "Alt+ArrowUp": () => step(-1, true),
+    Delete: () => selected && editor.remove(selected),
+    Enter: () => document.getElementById("need-function")?.focus(),
+  });
 </script>
 
 <svelte:head><title>{list?.title ?? "No such list"} · Wide Sieve</title></svelte:head>
 <ShelfHeader title={list?.title ?? "No such list"} about="" />
-{#if !record || !list}
+{#if !editor.record || !list}
   <main class="mx-auto max-w-xl p-8">
     <p>This list is not here. Undo brings back what was just removed.</p>
     <a class="btn mt-4" href="/lists">To the lists</a>
@@ -164,14 +65,14 @@
           class="field font-semibold"
           value={list.title}
           maxlength="300"
-          oninput={(e) => about({ title: e.currentTarget.value }, "title")}
+          oninput={(e) => editor.about({ title: e.currentTarget.value }, "title")}
         /></label
       >
       <label class="flex flex-col gap-1"
         ><span class="text-sm font-semibold">Try it on</span><select
           class="field"
           value={tried?.id ?? ""}
-          onchange={(e) => (triedId = e.currentTarget.value)}
+          onchange={(e) => (editor.triedId = e.currentTarget.value)}
         >
           {#each workspace.kits as k (k.id)}<option value={k.id}
               >{k.kit.name}, {workspace.brief(k.briefId)?.brief.title || "untitled brief"}</option
@@ -183,7 +84,7 @@
           class="field min-h-16"
           maxlength="2000"
           value={list.for ?? ""}
-          oninput={(e) => about({ for: e.currentTarget.value || undefined }, "for")}
+          oninput={(e) => editor.about({ for: e.currentTarget.value || undefined }, "for")}
         ></textarea></label
       >
       <label class="flex flex-col gap-1"
@@ -192,7 +93,7 @@
           maxlength="2000"
           value={list.isNot ?? ""}
           placeholder="No code, no standard: where a local rule applies, load it."
-          oninput={(e) => about({ isNot: e.currentTarget.value || undefined }, "isNot")}
+          oninput={(e) => editor.about({ isNot: e.currentTarget.value || undefined }, "isNot")}
         ></textarea></label
       >
     </div>
@@ -211,7 +112,8 @@
         <span class="flex items-center gap-3"
           >{holders.length}
           {holders.length === 1 ? "kit is" : "kits are"} judged by an older copy.
-          <button class="btn min-h-10 px-3 py-1" onclick={updateKits}>Judge by this one</button
+          <button class="btn min-h-10 px-3 py-1" onclick={() => editor.updateKits()}
+            >Judge by this one</button
           ></span
         >
       {/if}
@@ -222,7 +124,7 @@
       <section aria-label="Needs in order" class="self-start lg:sticky lg:top-4">
         <div class="flex flex-wrap items-center justify-between gap-2">
           <h2 class="text-xl">Needs, in order</h2>
-          <button class="btn" onclick={add}>Add a need</button>
+          <button class="btn" onclick={() => editor.add()}>Add a need</button>
         </div>
         <p class="text-sm text-soft">
           Between equal needs the earlier is served first. Drag, or <span class="kbd">Alt ↑ ↓</span>
@@ -238,7 +140,7 @@
           aria-activedescendant={selected ? `need-${selected.id}` : undefined}
           onkeydown={onKey}
           use:dndzone={{
-            items: shown,
+            items: editor.shown,
             flipDurationMs: 0,
             dropTargetStyle: {},
             // The box itself is the one stop of the tab key, with keys of its own.
@@ -247,15 +149,15 @@
             zoneItemTabIndex: -1,
             delayTouchStart: true,
           }}
-          onconsider={(e) => (dragged = e.detail.items as Need[])}
+          onconsider={(e) => (editor.dragged = e.detail.items as Need[])}
           onfinalize={(e) => {
-            dragged = null;
-            change("order the needs", { ...list, needs: e.detail.items as Need[] });
+            editor.dragged = null;
+            editor.change("order the needs", { ...list, needs: e.detail.items as Need[] });
           }}
         >
-          {#each shown as n (n.id)}
+          {#each editor.shown as n (n.id)}
             {@const asked = conditionHolds(n.when, brief)}
-            {@const rests = restsOf(n.id)}
+            {@const rests = editor.restsOf(n.id)}
             <div
               id="need-{n.id}"
               role="option"
@@ -265,7 +167,7 @@
               selected?.id
                 ? 'bg-pick text-onpick'
                 : ''}"
-              onclick={() => (selectedId = n.id)}
+              onclick={() => (editor.selectedId = n.id)}
               onkeydown={() => {}}
             >
               <span aria-hidden="true" class="px-1 text-lg">⠿</span>
@@ -305,27 +207,27 @@
               {typeOf}
               onchange={(label, next, key) => {
                 const was = selected!.id;
-                if (next.id !== was) selectedId = next.id;
-                changeNeed(was, label, next, key);
+                if (next.id !== was) editor.selectedId = next.id;
+                editor.changeNeed(was, label, next, key);
               }}
-              onremove={() => remove(selected!)}
+              onremove={() => editor.remove(selected!)}
             />
           {/key}
         {/if}
       </section>
     </div>
-    {#if sinceOpened && !sameList(sinceOpened)}
+    {#if editor.sinceOpened && !sameList(editor.sinceOpened)}
       <details class="mt-6 border-t border-line pt-3">
         <summary class="min-h-11 cursor-pointer py-2 font-semibold">Changed since opened</summary>
-        <ListDifferenceView difference={sinceOpened} {typeOf} />
+        <ListDifferenceView difference={editor.sinceOpened} {typeOf} />
       </details>
     {/if}
-    {#if shipped && sinceShipped && !sameList(sinceShipped)}
+    {#if editor.shipped && editor.sinceShipped && !sameList(editor.sinceShipped)}
       <details class="border-t border-line pt-3">
         <summary class="min-h-11 cursor-pointer py-2 font-semibold"
-          >Against “{shipped.title}”, from which it was made</summary
+          >Against “{editor.shipped.title}”, from which it was made</summary
         >
-        <ListDifferenceView difference={sinceShipped} {typeOf} />
+        <ListDifferenceView difference={editor.sinceShipped} {typeOf} />
       </details>
     {/if}
   </main>

@@ -1,141 +1,40 @@
 <script lang="ts">
-  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { goto } from "$app/navigation";
-  import { audit } from "$lib/core/audit/audit.ts";
-  import type { Line } from "$lib/core/model/kit.ts";
-  import { auditOf } from "$lib/core/records/auditOf.ts";
   import { lineCondition } from "$lib/core/inspect/quality.ts";
-  import {
-    agreement,
-    lookDifferences,
-    takeFact,
-    unseen,
-    type LookedAt,
-  } from "$lib/core/audit/secondOpinion.ts";
-  import type { KitRecord } from "$lib/core/records/kitRecord.ts";
   import { MESHES } from "$lib/core/model/mesh.ts";
+  import type { Line } from "$lib/core/model/kit.ts";
+  import type { LookedAt } from "$lib/core/audit/secondOpinion.ts";
+  import type { KitRecord } from "$lib/core/records/kitRecord.ts";
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
-  import { newKey } from "$lib/state/newKey.ts";
-  import { workspace } from "$lib/state/workspace.svelte.ts";
+  import { SecondState } from "$lib/state/pages/second.svelte.ts";
   import { kitPath } from "$lib/ui/files.ts";
   import WeaveChip from "$lib/ui/WeaveChip.svelte";
-  import { CONDITION_LABEL, LOCATION_LABEL, MESH_LABEL } from "$lib/words/labels.ts";
-  import { day, number, percent, size } from "$lib/words/sentences.ts";
+  import { MESH_LABEL } from "$lib/words/labels.ts";
+  import { lookText } from "$lib/words/lookTexts.ts";
+  import { day, number, percent } from "$lib/words/sentences.ts";
   import { LOOK_LABEL } from "$lib/words/verdicts.ts";
 
   const kit = useKit();
-  let who = $state("");
-  /** Whether this is a second look itself. */
-  const firstOfThis = $derived(
-    kit.record?.secondOf ? workspace.kit(kit.record.secondOf) : undefined,
-  );
-  const first = $derived(firstOfThis ?? kit.record);
-  const seconds = $derived(workspace.kits.filter((k) => k.secondOf === first?.id));
-  let chosen = $state<string | null>(null);
-  const second = $derived(
-    firstOfThis ? kit.record : (seconds.find((k) => k.id === chosen) ?? seconds[0]),
-  );
-  const auditBy = (k: KitRecord | undefined) => {
-    const brief = k && workspace.brief(k.briefId)?.brief;
-    return k && brief
-      ? audit(auditOf(k, brief, workspace.ownTypes), workspace.today, CATALOGUE)
-      : null;
-  };
-  const firstAudit = $derived(auditBy(first));
-  const secondAudit = $derived(auditBy(second));
-  const differences = $derived(
-    first && second ? lookDifferences(first.kit, second.kit, CATALOGUE) : [],
-  );
-  const agreed = $derived(firstAudit && secondAudit ? agreement(firstAudit, secondAudit) : null);
+  const looks = new SecondState(kit);
+  const first = $derived(looks.first);
+  const second = $derived(looks.second);
+  const firstAudit = $derived(looks.firstAudit);
+  const secondAudit = $derived(looks.secondAudit);
+  const agreed = $derived(looks.agreed);
+  const a = $derived(looks.nameOfFirst);
+  const b = $derived(looks.nameOfSecond);
   const looked = (k: KitRecord) =>
     k.kit.lines.filter((l) => lineCondition(l, CATALOGUE) !== null).length;
-  const nameOf = (k: KitRecord | undefined, other: string) => k?.inspector?.trim() || other;
-  const a = $derived(nameOf(first, "first inspector"));
-  const b = $derived(nameOf(second, "second inspector"));
-  const merged = $derived(first?.mergedLooks ?? []);
+  const typeLabel = (l: Line) => (l.itemType ? kit.typeOf(l.itemType)?.label : undefined);
+  const factText = (l: Line, what: LookedAt) => lookText(l, what, typeLabel(l), CATALOGUE);
+  const settle = (line: string, what: LookedAt, from: "first" | "second") =>
+    looks.settle(line, what, from, `settle ${LOOK_LABEL[what]}`);
 
   function ask(e: SubmitEvent) {
     e.preventDefault();
-    if (!first) return;
-    const id = `kit:${newKey()}`;
-    const copy: KitRecord = {
-      ...structuredClone($state.snapshot(first) as KitRecord),
-      id,
-      kit: {
-        ...unseen(first.kit),
-        name: `${first.kit.name}, second look${who.trim() ? ` by ${who.trim()}` : ""}`,
-      },
-      verdicts: {},
-      doubts: {},
-      history: [],
-      inspector: who.trim(),
-      secondOf: first.id,
-    };
-    delete copy.mergedLooks;
-    workspace.edit(`a second look at ${first.kit.name}`, [copy]);
-    void goto(`${kitPath(id)}/bench`);
-  }
-
-  function factText(line: Line | undefined, what: LookedAt): string {
-    if (!line) return "–";
-    switch (what) {
-      case "count":
-        return line.counted === undefined ? "–" : number(line.counted);
-      case "condition": {
-        const c = lineCondition(line, CATALOGUE);
-        const failed = (line.failedPoints ?? [])
-          .map((p) => CATALOGUE.points.get(p)?.good.toLowerCase())
-          .filter(Boolean);
-        return c
-          ? `${CONDITION_LABEL[c]}${failed.length > 0 ? `, not: ${failed.join("; ")}` : ""}`
-          : "–";
-      }
-      case "date":
-        return line.expires ? (line.expires === "none" ? "no date" : day(line.expires)) : "–";
-      case "size":
-        return line.sizeMm
-          ? size(line.sizeMm)
-          : line.volumeMl
-            ? `${number(line.volumeMl)} ml`
-            : line.dosesPerPiece
-              ? `${number(line.dosesPerPiece)} doses`
-              : "–";
-      case "place":
-        return line.location ? LOCATION_LABEL[line.location] : "–";
-      case "reach":
-        return line.reachS === undefined ? "–" : `${number(line.reachS, 1)} s`;
-      case "findable":
-        return line.findable === false ? "hard to find" : "found";
-      case "labelled":
-        return line.labelled === false ? "not labelled" : "labelled";
-      case "kind":
-        return (line.itemType ? kit.typeOf(line.itemType)?.label : undefined) ?? "not known";
-    }
-  }
-  /** Settles a difference: the fact of one goes to both, and who decided is kept. */
-  function settle(lineId: string, what: LookedAt, from: "first" | "second") {
-    if (!first || !second) return;
-    const x = first.kit.lines.find((l) => l.id === lineId)!;
-    const y = second.kit.lines.find((l) => l.id === lineId)!;
-    const put = (r: KitRecord, line: Line, source: Line): KitRecord => ({
-      ...r,
-      kit: {
-        ...r.kit,
-        lines: r.kit.lines.map((l) => (l.id === line.id ? takeFact(line, source, what) : l)),
-      },
-    });
-    const note = {
-      line: lineId,
-      what,
-      by: kit.record?.inspector?.trim() || "not named",
-      on: workspace.today,
-      took: from === "first" ? a : b,
-    };
-    const kept: KitRecord = { ...first, mergedLooks: [...merged, note] };
-    workspace.edit(
-      `settle ${LOOK_LABEL[what]}`,
-      from === "first" ? [kept, put(second, y, x)] : [put(kept, x, y)],
-    );
+    const id = looks.ask();
+    if (id) void goto(`${kitPath(id)}/bench`);
   }
 </script>
 
@@ -145,12 +44,12 @@
     Someone else looks through the same kit without seeing what you found; then you see where you
     differ, and settle it.
   </p>
-  {#if !firstOfThis}
+  {#if !looks.firstOfThis}
     <form class="mt-4 flex flex-wrap items-end gap-3" onsubmit={ask}>
       <label class="flex flex-col gap-1"
         ><span class="text-sm font-semibold">Who looks</span><input
           class="field"
-          bind:value={who}
+          bind:value={looks.who}
           maxlength="200"
           placeholder="their name"
         /></label
@@ -164,14 +63,14 @@
       </p>
     </form>
   {/if}
-  {#if seconds.length > 1 && !firstOfThis}
+  {#if looks.seconds.length > 1 && !looks.firstOfThis}
     <label class="mt-4 flex max-w-sm flex-col gap-1"
       ><span class="text-sm font-semibold">Compare with</span><select
         class="field"
         value={second?.id}
-        onchange={(e) => (chosen = e.currentTarget.value)}
+        onchange={(e) => (looks.chosen = e.currentTarget.value)}
       >
-        {#each seconds as k (k.id)}<option value={k.id}>{k.kit.name}</option>{/each}
+        {#each looks.seconds as k (k.id)}<option value={k.id}>{k.kit.name}</option>{/each}
       </select></label
     >
   {/if}
@@ -184,12 +83,12 @@
           {looked(second)} of {first.kit.lines.length} lines; compared is what both looked at.
         </p>
         <ul class="mt-2 divide-y divide-line border-y border-line" data-testid="differences">
-          {#each differences as d (d.line + d.what)}
+          {#each looks.differences as d (d.line + d.what)}
             {@const x = first.kit.lines.find((l) => l.id === d.line)!}
             {@const y = second.kit.lines.find((l) => l.id === d.line)!}
             <li class="py-3">
               <p class="font-semibold">
-                {lineName(x, x.itemType ? kit.typeOf(x.itemType)?.label : undefined)}:
+                {lineName(x, typeLabel(x))}:
                 {LOOK_LABEL[d.what]}
               </p>
               <div class="mt-1 flex flex-wrap gap-2">
@@ -209,13 +108,13 @@
             </li>
           {/each}
         </ul>
-        {#if merged.length > 0}
+        {#if looks.merged.length > 0}
           <h3 class="mt-5 text-lg">Settled</h3>
           <ul class="text-sm" data-testid="settled">
-            {#each merged as m, i (i)}
+            {#each looks.merged as m, i (i)}
               {@const x = first.kit.lines.find((l) => l.id === m.line)}
               <li class="py-0.5">
-                {x ? lineName(x, x.itemType ? kit.typeOf(x.itemType)?.label : undefined) : m.line},
+                {x ? lineName(x, typeLabel(x)) : m.line},
                 {LOOK_LABEL[m.what as LookedAt] ?? m.what}: as {m.took} saw it; decided by {m.by},
                 {day(m.on)}
               </li>

@@ -1,26 +1,23 @@
 <script lang="ts">
-  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { page } from "$app/state";
-  import { audit, vitalMet } from "$lib/core/audit/audit.ts";
+  import { vitalMet } from "$lib/core/audit/audit.ts";
+  import { SHARE_TOLERANCE } from "$lib/core/base/tolerance.ts";
   import type { Category } from "$lib/core/model/functionRecord.ts";
-  import type { Tier } from "$lib/core/model/list.ts";
   import { optionsOf, RULE_IDS } from "$lib/core/model/houseRules.ts";
-  import { piecesOf } from "$lib/core/sieve/measure.ts";
-  import { applyTrials, type Trial } from "$lib/core/trial/trial.ts";
-  import { lineQuality } from "$lib/core/inspect/quality.ts";
-  import { replacementPrice } from "$lib/core/plan/replacement.ts";
-  import { MESHES, type Mesh } from "$lib/core/model/mesh.ts";
+  import { TIERS } from "$lib/core/model/list.ts";
+  import { MESHES } from "$lib/core/model/mesh.ts";
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
-  import { workspace } from "$lib/state/workspace.svelte.ts";
+  import { SieveState } from "$lib/state/pages/sieve.svelte.ts";
+  import { useReady } from "$lib/state/ready.svelte.ts";
+  import CategoryBars from "$lib/ui/CategoryBars.svelte";
   import Chart from "$lib/ui/Chart.svelte";
   import { savePng, saveSvg } from "$lib/ui/exportPicture.ts";
   import { fileName } from "$lib/ui/files.ts";
-  import { ruleLabel, schoolLabel } from "$lib/words/houseRules.ts";
-  import { useReady } from "$lib/state/ready.svelte.ts";
-  import CategoryBars from "$lib/ui/CategoryBars.svelte";
   import NeedReason from "$lib/ui/NeedReason.svelte";
   import SievePicture from "$lib/ui/SievePicture.svelte";
   import WeaveChip from "$lib/ui/WeaveChip.svelte";
+  import { ruleLabel, schoolLabel } from "$lib/words/houseRules.ts";
   import {
     CATEGORY_LABEL,
     MESH_ASKS,
@@ -32,115 +29,21 @@
 
   const kit = useKit();
   const ready = useReady();
-  // What if: changes that are looked at before they are kept.
-  let trials = $state.raw<readonly { trial: Trial; label: string }[]>([]);
-  const trialFile = $derived(
-    applyTrials(
-      kit.file,
-      trials.map((t) => t.trial),
-    ),
+  const sieve = new SieveState(kit);
+  const a = $derived(sieve.audit);
+  const v = $derived(a.value);
+  const shown = $derived(sieve.shown);
+  const narrowCategory = $derived(sieve.narrowCategory);
+  const made = $derived(
+    sieve.made.map((m) => ({ ...m, label: m.type?.label ?? "not in the catalogue" })),
   );
-  const a = $derived(trials.length > 0 ? audit(trialFile, workspace.today, CATALOGUE) : kit.audit);
-  function keepTrials() {
-    const { kit: tried, houseRules } = trialFile;
-    kit.update(`keep ${trials.map((t) => t.label).join(", ")}`.slice(0, 200), (r) => ({
-      ...r,
-      kit: { ...r.kit, lines: tried.lines },
-      houseRules: houseRules ?? r.houseRules,
-    }));
-    trials = [];
-  }
-
-  const byTier = $derived(
-    (["vital", "core", "useful"] as const).map((tier) => {
-      const own = a.bench.needs.map((n, i) => ({ n, i })).filter((x) => x.n.tier === tier);
-      return {
-        tier,
-        count: own.length,
-        weight: own.reduce((s, x) => s + x.n.weight, 0),
-        met: own.reduce((s, x) => s + x.n.weight * a.needs[x.i]!.met, 0),
-      };
-    }),
-  );
-  const sumOf = (key: "weight" | "met") => byTier.reduce((s, t) => s + t[key], 0);
-
-  // What of the picture is shown.
-  let category = $state<Category | "all">("all");
-  let tiers = $state<Record<Tier, boolean>>({ vital: true, core: true, useful: true });
-  let mesh = $state<Mesh | "pan" | "all">("all");
-  let picture = $state<SVGSVGElement>();
-  const view = $derived({
-    ...(category === "all" ? {} : { categories: [category] }),
-    keep: (i: number) =>
-      tiers[a.bench.needs[i]!.tier] && (mesh === "all" || a.needs[i]!.restsOn === mesh),
-  });
-  /** On a narrow screen one category at a time: first the one that loses most. */
-  let narrow = $state<Category | null>(null);
-  const narrowCategory = $derived(
-    a.categories.some((c) => c.id === narrow)
-      ? narrow!
-      : [...a.categories].sort((x, y) => x.coverage - y.coverage)[0]?.id,
-  );
+  const sumOf = (key: "weight" | "met") => sieve.byTier.reduce((s, t) => s + t[key], 0);
+  const price = $derived(kit.record?.kit.price);
+  const allowance = $derived(kit.container.allowance ?? 0);
   const pictureName = $derived(fileName(`${kit.record?.kit.name} sieve`, ""));
+  let picture = $state<SVGSVGElement>();
   const publish = (run: (name: string, svg: SVGSVGElement, bw: boolean) => unknown, bw: boolean) =>
     picture && run(`${pictureName}${bw ? "-bw" : ""}`, picture, bw);
-
-  // Charts
-  const inspected = $derived(
-    kit.lines.flatMap((l) => {
-      const q = lineQuality(l, CATALOGUE);
-      return q === null ? [] : [q];
-    }),
-  );
-  const bins = $derived(
-    Array.from(
-      { length: 10 },
-      (_, i) =>
-        inspected.filter((q) => (i === 9 ? q >= 90 : q >= i * 10 && q < (i + 1) * 10)).length,
-    ),
-  );
-  const made = $derived.by(() => {
-    const byType = new Map<string, { pieces: number; serving: number }>();
-    a.bench.lines.forEach((l, i) => {
-      if (l.elsewhere) return;
-      const label = l.type?.label ?? "not in the catalogue";
-      const was = byType.get(label) ?? { pieces: 0, serving: 0 };
-      byType.set(label, {
-        pieces: was.pieces + piecesOf(l.line),
-        serving: was.serving + a.value.servingByLine[i]!,
-      });
-    });
-    return [...byType].sort((x, y) => y[1].pieces - x[1].pieces).slice(0, 12);
-  });
-  let picked = $state<number | null>(null);
-  /** To begin with: the need that decides the grade, else the one that loses most. */
-  const first = $derived.by(() => {
-    const decided = a.bench.needs.findIndex((n) => n.need.id === a.decidedBy?.need);
-    if (decided >= 0) return decided;
-    let best = -1;
-    let loss = 0;
-    a.needs.forEach((n, i) => {
-      const l = a.bench.needs[i]!.weight * (1 - n.met);
-      if (l > loss) {
-        loss = l;
-        best = i;
-      }
-    });
-    return best >= 0 ? best : a.needs.length > 0 ? 0 : null;
-  });
-  const shown = $derived(picked !== null && picked < a.needs.length ? picked : first);
-  const worst = $derived(
-    kit.lines
-      .map((l) => ({ l, q: lineQuality(l, CATALOGUE) }))
-      .filter((x): x is { l: (typeof kit.lines)[number]; q: number } => x.q !== null && x.q < 100)
-      .sort((x, y) => x.q - y.q)
-      .slice(0, 6),
-  );
-  const v = $derived(a.value);
-  const price = $derived(kit.record?.kit.price);
-  const replacement = $derived(replacementPrice(a, kit.book));
-  const allowance = $derived(kit.record?.kit.container?.allowance ?? 0);
-  const next = $derived(kit.worth.slice(0, 5));
 </script>
 
 {#if a.needs.length === 0}
@@ -167,7 +70,7 @@
           <summary class="min-h-8 cursor-pointer">How these figures come about</summary>
           <table class="mt-1" data-testid="sum">
             <tbody>
-              {#each byTier as t (t.tier)}
+              {#each sieve.byTier as t (t.tier)}
                 <tr
                   ><th class="pr-4 text-left font-semibold">{TIER_LABEL[t.tier]}</th><td
                     class="pr-4">{t.count} needs, weight {number(t.weight)}</td
@@ -198,21 +101,23 @@
           </p>
         </details>
       </div>
-      {#if trials.length > 0}
+      {#if sieve.trials.length > 0}
         <div class="noted mb-3" data-testid="trial" role="status">
           <p>
             <strong>What if</strong>
-            {trials.map((t) => t.label).join("; ")}: coverage {percentRange(kit.audit.interval)} →
+            {sieve.trials.map((t) => t.label).join("; ")}: coverage {percentRange(
+              kit.audit.interval,
+            )} →
             <strong>{percentRange(a.interval)}</strong>, {kit.audit.grade} →
             <strong>{a.grade}</strong>, vital needs met {vitalMet(kit.audit)} →
             <strong>{vitalMet(a)}</strong>.
           </p>
           <span class="mt-2 flex flex-wrap gap-2">
-            <button class="btn btn-main" onclick={keepTrials}>Keep it</button>
-            <button class="btn" onclick={() => (trials = trials.slice(0, -1))}
+            <button class="btn btn-main" onclick={() => sieve.keepTrials()}>Keep it</button>
+            <button class="btn" onclick={() => (sieve.trials = sieve.trials.slice(0, -1))}
               >Take the last back</button
             >
-            <button class="btn" onclick={() => (trials = [])}>Discard</button>
+            <button class="btn" onclick={() => (sieve.trials = [])}>Discard</button>
           </span>
         </div>
       {/if}
@@ -224,22 +129,22 @@
         <select
           class="field min-h-9 py-1 text-sm max-md:hidden"
           aria-label="Category shown"
-          bind:value={category}
+          bind:value={sieve.category}
         >
           <option value="all">all categories</option>
           {#each a.categories as c (c.id)}<option value={c.id}
               >{CATEGORY_LABEL[c.id]}, {percent(c.coverage)} %</option
             >{/each}
         </select>
-        {#each ["vital", "core", "useful"] as const as t (t)}
+        {#each TIERS as t (t)}
           <button
-            class="btn min-h-9 px-2.5 py-0.5 font-normal {tiers[t] ? 'btn-on' : ''}"
-            aria-pressed={tiers[t]}
-            onclick={() => (tiers = { ...tiers, [t]: !tiers[t] })}
-            >{tiers[t] ? "✓ " : ""}{TIER_LABEL[t]}</button
+            class="btn min-h-9 px-2.5 py-0.5 font-normal {sieve.tiers[t] ? 'btn-on' : ''}"
+            aria-pressed={sieve.tiers[t]}
+            onclick={() => (sieve.tiers = { ...sieve.tiers, [t]: !sieve.tiers[t] })}
+            >{sieve.tiers[t] ? "✓ " : ""}{TIER_LABEL[t]}</button
           >
         {/each}
-        <select class="field min-h-9 py-1 text-sm" aria-label="Held where" bind:value={mesh}>
+        <select class="field min-h-9 py-1 text-sm" aria-label="Held where" bind:value={sieve.mesh}>
           <option value="all">wherever they rest</option>
           {#each [...MESHES, "pan" as const] as m (m)}<option value={m}
               >{MESH_LABEL[m]}, {a.needs.filter((n) => n.restsOn === m).length}</option
@@ -253,13 +158,10 @@
             const [rule, option] = e.currentTarget.value.split(" ");
             const known = RULE_IDS.find((r) => r === rule);
             if (known && option)
-              trials = [
-                ...trials,
-                {
-                  trial: { kind: "school", rule: known, option },
-                  label: `${ruleLabel(known)}: ${schoolLabel(known, option)}`,
-                },
-              ];
+              sieve.try(
+                { kind: "school", rule: known, option },
+                `${ruleLabel(known)}: ${schoolLabel(known, option)}`,
+              );
             e.currentTarget.value = "";
           }}
         >
@@ -275,9 +177,9 @@
       <div class="hidden md:block print:block">
         <SievePicture
           {a}
-          {view}
+          view={sieve.view}
           picked={shown}
-          onpick={(i) => (picked = i)}
+          onpick={(i) => (sieve.picked = i)}
           bind:element={picture}
         />
       </div>
@@ -287,7 +189,7 @@
           <select
             class="field"
             value={narrowCategory}
-            onchange={(e) => (narrow = e.currentTarget.value as Category)}
+            onchange={(e) => (sieve.narrow = e.currentTarget.value as Category)}
           >
             {#each a.categories as c (c.id)}<option value={c.id}
                 >{CATEGORY_LABEL[c.id]}, {percent(c.coverage)} %</option
@@ -297,9 +199,9 @@
         {#if narrowCategory}<SievePicture
             {a}
             width={380}
-            view={{ categories: [narrowCategory], keep: view.keep }}
+            view={{ categories: [narrowCategory], keep: sieve.view.keep }}
             picked={shown}
-            onpick={(i) => (picked = i)}
+            onpick={(i) => (sieve.picked = i)}
           />{/if}
       </div>
       <ol class="md:hidden">
@@ -319,7 +221,7 @@
                         ? 'btn-on'
                         : ''}"
                       aria-pressed={shown === x.i}
-                      onclick={() => (picked = x.i)}
+                      onclick={() => (sieve.picked = x.i)}
                       >{CATALOGUE.functions.get(a.bench.needs[x.i]!.need.function)?.label}{a.bench
                         .needs[x.i]!.tier === "vital"
                         ? " ◎"
@@ -353,7 +255,7 @@
           {a}
           index={shown}
           base="/kit/{page.params['id']}"
-          ontry={(trial, label) => (trials = [...trials, { trial, label }])}
+          ontry={(trial, label) => sieve.try(trial, label)}
         />{/if}
       <a class="btn btn-main mt-4" href="/kit/{page.params['id']}/plan">To the plan</a>
     </aside>
@@ -379,8 +281,8 @@
       <CategoryBars
         {a}
         onpick={(id) => {
-          category = id;
-          narrow = id;
+          sieve.category = id;
+          sieve.narrow = id;
           document.getElementById("stage")?.scrollTo({ top: 0 });
         }}
       />
@@ -395,18 +297,18 @@
             >
             of 100 over {kit.lines.length - kit.open.toInspect} of {kit.lines.length} lines inspected.{/if}
         </p>
-        {#if inspected.length > 0}
+        {#if sieve.inspected > 0}
           <Chart
             height={170}
-            label="Lines by quality: {bins
+            label="Lines by quality: {sieve.bins
               .map((n, i) => (n > 0 ? `${n} from ${i * 10} to ${i === 9 ? 100 : i * 10 + 9}` : ''))
               .filter(Boolean)
               .join(', ')}"
             options={{
               chart: { type: "bar" },
-              series: [{ name: "lines", data: bins }],
+              series: [{ name: "lines", data: sieve.bins }],
               xaxis: {
-                categories: bins.map((_, i) => `${i * 10}`),
+                categories: sieve.bins.map((_, i) => `${i * 10}`),
               },
               yaxis: { forceNiceScale: true, decimalsInFloat: 0 },
               colors: ["var(--pass)"],
@@ -415,14 +317,16 @@
           />
         {/if}
         <ul class="mt-2 grid gap-2">
-          {#each worst as x (x.l.id)}
+          {#each sieve.worst as x (x.line.id)}
             <li class="text-sm">
-              <strong>{x.q}</strong>
-              {lineName(x.l, x.l.itemType ? kit.typeOf(x.l.itemType)?.label : undefined)}<br /><span
-                class="text-soft"
-                >not: {(x.l.failedPoints ?? [])
+              <strong>{x.quality}</strong>
+              {lineName(
+                x.line,
+                x.line.itemType ? kit.typeOf(x.line.itemType)?.label : undefined,
+              )}<br /><span class="text-soft"
+                >not: {(x.line.failedPoints ?? [])
                   .map((p) => CATALOGUE.points.get(p)?.good.toLowerCase())
-                  .join(", ") || x.l.condition}</span
+                  .join(", ") || x.line.condition}</span
               >
             </li>
           {/each}
@@ -437,15 +341,15 @@
         <Chart
           height={40 + made.length * 24}
           label="Pieces by kind, and how many of them serve: {made
-            .map(([label, m]) => `${label} ${m.serving} of ${m.pieces}`)
+            .map((m) => `${m.label} ${m.serving} of ${m.pieces}`)
             .join('; ')}"
           options={{
             chart: { type: "bar", stacked: true },
             series: [
-              { name: "serve the list", data: made.map(([, m]) => m.serving) },
-              { name: "do not", data: made.map(([, m]) => Math.max(0, m.pieces - m.serving)) },
+              { name: "serve the list", data: made.map((m) => m.serving) },
+              { name: "do not", data: made.map((m) => Math.max(0, m.pieces - m.serving)) },
             ],
-            xaxis: { categories: made.map(([label]) => label) },
+            xaxis: { categories: made.map((m) => m.label) },
             yaxis: { labels: { maxWidth: 150 } },
             colors: ["var(--pass)", "var(--line)"],
             plotOptions: { bar: { horizontal: true, barHeight: "75%" } },
@@ -467,11 +371,11 @@
           {#if price && v.pricePerPoint !== null}<dt>a covered point costs</dt>
             <dd>{money(v.pricePerPoint, price.currency)}</dd>{/if}
           <dt>
-            those pieces bought anew{replacement.unpriced.length > 0
-              ? ` (${replacement.unpriced.length} not in the price book)`
+            those pieces bought anew{sieve.replacement.unpriced.length > 0
+              ? ` (${sieve.replacement.unpriced.length} not in the price book)`
               : ""}
           </dt>
-          <dd>{money(replacement.price, kit.currency)}</dd>
+          <dd>{money(sieve.replacement.price, kit.currency)}</dd>
           {#if allowance > 0}<dt>the bag itself, your figure</dt>
             <dd>{money(allowance, kit.currency)}</dd>{/if}
           {#if ready.run.result && ready.run.result.status !== "infeasible"}<dt>
@@ -482,13 +386,13 @@
       </section>
       <section class="sheet p-5">
         <h2 class="text-xl">Most worth checking</h2>
-        {#if next.length === 0}<p class="mt-1">Everything has been looked at.</p>{/if}
+        {#if sieve.next.length === 0}<p class="mt-1">Everything has been looked at.</p>{/if}
         <ol class="mt-2 grid gap-2">
-          {#each next as w (w.line)}
+          {#each sieve.next as w (w.line)}
             {@const l = a.bench.lines[w.index]!}
             <li class="text-sm">
               <strong>{lineName(l.line, l.type?.label)}</strong><br /><span class="text-soft"
-                >{w.facts.map((f) => UNCHECKED_LABEL[f]).join(", ")}{w.gain > 1e-9
+                >{w.facts.map((f) => UNCHECKED_LABEL[f]).join(", ")}{w.gain > SHARE_TOLERANCE
                   ? ` · +${number(w.gain * 100, 1)} points if it passes`
                   : ""}</span
               >

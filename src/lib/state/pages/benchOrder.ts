@@ -1,9 +1,9 @@
-import { CATALOGUE } from "$lib/data/catalogue.ts";
-import { CATEGORIES } from "$lib/core/model/functionRecord.ts";
-import { categoryOf } from "$lib/core/catalogue/catalogue.ts";
-import type { ItemType } from "$lib/core/model/itemType.ts";
-import { LOCATIONS } from "$lib/core/model/location.ts";
-import type { Line } from "$lib/core/model/kit.ts";
+import { CATALOGUE } from "../../data/catalogue.ts";
+import { CATEGORIES } from "../../core/model/functionRecord.ts";
+import { categoryOf } from "../../core/catalogue/catalogue.ts";
+import type { ItemType } from "../../core/model/itemType.ts";
+import { LOCATIONS } from "../../core/model/location.ts";
+import type { Line } from "../../core/model/kit.ts";
 
 /** In which order the bench is worked. */
 export const ORDERS = ["packed", "place", "category", "worth"] as const;

@@ -1,0 +1,298 @@
+import { vocabularyOf } from "../lib/core/card/vocabulary.ts";
+import { CATALOGUE } from "../lib/data/catalogue.ts";
+import { readFileSync, statSync, writeFileSync } from "node:fs";
+import { extname } from "node:path";
+import loadHighs from "highs";
+import { audit } from "../lib/core/audit/audit.ts";
+import { readCard } from "../lib/core/card/readCard.ts";
+import { cardResult, cardTextProblem } from "../lib/core/card/cardText.ts";
+import { SKILLS } from "../lib/core/model/itemType.ts";
+import { isDay } from "../lib/core/base/dates.ts";
+import { parseAudit } from "../lib/core/formats/auditFile.ts";
+import type { AuditFile } from "../lib/core/model/auditFile.ts";
+import { auditResult } from "../lib/core/formats/auditResult.ts";
+import { parsePriceBook, parsePriceCsv } from "../lib/core/formats/priceCsv.ts";
+import type { Outcome, Problem } from "../lib/core/model/problem.ts";
+import { jsonSchemaOf, SCHEMAS } from "../lib/core/formats/schemas.ts";
+import { actionsOf } from "../lib/core/plan/actions.ts";
+import { highsSolver } from "../lib/core/plan/highsSolver.ts";
+import { keptToBag } from "../lib/core/plan/fitBag.ts";
+import { plan } from "../lib/core/plan/plan.ts";
+import type { Course, PlanRequest } from "../lib/core/plan/request.ts";
+import { changesResult, frontiersResult, planResult } from "../lib/core/formats/planResult.ts";
+import type { PriceBook } from "../lib/core/model/priceBook.ts";
+import { PRICE_BOOK } from "../lib/data/priceBook.ts";
+import { kitReport } from "../lib/report/kitReport.ts";
+import { toHtml } from "../lib/report/toHtml.ts";
+import { toMarkdown } from "../lib/report/toMarkdown.ts";
+import { toPdf } from "../lib/report/toPdf.ts";
+import { makePdf } from "../lib/report/nodePdf.ts";
+
+const USAGE = `usage: npm run --silent cli -- COMMAND
+  read-card FILE|-                       entries of a contents card
+  audit FILE [--today DAY]               the audit of an audit file
+  plan FILE [--budget N] [--mass G] [--volume ML] [--target ready|0.85]
+            [--best] [--prices FILE] [--today DAY] [--frontier] [--changes]
+            [--exclude ID,ID] [--keep LINE,LINE] [--sources N]
+            [--course trained=PRICE] [--time SECONDS] [--fit]
+  report FILE --to pdf|html|md --out PATH [--today DAY]
+  schema audit|list|workspace`;
+
+/** No real file comes near it; a larger one is a mistake. */
+const LARGEST_FILE = 50 * 1024 * 1024;
+
+class Usage extends Error {}
+class BadInput extends Error {
+  constructor(readonly problems: readonly Problem[]) {
+    super("bad input");
+  }
+}
+
+/** What the command line reads and writes besides files. */
+export interface Io {
+  readonly stdin: () => string;
+  readonly out: (text: string) => void;
+  readonly err: (text: string) => void;
+}
+
+/**
+ * Runs one command: JSON on `out`, messages on `err`.
+ * @returns the exit code: 0 done, 1 bad input, 2 wrong usage; a fault of the program's own throws
+ */
+export async function runCli(argv: readonly string[], io: Io): Promise<0 | 1 | 2> {
+  try {
+    await command(argv, io);
+    return 0;
+  } catch (error) {
+    if (error instanceof Usage) {
+      io.err(`${error.message === "" ? "" : `${error.message}\n`}${USAGE}\n`);
+      return 2;
+    }
+    if (!(error instanceof BadInput)) throw error;
+    for (const p of error.problems) io.err(`${p.where || "the file"}: ${p.what}\n`);
+    return 1;
+  }
+}
+
+async function command(argv: readonly string[], io: Io): Promise<void> {
+  const [name, ...rest] = argv;
+  const { positional, flags } = parseArguments(rest);
+  const today = flags.get("today") ?? new Date().toISOString().slice(0, 10);
+  if (!isDay(today)) throw new Usage(`--today '${today}' is not a day`);
+  const print = (value: unknown) => io.out(JSON.stringify(value, null, 1) + "\n");
+  switch (name) {
+    case "read-card": {
+      const text = readText(only(positional), io);
+      const wrong = cardTextProblem(text);
+      if (wrong) throw new BadInput([wrong]);
+      print(cardResult(readCard(text, vocabularyOf(CATALOGUE))));
+      return;
+    }
+    case "audit":
+      print(auditResult(audit(readAudit(only(positional), io), today, CATALOGUE)));
+      return;
+    case "plan":
+      print(await runPlan(readAudit(only(positional), io), flags, today, io));
+      return;
+    case "report": {
+      const file = readAudit(only(positional), io);
+      const out = flags.get("out");
+      const to = flags.get("to") ?? "";
+      if (!["pdf", "html", "md"].includes(to) || out === undefined)
+        throw new Usage("report takes --to pdf, html or md, and --out PATH");
+      const book = PRICE_BOOK;
+      const request = requestOf(file, new Map(), today, book);
+      const outcome = plan(request, highsSolver(await loadHighs()));
+      const planned =
+        outcome.status === "infeasible"
+          ? null
+          : {
+              actions: actionsOf(outcome, request),
+              price: outcome.choice.price,
+              currency: book.currency,
+              gradeAfter: outcome.choice.after.grade ?? "",
+              coverageAfter: outcome.choice.after.coverage ?? 0,
+              proven: outcome.status === "optimal",
+            };
+      const blocks = kitReport(audit(file, today, CATALOGUE), planned, {}, today);
+      writeFileSync(
+        out,
+        to === "pdf"
+          ? await makePdf(toPdf(file.kit.name, blocks))
+          : to === "html"
+            ? toHtml(file.kit.name, blocks)
+            : toMarkdown(blocks),
+      );
+      io.err(`wrote ${out}\n`);
+      return;
+    }
+    case "schema": {
+      const schema = only(positional);
+      if (!Object.hasOwn(SCHEMAS, schema))
+        throw new Usage(`no schema '${schema}'; there are ${Object.keys(SCHEMAS).join(", ")}`);
+      print(jsonSchemaOf(schema as keyof typeof SCHEMAS));
+      return;
+    }
+    default:
+      throw new Usage(name === undefined ? "" : `no command '${name}'`);
+  }
+}
+
+async function runPlan(file: AuditFile, flags: ReadonlyMap<string, string>, today: string, io: Io) {
+  const prices = flags.get("prices");
+  const book = prices === undefined ? PRICE_BOOK : readPrices(prices, io);
+  const request = requestOf(file, flags, today, book);
+  const currency = file.kit.price?.currency;
+  if (currency !== undefined && currency !== book.currency)
+    throw new BadInput([
+      {
+        where: "kit.price.currency",
+        what: `is ${currency}, the price book is in ${book.currency}: one audit has one currency; convert the price book by your own rate`,
+      },
+    ]);
+  const solver = highsSolver(await loadHighs());
+  const outcome = plan(request, solver);
+  return {
+    ...planResult(outcome, request),
+    ...(flags.has("changes") ? { changes: changesResult(outcome, request, solver) } : {}),
+    ...(flags.has("frontier") ? { frontier: frontiersResult(request, solver) } : {}),
+  };
+}
+
+function requestOf(
+  file: AuditFile,
+  flags: ReadonlyMap<string, string>,
+  today: string,
+  book: PriceBook,
+): PlanRequest {
+  const amount = (name: string, otherwise: number | undefined): number | null => {
+    const given = flags.get(name);
+    if (given === undefined) return otherwise ?? null;
+    const n = Number(given);
+    if (given.trim() === "" || !Number.isFinite(n) || n < 0)
+      throw new Usage(`--${name} '${given}' is not a number from 0`);
+    return n;
+  };
+  const target = flags.get("target") ?? "ready";
+  const share = Number(target);
+  if (target !== "ready" && !(share > 0 && share <= 1))
+    throw new Usage(`--target '${target}' is neither 'ready' nor a coverage between 0 and 1`);
+  const best = flags.has("best") || (flags.has("budget") && !flags.has("target"));
+  const request: PlanRequest = {
+    audit: file,
+    catalogue: CATALOGUE,
+    book,
+    question: best ? "best" : "cheapest",
+    target: target === "ready" ? "ready" : share,
+    limits: {
+      budget: amount("budget", file.brief.limits.budget),
+      massG: amount("mass", file.brief.limits.massG),
+      volumeMl: amount("volume", file.brief.limits.volumeMl),
+    },
+    keep: listOf(flags, "keep"),
+    exclude: listOf(flags, "exclude"),
+    maxSources: wholeFrom1(flags, "sources"),
+    courses: listOf(flags, "course").map(courseOf),
+    timeLimitS: amount("time", undefined) ?? undefined,
+    today,
+  };
+  return flags.has("fit") ? keptToBag(request) : request;
+}
+
+const listOf = (flags: ReadonlyMap<string, string>, name: string): string[] =>
+  (flags.get(name) ?? "")
+    .split(",")
+    .map((x) => x.trim())
+    .filter(Boolean);
+
+function wholeFrom1(flags: ReadonlyMap<string, string>, name: string): number | null {
+  const given = flags.get(name);
+  if (given === undefined) return null;
+  const n = Number(given);
+  if (!Number.isInteger(n) || n < 1)
+    throw new Usage(`--${name} '${given}' is not a whole number from 1`);
+  return n;
+}
+
+function courseOf(text: string): Course {
+  const [to, price] = text.split("=");
+  const skill = SKILLS.find((s) => s === to);
+  if (!skill || !(Number(price) >= 0))
+    throw new Usage(`--course '${text}' is not like trained=80; levels: ${SKILLS.join(", ")}`);
+  return { to: skill, price: Number(price) };
+}
+
+const VALUE_FLAGS = new Set(
+  "today budget mass volume target prices to out exclude keep sources course time".split(" "),
+);
+const PLAIN_FLAGS = new Set(["best", "frontier", "fit", "changes"]);
+
+function parseArguments(args: readonly string[]) {
+  const positional: string[] = [];
+  const flags = new Map<string, string>();
+  for (let i = 0; i < args.length; i++) {
+    const arg = args[i]!;
+    if (!arg.startsWith("--")) {
+      positional.push(arg);
+      continue;
+    }
+    const [name, inline] = arg.slice(2).split("=", 2) as [string, string | undefined];
+    if (PLAIN_FLAGS.has(name)) flags.set(name, "");
+    else if (VALUE_FLAGS.has(name)) {
+      const value = inline ?? args[++i];
+      if (value === undefined) throw new Usage(`--${name} wants a value`);
+      flags.set(name, value);
+    } else throw new Usage(`no option '--${name}'`);
+  }
+  return { positional, flags };
+}
+
+function only(positional: readonly string[]): string {
+  if (positional.length !== 1) throw new Usage(`one file is wanted, ${positional.length} given`);
+  return positional[0]!;
+}
+
+function readText(path: string, io: Io): string {
+  if (path === "-") return io.stdin();
+  let bytes: Buffer;
+  try {
+    const { size } = statSync(path);
+    if (size > LARGEST_FILE)
+      throw new BadInput([
+        { where: path, what: `has ${Math.round(size / 1048576)} MB; files up to 50 MB are read` },
+      ]);
+    bytes = readFileSync(path);
+  } catch (error) {
+    if (error instanceof BadInput) throw error;
+    throw new BadInput([{ where: path, what: `cannot be read: ${(error as Error).message}` }]);
+  }
+  return bytes.toString("utf8");
+}
+
+function readJson(path: string, io: Io): unknown {
+  const text = readText(path, io);
+  try {
+    return JSON.parse(text.replace(/^\uFEFF/, ""));
+  } catch (error) {
+    throw new BadInput([
+      {
+        where: path,
+        what: `is not whole JSON (${(error as Error).message}): the file may be cut short`,
+      },
+    ]);
+  }
+}
+
+const orThrow = <T>(outcome: Outcome<T>): T => {
+  if (outcome.ok) return outcome.value;
+  throw new BadInput(outcome.problems);
+};
+
+const readAudit = (path: string, io: Io): AuditFile =>
+  orThrow(parseAudit(readJson(path, io), CATALOGUE));
+const readPrices = (path: string, io: Io): PriceBook =>
+  orThrow(
+    extname(path).toLowerCase() === ".csv"
+      ? parsePriceCsv(readText(path, io), (id) => CATALOGUE.types.has(id))
+      : parsePriceBook(readJson(path, io)),
+  );

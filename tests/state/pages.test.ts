@@ -1,0 +1,199 @@
+import { expect } from "chai";
+import { CompareState } from "../../src/lib/state/pages/compare.svelte.ts";
+import { ListState } from "../../src/lib/state/pages/list.svelte.ts";
+import { SecondState } from "../../src/lib/state/pages/second.svelte.ts";
+import { SieveState } from "../../src/lib/state/pages/sieve.svelte.ts";
+import { sortRows } from "../../src/lib/state/pages/sortRows.ts";
+import { UnpackState } from "../../src/lib/state/pages/unpack.svelte.ts";
+import { workspace } from "../../src/lib/state/workspace.svelte.ts";
+import { PERSONAL_DAY } from "../../src/lib/data/lists/personalDay.ts";
+import { CREW_BOX, demoShelf, kitState } from "./open.ts";
+
+describe("unpacking", () => {
+  let unpack: UnpackState;
+  beforeEach(async () => {
+    await demoShelf();
+    unpack = new UnpackState(kitState(workspace.addKit("Empty")));
+  });
+
+  it("reads a card as it is typed, and says which lines are doubtful first", () => {
+    unpack.read("10 sterile gauze pads\n2 zonk wraps");
+    expect(unpack.kit.lines.map((l) => [l.itemType, l.claimed])).to.deep.equal([
+      ["gauze-pad", 10],
+      [null, 2],
+    ]);
+    expect(unpack.lines[0]!.itemType).to.equal(null);
+  });
+
+  it("remembers what a thing is called, and reads it so the next time", () => {
+    unpack.read("- 2 zonk wraps\n- 3 safety pins");
+    unpack.chooseType(unpack.kit.lines[0]!, "cohesive-wrap");
+    unpack.read("- 4 zonk wraps\n- 1 whistle");
+    expect(unpack.kit.lines.map((l) => l.itemType)).to.deep.equal(["cohesive-wrap", "whistle"]);
+  });
+
+  it("waits to be asked with a very long card", () => {
+    const long = Array.from({ length: 900 }, (_, i) =>
+      i % 2 ? "" : `- ${i + 1} sterile gauze pads of the shed, by the door`,
+    );
+    unpack.read(long.join("\n"));
+    expect([unpack.long, unpack.kit.lines.length]).to.deep.equal([true, 0]);
+    unpack.read(long.join("\n"), true);
+    expect(unpack.kit.lines.length).to.equal(450);
+  });
+
+  it("splits a line in two of its kind, and merges them again", () => {
+    unpack.read("10 sterile gauze pads");
+    unpack.split(unpack.kit.lines[0]!);
+    const [first, second] = unpack.kit.lines;
+    expect(second).to.deep.include({ itemType: "gauze-pad", claimed: 0, counted: 0 });
+    expect(unpack.twin(second!)).to.equal(first);
+    expect(unpack.twin(first!)).to.equal(undefined);
+    unpack.merge(second!, first!);
+    expect(unpack.kit.lines.map((l) => l.claimed)).to.deep.equal([10]);
+  });
+
+  it("lays a line into a compartment, with how fast one gets at it there", () => {
+    const box = new UnpackState(kitState());
+    const line = box.kit.lines[0]!;
+    const main = box.compartments.find((c) => c.place === "bottom")!;
+    box.lay(line, main.id);
+    expect(box.kit.lines[0]).to.deep.include({ compartment: main.id, location: "bottom" });
+  });
+});
+
+describe("the sieve's page", () => {
+  beforeEach(demoShelf);
+  it("tries a change without keeping it, then keeps it as one step", () => {
+    const kit = kitState();
+    const sieve = new SieveState(kit);
+    const before = kit.audit.coverage;
+    sieve.try({ kind: "school", rule: "dates", option: "tiered" }, "Dates: tiered");
+    expect(sieve.audit.bench.rules.dates).to.equal("tiered");
+    expect(kit.audit.coverage).to.equal(before);
+    sieve.keepTrials();
+    expect(kit.record?.houseRules.dates).to.equal("tiered");
+    expect(sieve.trials).to.deep.equal([]);
+    workspace.undo();
+    expect(kit.record?.houseRules.dates).to.equal(undefined);
+  });
+  it("shows first the need that decides the grade, and the tiers add up to coverage", () => {
+    const sieve = new SieveState(kitState());
+    const a = sieve.audit;
+    expect(a.bench.needs[sieve.shown!]!.need.id).to.equal(a.decidedBy!.need);
+    const met = sieve.byTier.reduce((s, t) => s + t.met, 0);
+    const weight = sieve.byTier.reduce((s, t) => s + t.weight, 0);
+    expect(met / weight).to.be.closeTo(a.coverage!, 1e-12);
+    expect(sieve.inspected).to.equal(kitState().lines.length - kitState().open.toInspect);
+    sieve.mesh = "pan";
+    a.needs.forEach((n, i) => expect(sieve.view.keep(i)).to.equal(n.restsOn === "pan"));
+  });
+});
+
+describe("a second look", () => {
+  beforeEach(demoShelf);
+  it("is handed over unseen, and what is settled goes to both with who decided", () => {
+    const looks = new SecondState(kitState());
+    looks.who = "Ines";
+    const id = looks.ask()!;
+    const second = workspace.kit(id)!;
+    expect(second).to.deep.include({ secondOf: CREW_BOX, inspector: "Ines" });
+    expect(second.kit.lines.every((l) => l.counted === undefined)).to.equal(true);
+    const line = looks.first!.kit.lines.find((l) => (l.counted ?? 0) > 1)!;
+    workspace.edit("count", [
+      {
+        ...second,
+        kit: {
+          ...second.kit,
+          lines: second.kit.lines.map((l) => (l.id === line.id ? { ...l, counted: 1 } : l)),
+        },
+      },
+    ]);
+    expect(looks.differences).to.deep.equal([{ line: line.id, what: "count" }]);
+    looks.settle(line.id, "count", "second", "settle");
+    expect(looks.differences).to.deep.equal([]);
+    expect(looks.first!.kit.lines.find((l) => l.id === line.id)!.counted).to.equal(1);
+    expect(looks.merged.at(-1)).to.deep.include({ took: "Ines", what: "count" });
+  });
+});
+
+describe("a list's page", () => {
+  let list: ListState;
+  beforeEach(async () => {
+    await demoShelf();
+    const id = workspace.addList(PERSONAL_DAY);
+    list = new ListState(() => id);
+    list.open();
+  });
+  it("adds after the need picked, moves and takes out, each undone at once", () => {
+    const ids = () => list.list!.needs.map((n) => n.id);
+    const before = ids();
+    list.selectedId = before[1]!;
+    list.add();
+    expect(ids()).to.deep.equal([...before.slice(0, 2), "need", ...before.slice(2)]);
+    list.move(list.selected!, -1);
+    expect(ids()[1]).to.equal("need");
+    list.remove(list.selected!);
+    expect(ids()).to.deep.equal(before);
+    expect(list.selected!.id).to.equal(before[1]);
+    workspace.undo();
+    expect(ids()).to.include("need");
+  });
+  it("does not move past either end, and picks along the list", () => {
+    const [first] = list.list!.needs;
+    list.move(first!, -1);
+    expect(list.list!.needs[0]).to.equal(first);
+    list.select(1);
+    expect(list.selected!.id).to.equal(list.list!.needs[1]!.id);
+    list.select(-1);
+    list.select(-1);
+    expect(list.selected!.id).to.equal(first!.id);
+  });
+  it("counts its version up when a kit holds the one before, and brings the kit up to date", () => {
+    const kit = workspace.kits[0]!;
+    workspace.edit("judge", [{ ...kit, list: structuredClone(list.list!) }]);
+    const [need] = list.list!.needs;
+    list.changeNeed(need!.id, "ask more", { ...need!, quantity: { base: 9 } }, null);
+    expect(list.list!.version).to.equal(2);
+    expect(list.holders.map((k) => k.id)).to.deep.equal([kit.id]);
+    list.updateKits();
+    expect(workspace.kit(kit.id)!.list).to.deep.include({ version: 2 });
+    expect(list.holders).to.deep.equal([]);
+  });
+});
+
+describe("comparing", () => {
+  beforeEach(demoShelf);
+  it("judges all by the first kit until another is chosen, and leaves out what is left out", () => {
+    const compare = new CompareState();
+    expect(compare.contenders.length).to.equal(3);
+    compare.left = { [CREW_BOX]: true };
+    expect(compare.contenders.map((c) => c.id)).to.not.include(CREW_BOX);
+    compare.judgeId = "kit:demo-bleed-pouch";
+    expect(compare.judge!.list).to.deep.equal(workspace.kit("kit:demo-bleed-pouch")!.list);
+  });
+  it("makes a set of what is chosen", () => {
+    const compare = new CompareState();
+    compare.left = { "kit:demo-family-set": true };
+    compare.makeSet();
+    expect(workspace.sets[0]!.members.map((m) => m.kit)).to.deep.equal([
+      "kit:demo-bleed-pouch",
+      CREW_BOX,
+    ]);
+  });
+  it("turns the order of the column that is sorted by, and begins cheap things at the cheap end", () => {
+    const compare = new CompareState();
+    compare.sort("price");
+    expect([compare.sortBy, compare.down]).to.deep.equal(["price", false]);
+    compare.sort("price");
+    expect(compare.down).to.equal(true);
+    compare.sort("coverage");
+    expect(compare.down).to.equal(true);
+  });
+  it("what is not known comes last, whichever way it is sorted", () => {
+    const rows = [{ v: 2 }, { v: null }, { v: 1 }];
+    const of = (r: { v: number | null }) => r.v;
+    expect(sortRows(rows, of, false).map(of)).to.deep.equal([1, 2, null]);
+    expect(sortRows(rows, of, true).map(of)).to.deep.equal([2, 1, null]);
+  });
+});
