@@ -1,3 +1,5 @@
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
+import { usableFactor } from "../../src/lib/core/sieve/usable.ts";
 import { expect } from "chai";
 import type { HouseRules } from "../../src/lib/core/model/houseRules.ts";
 import type { Need } from "../../src/lib/core/model/list.ts";
@@ -338,6 +340,10 @@ describe("mesh 7, Usable", () => {
   it("a sensitivity of the brief rules the type out; 'sting' clashes with nothing", () => {
     expect(usable("latex-gloves", "gloves", { sensitivities: ["latex"] })).to.equal(0);
     expect(usable("latex-gloves", "gloves", { sensitivities: ["sting"] })).to.equal(0.5);
+    // A thing that itself speaks of stings serves the one who reacts to them.
+    const swab = { ...CATALOGUE.types.get("sting-swab")!, clash: ["sting" as const] };
+    const brief = { skill: "trained" as const, sensitivities: ["sting" as const] };
+    expect(usableFactor(swab, brief, "gate")).to.equal(1);
   });
 });
 

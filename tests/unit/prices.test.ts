@@ -1,3 +1,4 @@
+import type { Product } from "../../src/lib/core/model/priceBook.ts";
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { typeLookup } from "../../src/lib/core/catalogue/catalogue.ts";
 import { expect } from "chai";
@@ -68,6 +69,12 @@ describe("a supplier's list", () => {
       { id: "unknown", amount: 1, inStock: true },
     ],
   };
+  it("the last 60 earlier prices are kept", () => {
+    let p: Product = product("a", "sling", 1, 1000);
+    for (let n = 1; n <= 65; n++) p = repriced(p, 1000 + n, "2026-01-05");
+    expect(p.history!.length).to.equal(60);
+    expect([p.history![0]!.amount, p.history!.at(-1)!.amount]).to.deep.equal([1005, 1064]);
+  });
   it("changes price, stock and lead time, says what changed, and leaves the rest", () => {
     const { book: after, changes } = applyPriceList(book, list);
     expect(changes).to.deep.equal([

@@ -1,5 +1,7 @@
 import { expect } from "chai";
 import { worthChecking } from "../../src/lib/core/audit/audit.ts";
+import { THRESHOLDS } from "../../src/lib/core/model/houseRules.ts";
+import { gradeOf } from "../../src/lib/core/score/grade.ts";
 import { proposeVerdict } from "../../src/lib/core/audit/verdict.ts";
 import { replacementPrice } from "../../src/lib/core/plan/replacement.ts";
 import { auditOf, good, need } from "./build.ts";
@@ -50,6 +52,26 @@ describe("grade", () => {
     const a = auditOf([vital, need("c", "chest-seal", { tier: "vital" })], []);
     expect(a.grade).to.equal("Not ready");
     expect(a.decidedBy).to.deep.equal({ gate: "vital", need: "t", value: 0, asked: 0.5 });
+  });
+  it("of needs that are equal but for rounding the first in order decides; a threshold within rounding is reached", () => {
+    const needs = ["first", "second"].map((id) => ({
+      need: need(id, "limb-tourniquet", { tier: "vital" }),
+      category: "severe-bleeding" as const,
+      tier: "vital" as const,
+      required: 1,
+      weight: 5,
+    }));
+    const run = (...met: number[]) =>
+      gradeOf(
+        met[0]!,
+        needs,
+        met.map((m) => ({ values: [], met: m, restsOn: "pan" as const, pairs: [] })),
+        THRESHOLDS,
+      );
+    expect(run(0.3, 0.3 - 5e-10).decidedBy.need).to.equal("first");
+    expect(run(0.3, 0.3 - 5e-9).decidedBy.need).to.equal("second");
+    expect(run(1 - 5e-10, 1).grade).to.equal("Ready");
+    expect(run(1 - 5e-9, 1).grade).to.equal("Partial");
   });
   it("asks 1 of vital needs for Ready whatever the pass mark, and takes own thresholds", () => {
     const half = auditOf([{ ...vital, quantity: { base: 2 } }], [tq], {

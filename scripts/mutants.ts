@@ -1,0 +1,228 @@
+/**
+ * Mutation check of the heart of the core: changes one thing at a time in core/sieve, core/score and
+ * core/plan, runs the tests that should notice, and lists the changes that nobody noticed.
+ *
+ *   npm run mutants                    a sample of each folder, and the named ones
+ *   npm run mutants -- --all           every mutant that can be made
+ *   npm run mutants -- --seed 7 --per 20 --only sieve
+ *
+ * A change that cannot matter (it only makes the search slower, or turns within a tolerance) counts as
+ * a survivor too: the share is a floor.
+ */
+import { spawn } from "node:child_process";
+import {
+  cpSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync,
+} from "node:fs";
+import { join, resolve } from "node:path";
+import ts from "typescript";
+
+interface Mutant {
+  readonly file: string;
+  readonly from: number;
+  readonly to: number;
+  readonly text: string;
+  readonly what: string;
+}
+
+/** Tests that look at a folder, the quickest first. */
+const TESTS: Readonly<Record<string, readonly string[]>> = {
+  sieve: ["meshes", "shareOut", "audits", "scores", "reference", "properties"],
+  score: ["scores", "audits", "meshes", "inspect", "compare"],
+  plan: ["plan", "planWishes", "planShown", "prices", "money", "frontier", "properties"],
+};
+const WORKERS = 2;
+/** A mutant that runs for ever is noticed. */
+const LONGEST_MS = 120_000;
+
+const arg = (name: string): string | undefined => {
+  const at = process.argv.indexOf(`--${name}`);
+  return at < 0 ? undefined : (process.argv[at + 1] ?? "");
+};
+const all = process.argv.includes("--all");
+const perFolder = Number(arg("per") ?? "40");
+const only = arg("only");
+let state = Number(arg("seed") ?? "1");
+const random = (): number => {
+  // mulberry32: the same sample for the same seed
+  state = (state + 0x6d2b79f5) | 0;
+  let t = Math.imul(state ^ (state >>> 15), 1 | state);
+  t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+  return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+};
+
+const SWAPS = new Map<ts.SyntaxKind, string>([
+  [ts.SyntaxKind.LessThanToken, "<="],
+  [ts.SyntaxKind.LessThanEqualsToken, "<"],
+  [ts.SyntaxKind.GreaterThanToken, ">="],
+  [ts.SyntaxKind.GreaterThanEqualsToken, ">"],
+  [ts.SyntaxKind.PlusToken, "-"],
+  [ts.SyntaxKind.MinusToken, "+"],
+  [ts.SyntaxKind.AsteriskToken, "/"],
+  [ts.SyntaxKind.SlashToken, "*"],
+  [ts.SyntaxKind.AmpersandAmpersandToken, "||"],
+  [ts.SyntaxKind.BarBarToken, "&&"],
+  [ts.SyntaxKind.EqualsEqualsEqualsToken, "!=="],
+  [ts.SyntaxKind.ExclamationEqualsEqualsToken, "==="],
+  [ts.SyntaxKind.PlusEqualsToken, "-="],
+  [ts.SyntaxKind.MinusEqualsToken, "+="],
+]);
+const CALLS: Readonly<Record<string, string>> = {
+  min: "max",
+  max: "min",
+  ceil: "floor",
+  floor: "ceil",
+};
+
+function mutantsOf(file: string): Mutant[] {
+  const source = readFileSync(file, "utf8");
+  const tree = ts.createSourceFile(file, source, ts.ScriptTarget.Latest, true);
+  const found: Mutant[] = [];
+  const add = (node: ts.Node, text: string): void => {
+    const { line } = tree.getLineAndCharacterOfPosition(node.getStart(tree));
+    const what = `${file}:${line + 1}  ${node.getText(tree).slice(0, 50).replace(/\s+/g, " ")}  →  ${text.slice(0, 50).replace(/\s+/g, " ")}`;
+    found.push({ file, from: node.getStart(tree), to: node.getEnd(), text, what });
+  };
+  const visit = (node: ts.Node): void => {
+    if (ts.isTypeNode(node) || ts.isInterfaceDeclaration(node) || ts.isTypeAliasDeclaration(node))
+      return;
+    if (ts.isBinaryExpression(node)) {
+      const other = SWAPS.get(node.operatorToken.kind);
+      if (other) add(node.operatorToken, other);
+    } else if (ts.isConditionalExpression(node))
+      add(
+        node,
+        `${node.condition.getText(tree)} ? ${node.whenFalse.getText(tree)} : ${node.whenTrue.getText(tree)}`,
+      );
+    else if (ts.isIfStatement(node)) add(node.expression, `!(${node.expression.getText(tree)})`);
+    else if (node.kind === ts.SyntaxKind.TrueKeyword) add(node, "false");
+    else if (node.kind === ts.SyntaxKind.FalseKeyword) add(node, "true");
+    else if (ts.isNumericLiteral(node))
+      add(node, String(Number(node.text) === 0 ? 1 : Number(node.text) * 2));
+    else if (ts.isExpressionStatement(node) && ts.isCallExpression(node.expression)) add(node, ";");
+    else if (
+      ts.isPropertyAccessExpression(node) &&
+      node.expression.getText(tree) === "Math" &&
+      CALLS[node.name.text]
+    )
+      add(node.name, CALLS[node.name.text]!);
+    ts.forEachChild(node, visit);
+  };
+  visit(tree);
+  return found;
+}
+
+/** Changes that have survived before, each by the words that it changes. */
+const NAMED: readonly (readonly [string, string, string])[] = [
+  ["plan/plan.ts", "    forbid(m, solved.x);", ""],
+  ["plan/planModel.ts", "  fullBeforeVital(model, c, stocks, shared);", ""],
+  ["score/grade.ts", "value < lowest.value - SHARE_TOLERANCE", "value < lowest.value"],
+  ["base/tolerance.ts", "value >= asked - SHARE_TOLERANCE", "value >= asked"],
+  ["plan/stages.ts", "const GRAMS_A_PACK = 0.1;", "const GRAMS_A_PACK = 0;"],
+  ["plan/priceList.ts", ".slice(-MOST_HISTORY)", ""],
+  ["sieve/usable.ts", 'c !== "sting" && ', ""],
+  ["card/toLines.ts", "const DOUBTFUL_BELOW = 0.9;", "const DOUBTFUL_BELOW = 0.5;"],
+  ["card/mergeCard.ts", "record.kit.lines.filter(isTouched)", "record.kit.lines"],
+  ["card/mergeCard.ts", "line.counted !== undefined ||", ""],
+];
+const TESTS_OF_NAMED: Readonly<Record<string, readonly string[]>> = {
+  ...TESTS,
+  base: ["scores", "meshes", "audits"],
+  card: ["mergeCard", "card"],
+};
+
+const folderOf = (file: string) => /core\/(\w+)\//.exec(file)![1]!;
+
+function chosen(): Mutant[] {
+  const sample: Mutant[] = [];
+  for (const folder of Object.keys(TESTS)) {
+    if (only && only !== folder) continue;
+    const dir = `src/lib/core/${folder}`;
+    const found = readdirSync(dir).flatMap((f) => mutantsOf(join(dir, f)));
+    if (all) sample.push(...found);
+    else
+      for (let i = 0; i < perFolder && found.length > 0; i++)
+        sample.push(...found.splice(Math.floor(random() * found.length), 1));
+  }
+  if (!only)
+    for (const [name, before, after] of NAMED) {
+      const file = `src/lib/core/${name}`;
+      const from = readFileSync(file, "utf8").indexOf(before);
+      if (from < 0)
+        throw new Error(`${file} has no '${before}': bring the named mutant up to date`);
+      sample.push({
+        file,
+        from,
+        to: from + before.length,
+        text: after,
+        what: `${file}  ${before.trim()}  →  ${after || "(gone)"}`,
+      });
+    }
+  return sample;
+}
+
+function place(k: number): string {
+  const root = resolve(`.tmp/mutants/${k}`);
+  rmSync(root, { recursive: true, force: true });
+  mkdirSync(root, { recursive: true });
+  for (const dir of ["src", "tests"]) cpSync(dir, join(root, dir), { recursive: true });
+  for (const f of ["package.json", "tsconfig.json"]) cpSync(f, join(root, f));
+  for (const dir of ["node_modules", ".svelte-kit"]) symlinkSync(resolve(dir), join(root, dir));
+  return root;
+}
+
+/** Whether a test fails, or none ends in time. */
+function noticed(root: string, tests: readonly string[]): Promise<boolean> {
+  const files = tests.map((t) => `tests/unit/${t}.test.ts`);
+  return new Promise((answer) => {
+    const run = spawn(
+      process.execPath,
+      [
+        "--import",
+        "tsx",
+        "node_modules/mocha/bin/mocha.js",
+        "--bail",
+        "--timeout",
+        "30000",
+        ...files,
+      ],
+      { cwd: root, stdio: "ignore", env: { ...process.env, TZ: "UTC" }, timeout: LONGEST_MS },
+    );
+    run.on("close", (code) => answer(code !== 0));
+  });
+}
+
+const queue = chosen();
+const survivors: Mutant[] = [];
+const killed = new Map<string, [number, number]>();
+let done = 0;
+const total = queue.length;
+await Promise.all(
+  Array.from({ length: WORKERS }, async (_, k) => {
+    const root = place(k);
+    for (let m = queue.shift(); m; m = queue.shift()) {
+      const source = readFileSync(m.file, "utf8");
+      writeFileSync(join(root, m.file), source.slice(0, m.from) + m.text + source.slice(m.to));
+      const folder = folderOf(m.file);
+      const seen = await noticed(root, TESTS_OF_NAMED[folder]!);
+      writeFileSync(join(root, m.file), source);
+      const [was, of] = killed.get(folder) ?? [0, 0];
+      killed.set(folder, [was + Number(seen), of + 1]);
+      if (!seen) survivors.push(m);
+      done++;
+      if (done % 10 === 0)
+        process.stderr.write(`${done} of ${total}, ${survivors.length} survive\n`);
+    }
+  }),
+);
+rmSync(".tmp/mutants", { recursive: true, force: true });
+for (const m of survivors) console.log(`survives  ${m.what}`);
+for (const [folder, [n, of]] of killed)
+  console.log(`${folder.padEnd(8)} ${n} of ${of} noticed, ${((100 * n) / of).toFixed(0)} %`);
+const noticedInAll = total - survivors.length;
+console.log(`${noticedInAll} of ${total} noticed, ${((100 * noticedInAll) / total).toFixed(0)} %`);
