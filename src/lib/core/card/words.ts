@@ -84,7 +84,6 @@ const SAME: Readonly<Record<string, string>> = {
   sterilised: "sterile",
   sterilized: "sterile",
   jel: "gel",
-  bandaid: "plaster",
   povidon: "povidone",
   jelly: "jelly",
   resus: "resuscitation",
