@@ -22,6 +22,7 @@ import type { Course, PlanRequest } from "../lib/core/plan/request.ts";
 import { changesResult, frontiersResult, planResult } from "../lib/core/formats/planResult.ts";
 import type { PriceBook } from "../lib/core/model/priceBook.ts";
 import { PRICE_BOOK } from "../lib/data/priceBook.ts";
+import { told, type Told } from "../lib/words/problems.ts";
 import { kitReport } from "../lib/report/kitReport.ts";
 import { toHtml } from "../lib/report/toHtml.ts";
 import { toMarkdown } from "../lib/report/toMarkdown.ts";
@@ -43,7 +44,7 @@ const LARGEST_FILE = 50 * 1024 * 1024;
 
 class Usage extends Error {}
 class BadInput extends Error {
-  constructor(readonly problems: readonly Problem[]) {
+  constructor(readonly problems: readonly (Problem | Told)[]) {
     super("bad input");
   }
 }
@@ -69,7 +70,7 @@ export async function runCli(argv: readonly string[], io: Io): Promise<0 | 1 | 2
       return 2;
     }
     if (!(error instanceof BadInput)) throw error;
-    for (const p of error.problems) io.err(`${p.where || "the file"}: ${p.what}\n`);
+    for (const p of error.problems.map(told)) io.err(`${p.where || "the file"}: ${p.what}\n`);
     return 1;
   }
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { problemText } from "$lib/words/problems.ts";
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { goto } from "$app/navigation";
   import { audit } from "$lib/core/audit/audit.ts";
@@ -42,7 +43,10 @@
             : "records"}</strong
         >
         could not be read and lie aside, untouched: {workspace.setAside
-          .map((s) => `${s.key} (${s.problems[0]?.where ?? ""} ${s.problems[0]?.what ?? ""})`)
+          .map(
+            (s) =>
+              `${s.key} (${s.problems[0]?.where ?? ""} ${s.problems[0] ? problemText(s.problems[0]) : ""})`,
+          )
           .join("; ")}.
       </p>
       <button class="btn mt-3" onclick={exportAside}>Export what lies aside</button>

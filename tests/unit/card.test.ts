@@ -1,3 +1,4 @@
+import { problemText } from "../../src/lib/words/problems.ts";
 import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
@@ -199,8 +200,8 @@ describe("the reader of contents cards", () => {
     );
   });
   it("says what is no card, and what of a card was left out", () => {
-    expect(cardTextProblem("  \n ")!.what).to.match(/empty/);
-    expect(cardTextProblem("\u0089PNG\u0000\u0000")!.what).to.match(/not text/);
+    expect(problemText(cardTextProblem("  \n ")!)).to.match(/empty/);
+    expect(problemText(cardTextProblem("\u0089PNG\u0000\u0000")!)).to.match(/not text/);
     expect(cardTextProblem("2 gauze pads")).to.equal(null);
     expect(cardLeftOut(`2 gauze pads\n${"x".repeat(100_000)}`)[0]!.where).to.equal("line 2");
     expect(
@@ -246,6 +247,6 @@ describe("a card that is none", () => {
     const lines = (n: number) =>
       readCard(Array.from({ length: n }, () => "- 2 whistles").join("\n"), vocabularyOf(CATALOGUE));
     expect(tooManyEntries(lines(600))).to.equal(null);
-    expect(tooManyEntries(lines(601))!.what).to.match(/601 lines/);
+    expect(problemText(tooManyEntries(lines(601))!)).to.match(/601 lines/);
   });
 });

@@ -1,3 +1,4 @@
+import { problemText } from "../../src/lib/words/problems.ts";
 import { expect } from "chai";
 import fc from "fast-check";
 import { paddingOf } from "../../src/lib/core/count/padding.ts";
@@ -14,7 +15,7 @@ const GS = "\u001d";
 describe("GS1 element strings", () => {
   const facts = (text: string) => {
     const r = parseGs1(text);
-    return r.ok ? r.value : `! ${r.problems[0]!.where} ${r.problems[0]!.what}`;
+    return r.ok ? r.value : `! ${r.problems[0]!.where} ${problemText(r.problems[0]!)}`;
   };
   it("the check digit: 629104150021 has 3 (3·(1+0+5+4+1+2) + (2+0+1+0+9+6) = 57, to 60)", () =>
     expect(checkDigit("629104150021")).to.equal(3));

@@ -1,3 +1,4 @@
+import { problemText } from "../../src/lib/words/problems.ts";
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import fc from "fast-check";
@@ -20,7 +21,7 @@ import { auditFile, good, need } from "./build.ts";
 
 const problems = (json: unknown): string => {
   const parsed = parseAudit(json, CATALOGUE);
-  return parsed.ok ? "" : parsed.problems.map((p) => `${p.where}: ${p.what}`).join("\n");
+  return parsed.ok ? "" : parsed.problems.map((p) => `${p.where}: ${problemText(p)}`).join("\n");
 };
 /** A right file with one thing changed. */
 const spoilt = (change: (file: ReturnType<typeof raw>) => void) => {
@@ -158,7 +159,7 @@ describe("the workspace file", () => {
       const json = JSON.parse(text);
       change(json);
       const read = parseWorkspace(json, CATALOGUE);
-      return read.ok ? "" : read.problems[0]!.what;
+      return read.ok ? "" : problemText(read.problems[0]!);
     };
     expect(without((j) => delete j.records)).to.match(/cut short/);
     expect(without((j) => (j.version = 9))).to.match(/newer/);
@@ -167,7 +168,7 @@ describe("the workspace file", () => {
     const [{ id }] = json.records.splice(at, 1);
     const read = parseWorkspace(json, CATALOGUE);
     if (!read.ok) throw new Error(JSON.stringify(read.problems));
-    expect(read.value.mended[0]!.what).to.match(/brief/);
+    expect(problemText(read.value.mended[0]!)).to.match(/brief/);
     expect(read.value.records.find((r) => r.id === id)).to.deep.include({ kind: "brief" });
   });
 });
@@ -190,7 +191,7 @@ describe("dates", () => {
   });
   const typed = (t: string) => {
     const r = readDateText(t);
-    return r.ok ? r.value : `! ${r.what}`;
+    return r.ok ? r.value : `! ${problemText(r.problem)}`;
   };
   it("are read as they are typed off a wrapper", () => {
     expect(
@@ -275,7 +276,7 @@ describe("the price book as CSV", () => {
         "row 3, price.amount",
       ]);
     const headless = parsePriceCsv("a,b\n1,2\n", (id) => CATALOGUE.types.has(id));
-    expect(!headless.ok && headless.problems[0]!.what).to.match(
+    expect(!headless.ok && problemText(headless.problems[0]!)).to.match(
       /lacks the column 'title', 'itemType', 'price'/,
     );
   });
@@ -287,7 +288,7 @@ describe("the price book as CSV", () => {
         { ...PRICE_BOOK.products[1], price: { amount: 1, currency: "CHF" } },
       ],
     });
-    expect(!mixed.ok && mixed.problems[0]!.what).to.match(/is CHF in a book of EUR/);
+    expect(!mixed.ok && problemText(mixed.problems[0]!)).to.match(/is CHF in a book of EUR/);
   });
 });
 

@@ -1,3 +1,4 @@
+import { problemText } from "../../src/lib/words/problems.ts";
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import fc from "fast-check";
@@ -42,7 +43,7 @@ describe("inspection points", () => {
 describe("dates typed at the bench", () => {
   const read = (t: string) => {
     const r = readDateText(t);
-    return r.ok ? r.value : (r.choices ?? r.what);
+    return r.ok ? r.value : (r.choices ?? problemText(r.problem));
   };
   it("takes digits alone from a number pad", () => {
     expect(["0527", "527", "202705", "20270531"].map(read)).to.deep.equal([
@@ -89,7 +90,7 @@ describe("dates typed at the bench", () => {
   it("says what is wrong with the parts", () => {
     const what = (t: string) => {
       const r = readDates(t, 6);
-      return r.ok ? "" : r.what;
+      return r.ok ? "" : problemText(r.problem);
     };
     expect(what("3 2027-05, 2 2026-10")).to.equal("the parts are 5 pieces, 6 lie there");
     expect(what("6 2027-05")).to.match(/two dates or more/);

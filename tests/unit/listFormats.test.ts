@@ -1,3 +1,4 @@
+import { problemText } from "../../src/lib/words/problems.ts";
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import fc from "fast-check";
@@ -24,7 +25,7 @@ const read = (csv: string) => {
 };
 const problemsOf = (csv: string): string[] => {
   const got = read(csv);
-  return got.ok ? [] : got.problems.map((p) => `${p.where}: ${p.what}`);
+  return got.ok ? [] : got.problems.map((p) => `${p.where}: ${problemText(p)}`);
 };
 
 describe("a reference list as a table", () => {
@@ -189,7 +190,7 @@ describe("a reference list as JSON", () => {
   it("refuses a stand-in of an unknown type, a newer version, another format", () => {
     const bad = (json: unknown) => {
       const got = parseListFile(json, CATALOGUE);
-      return got.ok ? [] : got.problems.map((p) => `${p.where} ${p.what}`);
+      return got.ok ? [] : got.problems.map((p) => `${p.where} ${problemText(p)}`);
     };
     expect(bad(listFile(list, []))[0]).to.match(/'my-wrap' is not an item type/);
     expect(bad({ ...listFile(list, [own]), version: 2 })[0]).to.match(/newer Wide Sieve/);

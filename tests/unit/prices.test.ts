@@ -1,3 +1,4 @@
+import { problemText } from "../../src/lib/words/problems.ts";
 import type { Product } from "../../src/lib/core/model/priceBook.ts";
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { typeLookup } from "../../src/lib/core/catalogue/catalogue.ts";
@@ -182,7 +183,7 @@ describe("a price list in any table", () => {
   });
   it("says what is missing, and what is no price", () => {
     const none = priceBookOfTable([["x"]], { ...asked, roles: [null] }, typeOf);
-    expect(!none.ok && none.problems[0]!.what).to.contain("title");
+    expect(!none.ok && problemText(none.problems[0]!)).to.contain("title");
     const wrong = priceBookOfTable(
       [
         ["Name", "Price"],

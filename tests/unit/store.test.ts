@@ -1,3 +1,4 @@
+import { problemText } from "../../src/lib/words/problems.ts";
 import { expect } from "chai";
 import type { BriefRecord } from "../../src/lib/core/records/briefRecord.ts";
 import type { WorkspaceRecord } from "../../src/lib/core/records/records.ts";
@@ -111,7 +112,9 @@ describe("the store", () => {
     await store.load();
     expect(store.records.size).to.equal(0);
     expect(store.setAside.map((s) => s.key)).to.have.members(["brief:x", "brief:y", "odd"]);
-    expect(store.setAside.find((s) => s.key === "brief:y")!.problems[0]!.what).to.match(/newer/);
+    expect(problemText(store.setAside.find((s) => s.key === "brief:y")!.problems[0]!)).to.match(
+      /newer/,
+    );
     // Something new under the very same id does not take its place: both are kept.
     store.edit("add", [titled("x", "new")]);
     await store.flush();

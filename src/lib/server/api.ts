@@ -1,5 +1,6 @@
 import { json } from "@sveltejs/kit";
-import type { Outcome, Problem } from "../core/model/problem.ts";
+import { problem, type Outcome, type Problem } from "../core/model/problem.ts";
+import { told, type Told } from "../words/problems.ts";
 
 /** A body larger than this is no kit. */
 const MOST_BODY_BYTES = 5 * 1024 * 1024;
@@ -8,9 +9,9 @@ const MOST_BODY_BYTES = 5 * 1024 * 1024;
 export function refuse(
   status: number,
   message: string,
-  problems: readonly Problem[] = [],
+  problems: readonly (Problem | Told)[] = [],
 ): Response {
-  return json({ error: { status, message, problems } }, { status });
+  return json({ error: { status, message, problems: problems.map(told) } }, { status });
 }
 
 /** The body as text, refused while it streams once it is too large. */
@@ -37,7 +38,7 @@ export async function bodyText(request: Request): Promise<Outcome<string> & { st
 const tooLarge = () => ({
   ok: false as const,
   status: 413,
-  problems: [{ where: "body", what: `is over ${MOST_BODY_BYTES / 1048576} MB` }],
+  problems: [problem("body", "too-large", { megabytes: MOST_BODY_BYTES / 1048576 })],
 });
 
 /** Answers a route that takes JSON: reads, checks, works; every failure in the one error form. */

@@ -3,7 +3,7 @@ import { CONFLICT_POLICY, keptCopy } from "../core/records/keptCopy.ts";
 import type { Notice } from "../core/records/notice.ts";
 import { merge, same } from "../core/records/merge.ts";
 import { readRecord, type WorkspaceRecord } from "../core/records/records.ts";
-import type { Problem } from "../core/model/problem.ts";
+import { problem, type Problem } from "../core/model/problem.ts";
 import { UndoStack } from "./undoStack.ts";
 import type { Storage } from "./storage.ts";
 
@@ -383,7 +383,7 @@ export class Store {
       return record;
     }
     const problems = read.ok
-      ? [{ where: "id", what: `is '${read.value[0].id}' under the key '${id}'` }]
+      ? [problem("id", "another-key", { id: read.value[0].id, key: id })]
       : read.problems;
     this.#aside.set(id, { key: id, raw: stored, problems });
     return undefined;

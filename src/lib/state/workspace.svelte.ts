@@ -21,6 +21,7 @@ import { demoRecords } from "../data/demo.ts";
 import { SHIPPED_LISTS } from "../data/lists/index.ts";
 import { PRICE_BOOK } from "../data/priceBook.ts";
 import { showBy } from "../words/display.ts";
+import { problemText, told, type Told } from "../words/problems.ts";
 import { importedText, noStorageText, noticeText, setAsideText } from "../words/storeTexts.ts";
 import { browserStorage } from "./browserStorage.ts";
 import { newBrief, newKit } from "./newRecords.ts";
@@ -49,9 +50,7 @@ class Workspace {
   redoLabel = $state<string | null>(null);
   loaded = $state(false);
   /** The last thing to tell, for the live region and the strip under the trail. */
-  message = $state.raw<{ text: string; problem: boolean; problems?: readonly Problem[] } | null>(
-    null,
-  );
+  message = $state.raw<{ text: string; problem: boolean; problems?: readonly Told[] } | null>(null);
   today = $state(localToday());
   /** A dropped table that waits to be told what its columns are. */
   columns = $state.raw<{ name: string; guess: ColumnGuess } | null>(null);
@@ -162,8 +161,8 @@ class Workspace {
     this.say(noticeText(n, this.records.get(n.id)), n.code !== "stays");
   }
 
-  say(text: string, problem = false, problems?: readonly Problem[]): void {
-    this.message = { text, problem, ...(problems ? { problems } : {}) };
+  say(text: string, problem = false, problems?: readonly (Problem | Told)[]): void {
+    this.message = { text, problem, ...(problems ? { problems: problems.map(told) } : {}) };
   }
 
   edit(
@@ -307,7 +306,10 @@ class Workspace {
       const [first, ...more] = read.problems;
       // What is wrong with the file as a whole is said at once.
       if (first?.where === "" && more.length === 0)
-        this.say(`${name} ${first.what}. Nothing was imported, nothing here has changed.`, true);
+        this.say(
+          `${name} ${problemText(first)}. Nothing was imported, nothing here has changed.`,
+          true,
+        );
       else this.say(`${name} was not imported; nothing here has changed.`, true, read.problems);
       return false;
     }

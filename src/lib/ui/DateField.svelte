@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { problemText } from "../words/problems.ts";
   import { readDates, readDateText, type DatedPart } from "$lib/core/inspect/dateText.ts";
   import { day } from "$lib/words/display.ts";
 
@@ -22,7 +23,13 @@
   );
   const choices = $derived(read && !read.ok && !parts ? (read.choices ?? []) : []);
   const problem = $derived(
-    parts ? (parts.ok ? null : parts.what) : read && !read.ok ? read.what : null,
+    parts
+      ? parts.ok
+        ? null
+        : problemText(parts.problem)
+      : read && !read.ok
+        ? problemText(read.problem)
+        : null,
   );
 
   /** Whether the field holds nothing that waits. */

@@ -1,3 +1,4 @@
+import { problemText } from "../words/problems.ts";
 import { vocabularyOf } from "../core/card/vocabulary.ts";
 import { CATALOGUE } from "../data/catalogue.ts";
 import { goto } from "$app/navigation";
@@ -49,7 +50,7 @@ export async function takeFile(file: File): Promise<void> {
   }
   const wrong = cardTextProblem(text);
   if (wrong) {
-    workspace.say(`${file.name} ${wrong.what}. Nothing was imported.`, true);
+    workspace.say(`${file.name} ${problemText(wrong)}. Nothing was imported.`, true);
     return;
   }
   const delimited = /\.(?:csv|tsv|xlsx)$/i.test(file.name) ? guessColumns(text) : null;
@@ -67,7 +68,10 @@ export function addCard(name: string, text: string): string {
   const reading = readCard(text, vocabularyOf(CATALOGUE));
   const many = tooManyEntries(reading);
   if (many)
-    workspace.say(`${name} ${many.what}. Its text is kept on the left, no lines were made.`, true);
+    workspace.say(
+      `${name} ${problemText(many)}. Its text is kept on the left, no lines were made.`,
+      true,
+    );
   workspace.edit(`read ${name}`, [
     many ? { ...kit, cardText: text } : mergeCard(kit, text, reading),
   ]);

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { told, type Told } from "$lib/words/problems.ts";
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { Dialog } from "bits-ui";
   import Papa from "papaparse";
@@ -25,7 +26,7 @@
   let heading = $state(true);
   let source = $state("");
   let currency = $state("");
-  let problems = $state.raw<readonly Problem[]>([]);
+  let problems = $state.raw<readonly Told[]>([]);
   let picker: HTMLInputElement;
 
   async function read(file: File | undefined) {
@@ -68,7 +69,7 @@
       byWords,
     );
     if (!outcome.ok) {
-      problems = outcome.problems;
+      problems = outcome.problems.map(told);
       return;
     }
     const book = workspace.priceBook;

@@ -1,15 +1,11 @@
-import type { Problem } from "../model/problem.ts";
+import { type Problem, problem } from "../model/problem.ts";
 import { LONGEST_LINE, MOST_LINES, type CardReading } from "./readCard.ts";
 
 /** What keeps a text from being a contents card; null: nothing. */
 export function cardTextProblem(text: string): Problem | null {
-  if (text.trim() === "")
-    return { where: "card", what: "is empty: paste or type what the card says" };
+  if (text.trim() === "") return problem("card", "card-empty");
   if (/\u0000/.test(text) || share(text, /[\u0001-\u0008\u000e-\u001f\ufffd]/g) > 0.05)
-    return {
-      where: "card",
-      what: "is not text (a picture or another binary file): type or paste what it says",
-    };
+    return problem("card", "card-no-text");
   return null;
 }
 
@@ -19,10 +15,7 @@ const MOST_ENTRIES = 600;
 /** What keeps a reading from becoming a kit; null: nothing. */
 export const tooManyEntries = (reading: CardReading): Problem | null =>
   reading.entries.length > MOST_ENTRIES
-    ? {
-        where: "card",
-        what: `was read into ${reading.entries.length} lines; a kit has at most ${MOST_ENTRIES}: paste the contents of one kit only`,
-      }
+    ? problem("card", "card-too-many", { lines: reading.entries.length, most: MOST_ENTRIES })
     : null;
 
 /** What was left out of the reading, so that nothing is dropped in silence. */
@@ -30,16 +23,12 @@ export function cardLeftOut(text: string): Problem[] {
   const lines = text.split(/\r\n|\n|\r/);
   const left: Problem[] = [];
   if (lines.length > MOST_LINES)
-    left.push({
-      where: `line ${MOST_LINES + 1}`,
-      what: `and beyond were not read: a card has at most ${MOST_LINES} lines`,
-    });
+    left.push(problem(`line ${MOST_LINES + 1}`, "card-lines-left-out", { most: MOST_LINES }));
   lines.slice(0, MOST_LINES).forEach((l, i) => {
     if (l.length > LONGEST_LINE && left.length < 20)
-      left.push({
-        where: `line ${i + 1}`,
-        what: `was not read: it has ${l.length} characters, a line has at most ${LONGEST_LINE}`,
-      });
+      left.push(
+        problem(`line ${i + 1}`, "card-line-too-long", { has: l.length, most: LONGEST_LINE }),
+      );
   });
   return left;
 }

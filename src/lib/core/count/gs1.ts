@@ -1,5 +1,5 @@
 import { daysInMonth, isDay } from "../base/dates.ts";
-import { fail, type Outcome } from "../model/problem.ts";
+import { fail, type Outcome, problem } from "../model/problem.ts";
 
 /**
  * GS1 element strings off an item's wrapper (GS1 General Specifications, ch. 3): bracket form as
@@ -64,7 +64,7 @@ function bracketed(text: string): Outcome<Field[]> {
   }
   return at === text.length && fields.length > 0
     ? { ok: true, value: fields }
-    : fail([{ where: `character ${at + 1}`, what: "is no element of the form (01)…" }]);
+    : fail([problem(`character ${at + 1}`, "gs1-no-element")]);
 }
 
 function concatenated(text: string): Outcome<Field[]> {
@@ -74,10 +74,7 @@ function concatenated(text: string): Outcome<Field[]> {
     const ai = [2, 3].map((n) => text.slice(at, at + n)).find((x) => x in FIXED || x in VARIABLE);
     if (ai === undefined)
       return fail([
-        {
-          where: `character ${at + 1}`,
-          what: `'${text.slice(at, at + 4)}' is no application identifier that is known here`,
-        },
+        problem(`character ${at + 1}`, "gs1-unknown-ai", { ai: text.slice(at, at + 4) }),
       ]);
     at += ai.length;
     const length = FIXED[ai];
@@ -86,41 +83,32 @@ function concatenated(text: string): Outcome<Field[]> {
     const value = text.slice(at, to);
     if (length !== undefined ? value.length < length : value === "" || value.length > VARIABLE[ai]!)
       return fail([
-        {
-          where: `(${ai})`,
-          what:
-            length !== undefined
-              ? `is cut short: ${value.length} of ${length} characters`
-              : `has ${value.length} characters; 1 to ${VARIABLE[ai]} are allowed`,
-        },
+        length !== undefined
+          ? problem(`(${ai})`, "gs1-short", { has: value.length, length })
+          : problem(`(${ai})`, "gs1-length", { has: value.length, most: VARIABLE[ai]! }),
       ]);
     fields.push([ai, value]);
     at = text[to] === FNC1 ? to + 1 : to;
   }
-  return fields.length > 0 ? { ok: true, value: fields } : fail([{ where: "", what: "is empty" }]);
+  return fields.length > 0 ? { ok: true, value: fields } : fail([problem("", "empty")]);
 }
 
 function fieldsToGs1(fields: readonly Field[]): Outcome<Gs1> {
   const out: { -readonly [K in keyof Gs1]: Gs1[K] } = {};
   for (const [ai, value] of fields) {
     if (ai === "01" || ai === "02") {
-      if (!/^\d{14}$/.test(value))
-        return fail([{ where: `(${ai})`, what: `'${value}' is not 14 digits` }]);
+      if (!/^\d{14}$/.test(value)) return fail([problem(`(${ai})`, "gs1-gtin", { value })]);
       const right = checkDigit(value.slice(0, 13));
       if (Number(value[13]) !== right)
-        return fail([
-          { where: `(${ai})`, what: `check digit is ${value[13]}, should be ${right}: scan again` },
-        ]);
+        return fail([problem(`(${ai})`, "gs1-check-digit", { has: value[13]!, right })]);
       out.gtin = value;
     } else if (ai === "17") {
       const date = /^\d{6}$/.test(value) ? dateOf(value) : null;
-      if (date === null)
-        return fail([{ where: "(17)", what: `'${value}' is not a date that exists` }]);
+      if (date === null) return fail([problem("(17)", "no-such-date", { text: value })]);
       out.expires = date;
     } else if (ai === "10") out.lot = value;
     else if (ai === "30" || ai === "37") {
-      if (!/^\d{1,8}$/.test(value))
-        return fail([{ where: `(${ai})`, what: `'${value}' is not a count` }]);
+      if (!/^\d{1,8}$/.test(value)) return fail([problem(`(${ai})`, "gs1-count", { value })]);
       out.count = Number(value);
     }
   }

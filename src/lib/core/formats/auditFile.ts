@@ -1,7 +1,7 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import { auditSchema, type AuditFile } from "../model/auditFile.ts";
 import { readKeeping } from "../model/kept.ts";
-import { fail, type Outcome, type Problem } from "../model/problem.ts";
+import { fail, type Outcome, type Problem, problem } from "../model/problem.ts";
 import { integrity } from "./integrity.ts";
 
 /** An audit from parsed JSON. Says what is wrong and where; gives nothing on error. */
@@ -16,17 +16,14 @@ export function parseAudit(json: unknown, catalogue: Catalogue): Outcome<AuditFi
 
 function notAnAuditFile(json: unknown): Problem | null {
   if (typeof json !== "object" || json === null || Array.isArray(json))
-    return { where: "", what: "is not an audit file: a JSON object is expected" };
+    return problem("", "no-audit");
   const { format, version } = json as Record<string, unknown>;
   if (format !== "wide-sieve.audit")
-    return {
-      where: "format",
-      what: `is '${String(format)}', not 'wide-sieve.audit': this is another kind of file`,
-    };
+    return problem("format", "another-format", {
+      format: String(format),
+      wanted: "wide-sieve.audit",
+    });
   if (typeof version === "number" && version > 1)
-    return {
-      where: "version",
-      what: `is ${version}; this program reads up to 1: open the file with a newer Wide Sieve`,
-    };
+    return problem("version", "newer-file", { version, reads: 1 });
   return null;
 }

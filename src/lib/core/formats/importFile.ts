@@ -2,7 +2,7 @@ import type { Catalogue } from "../catalogue/catalogue.ts";
 import { emptyBriefRecord } from "../records/briefRecord.ts";
 import { keptUnder, type Kept } from "../model/kept.ts";
 import type { ItemType } from "../model/itemType.ts";
-import { fail, type Outcome } from "../model/problem.ts";
+import { fail, type Outcome, problem } from "../model/problem.ts";
 import { itemTypeRecord } from "../records/itemTypeRecord.ts";
 import { emptyKitRecord } from "../records/kitRecord.ts";
 import { listRecord } from "../records/listRecord.ts";
@@ -23,8 +23,7 @@ export function readImport(
   try {
     json = JSON.parse(text.replace(/^\uFEFF/, ""));
   } catch (error) {
-    const what = `is not whole JSON; it may be cut short (${(error as Error).message})`;
-    return fail([{ where: "", what }]);
+    return fail([problem("", "no-json", { why: (error as Error).message })]);
   }
   switch ((json as { format?: unknown } | null)?.format) {
     case "wide-sieve.audit":

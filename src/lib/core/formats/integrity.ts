@@ -1,22 +1,21 @@
 import { typeLookup, type Catalogue } from "../catalogue/catalogue.ts";
 import type { AuditFile } from "../model/auditFile.ts";
-import type { Problem } from "../model/problem.ts";
+import { type Problem, problem } from "../model/problem.ts";
 
 /** Whole-file checks that no single field shows: unknown and doubled ids, counts that are missing. */
 export function integrity(audit: AuditFile, catalogue: Catalogue): Problem[] {
   const own = audit.itemTypes ?? [];
   const typeOf = typeLookup(own, catalogue);
   const problems: Problem[] = [];
-  const bad = (where: string, what: string) => problems.push({ where, what });
+  const bad = (...found: Parameters<typeof problem>) => problems.push(problem(...found));
   const checkType = (where: string, typeId: string) => {
-    if (!typeOf(typeId)) bad(where, `'${typeId}' is not an item type of the catalogue or the file`);
+    if (!typeOf(typeId)) bad(where, "no-type-here", { type: typeId });
   };
   const checkFunction = (where: string, functionId: string) => {
-    if (!catalogue.functions.has(functionId))
-      bad(where, `'${functionId}' is not a function of the catalogue`);
+    if (!catalogue.functions.has(functionId)) bad(where, "no-function", { function: functionId });
   };
   const checkUnique = (where: string, ids: readonly string[]) => {
-    for (const doubled of doubles(ids)) bad(where, `the id '${doubled}' stands twice`);
+    for (const doubled of doubles(ids)) bad(where, "id-twice", { id: doubled });
   };
 
   checkUnique(
@@ -25,10 +24,9 @@ export function integrity(audit: AuditFile, catalogue: Catalogue): Problem[] {
   );
   own.forEach((t, i) => {
     const at = `itemTypes[${i}]`;
-    if (catalogue.types.has(t.id))
-      bad(`${at}.id`, `'${t.id}' is an id of the catalogue: choose another`);
+    if (catalogue.types.has(t.id)) bad(`${at}.id`, "id-of-catalogue", { id: t.id });
     if ((t.measure === "metre" || t.measure === "millilitre") && t.typical === undefined)
-      bad(`${at}.typical`, `a type measured in ${t.measure} needs a typical value`);
+      bad(`${at}.typical`, "no-typical", { measure: t.measure });
     t.functions.forEach((c, k) => checkFunction(`${at}.functions[${k}]`, c.function));
     checkUnique(
       `${at}.functions`,
@@ -48,7 +46,7 @@ export function integrity(audit: AuditFile, catalogue: Catalogue): Problem[] {
     checkUnique(`${at}.accept`, n.accept?.map((a) => a.itemType) ?? []);
     const { min, max } = n.quantity;
     if (min !== undefined && max !== undefined && min > max)
-      bad(`${at}.quantity`, `min ${min} is above max ${max}`);
+      bad(`${at}.quantity`, "min-above-max", { min, max });
   });
 
   const elsewhere = audit.brief.carriedElsewhere ?? [];
@@ -60,10 +58,9 @@ export function integrity(audit: AuditFile, catalogue: Catalogue): Problem[] {
   audit.kit.lines.forEach((l, i) => {
     const at = `kit.lines[${i}]`;
     if (l.itemType !== null) checkType(`${at}.itemType`, l.itemType);
-    if (l.claimed === undefined && l.counted === undefined)
-      bad(at, "has neither a claimed nor a counted number of pieces");
+    if (l.claimed === undefined && l.counted === undefined) bad(at, "no-pieces");
     for (const p of l.failedPoints ?? [])
-      if (!catalogue.points.has(p)) bad(`${at}.failedPoints`, `'${p}' is not an inspection point`);
+      if (!catalogue.points.has(p)) bad(`${at}.failedPoints`, "no-point", { point: p });
   });
   return problems;
 }

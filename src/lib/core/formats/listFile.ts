@@ -6,7 +6,7 @@ import { itemTypeSchema, type ItemType } from "../model/itemType.ts";
 import { integrity } from "./integrity.ts";
 import { listSchema, type ReferenceList } from "../model/list.ts";
 import type { AuditFile } from "../model/auditFile.ts";
-import { fail, type Outcome, type Problem } from "../model/problem.ts";
+import { fail, type Outcome, type Problem, problem } from "../model/problem.ts";
 
 /** A reference list by itself, with the own item types that its stand-ins name. */
 export const listFileSchema = z.strictObject({
@@ -33,12 +33,7 @@ export function listFile(list: ReferenceList, own: readonly ItemType[]): ListFil
 export function parseListFile(json: unknown, catalogue: Catalogue): Outcome<ListFile> {
   const version = (json as { version?: unknown } | null)?.version;
   if (typeof version === "number" && version > 1)
-    return fail([
-      {
-        where: "version",
-        what: `is ${version}; this program reads up to 1: open the file with a newer Wide Sieve`,
-      },
-    ]);
+    return fail([problem("version", "newer-file", { version, reads: 1 })]);
   const read = readKeeping(listFileSchema, json);
   if (!read.ok) return read;
   const problems = listProblems(read.value.list, read.value.itemTypes ?? [], catalogue);

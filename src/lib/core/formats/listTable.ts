@@ -2,7 +2,7 @@ import Papa from "papaparse";
 import { functionNamed, type Catalogue } from "../catalogue/catalogue.ts";
 import type { Need, ReferenceList } from "../model/list.ts";
 import { needSchema } from "../model/list.ts";
-import { zodProblems } from "../model/problem.ts";
+import { zodProblems, problem, type ProblemCode } from "../model/problem.ts";
 import { freeId } from "../base/freeId.ts";
 import { cellNumber, defused, undefused } from "./cells.ts";
 import { fail, type Outcome, type Problem } from "../model/problem.ts";
@@ -147,16 +147,15 @@ export function listFromRows(
   const missing = WANTED.filter((c) => columnAt.get(c)! < 0);
   if (missing.length > 0)
     return fail([
-      {
-        where: `row ${at + 1}`,
-        what: `lacks the heading ${missing.map((m) => `'${m}'`).join(" and ")}; the headings are ${LIST_COLUMNS.join(", ")}`,
-      },
+      problem(`row ${at + 1}`, "list-lacks-heading", {
+        missing: missing.map((m) => `'${m}'`).join(" and "),
+        headings: LIST_COLUMNS.join(", "),
+      }),
     ]);
   const unknown = heading.filter((h) => h !== "" && !LIST_COLUMNS.some((c) => normal(c) === h));
-  const problems: Problem[] = unknown.map((h) => ({
-    where: `row ${at + 1}`,
-    what: `'${h}' is not a heading that is read; take it out or rename it`,
-  }));
+  const problems: Problem[] = unknown.map((h) =>
+    problem(`row ${at + 1}`, "list-unknown-heading", { heading: h }),
+  );
   const needs: Need[] = [];
   const ids = new Set<string>();
   rows.slice(at + 1).forEach((cells, i) => {
@@ -172,8 +171,7 @@ export function listFromRows(
       needs.push(read.need);
     }
   });
-  if (needs.length === 0 && problems.length === 0)
-    problems.push({ where: "rows", what: "there is no need below the heading" });
+  if (needs.length === 0 && problems.length === 0) problems.push(problem("rows", "list-no-need"));
   if (problems.length > 0) return fail(problems.slice(0, 50));
   return {
     ok: true,
@@ -196,13 +194,13 @@ function needOf(
   catalogue: Catalogue,
 ): { need?: Need; problems: Problem[] } {
   const problems: Problem[] = [];
-  const bad = (column: Column, what: string) =>
-    problems.push({ where: `${where}, ${column}`, what });
+  const bad: Bad = (column, code, values) =>
+    problems.push(problem(`${where}, ${column}`, code, values));
   const number = (column: Column) => {
     const cell = row[column] ?? "";
     if (cell === "") return undefined;
     const n = cellNumber(cell);
-    if (n === null) bad(column, `'${cell}' is not a number`);
+    if (n === null) bad(column, "no-number", { text: cell });
     return n ?? undefined;
   };
   const several = (column: Column) =>
@@ -212,7 +210,7 @@ function needOf(
       .filter(Boolean);
   const functionIn = (column: Column, name: string) => {
     const id = functionNamed(name, catalogue)?.id ?? null;
-    if (id === null) bad(column, `'${name}' is none of the ${catalogue.functions.size} jobs`);
+    if (id === null) bad(column, "no-job", { name, jobs: catalogue.functions.size });
     return id;
   };
 
@@ -221,7 +219,7 @@ function needOf(
   const accept = several("accept").flatMap((text) => standIn(text, isType, bad));
   const sterile = (row.sterile ?? "").toLowerCase();
   if (!["", "yes", "no", "x", "true", "false", "0", "1"].includes(sterile))
-    bad("sterile", `'${row.sterile}' is neither yes nor empty`);
+    bad("sterile", "no-yes", { text: row.sterile ?? "" });
   const companions = several("companions").flatMap((c) => functionIn("companions", c) ?? []);
   const spec = withoutEmpty({
     minSizeMm: sides,
@@ -238,7 +236,7 @@ function needOf(
     sensitivities: orNone(several("sensitivities")),
   });
   const id = row.id || (fn === null ? "" : freeId(fn, taken));
-  if (taken.has(id)) bad("id", `'${id}' stands twice`);
+  if (taken.has(id)) bad("id", "twice", { id });
   const given = {
     id,
     function: fn ?? "",
@@ -261,42 +259,41 @@ function needOf(
   };
   const { min, max } = given.quantity as Need["quantity"];
   if (min !== undefined && max !== undefined && min > max)
-    bad("at least", `${min} is above 'at most' ${max}`);
+    bad("at least", "list-min-above-max", { min, max });
   if (problems.length > 0) return { problems };
   const parsed = needSchema.safeParse(given);
   return parsed.success
     ? { need: parsed.data, problems }
     : {
-        problems: zodProblems(parsed.error).map((p) => ({
-          where: `${where}, ${p.where}`,
-          what: p.what,
-        })),
+        problems: zodProblems(parsed.error).map((p) => ({ ...p, where: `${where}, ${p.where}` })),
       };
 }
 
-function sidesOf(size: string, bad: (column: Column, what: string) => void) {
+type Bad = (
+  column: Column,
+  code: ProblemCode,
+  values?: Readonly<Record<string, string | number>>,
+) => void;
+
+function sidesOf(size: string, bad: Bad) {
   if (size === "") return undefined;
   const sides = size.split(/[x×*]/i).map((s) => cellNumber(s));
   if (sides.length !== 2 || sides.some((s) => s === null))
-    bad("min size mm", `'${size}' is not two sides, as 75 x 75`);
+    bad("min size mm", "no-two-sides", { text: size });
   return sides;
 }
 
 type Accept = NonNullable<Need["accept"]>[number];
 
 /** A stand-in as typed: the item type, its credit, and what else is particular to it. */
-function standIn(
-  text: string,
-  isType: (id: string) => boolean,
-  bad: (column: Column, what: string) => void,
-): Accept[] {
+function standIn(text: string, isType: (id: string) => boolean, bad: Bad): Accept[] {
   const m = /^(\S+)\s+(\d*[.,]?\d+)(?:\s+yield\s+(\d*[.,]?\d+))?(\s+improvised)?$/i.exec(text);
   if (!m) {
-    bad("accept", `'${text}' is not an item type with a credit, as 'sanitary-pad 0.4 improvised'`);
+    bad("accept", "no-stand-in", { text });
     return [];
   }
   const [, itemType = "", credit = "", yields, improvised] = m;
-  if (!isType(itemType)) bad("accept", `'${itemType}' is not an item type`);
+  if (!isType(itemType)) bad("accept", "no-stand-in-type", { type: itemType });
   return [
     {
       itemType,
@@ -325,7 +322,7 @@ export function csvRows(text: string): Outcome<string[][]> {
   const parsed = tried.find((t) => t.data.some(isListHeading)) ?? tried[0]!;
   const broken = parsed.errors.find((e) => e.type === "Quotes");
   return broken
-    ? fail([{ where: `row ${(broken.row ?? 0) + 1}`, what: "has a quote that is never closed" }])
+    ? fail([problem(`row ${(broken.row ?? 0) + 1}`, "open-quote")])
     : { ok: true, value: parsed.data };
 }
 

@@ -6,7 +6,7 @@ import {
   type PriceBook,
   type Product,
 } from "../model/priceBook.ts";
-import { zodProblems } from "../model/problem.ts";
+import { zodProblems, problem } from "../model/problem.ts";
 import { repriced } from "../plan/priceList.ts";
 import { defused, undefused } from "./cells.ts";
 import { fail, type Outcome, type Problem } from "../model/problem.ts";
@@ -41,10 +41,10 @@ export function parsePriceCsv(text: string, isType: (id: string) => boolean): Ou
   const missing = ["title", "itemType", "price"].filter((c) => !parsed.meta.fields?.includes(c));
   if (missing.length > 0)
     return fail([
-      {
-        where: "header",
-        what: `lacks the column ${missing.map((m) => `'${m}'`).join(", ")}; expected ${PRICE_COLUMNS.join(",")}`,
-      },
+      problem("header", "prices-lack-column", {
+        missing: missing.map((m) => `'${m}'`).join(", "),
+        expected: PRICE_COLUMNS.join(","),
+      }),
     ]);
   return bookOfRows(parsed.data, isType);
 }
@@ -62,15 +62,12 @@ function bookOfRows(
     const checked = productSchema.safeParse(product);
     if (!checked.success) {
       problems.push(
-        ...zodProblems(checked.error).map((p) => ({ where: `${at}, ${p.where}`, what: p.what })),
+        ...zodProblems(checked.error).map((p) => ({ ...p, where: `${at}, ${p.where}` })),
       );
       return;
     }
     if (!isType(checked.data.itemType))
-      problems.push({
-        where: `${at}, itemType`,
-        what: `'${checked.data.itemType}' is not an item type of the catalogue`,
-      });
+      problems.push(problem(`${at}, itemType`, "no-type", { type: checked.data.itemType }));
     else products.push(checked.data);
   });
   return problems.length > 0
@@ -141,7 +138,7 @@ export function priceBookOfTable(
 ): Outcome<PriceBook> {
   const missing = (["title", "price"] as const).filter((c) => !asked.roles.includes(c));
   if (missing.length > 0)
-    return fail([{ where: "columns", what: `none holds the ${missing.join(" or the ")}` }]);
+    return fail([problem("columns", "prices-no-column", { missing: missing.join(" or the ") })]);
   const body = rows.slice(asked.hasHeading ? 1 : 0).filter((r) => r.some((c) => c.trim() !== ""));
   const problems: Problem[] = [];
   const records = body.map((cells, i) => {
@@ -152,10 +149,11 @@ export function priceBookOfTable(
     const words = record["itemType"] ?? record["title"] ?? "";
     const type = typeOf(words);
     if (type === null)
-      problems.push({
-        where: `row ${i + (asked.hasHeading ? 2 : 1)}`,
-        what: `'${words.slice(0, 80)}' names no item type surely; add a column with the type`,
-      });
+      problems.push(
+        problem(`row ${i + (asked.hasHeading ? 2 : 1)}`, "prices-no-type", {
+          words: words.slice(0, 80),
+        }),
+      );
     else record["itemType"] = type;
     record["currency"] = (record["currency"] ?? asked.currency).toUpperCase();
     record["source"] ??= asked.source;
@@ -214,12 +212,13 @@ function checkBook(book: PriceBook): Outcome<PriceBook> {
   const ids = new Set<string>();
   book.products.forEach((p, i) => {
     if (p.price.currency !== book.currency)
-      problems.push({
-        where: `products[${i}].price.currency`,
-        what: `is ${p.price.currency} in a book of ${book.currency}: one price book has one currency; convert by your own rate first`,
-      });
-    if (ids.has(p.id))
-      problems.push({ where: `products[${i}].id`, what: `'${p.id}' stands twice` });
+      problems.push(
+        problem(`products[${i}].price.currency`, "prices-two-currencies", {
+          has: p.price.currency,
+          book: book.currency,
+        }),
+      );
+    if (ids.has(p.id)) problems.push(problem(`products[${i}].id`, "twice", { id: p.id }));
     ids.add(p.id);
   });
   return problems.length > 0 ? fail(problems) : { ok: true, value: book };

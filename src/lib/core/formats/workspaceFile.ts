@@ -2,7 +2,7 @@ import type { Catalogue } from "../catalogue/catalogue.ts";
 import { z } from "zod";
 import { freeId } from "../base/freeId.ts";
 import { putBack } from "../model/kept.ts";
-import { fail, type Outcome, type Problem } from "../model/problem.ts";
+import { fail, type Outcome, type Problem, problem } from "../model/problem.ts";
 import { auditOf } from "../records/auditOf.ts";
 import { emptyBriefRecord } from "../records/briefRecord.ts";
 import { inUse, isOffer } from "../records/keptCopy.ts";
@@ -57,19 +57,18 @@ export interface WorkspaceRead {
 /** A workspace from parsed JSON: all of it, or what is wrong. */
 export function parseWorkspace(json: unknown, catalogue: Catalogue): Outcome<WorkspaceRead> {
   if (typeof json !== "object" || json === null || Array.isArray(json))
-    return fail([{ where: "", what: "is not a workspace file: a JSON object is expected" }]);
+    return fail([problem("", "no-workspace")]);
   const { format, version, records } = json as Record<string, unknown>;
   if (format !== "wide-sieve.workspace")
-    return fail([{ where: "format", what: `is '${String(format)}', not 'wide-sieve.workspace'` }]);
-  if (version !== 1)
     return fail([
-      {
-        where: "version",
-        what: `is ${String(version)}; this program reads 1: open the file with a newer Wide Sieve`,
-      },
+      problem("format", "another-format", {
+        format: String(format),
+        wanted: "wide-sieve.workspace",
+      }),
     ]);
-  if (!Array.isArray(records))
-    return fail([{ where: "records", what: "is missing: the file may be cut short" }]);
+  if (version !== 1)
+    return fail([problem("version", "newer-file", { version: String(version), reads: 1 })]);
+  if (!Array.isArray(records)) return fail([problem("records", "no-records")]);
   const { good, problems } = readAll(records);
   if (problems.length > 0) return fail(problems);
   const mended: Problem[] = [];
@@ -88,11 +87,11 @@ function readAll(records: readonly unknown[]): { good: WorkspaceRecord[]; proble
     const read = readRecord(raw);
     if (!read.ok) {
       const at = (where: string) => `records[${i}]${where ? `.${where}` : ""}`;
-      problems.push(...read.problems.map((p) => ({ where: at(p.where), what: p.what })));
+      problems.push(...read.problems.map((p) => ({ ...p, where: at(p.where) })));
       return;
     }
     for (const r of read.value) {
-      if (ids.has(r.id)) problems.push({ where: r.id, what: "this id stands twice" });
+      if (ids.has(r.id)) problems.push(problem(r.id, "twice", { id: r.id }));
       ids.add(r.id);
       good.push(r);
     }
@@ -115,7 +114,7 @@ function tellTypesApart(records: readonly WorkspaceRecord[], mended: Problem[]):
     if (same(first.itemType, r.itemType)) return [];
     const id = freeId(r.itemType.id, taken);
     taken.add(id);
-    mended.push({ where: r.id, what: `'${r.itemType.id}' was defined twice: this one is '${id}'` });
+    mended.push(problem(r.id, "type-told-apart", { was: r.itemType.id, is: id }));
     return [{ ...r, id: `itemType:${id}`, itemType: { ...r.itemType, id } }];
   });
 }
@@ -127,7 +126,7 @@ function giveBriefs(records: readonly WorkspaceRecord[], mended: Problem[]): Wor
   for (const r of records) {
     if (r.kind !== "kit" || ids.has(r.briefId) || given.has(r.briefId)) continue;
     given.set(r.briefId, { ...emptyBriefRecord("none"), id: r.briefId });
-    mended.push({ where: r.id, what: "its brief was not in the file: look at the brief" });
+    mended.push(problem(r.id, "brief-given"));
   }
   return [...records, ...given.values()];
 }
@@ -139,13 +138,13 @@ function contentProblems(records: readonly WorkspaceRecord[], catalogue: Catalog
   return records.flatMap((r) => {
     const brief = r.kind === "kit" ? briefs.get(r.briefId) : undefined;
     if (r.kind === "kit" && brief?.kind !== "brief")
-      return [{ where: r.id, what: `'${r.briefId}' is not a brief` }];
+      return [problem(r.id, "no-brief", { id: r.briefId })];
     const found =
       r.kind === "list"
         ? listProblems(r.list, own, catalogue)
         : r.kind === "kit" && brief?.kind === "brief"
           ? integrity(auditOf(r, brief.brief, own), catalogue)
           : [];
-    return found.map((p) => ({ where: `${r.id}: ${p.where}`, what: p.what }));
+    return found.map((p) => ({ ...p, where: `${r.id}: ${p.where}` }));
   });
 }

@@ -1,13 +1,17 @@
+import { problem, type ProblemCode, type Problem, type Values } from "../model/problem.ts";
 import { isDay, isMonth } from "../base/dates.ts";
 
 export type DateRead =
   | { readonly ok: true; readonly value: string | undefined }
   | {
       readonly ok: false;
-      readonly what: string;
+      readonly problem: Problem;
       /** Where it can be read two ways: the dates it may be, most usual first. */
       readonly choices?: readonly string[];
     };
+
+const refused = (...[code, values]: [ProblemCode, Values?]) =>
+  ({ ok: false, problem: problem("", code, values) }) as const;
 
 const MONTHS = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
 const two = (n: number) => String(n).padStart(2, "0");
@@ -22,9 +26,7 @@ export function readDateText(text: string): DateRead {
   if (t === "") return { ok: true, value: undefined };
   if (/^(?:none|no date|no|-|–)$/.test(t)) return { ok: true, value: "none" };
   const good = (value: string): DateRead =>
-    exists(value)
-      ? { ok: true, value }
-      : { ok: false, what: `${text.trim()} is not a date that exists` };
+    exists(value) ? { ok: true, value } : refused("no-such-date", { text: text.trim() });
   const named = /^(?:(\d{1,2})[\s.-]+)?([a-z]{3,9})\.?[\s.-]*(\d{4}|\d{2})$/.exec(t);
   const month = named ? MONTHS.findIndex((m) => named[2]!.startsWith(m)) + 1 : 0;
   if (named && month > 0) {
@@ -90,19 +92,19 @@ function among(text: string, orders: readonly string[]): DateRead {
   const plausible = found.filter(likely);
   const left = plausible.length > 0 ? plausible : found;
   if (left.length === 1) return { ok: true, value: left[0] };
-  if (left.length === 0) return { ok: false, what: `${text.trim()} is not a date that exists` };
+  if (left.length === 0) return refused("no-such-date", { text: text.trim() });
   return {
     ok: false,
-    what: `${text.trim()} can be read ${left.length === 2 ? "two" : "several"} ways: ${left.join(" or ")}`,
+    problem: problem("", left.length === 2 ? "two-dates" : "several-dates", {
+      text: text.trim(),
+      dates: left,
+    }),
     choices: left,
   };
 }
 
 const fullYear = (y: string): string => (y.length === 4 ? y : `20${two(Number(y))}`);
-const refuse = (text: string): DateRead => ({
-  ok: false,
-  what: `'${text.trim()}' is not a date: write 2027-05, 2027-05-31 or none`,
-});
+const refuse = (text: string): DateRead => refused("no-date", { text: text.trim() });
 
 /** So many pieces of a line, good to one date. */
 export interface DatedPart {
@@ -112,7 +114,7 @@ export interface DatedPart {
 
 export type DatesRead =
   | { readonly ok: true; readonly parts: readonly DatedPart[] }
-  | { readonly ok: false; readonly what: string };
+  | { readonly ok: false; readonly problem: Problem };
 
 /**
  * Several dates in one line: "3 2027-05, 3 2026-10", "3 good to 05/27; rest 10/26". `pieces` is what
@@ -126,22 +128,22 @@ export function readDates(text: string, pieces: number): DatesRead {
     const m = /^\s*(\d+|rest)\s*(?:x|×|:|good to|to|until|of)?\s+(.+)$/i.exec(
       piece.replace(/(\d+)\s*[x×:]\s*/i, "$1 "),
     );
-    if (!m) return { ok: false, what: `'${piece.trim()}' is not a number of pieces and a date` };
+    if (!m) return refused("no-dated-part", { text: piece.trim() });
     const read = readDateText(m[2]!);
-    if (!read.ok) return { ok: false, what: read.what };
-    if (read.value === undefined) return { ok: false, what: `'${piece.trim()}' lacks its date` };
+    if (!read.ok) return { ok: false, problem: read.problem };
+    if (read.value === undefined) return refused("part-without-date", { text: piece.trim() });
     if (/rest/i.test(m[1]!)) {
-      if (restAt >= 0) return { ok: false, what: "'rest' stands twice" };
+      if (restAt >= 0) return refused("twice", { id: "rest" });
       restAt = parts.length;
     }
     parts.push({ pieces: /rest/i.test(m[1]!) ? 0 : Number(m[1]), expires: read.value });
   }
   const named = parts.reduce((s, p) => s + p.pieces, 0);
-  if (parts.length < 2) return { ok: false, what: "two dates or more are wanted" };
+  if (parts.length < 2) return refused("two-dates-wanted");
   const left = pieces - named;
   if (restAt >= 0 ? left <= 0 : left !== 0)
-    return { ok: false, what: `the parts are ${named} pieces, ${pieces} lie there` };
+    return refused("parts-do-not-add-up", { named, pieces });
   if (restAt >= 0) parts[restAt] = { ...parts[restAt]!, pieces: left };
-  if (parts.some((p) => p.pieces <= 0)) return { ok: false, what: "a part has no pieces" };
+  if (parts.some((p) => p.pieces <= 0)) return refused("part-without-pieces");
   return { ok: true, parts };
 }

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { fail, zodProblems, type Outcome } from "./problem.ts";
+import { fail, zodProblems, type Outcome, problem } from "./problem.ts";
 
 /**
  * Keys that this program does not know, as a newer one may write: taken out of their places before
@@ -41,7 +41,7 @@ export function readKeeping<T extends Keeping>(schema: z.ZodType<T>, json: unkno
     current = structuredClone(current);
     for (const path of unknown) liftOut(current, path, kept);
   }
-  return fail([{ where: "", what: "is nested too deeply" }]);
+  return fail([problem("", "too-deep")]);
 }
 
 type Json = Record<string | number, unknown>;

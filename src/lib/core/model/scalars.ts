@@ -1,4 +1,5 @@
 import { z } from "zod";
+import type { ProblemCode } from "./problem.ts";
 import { isDay, isMonth } from "../base/dates.ts";
 
 /** The numbers and texts that several records share, each with its range. */
@@ -8,14 +9,11 @@ const MOST_PIECES = 100_000;
 /** Pieces; a fraction is a part of a roll. */
 export const pieces = z.number().min(0).max(MOST_PIECES);
 export const id = z.string().min(1).max(120);
-export const day = z.string().refine(isDay, "is not a day that exists (write YYYY-MM-DD)");
+export const day = z.string().refine(isDay, "no-such-day" satisfies ProblemCode);
 /** A printed date as read: a month (good to its last day), a day, or `none` printed. */
 export const dateRead = z
   .string()
-  .refine(
-    (s) => s === "none" || isMonth(s) || isDay(s),
-    "is not a date that exists (write YYYY-MM, YYYY-MM-DD or none)",
-  );
+  .refine((s) => s === "none" || isMonth(s) || isDay(s), "no-such-date-read" satisfies ProblemCode);
 /** Printed sizes in mm, as printed: one number or several. */
 export const sizeMm = z.array(z.number().positive().max(1_000_000)).min(1).max(6);
 export const volumeMl = z.number().positive().max(1_000_000);
@@ -24,7 +22,5 @@ export const grams = z.number().min(0).max(1e9);
 export const millilitres = z.number().min(0).max(1e9);
 /** A share of 1. */
 export const share = z.number().min(0).max(1);
-export const currency = z
-  .string()
-  .regex(/^[A-Z]{3}$/, "is not a currency code of three capitals, as EUR");
+export const currency = z.string().regex(/^[A-Z]{3}$/, "no-currency" satisfies ProblemCode);
 export const moneySchema = z.strictObject({ amount: z.number().min(0).max(1e9), currency });

@@ -1,10 +1,11 @@
 import { z } from "zod";
 import { isDay } from "../base/dates.ts";
+import type { ProblemCode } from "../model/problem.ts";
 import type { PriceBook, Product } from "../model/priceBook.ts";
 
 /** A supplier's price list as it stands on a day: products by the id they have in the price book. */
 export const priceListSchema = z.looseObject({
-  day: z.string().refine(isDay, "is not a day that exists"),
+  day: z.string().refine(isDay, "no-such-day" satisfies ProblemCode),
   currency: z.string().regex(/^[A-Z]{3}$/),
   prices: z
     .array(

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { readKeeping } from "../model/kept.ts";
-import { fail, type Outcome, type Problem } from "../model/problem.ts";
+import { fail, type Outcome, type Problem, problem } from "../model/problem.ts";
 import { ALIAS_MIGRATIONS, aliasRecordSchema } from "./aliasRecord.ts";
 import { BARCODE_MIGRATIONS, barcodeRecordSchema } from "./barcodeRecord.ts";
 import { BRIEF_MIGRATIONS, briefRecordSchema } from "./briefRecord.ts";
@@ -60,12 +60,11 @@ export const currentVersion = (kind: RecordKind): number =>
 export function readRecord(
   json: unknown,
 ): Outcome<readonly [WorkspaceRecord, ...WorkspaceRecord[]]> {
-  if (typeof json !== "object" || json === null)
-    return fail([{ where: "", what: "is not a record" }]);
+  if (typeof json !== "object" || json === null) return fail([problem("", "no-record")]);
   const raw = json as OldRecord;
   const kind = raw["kind"];
   if (typeof kind !== "string" || !isKind(kind))
-    return fail([{ where: "kind", what: `'${String(kind)}' is not a kind of record` }]);
+    return fail([problem("kind", "no-kind", { kind: String(kind) })]);
   const { schema, migrations } = RECORD_KINDS[kind];
   const from = raw["version"];
   const wrong = versionProblem(kind, from);
@@ -94,12 +93,7 @@ const isKind = (kind: string): kind is RecordKind => Object.hasOwn(RECORD_KINDS,
 
 function versionProblem(kind: RecordKind, from: unknown): Problem | null {
   if (typeof from !== "number" || !Number.isInteger(from) || from < 1)
-    return { where: "version", what: `'${String(from)}' is not a version` };
+    return problem("version", "no-version", { version: String(from) });
   const current = currentVersion(kind);
-  return from > current
-    ? {
-        where: "version",
-        what: `is ${from}; this program reads '${kind}' up to ${current}: open it with a newer Wide Sieve`,
-      }
-    : null;
+  return from > current ? problem("version", "newer-record", { from, kind, current }) : null;
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { problemText } from "$lib/words/problems.ts";
   import { page } from "$app/state";
   import { isTouched } from "$lib/core/card/mergeCard.ts";
   import type { Line } from "$lib/core/model/kit.ts";
@@ -71,7 +72,7 @@
     <Outside />
     {#if unpack.problem}<p class="noted mt-3" role="alert">
         This {unpack.problem.where}
-        {unpack.problem.what}. The lines on the right are as they were.
+        {problemText(unpack.problem)}. The lines on the right are as they were.
       </p>{/if}
     {#if unpack.long}<p class="noted mt-3 flex flex-wrap items-center gap-3">
         This card has {cardText.split("\n").length} lines.
@@ -79,7 +80,7 @@
       </p>{/if}
     {#each unpack.leftOut as l (l.where)}<p class="noted mt-3">
         <strong>{l.where}</strong>
-        {l.what}.
+        {problemText(l)}.
       </p>{/each}
   </section>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { scanRefused } from "$lib/words/benchTexts.ts";
   import { storePhoto } from "$lib/ui/photos.ts";
   import { onDestroy } from "svelte";
   import { paddingOf } from "$lib/core/count/padding.ts";
@@ -48,7 +49,7 @@
   function scanned(text: string) {
     const read = parseGs1(text);
     if (!read.ok) {
-      lastScan = `Not taken: ${read.problems[0]!.where} ${read.problems[0]!.what}.`;
+      lastScan = scanRefused(read.problems[0]!);
       return;
     }
     const barcode = workspace.barcodes.find((b) => b.gtin === read.value.gtin);
