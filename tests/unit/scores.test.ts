@@ -147,6 +147,47 @@ describe("most worth checking", () => {
     expect(ranked[3]!.gain).to.equal(0);
     expect(ranked[2]!.facts).to.deep.equal(["count", "condition"]);
   });
+  it("what gains more stands first, whichever of the lines comes first", () => {
+    const needs = [1, 2, 3].map((n) =>
+      need(`n${n}`, ["sling", "signal", "tape"][n - 1]!, {
+        tier: (["useful", "core", "core"] as const)[n - 1]!,
+        quantity: { base: n === 3 ? 2 : 1 },
+      }),
+    );
+    const lines = [
+      { id: "sling", itemType: "triangular-bandage", claimed: 1 },
+      { id: "tape", itemType: "duct-tape", claimed: 1, sizeMm: [50, 1500] },
+      { id: "whistle", itemType: "whistle", claimed: 1 },
+    ];
+    const gains = worthChecking(auditOf(needs, lines)).map((w) => w.gain);
+    expect(gains).to.deep.equal([...gains].sort((a, b) => b - a));
+    expect(worthChecking(auditOf(needs, lines))[0]!.line).to.equal("whistle");
+  });
+});
+
+describe("what nobody has looked at yet", () => {
+  const unchecked = (needs: Parameters<typeof auditOf>[0], line: object) =>
+    auditOf(needs, [{ ...good("a", "triangular-bandage"), location: undefined, ...line } as never])
+      .unchecked[0];
+  const sling = (more: object) => [need("s", "sling", more)];
+  it("a reach, only where a need asks for it and no place and no stopwatch gives it", () => {
+    expect(unchecked(sling({ access: "minute" }), {})).to.deep.equal(["reach"]);
+    expect(unchecked(sling({ access: "minute" }), { location: "pocket" })).to.deep.equal([]);
+    expect(unchecked(sling({ access: "minute" }), { reachS: 300 })).to.deep.equal([]);
+    expect(unchecked(sling({}), {})).to.deep.equal([]);
+  });
+  it("a size, only for a thing that does the job at all", () => {
+    const shield = [need("e", "limb-tourniquet", { spec: { minWidthMm: 40 } })];
+    expect(unchecked(shield, { itemType: "windlass-tourniquet" })).to.deep.equal(["size"]);
+    // A vein strap claims the job with credit 0: its size decides nothing.
+    expect(unchecked(shield, { itemType: "phlebotomy-strap" })).to.deep.equal([]);
+  });
+  it("a size of one number is no size of two sides, on a roll either", () => {
+    const wrap = [need("r", "dressing-retention", { spec: { minSizeMm: [50, 1000] } })];
+    const roll = { itemType: "roller-bandage", sizeMm: [4000] };
+    expect(unchecked(wrap, roll)).to.deep.equal(["size"]);
+    expect(unchecked(wrap, { ...roll, sizeMm: [60, 4000] })).to.deep.equal([]);
+  });
 });
 
 describe("quality", () => {
@@ -171,6 +212,13 @@ describe("quality", () => {
 });
 
 describe("value", () => {
+  it("names the kind with most pieces; of equal ones the first in the kit", () => {
+    const a = auditOf(
+      [need("s", "sling")],
+      [good("w", "whistle", 2), good("b", "triangular-bandage", 1), good("c", "compass", 2)],
+    );
+    expect(a.value.largestType).to.deep.equal({ itemType: "whistle", pieces: 2, share: 0.4 });
+  });
   it("counts serving pieces from units, a tool once a need served but at most its pieces", () => {
     const needs = [
       need("hold", "dressing-retention", { quantity: { base: 5 } }),

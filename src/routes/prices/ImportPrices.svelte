@@ -12,7 +12,6 @@
     PRICE_COLUMNS,
     type PriceColumn,
   } from "$lib/core/formats/priceCsv.ts";
-  import type { Problem } from "$lib/core/model/problem.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import ColumnTable from "$lib/ui/ColumnTable.svelte";
   import { cardTextOf } from "$lib/ui/readFile.ts";
