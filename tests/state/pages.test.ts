@@ -69,7 +69,7 @@ describe("the sieve's page", () => {
     const sieve = new SieveState(kit);
     const before = kit.audit.coverage;
     sieve.try({ kind: "school", rule: "dates", option: "tiered" }, "Dates: tiered");
-    expect(sieve.audit.bench.rules.dates).to.equal("tiered");
+    expect(sieve.audit.context.rules.dates).to.equal("tiered");
     expect(kit.audit.coverage).to.equal(before);
     sieve.keepTrials();
     expect(kit.record?.houseRules.dates).to.equal("tiered");
@@ -80,7 +80,7 @@ describe("the sieve's page", () => {
   it("shows first the need that decides the grade, and the tiers add up to coverage", () => {
     const sieve = new SieveState(kitState());
     const a = sieve.audit;
-    expect(a.bench.needs[sieve.shown!]!.need.id).to.equal(a.decidedBy!.need);
+    expect(a.context.needs[sieve.shown!]!.need.id).to.equal(a.decidedBy!.need);
     const met = sieve.byTier.reduce((s, t) => s + t.met, 0);
     const weight = sieve.byTier.reduce((s, t) => s + t.weight, 0);
     expect(met / weight).to.be.closeTo(a.coverage!, 1e-12);

@@ -120,7 +120,9 @@ describe("the shipped lists", () => {
           })),
         );
         const a = audit(everything, TODAY, CATALOGUE);
-        a.needs.forEach((n, i) => expect(n.met, a.bench.needs[i]!.need.id).to.be.closeTo(1, 1e-9));
+        a.needs.forEach((n, i) =>
+          expect(n.met, a.context.needs[i]!.need.id).to.be.closeTo(1, 1e-9),
+        );
       });
       it("has sensible sums from 1 person to 30, 2 hours to 14 days", () => {
         for (const n of list.needs) {

@@ -370,7 +370,7 @@ describe("conditions on the brief", () => {
       when: { activities: ["saws", "axes"], peopleMin: 3, carry: ["pack", "boat"] },
     });
     const asked = (brief: object) =>
-      auditOf([n, need("m", "sling")], [], { brief }).bench.needs.length;
+      auditOf([n, need("m", "sling")], [], { brief }).context.needs.length;
     expect(asked({ activities: ["axes"], people: 3 })).to.equal(2);
     expect(asked({ activities: ["axes"], people: 2 })).to.equal(1);
     expect(asked({ activities: [], people: 3 })).to.equal(1);
@@ -387,7 +387,7 @@ describe("things carried elsewhere", () => {
     expect(auditOf(n, [], { brief }).coverage).to.equal(0);
     const lean = auditOf(n, [], { brief, houseRules: { duplicates: "lean" } });
     expect(lean.coverage).to.be.closeTo(0.8, 1e-12);
-    expect(lean.bench.lines[0]!.line.id).to.equal("elsewhere-1");
+    expect(lean.context.lines[0]!.line.id).to.equal("elsewhere-1");
     expect(lean.value.counted).to.equal(0);
   });
 });

@@ -224,7 +224,8 @@ function exhaustive(r: PlanRequest, most: number) {
     );
     if (a.grade === "Ready") cheapest = Math.min(cheapest, price);
     const vital = a.needs.reduce(
-      (s, n, i) => s + (a.bench.needs[i]!.tier === "vital" ? a.bench.needs[i]!.weight * n.met : 0),
+      (s, n, i) =>
+        s + (a.context.needs[i]!.tier === "vital" ? a.context.needs[i]!.weight * n.met : 0),
       0,
     );
     const better = vital - best.vital || a.coverage! - best.coverage;
@@ -319,7 +320,7 @@ describe("against exhaustive search on small random cases", () => {
         const a = outcome.choice.after;
         const vital = a.needs.reduce(
           (s, n, i) =>
-            s + (a.bench.needs[i]!.tier === "vital" ? a.bench.needs[i]!.weight * n.met : 0),
+            s + (a.context.needs[i]!.tier === "vital" ? a.context.needs[i]!.weight * n.met : 0),
           0,
         );
         expect(outcome.choice.price).to.be.at.most(c.budget);

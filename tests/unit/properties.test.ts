@@ -88,7 +88,7 @@ describe("whatever is in the kits", () => {
         // and no piece serves twice: what each gives adds up to no more than is asked
         set.needs.forEach((n, i) =>
           expect(n.from.reduce((s, f) => s + f.units, 0)).to.be.at.most(
-            set.audit.bench.needs[i]!.required + 1e-9,
+            set.audit.context.needs[i]!.required + 1e-9,
           ),
         );
       }),

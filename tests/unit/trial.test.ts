@@ -105,7 +105,7 @@ describe("the picture of the sieve", () => {
     const burns = sieveLayout(a, 380, { categories: ["burns"] });
     expect(burns.categories.map((c) => c.id)).to.deep.equal(["burns"]);
     expect(burns.grains.length).to.equal(
-      a.bench.needs.filter((n) => n.category === "burns").length,
+      a.context.needs.filter((n) => n.category === "burns").length,
     );
     expect(sieveLayout(a, 900, { keep: (i) => i === 3 }).grains.map((g) => g.index)).to.deep.equal([
       3,

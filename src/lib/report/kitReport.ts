@@ -86,16 +86,16 @@ export function kitReport(
 }
 
 function lineName(a: Audit, id: string): string {
-  const found = a.bench.lines.find((l) => l.line.id === id);
+  const found = a.context.lines.find((l) => l.line.id === id);
   return found?.line.text ?? found?.type?.label ?? id;
 }
 
 // The first page
 
 function verdictBlocks(a: Audit): Block[] {
-  const { brief, kit, list } = a.bench.audit;
+  const { brief, kit, list } = a.context.audit;
   const counted = kit.lines.filter((l) => l.counted !== undefined).length;
-  const inspected = kit.lines.filter((l) => lineCondition(l, a.bench.catalogue) !== null).length;
+  const inspected = kit.lines.filter((l) => lineCondition(l, a.context.catalogue) !== null).length;
   const people = `${brief.people} ${brief.people === 1 ? "person" : "people"}`;
   const days = `${brief.days} ${brief.days === 1 ? "day" : "days"}`;
   return [
@@ -108,7 +108,7 @@ function verdictBlocks(a: Audit): Block[] {
     { kind: "text", text: decidedBy(a) },
     {
       kind: "text",
-      text: `Judged for ${brief.title || "an untitled brief"}: ${people}, ${days}, ${number(brief.hoursToCare, 1)} h from care, to ${day(a.bench.lastDay)}. Against: ${list.title}.`,
+      text: `Judged for ${brief.title || "an untitled brief"}: ${people}, ${days}, ${number(brief.hoursToCare, 1)} h from care, to ${day(a.context.lastDay)}. Against: ${list.title}.`,
     },
     {
       kind: "text",
@@ -140,7 +140,7 @@ function categoryFacts(a: Audit): Facts {
 
 function kitFacts(a: Audit, plan: ReportPlan | null): Facts {
   const { serving, counted, claimed } = a.value;
-  const { price } = a.bench.audit.kit;
+  const { price } = a.context.audit.kit;
   return [
     ["Pieces", `${serving} of the ${counted} do a job on the list; ${claimed} claimed`],
     [
@@ -148,7 +148,7 @@ function kitFacts(a: Audit, plan: ReportPlan | null): Facts {
       a.quality === null ? "nothing inspected" : `${number(a.quality, 0)} of 100`,
     ],
     ["Price paid", price ? money(price.amount, price.currency) : "not given"],
-    ["Weight", `${grams(kitLoad(a.bench.audit, a.bench.catalogue).massG)}, by type`],
+    ["Weight", `${grams(kitLoad(a.context.audit, a.context.catalogue).massG)}, by type`],
     ["To make it ready", plan ? money(plan.price, plan.currency) : "no plan"],
   ];
 }
@@ -158,7 +158,7 @@ function kitFacts(a: Audit, plan: ReportPlan | null): Facts {
 function heldBackBlocks(a: Audit): Block[] {
   const heading: Block = { kind: "heading", level: 2, text: "Held back" };
   const held = a.needs
-    .map((n, i) => ({ n, i, loss: a.bench.needs[i]!.weight * (1 - n.met) }))
+    .map((n, i) => ({ n, i, loss: a.context.needs[i]!.weight * (1 - n.met) }))
     .filter((x) => x.n.restsOn !== "pan")
     .sort((x, y) => y.loss - x.loss || x.i - y.i);
   if (held.length === 0)
@@ -170,8 +170,8 @@ function heldBackBlocks(a: Audit): Block[] {
       head: ["Need", "Tier", "Held at", "Met", "Why"],
       widths: [24, 8, 10, 7, 51],
       rows: held.map(({ n, i }) => [
-        needLabel(a.bench.needs[i]!.need.function),
-        a.bench.needs[i]!.tier,
+        needLabel(a.context.needs[i]!.need.function),
+        a.context.needs[i]!.tier,
         MESH_LABEL[n.restsOn],
         `${number(n.met * 100, 0)} %`,
         whyItRests(a, i),
@@ -206,7 +206,7 @@ function itemBlocks(a: Audit, extras: ReportExtras): Block[] {
       kind: "table",
       head: ["Item", "Pieces", "Size", "Good to", "Condition", "Verdict", "On trust"],
       widths: [24, 9, 13, 11, 20, 13, 10],
-      rows: a.bench.lines.flatMap((l, i) =>
+      rows: a.context.lines.flatMap((l, i) =>
         l.elsewhere
           ? []
           : [
@@ -225,7 +225,7 @@ function itemBlocks(a: Audit, extras: ReportExtras): Block[] {
   ];
 }
 
-type BenchLine = Audit["bench"]["lines"][number];
+type BenchLine = Audit["context"]["lines"][number];
 
 function itemName({ line, type }: BenchLine): string {
   const name = line.text ?? type?.label ?? line.id;
@@ -246,7 +246,7 @@ function goodTo({ line, type }: BenchLine): string {
 }
 
 function conditionText(a: Audit, line: Line): string {
-  const { catalogue } = a.bench;
+  const { catalogue } = a.context;
   const condition = lineCondition(line, catalogue);
   if (!condition) return "not inspected";
   const quality = lineQuality(line, catalogue);
@@ -291,21 +291,21 @@ function worthCheckingBlocks(a: Audit): Block[] {
 }
 
 function cautionBlocks(a: Audit): Block[] {
-  const types = a.bench.lines.map((l) => l.type?.id);
+  const types = a.context.lines.map((l) => l.type?.id);
   return [
     { kind: "heading", level: 2, text: "Cautions" },
     {
       kind: "list",
-      items: [GENERAL_CAUTION, ...cautionsOf(types, a.bench.brief).map((c) => c.text)],
+      items: [GENERAL_CAUTION, ...cautionsOf(types, a.context.brief).map((c) => c.text)],
     },
   ];
 }
 
 function methodBlocks(a: Audit, extras: ReportExtras, madeOn: string): Block[] {
-  const { list } = a.bench.audit;
+  const { list } = a.context.audit;
   const rules = RULE_IDS.map((rule): [string, string] => [
     ruleLabel(rule),
-    schoolLabel(rule, a.bench.rules[rule]),
+    schoolLabel(rule, a.context.rules[rule]),
   ]);
   const isNot: Facts = list.isNot ? [["The list is", list.isNot]] : [];
   return [
@@ -337,7 +337,7 @@ const historyBlocks = ({ history = [] }: ReportExtras): Block[] =>
 
 function planBlocks(plan: ReportPlan, a: Audit): Block[] {
   const need = (id: string) =>
-    needLabel(a.bench.needs.find((n) => n.need.id === id)?.need.function ?? id);
+    needLabel(a.context.needs.find((n) => n.need.id === id)?.need.function ?? id);
   const rows = plan.actions.map((x): string[] => {
     switch (x.kind) {
       case "add":

@@ -52,7 +52,7 @@ export function sieveLayout(a: Audit, width: number, view: SieveView = {}): Siev
   const columnOf = new Map(shown.map((c, i) => [c.id, i]));
   const cells = new Map<string, number[]>();
   a.needs.forEach((n, i) => {
-    const column = columnOf.get(a.bench.needs[i]!.category);
+    const column = columnOf.get(a.context.needs[i]!.category);
     if (column === undefined || view.keep?.(i) === false) return;
     const key = `${column}:${n.restsOn}`;
     cells.set(key, [...(cells.get(key) ?? []), i]);
@@ -78,7 +78,7 @@ export function sieveLayout(a: Audit, width: number, view: SieveView = {}): Siev
     members.forEach((index, k) => {
       const row = Math.floor(k / perRow);
       const inRow = Math.min(perRow, members.length - row * perRow);
-      const r = RADIUS[a.bench.needs[index]!.tier];
+      const r = RADIUS[a.context.needs[index]!.tier];
       grains.push({
         index,
         column: Number(column),

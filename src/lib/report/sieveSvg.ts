@@ -40,7 +40,7 @@ export function sieveSvg(a: Audit, width = 900): { svg: string; width: number; h
     `<text x="0" y="${l.panBottom + 24}" font-size="12" fill="#333">coverage, %</text>`,
   );
   for (const g of l.grains) {
-    const vital = a.bench.needs[g.index]!.tier === "vital";
+    const vital = a.context.needs[g.index]!.tier === "vital";
     const full = g.rests === "pan";
     parts.push(
       `<circle cx="${g.x}" cy="${g.y}" r="${g.r}" fill="${full ? "#000" : "#fff"}" stroke="#000" stroke-width="2"/>`,

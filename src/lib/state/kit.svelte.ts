@@ -57,7 +57,7 @@ export class KitState {
     uncounted: this.lines.filter((l) => l.counted === undefined).length,
     toInspect: this.lines.filter((l) => lineCondition(l, CATALOGUE) === null).length,
     held: this.audit.needs.filter((n) => n.restsOn !== "pan").length,
-    vital: this.audit.bench.needs.filter((n) => n.tier === "vital").length,
+    vital: this.audit.context.needs.filter((n) => n.tier === "vital").length,
     vitalMet: vitalMet(this.audit),
     pieces: this.lines.reduce((s, l) => s + (l.counted ?? 0), 0),
     claimed: this.audit.value.claimed,

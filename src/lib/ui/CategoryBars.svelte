@@ -14,7 +14,7 @@
   /** Points of the whole coverage that a category loses: the most first. */
   const lossOf = (id: Category) =>
     a.needs.reduce((s, n, i) => {
-      const asked = a.bench.needs[i]!;
+      const asked = a.context.needs[i]!;
       return s + (asked.category === id ? asked.weight * (1 - n.met) : 0);
     }, 0);
   const rows = $derived([...a.categories].sort((x, y) => lossOf(y.id) - lossOf(x.id)));

@@ -21,17 +21,17 @@
     ontry?: (trial: Trial, label: string) => void;
   }
   const { a, index, base, ontry }: Props = $props();
-  const asked = $derived(a.bench.needs[index]!);
+  const asked = $derived(a.context.needs[index]!);
   const need = $derived(a.needs[index]!);
   const fn = $derived(CATALOGUE.functions.get(asked.need.function)!);
   const q = $derived(asked.need.quantity);
   const nameOf = (p: SiftedPair) => {
-    const l = a.bench.lines[p.pair.line]!;
+    const l = a.context.lines[p.pair.line]!;
     return l.line.text ?? l.type?.label ?? l.line.id;
   };
   /** What one may try on a line: only what is not so already. */
   const triesFor = (p: SiftedPair): { label: string; trial: Trial }[] => {
-    const { line, elsewhere, type } = a.bench.lines[p.pair.line]!;
+    const { line, elsewhere, type } = a.context.lines[p.pair.line]!;
     if (elsewhere) return [];
     const id = line.id;
     return [
@@ -63,10 +63,10 @@
   const sums = $derived(
     [
       q.base ? `${q.base}` : "",
-      q.perPerson ? `${q.perPerson} × ${a.bench.brief.people} people` : "",
-      q.perDay ? `${q.perDay} × ${a.bench.brief.days} days` : "",
+      q.perPerson ? `${q.perPerson} × ${a.context.brief.people} people` : "",
+      q.perDay ? `${q.perDay} × ${a.context.brief.days} days` : "",
       q.perPersonDay
-        ? `${q.perPersonDay} × ${a.bench.brief.people} × ${a.bench.brief.days} person-days`
+        ? `${q.perPersonDay} × ${a.context.brief.people} × ${a.context.brief.days} person-days`
         : "",
     ]
       .filter(Boolean)
@@ -77,7 +77,7 @@
       [
         ...cautionsForFunction(asked.need.function),
         ...need.pairs.flatMap((p) =>
-          cautionsFor(a.bench.lines[p.pair.line]!.type?.id ?? null, a.bench.brief),
+          cautionsFor(a.context.lines[p.pair.line]!.type?.id ?? null, a.context.brief),
         ),
       ].map((c) => [c.id, c]),
     ).values(),
@@ -136,7 +136,7 @@
       >
       <tbody>
         {#each need.pairs as p (p.pair.line)}
-          {@const l = a.bench.lines[p.pair.line]!}
+          {@const l = a.context.lines[p.pair.line]!}
           <tr class="border-t border-line align-top">
             <td class="py-1 pr-2"
               >{l.line.text ?? l.type?.label}{l.elsewhere ? " (elsewhere)" : ""}</td
@@ -164,7 +164,7 @@
               <a
                 class="underline"
                 href="{base}/{HREF[r.change]}{r.change === 'bench'
-                  ? `#${a.bench.lines[p.pair.line]!.line.id}`
+                  ? `#${a.context.lines[p.pair.line]!.line.id}`
                   : ''}">{CHANGE_LABEL[r.change]}</a
               >{/if}
           {/each}

@@ -20,7 +20,7 @@
   const caught = $derived(l.categories.length === 1 ? l.categories[0]!.caught : a.caught);
   const uid = $props.id();
   const name = (i: number) => {
-    const n = a.bench.needs[i]!;
+    const n = a.context.needs[i]!;
     return `${CATALOGUE.functions.get(n.need.function)?.label}, ${n.tier}, ${CATEGORY_LABEL[n.category]}: ${a.needs[i]!.restsOn === "pan" ? "in the pan" : `held at ${MESH_LABEL[a.needs[i]!.restsOn]}`}, ${Math.round(a.needs[i]!.met * 100)} % met`;
   };
   const current = $derived(
@@ -142,7 +142,7 @@
       <circle r={Math.max(12, g.r + 3)} fill="transparent" />
       {#if g.rests === "pan"}
         <circle r={g.r} fill="var(--pass)" />
-        {#if a.bench.needs[g.index]!.tier === "vital"}<circle
+        {#if a.context.needs[g.index]!.tier === "vital"}<circle
             r={g.r - 3}
             fill="none"
             stroke="var(--passbg)"
@@ -159,7 +159,7 @@
         >
         <circle r={g.r} fill="var(--sheet)" stroke="currentColor" stroke-width="2" />
         <circle r={g.r} fill="currentColor" opacity=".55" clip-path="url(#{uid}-c{g.index})" />
-        {#if a.bench.needs[g.index]!.tier === "vital"}<circle
+        {#if a.context.needs[g.index]!.tier === "vital"}<circle
             r={g.r - 3.4}
             fill="none"
             stroke="currentColor"

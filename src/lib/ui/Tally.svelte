@@ -13,7 +13,7 @@
     const d = a.decidedBy;
     if (!d || d.gate === "none") return "";
     if (d.gate === "coverage") return "coverage";
-    const need = a.bench.needs.find((n) => n.need.id === d.need);
+    const need = a.context.needs.find((n) => n.need.id === d.need);
     return need ? (CATALOGUE.functions.get(need.need.function)?.label ?? "").toLowerCase() : "";
   });
   const price = $derived(kit.record?.kit.price);

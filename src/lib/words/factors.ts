@@ -36,8 +36,8 @@ interface Facts {
 
 /** Every factor of a line for a need that is below 1, with its reason; also what is taken on trust. */
 export function factorReasons(a: Audit, p: SiftedPair): FactorReason[] {
-  const { line, type } = a.bench.lines[p.pair.line]!;
-  const { need } = a.bench.needs[p.pair.need]!;
+  const { line, type } = a.context.lines[p.pair.line]!;
+  const { need } = a.context.needs[p.pair.need]!;
   const facts: Facts = { a, p, line, type, need };
   return [
     ...creditReason(facts),
@@ -102,7 +102,7 @@ const companionReasons = ({ p }: Facts): FactorReason[] =>
   );
 
 function soundReason({ a, p, line }: Facts): FactorReason[] {
-  const { catalogue } = a.bench;
+  const { catalogue } = a.context;
   const condition = lineCondition(line, catalogue);
   if (p.sound >= 1)
     return condition === null
@@ -120,7 +120,7 @@ function freshReason({ a, p, line, type }: Facts): FactorReason[] {
       ? reason("fresh", 1, "bench", "no date read: taken as good in the upper figure")
       : [];
   const tiered = p.fresh > 0;
-  const dates = `good to ${line.expires ? day(line.expires) : "?"}, needed to ${day(a.bench.lastDay)}`;
+  const dates = `good to ${line.expires ? day(line.expires) : "?"}, needed to ${day(a.context.lastDay)}`;
   return reason(
     "fresh",
     p.fresh,
@@ -145,7 +145,7 @@ function handyReason({ p, line, type, need }: Facts): FactorReason[] {
 
 function usableReason({ a, p, type }: Facts): FactorReason[] {
   if (p.pair.usable >= 1) return [];
-  const { brief } = a.bench;
+  const { brief } = a.context;
   const clash = type?.clash.filter((c) => brief.sensitivities.includes(c)) ?? [];
   const asks = type ? SKILL_LABEL[type.skill] : "training";
   return reason(

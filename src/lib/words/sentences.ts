@@ -42,19 +42,19 @@ export function decidedBy(a: Audit): string {
   if (d.gate === "none") return "Every vital need is met and coverage is high enough.";
   if (d.gate === "coverage")
     return `Coverage is ${number(d.value * 100, 1)} %; the next grade asks ${number(d.asked * 100, 1)} %.`;
-  const index = a.bench.needs.findIndex((n) => n.need.id === d.need);
-  const asked = a.bench.needs[index]!;
+  const index = a.context.needs.findIndex((n) => n.need.id === d.need);
+  const asked = a.context.needs[index]!;
   const rests = a.needs[index]!.restsOn;
   return `${needLabel(asked.need.function)} (vital) stands at ${number(d.value * 100, 1)} %, held at ${MESH_LABEL[rests]}; the next grade asks ${number(d.asked * 100, 1)} %.`;
 }
 
 /** Why a need rests where it rests, in one sentence. */
 export function whyItRests(a: Audit, n: number): string {
-  const asked = a.bench.needs[n]!;
+  const asked = a.context.needs[n]!;
   const need = a.needs[n]!;
   const unit = CATALOGUE.functions.get(asked.need.function)!.unit;
   const lineName = (p: SiftedPair) => {
-    const { line, type } = a.bench.lines[p.pair.line]!;
+    const { line, type } = a.context.lines[p.pair.line]!;
     return (line.text && line.text.length < 60 ? line.text : type?.label) ?? line.id;
   };
   const best = [...need.pairs].sort((x, y) => y.r - x.r)[0];

@@ -24,7 +24,7 @@ export function showPlan(outcome: PlanOutcome, request: PlanRequest): PlanShown 
     coverage: choice.after.coverage ?? 0,
     grade: choice.after.grade!,
     needs: choice.after.needs.map((n, i) => ({
-      id: choice.after.bench.needs[i]!.need.id,
+      id: choice.after.context.needs[i]!.need.id,
       restsOn: n.restsOn,
       value: n.met,
     })),

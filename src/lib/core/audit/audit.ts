@@ -8,7 +8,7 @@ import { kitQuality } from "../score/kitQuality.ts";
 import { nextToInspect, type WorthChecking } from "../score/nextToInspect.ts";
 import { uncheckedFacts, type UncheckedFact } from "../score/unchecked.ts";
 import { valueOf, type Value } from "../score/value.ts";
-import { layOut, type Bench } from "../sieve/bench.ts";
+import { contextOf, type AuditContext } from "../sieve/context.ts";
 import { pairUp, type Pairing } from "../sieve/pairs.ts";
 import { sift, type SiftedNeed } from "../sieve/sift.ts";
 
@@ -21,7 +21,7 @@ interface CategoryScore {
 
 /** A whole audit. Coverage and what hangs on it is null for a list that asks for nothing. */
 export interface Audit {
-  readonly bench: Bench;
+  readonly context: AuditContext;
   readonly pairing: Pairing;
   /** The run with every unchecked fact passing, need by need as asked: what is printed. */
   readonly needs: readonly SiftedNeed[];
@@ -46,24 +46,24 @@ export interface Audit {
  * @param catalogue what it is judged by
  */
 export function audit(file: AuditFile, today: string, catalogue: Catalogue): Audit {
-  const bench = layOut(file, today, catalogue);
-  const pairing = pairUp(bench);
+  const context = contextOf(file, today, catalogue);
+  const pairing = pairUp(context);
   const needs = sift(
-    bench,
+    context,
     pairing,
-    bench.lines.map(() => true),
+    context.lines.map(() => true),
   );
   const failing = sift(
-    bench,
+    context,
     pairing,
-    bench.lines.map(() => false),
+    context.lines.map(() => false),
   );
-  const high = score(bench.needs, needs);
-  const low = score(bench.needs, failing);
-  const graded = high && gradeOf(high.coverage, bench.needs, needs, bench.rules.thresholds);
-  const worst = low && gradeOf(low.coverage, bench.needs, failing, bench.rules.thresholds);
+  const high = score(context.needs, needs);
+  const low = score(context.needs, failing);
+  const graded = high && gradeOf(high.coverage, context.needs, needs, context.rules.thresholds);
+  const worst = low && gradeOf(low.coverage, context.needs, failing, context.rules.thresholds);
   return {
-    bench,
+    context,
     pairing,
     needs,
     failing,
@@ -73,26 +73,26 @@ export function audit(file: AuditFile, today: string, catalogue: Catalogue): Aud
     grade: graded?.grade ?? null,
     gradeInterval: graded && worst ? gradeInterval(worst.grade, graded.grade) : null,
     decidedBy: graded?.decidedBy ?? null,
-    categories: categoriesAsked(bench.needs).map((id) => {
+    categories: categoriesAsked(context.needs).map((id) => {
       const inside = (n: { category: Category }) => n.category === id;
-      const best = score(bench.needs, needs, inside)!;
-      const least = score(bench.needs, failing, inside)!.coverage;
+      const best = score(context.needs, needs, inside)!;
+      const least = score(context.needs, failing, inside)!.coverage;
       return {
         id,
         ...best,
         interval: [Math.min(least, best.coverage), Math.max(least, best.coverage)],
       };
     }),
-    quality: kitQuality(bench, needs),
-    value: valueOf(bench, needs, high?.coverage ?? null),
-    unchecked: uncheckedFacts(bench, pairing),
+    quality: kitQuality(context, needs),
+    value: valueOf(context, needs, high?.coverage ?? null),
+    unchecked: uncheckedFacts(context, pairing),
   };
 }
 
 /** Vital needs that are met in full. */
 export const vitalMet = (a: Audit): number =>
-  a.needs.filter((n, i) => a.bench.needs[i]!.tier === "vital" && isWhole(n.met)).length;
+  a.needs.filter((n, i) => a.context.needs[i]!.tier === "vital" && isWhole(n.met)).length;
 
 /** The lines most worth checking next; dearer than the audit itself, so asked for apart. */
 export const worthChecking = (a: Audit): WorthChecking[] =>
-  nextToInspect(a.bench, a.pairing, a.unchecked, a.failing);
+  nextToInspect(a.context, a.pairing, a.unchecked, a.failing);

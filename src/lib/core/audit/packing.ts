@@ -16,7 +16,7 @@ export type PackingRule = (typeof PACKING_RULES)[number];
 
 export interface PackingFinding {
   readonly rule: PackingRule;
-  /** Index in `a.bench.lines`. */
+  /** Index in `a.context.lines`. */
   readonly line: number;
   /** `open`: not looked at yet. */
   readonly state: "kept" | "broken" | "open";
@@ -32,20 +32,20 @@ const BY_POINT: Readonly<Partial<Record<PackingRule, string>>> = {
 
 /** Every packing rule that touches a line of the kit, with whether it is kept; in line order. */
 export function packingFindings(a: Audit): PackingFinding[] {
-  return a.bench.lines.flatMap(({ line, type, elsewhere }, index) => {
+  return a.context.lines.flatMap(({ line, type, elsewhere }, index) => {
     const pieces = line.counted ?? line.claimed ?? 0;
     if (elsewhere || !type || pieces === 0) return [];
     const found: PackingFinding[] = [];
     const add = (rule: PackingRule, state: PackingFinding["state"]) =>
       found.push({ rule, line: index, state });
-    const points = new Set(pointsFor(type.id, a.bench.catalogue).map((p) => p.id));
-    const looked = lineCondition(line, a.bench.catalogue) !== null;
+    const points = new Set(pointsFor(type.id, a.context.catalogue).map((p) => p.id));
+    const looked = lineCondition(line, a.context.catalogue) !== null;
     for (const [rule, point] of Object.entries(BY_POINT) as [PackingRule, string][])
       if (points.has(point))
         add(rule, line.failedPoints?.includes(point) ? "broken" : looked ? "kept" : "open");
     const inSeconds = a.needs.some(
       (n, i) =>
-        a.bench.needs[i]!.need.access === "seconds" &&
+        a.context.needs[i]!.need.access === "seconds" &&
         n.pairs.some((p) => p.pair.line === index && p.pair.credit.credit > 0),
     );
     if (inSeconds) {

@@ -21,7 +21,7 @@ export interface SchoolVerdict {
 }
 
 const valuesOf = (a: Audit): Map<string, number> =>
-  new Map(a.needs.map((n, i) => [a.bench.needs[i]!.need.id, n.met]));
+  new Map(a.needs.map((n, i) => [a.context.needs[i]!.need.id, n.met]));
 
 /** Every option of every house rule tried alone: where the schools differ on this kit. */
 export function schoolsEffect(file: AuditFile, today: string, now: Audit): SchoolVerdict[] {
@@ -32,7 +32,7 @@ export function schoolsEffect(file: AuditFile, today: string, now: Audit): Schoo
       const followed = rules[id] === option;
       const a = followed
         ? now
-        : audit(underSchool(file, { [id]: option }), today, now.bench.catalogue);
+        : audit(underSchool(file, { [id]: option }), today, now.context.catalogue);
       const values = followed ? before : valuesOf(a);
       return {
         rule: id,

@@ -80,10 +80,10 @@ export interface Agreement {
 }
 
 export function agreement(first: Audit, second: Audit): Agreement {
-  const { catalogue } = first.bench;
-  const values = new Map(second.needs.map((n, i) => [second.bench.needs[i]!.need.id, n.values]));
+  const { catalogue } = first.context;
+  const values = new Map(second.needs.map((n, i) => [second.context.needs[i]!.need.id, n.values]));
   const pairs = first.needs.flatMap((n, i) => {
-    const other = values.get(first.bench.needs[i]!.need.id);
+    const other = values.get(first.context.needs[i]!.need.id);
     return other ? [[n.values, other] as const] : [];
   });
   const meshes = Array.from({ length: 7 }, (_, m) =>
@@ -91,8 +91,8 @@ export function agreement(first: Audit, second: Audit): Agreement {
       ? 1
       : pairs.filter(([x, y]) => Math.abs(x[m]! - y[m]!) <= SHARE_TOLERANCE).length / pairs.length,
   );
-  const others = new Map(second.bench.audit.kit.lines.map((l) => [l.id, l]));
-  const conditions = first.bench.audit.kit.lines.flatMap((l) => {
+  const others = new Map(second.context.audit.kit.lines.map((l) => [l.id, l]));
+  const conditions = first.context.audit.kit.lines.flatMap((l) => {
     const other = others.get(l.id);
     const [x, y] = [lineCondition(l, catalogue), other ? lineCondition(other, catalogue) : null];
     return x && y ? [[x, y] as const] : [];

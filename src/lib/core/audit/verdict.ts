@@ -25,20 +25,20 @@ export type VerdictReason =
   | "serves-nothing";
 
 /**
- * The verdict the rules propose for a line of the bench, with the reason; a person decides.
- * @param index of the line in `a.bench.lines`
+ * The verdict the rules propose for a line of the audit, with the reason; a person decides.
+ * @param index of the line in `a.context.lines`
  */
 export function proposeVerdict(
   a: Audit,
   index: number,
 ): { verdict: VerdictId; because: VerdictReason } {
-  const { line, type } = a.bench.lines[index]!;
+  const { line, type } = a.context.lines[index]!;
   const fact = a.pairing.facts[index]!;
   const pairs = a.needs.flatMap((need, n) =>
     need.pairs.filter((p) => p.pair.line === index).map((p) => ({ p, n })),
   );
   const asked = pairs.some(({ p }) => p.pair.credit.credit > 0);
-  if (lineCondition(line, a.bench.catalogue) === "failed")
+  if (lineCondition(line, a.context.catalogue) === "failed")
     return { verdict: asked ? "replace" : "drop", because: "failed" };
   if (type && (fact.standing === "past" || fact.standing === "past-within-a-year"))
     return { verdict: asked ? "replace" : "drop", because: "past-date" };
@@ -51,7 +51,7 @@ export function proposeVerdict(
     };
   if (pairs.some(({ p }) => p.units > 0 && p.handy < 1))
     return { verdict: "move", because: "not-handy" };
-  if (lineCondition(line, a.bench.catalogue) === "worn")
+  if (lineCondition(line, a.context.catalogue) === "worn")
     return { verdict: "watch", because: "worn" };
   if (pairs.some(({ p, n }) => p.units > 0 && a.needs[n]!.restsOn === "enough"))
     return { verdict: "top-up", because: "too-few" };

@@ -80,10 +80,10 @@ export function compareKits(
 }
 
 function rowOf(id: string, file: AuditFile, a: Audit, book: PriceBook): KitRow {
-  const load = kitLoad(file, a.bench.catalogue);
-  const total = a.bench.needs.reduce((s, n) => s + n.weight, 0);
+  const load = kitLoad(file, a.context.catalogue);
+  const total = a.context.needs.reduce((s, n) => s + n.weight, 0);
   const weightOf = (category: Category) =>
-    a.bench.needs.reduce((s, n) => s + (n.category === category ? n.weight : 0), 0);
+    a.context.needs.reduce((s, n) => s + (n.category === category ? n.weight : 0), 0);
   return {
     id,
     name: file.kit.name,

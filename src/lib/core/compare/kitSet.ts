@@ -92,11 +92,11 @@ export function judgeSet(
     count: m.count,
   }));
   const needs = whole.needs.map((n, i): SetNeed => {
-    const need = whole.bench.needs[i]!.need.id;
+    const need = whole.context.needs[i]!.need.id;
     const units = new Map<string, number>();
     for (const p of n.pairs) {
       if (p.units <= 0) continue;
-      const member = memberOf(whole.bench.lines[p.pair.line]!.line.id);
+      const member = memberOf(whole.context.lines[p.pair.line]!.line.id);
       units.set(member, (units.get(member) ?? 0) + p.units);
     }
     return {

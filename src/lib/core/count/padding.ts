@@ -15,7 +15,7 @@ export function paddingOf(a: Audit): Padding {
   const asked = new Set(a.pairing.pairs.filter((p) => p.credit.credit > 0).map((p) => p.line));
   let pieces = 0;
   const of = { smallPlasters: 0, wipes: 0, serveNothing: 0 };
-  a.bench.lines.forEach(({ line, type, elsewhere }, l) => {
+  a.context.lines.forEach(({ line, type, elsewhere }, l) => {
     if (elsewhere) return;
     const n = piecesOf(line);
     pieces += n;

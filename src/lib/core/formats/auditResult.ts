@@ -32,13 +32,13 @@ export function auditResult(a: Audit) {
       caught: each(c.caught),
     })),
     needs: a.needs.map((n, i) => ({
-      id: a.bench.needs[i]!.need.id,
-      required: a.bench.needs[i]!.required,
+      id: a.context.needs[i]!.need.id,
+      required: a.context.needs[i]!.required,
       values: n.values.map(printed),
       restsOn: n.restsOn,
       from: n.pairs
         .filter((p) => p.units > 0)
-        .map((p) => ({ line: a.bench.lines[p.pair.line]!.line.id, units: printed(p.units) })),
+        .map((p) => ({ line: a.context.lines[p.pair.line]!.line.id, units: printed(p.units) })),
     })),
     quality: orNull(a.quality),
     value: {

@@ -14,7 +14,7 @@ const HOUSE_RULES = {
     appliedIn: "reference/asked.ts",
   },
   dates: { options: ["strict", "tiered"], appliedIn: "sieve/fresh.ts" },
-  duplicates: { options: ["self-contained", "lean"], appliedIn: "sieve/bench.ts" },
+  duplicates: { options: ["self-contained", "lean"], appliedIn: "sieve/context.ts" },
   devices: { options: ["tolerant", "protocol-only"], appliedIn: "sieve/real.ts" },
   improvised: { options: ["allow", "deny"], appliedIn: "sieve/real.ts" },
   advanced: { options: ["gate", "carry"], appliedIn: "sieve/usable.ts" },

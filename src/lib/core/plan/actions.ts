@@ -104,8 +104,8 @@ export function actionsOf(outcome: Solved, request: PlanRequest): Action[] {
     };
   });
   const drops: Action[] = choice.dropped.map((id) => {
-    const index = before.bench.lines.findIndex((l) => l.line.id === id);
-    const { line, type } = before.bench.lines[index]!;
+    const index = before.context.lines.findIndex((l) => l.line.id === id);
+    const { line, type } = before.context.lines[index]!;
     const fact = before.pairing.facts[index]!;
     const nameOnly =
       type !== null && type.functions.length > 0 && type.functions.every((f) => f.credit === 0);
@@ -128,17 +128,17 @@ export function actionsOf(outcome: Solved, request: PlanRequest): Action[] {
     };
   });
   const checks: Action[] = choice.after.unchecked.flatMap((facts, l): Action[] => {
-    const bench = choice.after.bench.lines[l]!;
+    const context = choice.after.context.lines[l]!;
     const relied = choice.after.needs.some((n) =>
       n.pairs.some((p) => p.pair.line === l && p.units > 0 && p.f > 0),
     );
-    return facts.length > 0 && relied && !bench.elsewhere
-      ? [{ kind: "check", phase: "to-check", line: bench.line.id, facts }]
+    return facts.length > 0 && relied && !context.elsewhere
+      ? [{ kind: "check", phase: "to-check", line: context.line.id, facts }]
       : [];
   });
   const repacks: Action[] = choice.repacked.map(({ line: id, kept, had }) => {
-    const index = before.bench.lines.findIndex((l) => l.line.id === id);
-    const { line, type } = before.bench.lines[index]!;
+    const index = before.context.lines.findIndex((l) => l.line.id === id);
+    const { line, type } = before.context.lines[index]!;
     const massG = lineLoad(line, type).massG * (1 - kept / had);
     return { kind: "repack", phase: "before-carried", line: id, kept, had, massG };
   });
@@ -176,17 +176,17 @@ function buy(
   without: (kit: AuditFile) => number,
 ): Action {
   const { before, choice } = outcome;
-  const { bench, needs } = choice.after;
+  const { context, needs } = choice.after;
   const id = PRODUCT_PREFIX + p.product.id;
-  const index = bench.lines.findIndex((l) => l.line.id === id);
-  const { line, type } = bench.lines[index]!;
+  const index = context.lines.findIndex((l) => l.line.id === id);
+  const { line, type } = context.lines[index]!;
   const serves: Serves[] = [];
   let used = 0;
   let main = { need: -1, weight: -1 };
   needs.forEach((need, n) => {
     for (const s of need.pairs) {
       if (s.pair.line !== index || s.units <= 0 || s.f <= 0) continue;
-      const asked = bench.needs[n]!;
+      const asked = context.needs[n]!;
       serves.push({ need: asked.need.id, mesh: before.needs[n]!.restsOn, units: s.units });
       used +=
         type!.use === "tool" ? 1 : s.units / s.pair.credit.yield / measureOf(line, type!).perPiece;
@@ -194,8 +194,10 @@ function buy(
       if (weight > main.weight) main = { need: n, weight };
     }
   });
-  const vital = serves.some((s) => bench.needs.find((n) => n.need.id === s.need)!.tier === "vital");
-  const tierOf = (id: string) => bench.needs.find((n) => n.need.id === id)!.tier;
+  const vital = serves.some(
+    (s) => context.needs.find((n) => n.need.id === s.need)!.tier === "vital",
+  );
+  const tierOf = (id: string) => context.needs.find((n) => n.need.id === id)!.tier;
   const onlyUseful = serves.length > 0 && serves.every((s) => tierOf(s.need) === "useful");
   // What stands in for a thing that failed comes before the kit is carried again.
   const failed = serves.some((s) => s.mesh === "sound" && tierOf(s.need) !== "useful");
@@ -204,7 +206,7 @@ function buy(
     main.need < 0
       ? []
       : before.needs[main.need]!.pairs.filter((s) => s.units > 0 && s.f > 0)
-          .map((s) => before.bench.lines[s.pair.line]!.line.id)
+          .map((s) => before.context.lines[s.pair.line]!.line.id)
           .filter((l) => choice.dropped.includes(l));
   const kind =
     swapped.length > 0
@@ -235,7 +237,7 @@ function buy(
         : runnerUp(
             p.product,
             main.need,
-            serves.find((s) => s.need === bench.needs[main.need]!.need.id)!.units,
+            serves.find((s) => s.need === context.needs[main.need]!.need.id)!.units,
             outcome,
             request,
           ),
@@ -244,7 +246,7 @@ function buy(
         ? swapped
         : kind === "replace" && main.need >= 0
           ? before.needs[main.need]!.pairs.filter((s) => s.f < 1).map(
-              (s) => before.bench.lines[s.pair.line]!.line.id,
+              (s) => before.context.lines[s.pair.line]!.line.id,
             )
           : [],
   };
@@ -258,8 +260,8 @@ function runnerUp(
   outcome: Solved,
   request: PlanRequest,
 ) {
-  const { bench } = outcome.choice.after;
-  const need = bench.needs[n]!.need;
+  const { context } = outcome.choice.after;
+  const need = context.needs[n]!.need;
   let best: { product: Product; packs: number; price: number } | null = null;
   const probe: AuditFile = {
     ...request.audit,
@@ -271,7 +273,7 @@ function runnerUp(
   for (const product of request.book.products) {
     if (product.id === chosen.id) continue;
     const serves =
-      bench.needs[n]!.need.accept?.some((a) => a.itemType === product.itemType) ||
+      context.needs[n]!.need.accept?.some((a) => a.itemType === product.itemType) ||
       doesTheJob(product, need.function, request);
     if (!serves) continue;
     const one = audit(

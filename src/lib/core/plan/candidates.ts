@@ -3,7 +3,7 @@ import type { ItemType } from "../model/itemType.ts";
 import { lastGoodDayAfterMonths } from "../base/dates.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import type { Line } from "../model/kit.ts";
-import { layOut, type Bench } from "../sieve/bench.ts";
+import { contextOf, type AuditContext } from "../sieve/context.ts";
 import { pairUp, type Pairing } from "../sieve/pairs.ts";
 import { sift } from "../sieve/sift.ts";
 import { lineLoad } from "../bag/load.ts";
@@ -17,7 +17,7 @@ import type { Product } from "../model/priceBook.ts";
  * free, and the products of the price book as if they lay there.
  */
 export interface Candidates {
-  readonly bench: Bench;
+  readonly context: AuditContext;
   readonly pairing: Pairing;
   /** Lines of `bench` from here on are products, in the order of `products`. */
   readonly firstProduct: number;
@@ -94,7 +94,7 @@ export function candidates(request: PlanRequest): Candidates {
     .map((p) => weighed(p, typeOf(p.itemType), today));
   const kitLines = audit.kit.lines;
   // Before moving, to know which lines a move would help.
-  const before = pairUp(layOut(audit, today, catalogue));
+  const before = pairUp(contextOf(audit, today, catalogue));
   const movable = new Set<number>();
   for (const p of before.pairs)
     if (p.handy.factor < 1 && p.line < kitLines.length) movable.add(p.line);
@@ -109,13 +109,13 @@ export function candidates(request: PlanRequest): Candidates {
       ],
     },
   };
-  // layOut puts things carried elsewhere behind all kit lines; products come between.
-  const bench = layOut(laid, today, catalogue);
-  const pairing = pairUp(bench);
+  // contextOf puts things carried elsewhere behind all kit lines; products come between.
+  const context = contextOf(laid, today, catalogue);
+  const pairing = pairUp(context);
   const sifted = sift(
-    bench,
+    context,
     pairing,
-    bench.lines.map(() => true),
+    context.lines.map(() => true),
   );
   const firstProduct = kitLines.length;
   const isProduct = (l: number) => l >= firstProduct && l < firstProduct + products.length;
@@ -131,7 +131,7 @@ export function candidates(request: PlanRequest): Candidates {
         need: n,
         f,
         yield: p.pair.credit.yield,
-        tool: bench.lines[p.pair.line]!.type!.use === "tool",
+        tool: context.lines[p.pair.line]!.type!.use === "tool",
         lacking: p.companionsMissing,
       });
     }
@@ -142,13 +142,13 @@ export function candidates(request: PlanRequest): Candidates {
       .map((p) => ({ units: p.units, f: p.f }))
       .sort((a, b) => a.f - b.f),
   );
-  const supply = bench.lines.map((_, l) => {
+  const supply = context.lines.map((_, l) => {
     const fact = pairing.facts[l]!;
     const pieces = isProduct(l) ? products[l - firstProduct]!.pack : fact.pieces;
     return pieces * fact.measure.perPiece;
   });
   return {
-    bench,
+    context,
     pairing,
     firstProduct,
     products,

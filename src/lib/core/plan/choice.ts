@@ -43,7 +43,7 @@ export interface Choice {
 
 /** Coverage of the vital needs alone, 0–1; 1 where there are none. */
 export const vitalOf = (a: Audit): number =>
-  score(a.bench.needs, a.needs, (n) => n.tier === "vital")?.coverage ?? 1;
+  score(a.context.needs, a.needs, (n) => n.tier === "vital")?.coverage ?? 1;
 
 /** What a solution of the model says to do, laid out and audited. */
 export function choiceOf(
@@ -92,7 +92,7 @@ export function settle(
   const idIndex = new Map(request.audit.kit.lines.map((l, i) => [l.id, i]));
   for (const need of all.after.needs)
     for (const p of need.pairs) {
-      const index = idIndex.get(all.after.bench.lines[p.pair.line]!.line.id);
+      const index = idIndex.get(all.after.context.lines[p.pair.line]!.line.id);
       if (p.units > 0 && p.f > 0 && index !== undefined) used.add(index);
     }
   const needed = new Set([...c.movable].filter((l) => used.has(l) && !out.has(l)));
@@ -135,7 +135,7 @@ function carriedLoad(kit: AuditFile, purchases: readonly Purchase[], catalogue: 
 /** Failed, past its date, or a medicine nobody can identify: not merely spare. */
 function isUntrustworthy(c: Candidates, l: number): boolean {
   const fact = c.pairing.facts[l]!;
-  const { type } = c.bench.lines[l]!;
+  const { type } = c.context.lines[l]!;
   const inNameOnly =
     type !== null && type.functions.length > 0 && type.functions.every((f) => f.credit === 0);
   return (
@@ -155,7 +155,7 @@ function layPlan(
   request.audit.kit.lines.forEach((line, l) => {
     if (out.has(l)) return;
     const kept = parts.get(l);
-    const part = kept === undefined ? line : partOf(line, c.bench.lines[l]!.type!, kept);
+    const part = kept === undefined ? line : partOf(line, c.context.lines[l]!.type!, kept);
     lines.push(moved.has(l) ? movedLine(part) : part);
   });
   for (const p of purchases) lines.push(boughtLine(p.product, p.packs, request.today));

@@ -56,7 +56,7 @@ const askedOf = (request: PlanRequest, c: Candidates): Asked => {
   const ready = request.question === "cheapest" && request.target === "ready";
   return {
     ready,
-    coverage: ready ? c.bench.rules.thresholds.ready : (request.target as number),
+    coverage: ready ? c.context.rules.thresholds.ready : (request.target as number),
   };
 };
 
@@ -132,7 +132,7 @@ class NeedSlots {
   readonly #vital: readonly boolean[];
 
   constructor(c: Candidates) {
-    const { needs } = c.bench;
+    const { needs } = c.context;
     const total = needs.reduce((s, n) => s + n.weight, 0) || 1;
     this.#point = needs.map((n) => n.weight / n.required / total);
     this.#vital = needs.map((n) => n.tier === "vital");
@@ -306,7 +306,7 @@ export function planBound(
   const cheapest = request.question === "cheapest";
   if (cheapest)
     addRow(m.model, {
-      lower: 100 * (ready ? c.bench.rules.thresholds.ready : (request.target as number)),
+      lower: 100 * (ready ? c.context.rules.thresholds.ready : (request.target as number)),
       entries: m.coverage,
     });
   if (!cheapest && quick && m.vitalCoverage.length > 0)

@@ -38,11 +38,11 @@ export type Obstacle =
 
 /** Vital needs that no purchase can bring to 1, each with the reason. */
 export function unreachableNeeds(c: Candidates, book: PriceBook): Obstacle[] {
-  const { catalogue, audit } = c.bench;
+  const { catalogue, audit } = c.context;
   const typeOf = typeLookup(audit.itemTypes, catalogue);
-  const { bench, pairing } = c;
+  const { context, pairing } = c;
   const obstacles: Obstacle[] = [];
-  bench.needs.forEach((asked, n) => {
+  context.needs.forEach((asked, n) => {
     if (asked.tier !== "vital") return;
     const inFull = c.uses.filter((u) => u.need === n && isWhole(u.f));
     const bought = inFull.some(
@@ -56,24 +56,25 @@ export function unreachableNeeds(c: Candidates, book: PriceBook): Obstacle[] {
       .slice(from, to)
       .filter((p) => isWhole(p.credit.credit * p.spec.factor));
     const clashing = whole.find((p) =>
-      bench.lines[p.line]!.type!.clash.some((x) => bench.brief.sensitivities.includes(x)),
+      context.lines[p.line]!.type!.clash.some((x) => context.brief.sensitivities.includes(x)),
     );
     const trained = whole.find(
-      (p) => SKILLS.indexOf(bench.lines[p.line]!.type!.skill) > SKILLS.indexOf(bench.brief.skill),
+      (p) =>
+        SKILLS.indexOf(context.lines[p.line]!.type!.skill) > SKILLS.indexOf(context.brief.skill),
     );
     const licensed = book.products.some((p) => isLicensedOnly(p, typeOf));
     if (trained)
       obstacles.push({
         code: "training",
         need: id,
-        asks: bench.lines[trained.line]!.type!.skill,
-        has: bench.brief.skill,
+        asks: context.lines[trained.line]!.type!.skill,
+        has: context.brief.skill,
       });
     else if (clashing)
       obstacles.push({
         code: "sensitivity",
         need: id,
-        clash: bench.lines[clashing.line]!.type!.clash.join(", "),
+        clash: context.lines[clashing.line]!.type!.clash.join(", "),
       });
     else if (licensed && whole.length === 0 && onlyLicensedDo(asked.need.function, catalogue))
       obstacles.push({ code: "licensed", need: id });

@@ -137,7 +137,7 @@ function solveWith(
     keep: new Set(request.keep),
     maxSources: request.maxSources ?? null,
   });
-  const asked = ready ? c.bench.rules.thresholds.ready : request.target;
+  const asked = ready ? c.context.rules.thresholds.ready : request.target;
   if (request.question === "cheapest")
     addRow(m.model, { lower: 100 * (asked as number), entries: m.coverage });
   const vitalFirst = m.vitalCoverage.length > 0;
@@ -199,8 +199,8 @@ function inTime(
 /** What `best` maximises first, on 0–100: vital coverage; all coverage where no vital need can gain. */
 function valueOf(choice: Choice, question: Question, vitalFirst: boolean): number {
   if (question === "cheapest") return 0;
-  const { bench, needs } = choice.after;
-  const scored = score(bench.needs, needs, (n) => !vitalFirst || n.tier === "vital");
+  const { context, needs } = choice.after;
+  const scored = score(context.needs, needs, (n) => !vitalFirst || n.tier === "vital");
   return 100 * (scored?.coverage ?? 0);
 }
 
@@ -250,7 +250,7 @@ function forbid(m: PlanModel, x: ArrayLike<number>): void {
 
 /** Which limit, or what else, forbids the target. */
 function whyNot(request: PlanRequest, c: Candidates, solver: Solver): Obstacle[] {
-  const asked = request.target === "ready" ? c.bench.rules.thresholds.ready : request.target;
+  const asked = request.target === "ready" ? c.context.rules.thresholds.ready : request.target;
   if (request.maxSources != null) {
     const anywhere = { ...request, maxSources: null };
     const found = (r: PlanRequest, limits: Limits) =>

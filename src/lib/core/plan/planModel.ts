@@ -77,7 +77,7 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
   const bulk = perPack(packs, (k) => c.products[k]!.bulkMl ?? 0);
   if (limits.budget !== null)
     addRow(model, { upper: toMinor(limits.budget, c.currency), entries: price });
-  const bagG = c.bench.audit.kit.container?.massG ?? 0;
+  const bagG = c.context.audit.kit.container?.massG ?? 0;
   const load = { c, left, keep: options.keep };
   carriedRow(model, limits.massG, mass, bagG, { ...load, of: massOf });
   carriedRow(model, limits.volumeMl, bulk, 0, { ...load, of: bulkOf });
@@ -92,15 +92,15 @@ const isProduct = (c: Candidates, l: number) =>
 /** For a vital need that must be full only what does its whole job counts. */
 const usesThatCount = (c: Candidates, options: ModelOptions): readonly Use[] =>
   options.vitalInFull
-    ? c.uses.filter((u) => c.bench.needs[u.need]!.tier !== "vital" || isWhole(u.f))
+    ? c.uses.filter((u) => c.context.needs[u.need]!.tier !== "vital" || isWhole(u.f))
     : c.uses;
 
 /** Companions that the kit lacks, each with the indices of the products that are one. */
 function companionProducts(c: Candidates): Map<string, number[]> {
-  const { bench, products, firstProduct } = c;
+  const { context, products, firstProduct } = c;
   const does = (k: number, companion: string) => {
-    const type = bench.lines[firstProduct + k]!.type!;
-    return effectiveCredit(type, companion, undefined, bench.rules, bench.catalogue).credit > 0;
+    const type = context.lines[firstProduct + k]!.type!;
+    return effectiveCredit(type, companion, undefined, context.rules, context.catalogue).credit > 0;
   };
   return new Map(
     [...c.missingCompanions].map((companion) => [
@@ -121,7 +121,7 @@ function packColumns(
   const isCompanion = (k: number) => [...companions.values()].some((ks) => ks.includes(k));
   return c.products.map((p, k) => {
     const line = c.firstProduct + k;
-    const serves = mostPacks(usesOf.get(line) ?? [], c.supply[line]!, c.bench.needs);
+    const serves = mostPacks(usesOf.get(line) ?? [], c.supply[line]!, c.context.needs);
     const most = Math.max(serves, isCompanion(k) ? 1 : 0);
     if (most === 0) return -1;
     const affordable =
@@ -136,13 +136,13 @@ function packColumns(
 function leftColumns(model: LinearModel, c: Candidates, options: ModelOptions): PlanModel["left"] {
   // What serves at all is carried unless it is left, though it may not count for a vital need.
   const carriedUses = group(c.uses, (u) => u.line);
-  return c.bench.lines.map((l, i) => {
+  return c.context.lines.map((l, i) => {
     const own = carriedUses.get(i);
     if (!options.mayLeave || i >= c.firstProduct || options.keep.has(l.line.id) || !own)
       return null;
     // A roll that must have a length is not cut.
     const lengthAsked = own.some((u) => {
-      const spec = c.bench.needs[u.need]!.need.spec;
+      const spec = c.context.needs[u.need]!.need.spec;
       return spec?.minLengthMm !== undefined || spec?.minSizeMm !== undefined;
     });
     const portions = portionsOf(l.line, l.type!, !lengthAsked);
@@ -211,7 +211,7 @@ function shareColumns(
   present: ReadonlyMap<string, number>,
   options: ModelOptions,
 ): Shared {
-  const { needs } = c.bench;
+  const { needs } = c.context;
   const totalWeight = needs.reduce((s, n) => s + n.weight, 0);
   const vitalWeight = needs.reduce((s, n) => s + (n.tier === "vital" ? n.weight : 0), 0);
   const vitalCoverage: [number, number][] = [];
@@ -294,15 +294,15 @@ function supplyRows(
 const perPack = (packs: readonly number[], of: (k: number) => number): Entries =>
   packs.flatMap((x, k) => (x < 0 ? [] : [[x, of(k)] as const]));
 
-type BenchLine = Candidates["bench"]["lines"][number];
-const massOf = (l: BenchLine) => lineLoad(l.line, l.type).massG;
-const bulkOf = (l: BenchLine) => lineLoad(l.line, l.type).volumeMl;
+type ContextLine = Candidates["context"]["lines"][number];
+const massOf = (l: ContextLine) => lineLoad(l.line, l.type).massG;
+const bulkOf = (l: ContextLine) => lineLoad(l.line, l.type).volumeMl;
 
 interface CarriedLoad {
   readonly c: Candidates;
   readonly left: PlanModel["left"];
   readonly keep: ReadonlySet<string>;
-  readonly of: (l: BenchLine) => number;
+  readonly of: (l: ContextLine) => number;
 }
 
 /** What is carried in the end stays under a limit; lines that serve nothing are out already. */
@@ -316,7 +316,7 @@ function carriedRow(
   if (limit === null) return;
   const { c, keep, of } = load;
   const serves = new Set(c.uses.map((u) => u.line));
-  const kept = c.bench.lines.reduce(
+  const kept = c.context.lines.reduce(
     (sum, l, i) =>
       i < c.firstProduct && (serves.has(i) || keep.has(l.line.id)) ? sum + of(l) : sum,
     bag,
@@ -327,7 +327,7 @@ function carriedRow(
 /** What one step of each line that stays at home takes away. */
 const leaving = ({ c, left, of }: CarriedLoad, sign: 1 | -1): Entries =>
   left.flatMap((at, i) =>
-    at ? [[at.column, (sign * of(c.bench.lines[i]!)) / at.portions.steps] as const] : [],
+    at ? [[at.column, (sign * of(c.context.lines[i]!)) / at.portions.steps] as const] : [],
   );
 
 /**
@@ -340,7 +340,7 @@ function fullBeforeVital(
   { uses, usesOfStock, usesOfNeed }: Stocks,
   { columnsOf }: Shared,
 ): void {
-  const needs = c.bench.needs;
+  const needs = c.context.needs;
   const worth = (u: Use) => (needs[u.need]!.weight / needs[u.need]!.required) * u.f * u.yield;
   const full = new Map<string, number>();
   /** 1 only when the need is full of what does it at least so well. */
@@ -413,7 +413,7 @@ const jobsOf = (uses: readonly Use[]): string =>
 function mostPacks(
   uses: readonly Use[],
   perPack: number,
-  needs: Candidates["bench"]["needs"],
+  needs: Candidates["context"]["needs"],
 ): number {
   if (uses.length === 0 || perPack <= 0) return 0;
   const asked = uses.map((u) => needs[u.need]!.required / u.yield);

@@ -19,7 +19,7 @@ export function replacementPrice(a: Audit, book: PriceBook): Replacement {
   let price = 0;
   const unpriced: string[] = [];
   a.value.servingByLine.forEach((pieces, l) => {
-    const { line, type, elsewhere } = a.bench.lines[l]!;
+    const { line, type, elsewhere } = a.context.lines[l]!;
     if (elsewhere || pieces <= 0 || !type) return;
     const units = pieces * measureOf(line, type).perPiece;
     const each = book.products

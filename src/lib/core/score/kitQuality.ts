@@ -1,5 +1,5 @@
 import { lineQuality } from "../inspect/quality.ts";
-import type { Bench } from "../sieve/bench.ts";
+import type { AuditContext } from "../sieve/context.ts";
 import { piecesOf } from "../sieve/measure.ts";
 import type { SiftedNeed } from "../sieve/sift.ts";
 
@@ -10,16 +10,16 @@ const WEIGHT_OF_NO_NEED = 1;
  * Quality of the kit, 0–100: mean over its inspected lines with pieces, weighted by the summed
  * weights of the needs they serve; null before any inspection.
  */
-export function kitQuality(bench: Bench, passing: readonly SiftedNeed[]): number | null {
-  const weights = bench.lines.map(() => 0);
+export function kitQuality(context: AuditContext, passing: readonly SiftedNeed[]): number | null {
+  const weights = context.lines.map(() => 0);
   passing.forEach((need, n) => {
     for (const p of need.pairs)
-      if (p.units > 0 && p.f > 0) weights[p.pair.line]! += bench.needs[n]!.weight;
+      if (p.units > 0 && p.f > 0) weights[p.pair.line]! += context.needs[n]!.weight;
   });
   let sum = 0;
   let total = 0;
-  bench.lines.forEach(({ line, elsewhere }, l) => {
-    const quality = lineQuality(line, bench.catalogue);
+  context.lines.forEach(({ line, elsewhere }, l) => {
+    const quality = lineQuality(line, context.catalogue);
     if (elsewhere || quality === null || piecesOf(line) <= 0) return;
     const weight = weights[l]! || WEIGHT_OF_NO_NEED;
     sum += weight * quality;

@@ -1,5 +1,5 @@
 import { SHARE_TOLERANCE } from "../base/tolerance.ts";
-import type { Bench } from "../sieve/bench.ts";
+import type { AuditContext } from "../sieve/context.ts";
 import type { Pairing } from "../sieve/pairs.ts";
 import { sift, type SiftedNeed } from "../sieve/sift.ts";
 import { score } from "./coverage.ts";
@@ -20,14 +20,14 @@ export interface WorthChecking {
  * run; rank by the gain in vital coverage, then in coverage, then line order.
  */
 export function nextToInspect(
-  bench: Bench,
+  context: AuditContext,
   pairing: Pairing,
   unchecked: readonly (readonly UncheckedFact[])[],
   failing: readonly SiftedNeed[],
 ): WorthChecking[] {
   const isVital = (n: { tier: string }) => n.tier === "vital";
   const of = (run: readonly SiftedNeed[], vital: boolean) =>
-    (vital ? score(bench.needs, run, isVital) : score(bench.needs, run))?.coverage ?? 0;
+    (vital ? score(context.needs, run, isVital) : score(context.needs, run))?.coverage ?? 0;
   const base = { vital: of(failing, true), all: of(failing, false) };
   const serves = new Set(pairing.pairs.filter((p) => p.credit.credit > 0).map((p) => p.line));
   for (const lines of pairing.companions.values()) lines.forEach((l) => serves.add(l));
@@ -38,14 +38,14 @@ export function nextToInspect(
     let gain = 0;
     if (serves.has(l)) {
       const alone = sift(
-        bench,
+        context,
         pairing,
-        bench.lines.map((_, i) => i === l),
+        context.lines.map((_, i) => i === l),
       );
       vitalGain = of(alone, true) - base.vital;
       gain = of(alone, false) - base.all;
     }
-    ranked.push({ index: l, line: bench.lines[l]!.line.id, facts, vitalGain, gain });
+    ranked.push({ index: l, line: context.lines[l]!.line.id, facts, vitalGain, gain });
   });
   const larger = (a: number, b: number) => (Math.abs(a - b) <= SHARE_TOLERANCE ? 0 : b - a);
   return ranked.sort(

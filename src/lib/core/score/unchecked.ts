@@ -1,4 +1,4 @@
-import type { Bench } from "../sieve/bench.ts";
+import type { AuditContext } from "../sieve/context.ts";
 import type { Pairing } from "../sieve/pairs.ts";
 
 export type UncheckedFact = "count" | "size" | "measure" | "condition" | "date" | "reach";
@@ -7,12 +7,12 @@ export type UncheckedFact = "count" | "size" | "measure" | "condition" | "date" 
  * What nobody has looked at yet, line by line. A count and a condition always matter; a size, a
  * measure or a reach only where an asked need that the line can serve looks at it.
  */
-export function uncheckedFacts(bench: Bench, pairing: Pairing): UncheckedFact[][] {
+export function uncheckedFacts(context: AuditContext, pairing: Pairing): UncheckedFact[][] {
   const found = pairing.facts.map((fact, l) => {
     const facts = new Set<UncheckedFact>();
     if (!fact.counted) facts.add("count");
     if (fact.sound === null) facts.add("condition");
-    if (fact.standing === "unread" && bench.lines[l]!.type) facts.add("date");
+    if (fact.standing === "unread" && context.lines[l]!.type) facts.add("date");
     return facts;
   });
   for (const p of pairing.pairs) {

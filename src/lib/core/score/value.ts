@@ -1,5 +1,5 @@
 import { wholeUp } from "../base/tolerance.ts";
-import type { Bench } from "../sieve/bench.ts";
+import type { AuditContext } from "../sieve/context.ts";
 import { measureOf, piecesOf } from "../sieve/measure.ts";
 import type { SiftedNeed } from "../sieve/sift.ts";
 
@@ -14,7 +14,7 @@ export interface Value {
   readonly padding: number | null;
   /** The type with most pieces, and its share of the counted. */
   readonly largestType: { itemType: string | null; pieces: number; share: number } | null;
-  /** Serving pieces, line by line of the bench. */
+  /** Serving pieces, line by line of the audit. */
   readonly servingByLine: readonly number[];
   /** Price paid over covered points (coverage × 100); null without price or coverage. */
   readonly pricePerPoint: number | null;
@@ -22,15 +22,15 @@ export interface Value {
 
 /** What the box holds against what of it does a job on the list. */
 export function valueOf(
-  bench: Bench,
+  context: AuditContext,
   passing: readonly SiftedNeed[],
   coverage: number | null,
 ): Value {
-  const kit = bench.audit.kit;
-  const servingByLine = servingPieces(bench, passing);
-  const kitLines = bench.lines.filter((l) => !l.elsewhere);
+  const kit = context.audit.kit;
+  const servingByLine = servingPieces(context, passing);
+  const kitLines = context.lines.filter((l) => !l.elsewhere);
   const counted = sum(kitLines.map((l) => piecesOf(l.line)));
-  const serving = sum(servingByLine.filter((_, l) => !bench.lines[l]!.elsewhere));
+  const serving = sum(servingByLine.filter((_, l) => !context.lines[l]!.elsewhere));
   const price = kit.price?.amount;
   return {
     claimed: kit.claims.pieces ?? sum(kit.lines.map((l) => l.claimed ?? l.counted ?? 0)),
@@ -44,22 +44,22 @@ export function valueOf(
 }
 
 /** ⌈units used with f > 0, back in pieces⌉ on a line's sum; a tool: 1 a need served, at most its pieces. */
-function servingPieces(bench: Bench, passing: readonly SiftedNeed[]): number[] {
-  const used = bench.lines.map(() => 0);
+function servingPieces(context: AuditContext, passing: readonly SiftedNeed[]): number[] {
+  const used = context.lines.map(() => 0);
   for (const need of passing)
     for (const p of need.pairs) {
       if (p.units <= 0 || p.f <= 0) continue;
-      const { line, type } = bench.lines[p.pair.line]!;
+      const { line, type } = context.lines[p.pair.line]!;
       used[p.pair.line]! +=
         type!.use === "tool" ? 1 : p.units / p.pair.credit.yield / measureOf(line, type!).perPiece;
     }
   return used.map((u, l) => {
-    const { line, type } = bench.lines[l]!;
+    const { line, type } = context.lines[l]!;
     return type?.use === "tool" ? Math.min(u, piecesOf(line)) : wholeUp(u);
   });
 }
 
-function largestType(lines: Bench["lines"], counted: number): Value["largestType"] {
+function largestType(lines: AuditContext["lines"], counted: number): Value["largestType"] {
   const byType = new Map<string | null, number>();
   for (const { line, type } of lines) {
     const id = type?.id ?? null;

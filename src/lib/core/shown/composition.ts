@@ -13,7 +13,7 @@ export interface KindPieces {
 /** The kinds with most pieces, at most `most` of them. */
 export function composition(a: Audit, most: number): KindPieces[] {
   const byType = new Map<string | null, KindPieces>();
-  a.bench.lines.forEach(({ line, type, elsewhere }, i) => {
+  a.context.lines.forEach(({ line, type, elsewhere }, i) => {
     if (elsewhere) return;
     const was = byType.get(type?.id ?? null) ?? { type, pieces: 0, serving: 0 };
     byType.set(type?.id ?? null, {

@@ -2,11 +2,11 @@ import type { Audit } from "../audit/audit.ts";
 import { lineCondition } from "../inspect/quality.ts";
 import type { Mesh } from "../model/mesh.ts";
 
-/** Where a line of the bench is held by what it is itself; `unchecked`: nobody has looked yet. */
+/** Where a line is held by what it is itself; `unchecked`: nobody has looked yet. */
 export function lineMark(a: Audit, lineId: string): Mesh | "pan" | "unchecked" {
-  const index = a.bench.lines.findIndex((b) => b.line.id === lineId);
-  const found = a.bench.lines[index];
-  const condition = found ? lineCondition(found.line, a.bench.catalogue) : null;
+  const index = a.context.lines.findIndex((b) => b.line.id === lineId);
+  const found = a.context.lines[index];
+  const condition = found ? lineCondition(found.line, a.context.catalogue) : null;
   if (condition === null) return "unchecked";
   if (condition === "failed") return "sound";
   const own = a.needs.flatMap((n) => n.pairs.filter((p) => p.pair.line === index));

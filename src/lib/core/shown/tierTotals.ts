@@ -12,7 +12,7 @@ export interface TierTotal {
 
 export const tierTotals = (a: Audit): TierTotal[] =>
   TIERS.map((tier) => {
-    const own = a.bench.needs.flatMap((n, i) =>
+    const own = a.context.needs.flatMap((n, i) =>
       n.tier === tier ? [{ n, met: a.needs[i]!.met }] : [],
     );
     return {

@@ -1,4 +1,4 @@
-import type { Bench, BenchLine } from "./bench.ts";
+import type { AuditContext, ContextLine } from "./context.ts";
 import { dateStanding, freshFactor, type DateStanding } from "./fresh.ts";
 import { handyFactor, type HandyFactor } from "./handy.ts";
 import { claimsOrAccepted } from "./here.ts";
@@ -41,14 +41,14 @@ export interface Pairing {
 }
 
 /** Holds every line against every need it claims or is accepted for. */
-export function pairUp(bench: Bench): Pairing {
-  const { catalogue } = bench;
-  const facts = bench.lines.map((l) => factsOf(l, bench));
+export function pairUp(context: AuditContext): Pairing {
+  const { catalogue } = context;
+  const facts = context.lines.map((l) => factsOf(l, context));
   const pairs: Pair[] = [];
   const ranges: [number, number][] = [];
-  bench.needs.forEach((asked, n) => {
+  context.needs.forEach((asked, n) => {
     const from = pairs.length;
-    bench.lines.forEach(({ line, type }, l) => {
+    context.lines.forEach(({ line, type }, l) => {
       if (!type || !claimsOrAccepted(type, asked.need)) return;
       pairs.push({
         line: l,
@@ -57,21 +57,21 @@ export function pairUp(bench: Bench): Pairing {
           type,
           asked.need.function,
           asked.need.accept,
-          bench.rules,
+          context.rules,
           catalogue,
         ),
         spec: specFactor(line, type, asked.need.spec),
-        fresh: freshFactor(facts[l]!.standing, type, asked.tier, bench.rules.dates, catalogue),
+        fresh: freshFactor(facts[l]!.standing, type, asked.tier, context.rules.dates, catalogue),
         handy: handyFactor(line, type, asked.need.access, asked.tier),
-        usable: usableFactor(type, bench.brief, bench.rules.advanced),
+        usable: usableFactor(type, context.brief, context.rules.advanced),
       });
     });
     ranges.push([from, pairs.length]);
   });
-  return { facts, pairs, ranges, companions: companionLines(bench) };
+  return { facts, pairs, ranges, companions: companionLines(context) };
 }
 
-function factsOf({ line, type }: BenchLine, { lastDay, catalogue }: Bench): LineFacts {
+function factsOf({ line, type }: ContextLine, { lastDay, catalogue }: AuditContext): LineFacts {
   return {
     pieces: piecesOf(line),
     counted: isCounted(line),
@@ -81,16 +81,16 @@ function factsOf({ line, type }: BenchLine, { lastDay, catalogue }: Bench): Line
   };
 }
 
-function companionLines(bench: Bench): CompanionLines {
+function companionLines(context: AuditContext): CompanionLines {
   const found = new Map<string, number[]>();
-  for (const { need } of bench.needs)
+  for (const { need } of context.needs)
     for (const companion of need.companions ?? []) {
       if (found.has(companion)) continue;
       const lines: number[] = [];
-      bench.lines.forEach(({ type }, l) => {
+      context.lines.forEach(({ type }, l) => {
         if (
           type &&
-          effectiveCredit(type, companion, undefined, bench.rules, bench.catalogue).credit > 0
+          effectiveCredit(type, companion, undefined, context.rules, context.catalogue).credit > 0
         )
           lines.push(l);
       });

@@ -1,6 +1,6 @@
 import { atLeast } from "../base/tolerance.ts";
 import { MESHES, type Mesh } from "../model/mesh.ts";
-import type { Bench } from "./bench.ts";
+import type { AuditContext } from "./context.ts";
 import type { Pair, Pairing } from "./pairs.ts";
 import { companionFactor } from "./real.ts";
 import { shareOut, type SharePair } from "./shareOut.ts";
@@ -33,7 +33,7 @@ export interface SiftedNeed {
 }
 
 /** One run through the seven meshes under one reading of the unchecked facts. */
-export function sift(bench: Bench, pairing: Pairing, passes: Reading): SiftedNeed[] {
+export function sift(context: AuditContext, pairing: Pairing, passes: Reading): SiftedNeed[] {
   const { facts, pairs, ranges, companions } = pairing;
   const missing = new Set<string>();
   for (const [companion, lines] of companions)
@@ -50,7 +50,7 @@ export function sift(bench: Bench, pairing: Pairing, passes: Reading): SiftedNee
     );
   }
 
-  const taken = pairs.map((p) => take(p, bench, pairing, passes[p.line]!, missing));
+  const taken = pairs.map((p) => take(p, context, pairing, passes[p.line]!, missing));
   const supply = facts.map((fact, l) => {
     const pieces = fact.counted || passes[l] ? fact.pieces : 0;
     return fact.measure.known || passes[l] ? pieces * fact.measure.perPiece : 0;
@@ -65,18 +65,18 @@ export function sift(bench: Bench, pairing: Pairing, passes: Reading): SiftedNee
   });
   const units = shareOut({
     supply,
-    tool: bench.lines.map((l) => l.type?.use === "tool"),
-    required: bench.needs.map((n) => n.required),
-    weight: bench.needs.map((n) => n.weight),
+    tool: context.lines.map((l) => l.type?.use === "tool"),
+    required: context.needs.map((n) => n.required),
+    weight: context.needs.map((n) => n.weight),
     pairs: sharePairs,
   });
   at.forEach((k, i) => (taken[k]!.units = units[i]!));
 
-  return bench.needs.map((asked, n) => {
+  return context.needs.map((asked, n) => {
     const [from, to] = ranges[n]!;
     const own = taken.slice(from, to);
     const values = valuesOf(own, asked.required);
-    const mark = bench.rules.passMarks[asked.tier];
+    const mark = context.rules.passMarks[asked.tier];
     const held = values.findIndex((v) => !atLeast(v, mark));
     return { values, met: values.at(-1)!, restsOn: held < 0 ? "pan" : MESHES[held]!, pairs: own };
   });
@@ -86,12 +86,12 @@ type Taken = { -readonly [K in keyof SiftedPair]: SiftedPair[K] };
 
 function take(
   pair: Pair,
-  bench: Bench,
+  context: AuditContext,
   { facts }: Pairing,
   pass: boolean,
   missing: ReadonlySet<string>,
 ): Taken {
-  const need = bench.needs[pair.need]!.need;
+  const need = context.needs[pair.need]!.need;
   const companionsMissing = need.companions?.filter((c) => missing.has(c)) ?? [];
   const spec = pair.spec.unchecked && !pass ? 0 : pair.spec.factor;
   const r = pair.credit.credit * spec * companionFactor(companionsMissing.length);

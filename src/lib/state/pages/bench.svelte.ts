@@ -37,7 +37,7 @@ export class BenchState {
   at = $derived.by(() => (this.line ? this.order.indexOf(this.line) : -1));
   /** Its index in the audit; −1. */
   index = $derived.by(() =>
-    this.kit.audit.bench.lines.findIndex((l) => l.line.id === this.line?.id),
+    this.kit.audit.context.lines.findIndex((l) => l.line.id === this.line?.id),
   );
   type = $derived.by(() => (this.line?.itemType ? this.kit.typeOf(this.line.itemType) : undefined));
   name = $derived.by(() => (this.line ? lineName(this.line, this.type?.label) : ""));

@@ -69,7 +69,7 @@ export class ListState {
   }
 
   restsOf(needId: string) {
-    const i = this.now?.bench.needs.findIndex((n) => n.need.id === needId) ?? -1;
+    const i = this.now?.context.needs.findIndex((n) => n.need.id === needId) ?? -1;
     return i < 0 || !this.now ? null : this.now.needs[i]!;
   }
 

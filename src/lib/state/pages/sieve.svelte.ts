@@ -46,7 +46,7 @@ export class SieveState {
   view = $derived.by(() => ({
     ...(this.category === "all" ? {} : { categories: [this.category] }),
     keep: (i: number) =>
-      this.tiers[this.audit.bench.needs[i]!.tier] &&
+      this.tiers[this.audit.context.needs[i]!.tier] &&
       (this.mesh === "all" || this.audit.needs[i]!.restsOn === this.mesh),
   }));
   /** To begin with the category that loses most. */

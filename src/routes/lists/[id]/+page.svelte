@@ -105,7 +105,7 @@
             "asked for nothing"}{#if before && before.coverage !== now.coverage}
             <span class="text-soft"
               >(when opened {percent(before.coverage)} %, {before.grade ?? "nothing asked"})</span
-            >{/if}; {now.bench.needs.length} of {list.needs.length} needs asked.
+            >{/if}; {now.context.needs.length} of {list.needs.length} needs asked.
         </p>
       {/if}
       {#if holders.length > 0}

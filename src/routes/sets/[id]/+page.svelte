@@ -192,7 +192,7 @@
       <div class="mt-5 flex flex-wrap items-baseline gap-x-4">
         <h2 class="text-3xl" data-testid="set-grade">{a.grade}</h2>
         <p class="text-lg font-semibold">coverage {percentRange(a.interval)}</p>
-        <p>{grams(kitLoad(a.bench.audit, CATALOGUE).massG)} in all</p>
+        <p>{grams(kitLoad(a.context.audit, CATALOGUE).massG)} in all</p>
         <p class="basis-full">{decidedBy(a)}</p>
       </div>
       <div class="mt-3 grid grid-cols-[minmax(0,1fr)] gap-5 lg:grid-cols-[minmax(0,1fr)_22rem]">

@@ -47,7 +47,7 @@
       ? []
       : kit.audit.needs.flatMap((n, i) => {
           const p = n.pairs.find((x) => x.pair.line === index);
-          return p ? [{ asked: kit.audit.bench.needs[i]!, p, need: n }] : [];
+          return p ? [{ asked: kit.audit.context.needs[i]!, p, need: n }] : [];
         }),
   );
   const packing = $derived(packingFindings(kit.audit).filter((f) => f.line === index));

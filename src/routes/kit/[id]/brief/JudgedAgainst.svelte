@@ -74,16 +74,16 @@
   {/if}
 
   <h3 class="mt-4 text-lg">
-    It asks for {kit.audit.bench.needs.length} of its {list?.needs.length} needs under this brief
+    It asks for {kit.audit.context.needs.length} of its {list?.needs.length} needs under this brief
   </h3>
-  {#if kit.audit.bench.needs.length === 0}
+  {#if kit.audit.context.needs.length === 0}
     <p class="noted mt-2">
       This list asks for nothing under this brief, so nothing can be judged. Choose another list or
       change the brief.
     </p>
   {/if}
   <ul class="mt-2 divide-y divide-line">
-    {#each kit.audit.bench.needs as n (n.need.id)}
+    {#each kit.audit.context.needs as n (n.need.id)}
       <li class="flex gap-3 py-2">
         <span class="w-20 shrink-0 text-right font-semibold"
           >{quantity(n.required, CATALOGUE.functions.get(n.need.function)!.unit)}</span

@@ -101,8 +101,8 @@
             <p class="pl-5 text-sm {f.state === 'broken' ? '' : 'text-soft'}">
               {f.state === "broken" ? "✗" : "?"}
               {lineName(
-                kit.audit.bench.lines[f.line]!.line,
-                kit.audit.bench.lines[f.line]!.type?.label,
+                kit.audit.context.lines[f.line]!.line,
+                kit.audit.context.lines[f.line]!.type?.label,
               )}
             </p>
           {/each}

@@ -63,7 +63,7 @@
             >{lineName(d.l, d.l.itemType ? kit.typeOf(d.l.itemType)?.label : undefined)}{d.last <
             workspace.today
               ? ": past"
-              : d.last < kit.audit.bench.lastDay
+              : d.last < kit.audit.context.lastDay
                 ? ": past on the last day"
                 : ""}</span
           >

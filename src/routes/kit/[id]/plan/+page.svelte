@@ -40,10 +40,10 @@
   const solved = $derived(plan && plan.status !== "infeasible" ? plan : null);
   const needName = (id: string) =>
     CATALOGUE.functions.get(
-      kit.audit.bench.needs.find((n) => n.need.id === id)?.need.function ?? "",
+      kit.audit.context.needs.find((n) => n.need.id === id)?.need.function ?? "",
     )?.label ?? id;
   const lineLabel = (id: string) => {
-    const b = kit.audit.bench.lines.find((l) => l.line.id === id);
+    const b = kit.audit.context.lines.find((l) => l.line.id === id);
     return b ? lineName(b.line, b.type?.label) : id;
   };
   const titleOf = (id: string) => kit.book.products.find((p) => p.id === id)?.title ?? id;

@@ -91,12 +91,12 @@
               (a.interval?.[0] ?? 0) * 100,
               2,
             )} %, is the same with everything unchecked failing. Ready asks {number(
-              a.bench.rules.thresholds.ready * 100,
+              a.context.rules.thresholds.ready * 100,
               1,
             )} % and every vital need in full, Nearly {number(
-              a.bench.rules.thresholds.nearly * 100,
+              a.context.rules.thresholds.nearly * 100,
               1,
-            )} %, Partial {number(a.bench.rules.thresholds.partial * 100, 1)} %:
+            )} %, Partial {number(a.context.rules.thresholds.partial * 100, 1)} %:
             <a class="underline" href="/kit/{page.params['id']}/brief">change the house rules</a>.
           </p>
         </details>
@@ -167,7 +167,7 @@
         >
           <option value="">what if another school …</option>
           {#each RULE_IDS as rule (rule)}
-            {#each optionsOf(rule).filter((o) => o !== a.bench.rules[rule]) as option (option)}
+            {#each optionsOf(rule).filter((o) => o !== a.context.rules[rule]) as option (option)}
               <option value="{rule} {option}">{ruleLabel(rule)}: {schoolLabel(rule, option)}</option
               >
             {/each}
@@ -222,8 +222,8 @@
                         : ''}"
                       aria-pressed={shown === x.i}
                       onclick={() => (sieve.picked = x.i)}
-                      >{CATALOGUE.functions.get(a.bench.needs[x.i]!.need.function)?.label}{a.bench
-                        .needs[x.i]!.tier === "vital"
+                      >{CATALOGUE.functions.get(a.context.needs[x.i]!.need.function)?.label}{a
+                        .context.needs[x.i]!.tier === "vital"
                         ? " ◎"
                         : ""} · {Math.round(x.n.met * 100)} %</button
                     >
@@ -389,7 +389,7 @@
         {#if sieve.next.length === 0}<p class="mt-1">Everything has been looked at.</p>{/if}
         <ol class="mt-2 grid gap-2">
           {#each sieve.next as w (w.line)}
-            {@const l = a.bench.lines[w.index]!}
+            {@const l = a.context.lines[w.index]!}
             <li class="text-sm">
               <strong>{lineName(l.line, l.type?.label)}</strong><br /><span class="text-soft"
                 >{w.facts.map((f) => UNCHECKED_LABEL[f]).join(", ")}{w.gain > SHARE_TOLERANCE

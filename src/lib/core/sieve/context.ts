@@ -8,9 +8,9 @@ import { askedNeeds, type AskedNeed } from "../reference/asked.ts";
 import { schools, type Schools } from "../model/houseRules.ts";
 
 /** Everything laid out: what is asked, what lies there, by which school, until which day. */
-export interface Bench {
+export interface AuditContext {
   readonly needs: readonly AskedNeed[];
-  readonly lines: readonly BenchLine[];
+  readonly lines: readonly ContextLine[];
   readonly rules: Schools;
   readonly brief: Brief;
   readonly lastDay: string;
@@ -20,7 +20,7 @@ export interface Bench {
 }
 
 /** A line of the kit, or a thing carried elsewhere, with its type. */
-export interface BenchLine {
+export interface ContextLine {
   readonly line: Line;
   /** null: a real thing that no id describes; it serves nothing. */
   readonly type: ItemType | null;
@@ -28,7 +28,7 @@ export interface BenchLine {
 }
 
 /** Lays an audit out. `today` (YYYY-MM-DD) stands in for a brief without a start. */
-export function layOut(audit: AuditFile, today: string, catalogue: Catalogue): Bench {
+export function contextOf(audit: AuditFile, today: string, catalogue: Catalogue): AuditContext {
   const rules = schools(audit.houseRules);
   const typeOf = typeLookup(audit.itemTypes, catalogue);
   const known = (id: string): ItemType => {
@@ -36,7 +36,7 @@ export function layOut(audit: AuditFile, today: string, catalogue: Catalogue): B
     if (!type) throw new Error(`unknown item type '${id}': the audit was not checked`);
     return type;
   };
-  const lines: BenchLine[] = audit.kit.lines.map((line) => ({
+  const lines: ContextLine[] = audit.kit.lines.map((line) => ({
     line,
     type: line.itemType === null ? null : known(line.itemType),
     elsewhere: false,
