@@ -6,7 +6,9 @@
   import { auditOf } from "$lib/core/records/auditOf.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import ConfirmWipe from "$lib/ui/ConfirmWipe.svelte";
-  import { download, fileName, kitPath, takeFile } from "$lib/ui/files.ts";
+  import { download, fileName } from "$lib/ui/download.ts";
+  import { kitPath } from "$lib/state/paths.ts";
+  import { takeFiles } from "$lib/ui/takeFiles.ts";
   import Offers from "$lib/ui/Offers.svelte";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import SieveMark from "$lib/ui/SieveMark.svelte";
@@ -74,7 +76,7 @@
       aria-label="File to import"
       accept=".json,.txt,.csv,.md,.html,.htm,.xlsx"
       onchange={(e) => {
-        for (const f of e.currentTarget.files ?? []) void takeFile(f);
+        void takeFiles([...(e.currentTarget.files ?? [])]);
         e.currentTarget.value = "";
       }}
     />

@@ -16,16 +16,16 @@ function run(name: string) {
   return auditResult(audit(parsed.value, TODAY, CATALOGUE));
 }
 
-/** Every number of the expectation within `hair`, everything else equal. */
-function agrees(actual: unknown, expected: unknown, hair: number, at: string): void {
+/** Every number of the expectation within `tolerance`, everything else equal. */
+function agrees(actual: unknown, expected: unknown, tolerance: number, at: string): void {
   if (typeof expected === "number") {
-    expect(actual, at).to.be.a("number").closeTo(expected, hair);
+    expect(actual, at).to.be.a("number").closeTo(expected, tolerance);
   } else if (Array.isArray(expected)) {
     expect(actual, at).to.be.an("array").with.length(expected.length);
-    expected.forEach((e, i) => agrees((actual as unknown[])[i], e, hair, `${at}[${i}]`));
+    expected.forEach((e, i) => agrees((actual as unknown[])[i], e, tolerance, `${at}[${i}]`));
   } else if (typeof expected === "object" && expected !== null) {
     for (const [k, e] of Object.entries(expected))
-      agrees((actual as Record<string, unknown>)[k], e, hair, `${at}.${k}`);
+      agrees((actual as Record<string, unknown>)[k], e, tolerance, `${at}.${k}`);
   } else expect(actual, at).to.equal(expected);
 }
 

@@ -13,7 +13,7 @@ import { vitalOf } from "../../src/lib/core/plan/choice.ts";
 import type { PlanRequest } from "../../src/lib/core/plan/request.ts";
 import { NO_LIMITS } from "../../src/lib/core/plan/limits.ts";
 import { partOf, portionsOf } from "../../src/lib/core/plan/portions.ts";
-import { without } from "../../src/lib/core/plan/whatIf.ts";
+import { without } from "../../src/lib/core/plan/without.ts";
 import { auditFile, good, need, TODAY } from "./build.ts";
 import { product, purchasesOf, realSolver, request, solved } from "./planBuild.ts";
 

@@ -12,7 +12,7 @@ import { listFromRows } from "../../src/lib/core/formats/listTable.ts";
 import type { Line } from "../../src/lib/core/model/kit.ts";
 import { readDates } from "../../src/lib/core/inspect/dateText.ts";
 import { LABEL_SHEETS, spotOf } from "../../src/lib/core/labels/sheets.ts";
-import { applyTrial } from "../../src/lib/core/trial/trial.ts";
+import { applyTrial } from "../../src/lib/core/whatIf/trial.ts";
 import { SHIPPED_LISTS } from "../../src/lib/data/lists/index.ts";
 import { PRICE_BOOK } from "../../src/lib/data/priceBook.ts";
 import { wedge } from "../../src/lib/devices/scanner.ts";

@@ -1,9 +1,9 @@
 import { expect } from "chai";
-import { dressings } from "../../src/lib/core/sums/dressings.ts";
-import { irrigation } from "../../src/lib/core/sums/irrigation.ts";
-import { tablets } from "../../src/lib/core/sums/tablets.ts";
-import { tape } from "../../src/lib/core/sums/tape.ts";
-import { wraps } from "../../src/lib/core/sums/wraps.ts";
+import { dressings } from "../../src/lib/core/calculators/dressings.ts";
+import { irrigation } from "../../src/lib/core/calculators/irrigation.ts";
+import { tablets } from "../../src/lib/core/calculators/tablets.ts";
+import { tape } from "../../src/lib/core/calculators/tape.ts";
+import { wraps } from "../../src/lib/core/calculators/wraps.ts";
 
 const brief = { people: 8, days: 3, hoursToCare: 26, tallestCm: 188 };
 const step = (sum: { steps: readonly { code: string; value: number }[] }, code: string) =>

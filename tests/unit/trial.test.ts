@@ -1,7 +1,7 @@
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import { audit } from "../../src/lib/core/audit/audit.ts";
-import { applyTrial, applyTrials, type Trial } from "../../src/lib/core/trial/trial.ts";
+import { applyTrial, applyTrials, type Trial } from "../../src/lib/core/whatIf/trial.ts";
 import { CHANGE_LABEL, factorReasons } from "../../src/lib/words/factors.ts";
 import { sieveLayout } from "../../src/lib/report/sieveLayout.ts";
 import { SHIPPED_LISTS } from "../../src/lib/data/lists/index.ts";

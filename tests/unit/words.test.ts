@@ -7,10 +7,10 @@ import { auditOf } from "../../src/lib/core/records/auditOf.ts";
 import type { Need } from "../../src/lib/core/model/list.ts";
 import { askedNeeds } from "../../src/lib/core/reference/asked.ts";
 import { schools } from "../../src/lib/core/model/houseRules.ts";
-import { dressings } from "../../src/lib/core/sums/dressings.ts";
-import { SUM_KINDS } from "../../src/lib/core/sums/sum.ts";
-import { sumsFor } from "../../src/lib/core/sums/sumsFor.ts";
-import { wraps } from "../../src/lib/core/sums/wraps.ts";
+import { dressings } from "../../src/lib/core/calculators/dressings.ts";
+import { SUM_KINDS } from "../../src/lib/core/calculators/calculation.ts";
+import { calculatorFor } from "../../src/lib/core/calculators/calculatorFor.ts";
+import { wraps } from "../../src/lib/core/calculators/wraps.ts";
 import { ACTIVITIES } from "../../src/lib/data/activities.ts";
 import { BRIEF_PRESETS } from "../../src/lib/data/briefPresets.ts";
 import { demoRecords } from "../../src/lib/data/demo.ts";
@@ -23,7 +23,7 @@ import { PLAIN, showBy } from "../../src/lib/words/display.ts";
 import { factorReasons } from "../../src/lib/words/factors.ts";
 import { fieldText, quantityText, whenText } from "../../src/lib/words/needs.ts";
 import { gainText } from "../../src/lib/words/sentences.ts";
-import { stepText, SUM_LABEL, sumReason } from "../../src/lib/words/sums.ts";
+import { stepText, CALCULATOR_LABEL, calculationReason } from "../../src/lib/words/calculations.ts";
 import { changesText, changeText, things } from "../../src/lib/words/things.ts";
 import { auditFile, need, TODAY } from "./build.ts";
 
@@ -116,16 +116,18 @@ describe("sums in words", () => {
   const brief = { people: 8, days: 3, hoursToCare: 26, tallestCm: 188 };
   it("every sum has a name, and every function that has one finds it", () => {
     for (const kind of SUM_KINDS) {
-      expect(SUM_LABEL[kind]).to.be.a("string");
+      expect(CALCULATOR_LABEL[kind]).to.be.a("string");
       expect(
-        FUNCTIONS.some((f) => sumsFor(f.id, CATALOGUE) === kind),
+        FUNCTIONS.some((f) => calculatorFor(f.id, CATALOGUE) === kind),
         kind,
       ).to.equal(true);
     }
-    expect(sumsFor("gloves", CATALOGUE)).to.equal(null);
+    expect(calculatorFor("gloves", CATALOGUE)).to.equal(null);
   });
   it("tell what they come to and on what they rest", () => {
-    expect(sumReason(dressings({ wounds: 3, everyH: 12 }, brief), "medium-wound-pad")).to.equal(
+    expect(
+      calculationReason(dressings({ wounds: 3, everyH: 12 }, brief), "medium-wound-pad"),
+    ).to.equal(
       "Worked out: 3 wounds, changed 2 times before care, 9 dressings in all, so 9 wound pads; taking that changed every 12 hours.",
     );
     const wrap = wraps(

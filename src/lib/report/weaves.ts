@@ -1,49 +1,44 @@
-import type { Mesh } from "../core/model/mesh.ts";
+import { MESHES, type Mesh } from "../core/model/mesh.ts";
 
-/** The seven weaves as SVG patterns, coarse to fine: pattern size and what is drawn in it. */
-const WEAVES: Record<Mesh, { w: number; h: number; body: string }> = {
-  here: {
-    w: 14,
-    h: 14,
-    body: '<path d="M0 7H14M7 0V14" stroke="#000" stroke-width="1.3" fill="none"/>',
-  },
-  real: {
-    w: 12,
-    h: 12,
-    body: '<path d="M0 0L12 12M12 0L0 12" stroke="#000" stroke-width="1.3" fill="none"/>',
-  },
-  enough: {
-    w: 12,
-    h: 8,
-    body: '<path d="M0 .5H12M0 4.5H12M3 0V4M9 4V8" stroke="#000" stroke-width="1.3" fill="none"/>',
-  },
+/** How a weave is drawn: the pattern's size, lines as a path, or holes punched in ink. */
+export interface Weave {
+  readonly w: number;
+  readonly h: number;
+  readonly lines?: string;
+  /** Stroke width that stays as it is, however heavy the others are drawn. */
+  readonly fine?: number;
+  readonly hole?: { readonly cx: number; readonly cy: number; readonly r: number };
+}
+
+/** The seven weaves, coarse to fine. One table for screen and paper; a forgotten mesh does not compile. */
+export const WEAVES: Readonly<Record<Mesh, Weave>> = {
+  here: { w: 14, h: 14, lines: "M0 7H14M7 0V14" },
+  real: { w: 12, h: 12, lines: "M0 0L12 12M12 0L0 12" },
+  enough: { w: 12, h: 8, lines: "M0 .5H12M0 4.5H12M3 0V4M9 4V8" },
   sound: {
     w: 10,
     h: 10,
-    body: '<path d="M0 1H5M0 3H5M6 0V5M8 0V5M5 6H10M5 8H10M1 5V10M3 5V10" stroke="#000" stroke-width="1" fill="none"/>',
+    lines: "M0 1H5M0 3H5M6 0V5M8 0V5M5 6H10M5 8H10M1 5V10M3 5V10",
+    fine: 1,
   },
-  fresh: {
-    w: 6,
-    h: 6,
-    body: '<path d="M-1 1L1 -1M0 6L6 0M5 7L7 5" stroke="#000" stroke-width="1.3" fill="none"/>',
-  },
-  handy: {
-    w: 5,
-    h: 5,
-    body: '<rect width="5" height="5" fill="#000"/><circle cx="2.5" cy="2.5" r="1.35" fill="#fff"/>',
-  },
-  usable: {
-    w: 3.4,
-    h: 3.4,
-    body: '<path d="M0 1.7H3.4M1.7 0V3.4" stroke="#000" stroke-width="1" fill="none"/>',
-  },
+  fresh: { w: 6, h: 6, lines: "M-1 1L1 -1M0 6L6 0M5 7L7 5" },
+  handy: { w: 5, h: 5, hole: { cx: 2.5, cy: 2.5, r: 1.35 } },
+  usable: { w: 3.4, h: 3.4, lines: "M0 1.7H3.4M1.7 0V3.4", fine: 1 },
 };
+
+/** Stroke of the line weaves, px. */
+export const WEAVE_STROKE = 1.3;
+
+function bodyOf({ w, h, lines, fine, hole }: Weave): string {
+  const ink = lines
+    ? `<path d="${lines}" stroke="#000" stroke-width="${fine ?? WEAVE_STROKE}" fill="none"/>`
+    : `<rect width="${w}" height="${h}" fill="#000"/>`;
+  return hole ? `${ink}<circle cx="${hole.cx}" cy="${hole.cy}" r="${hole.r}" fill="#fff"/>` : ink;
+}
 
 /** Definitions for a picture that stands alone, ink on white. */
 export const weaveDefs = (): string =>
-  `<defs>${Object.entries(WEAVES)
-    .map(
-      ([mesh, { w, h, body }]) =>
-        `<pattern id="weave-${mesh}" width="${w}" height="${h}" patternUnits="userSpaceOnUse">${body}</pattern>`,
-    )
-    .join("")}</defs>`;
+  `<defs>${MESHES.map((mesh) => {
+    const { w, h } = WEAVES[mesh];
+    return `<pattern id="weave-${mesh}" width="${w}" height="${h}" patternUnits="userSpaceOnUse">${bodyOf(WEAVES[mesh])}</pattern>`;
+  }).join("")}</defs>`;

@@ -49,7 +49,7 @@ export class KitState {
   currency = $derived(this.book.currency);
   noRate = $derived(this.#rate === null);
   lines = $derived(this.record?.kit.lines ?? []);
-  /** Dearer: each unchecked line is tried alone. Read only where it is shown. */
+  /** Costs one audit run per unchecked line: computed only where it is shown. */
   worth = $derived.by(() => worthChecking(this.audit));
 
   open = $derived.by(() => ({

@@ -5,7 +5,8 @@
   import type { ColumnRole } from "../core/card/layout.ts";
   import { workspace } from "../state/workspace.svelte.ts";
   import ColumnTable from "./ColumnTable.svelte";
-  import { addCard, kitPath } from "./files.ts";
+  import { addCard } from "../state/import/takeFile.ts";
+  import { kitPath } from "../state/paths.ts";
 
   /** Asks what the columns of a dropped table are, where their heading does not tell. */
   const pending = $derived(workspace.columns);

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { AlertDialog } from "bits-ui";
   import { workspace } from "../state/workspace.svelte.ts";
-  import { download } from "./files.ts";
+  import { download } from "./download.ts";
   let { open = $bindable(false) }: { open: boolean } = $props();
 </script>
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { takeFile } from "./files.ts";
+  import { takeFiles } from "./takeFiles.ts";
   let over = $state(0);
   const hasFiles = (e: DragEvent) => e.dataTransfer?.types.includes("Files") ?? false;
 </script>
@@ -18,7 +18,7 @@
     if (!hasFiles(e)) return;
     e.preventDefault();
     over = 0;
-    for (const file of e.dataTransfer?.files ?? []) void takeFile(file);
+    void takeFiles([...(e.dataTransfer?.files ?? [])]);
   }}
 />
 {#if over > 0}

@@ -4,7 +4,7 @@
   import { lineCondition } from "../core/inspect/quality.ts";
   import { MESHES } from "../core/model/mesh.ts";
   import type { SiftedPair } from "../core/sieve/sift.ts";
-  import type { Trial } from "../core/trial/trial.ts";
+  import type { Trial } from "../core/whatIf/trial.ts";
   import { ITEM_TYPES } from "../data/itemTypes.ts";
   import { CHANGE_LABEL, factorReasons } from "../words/factors.ts";
   import { cautionsFor, cautionsForFunction } from "../words/cautions.ts";

@@ -3,7 +3,8 @@
   import { goto } from "$app/navigation";
   import { page } from "$app/state";
   import { workspace } from "../state/workspace.svelte.ts";
-  import { download, kitPath, listPath } from "./files.ts";
+  import { download } from "./download.ts";
+  import { kitPath, listPath } from "../state/paths.ts";
   import { STAGES } from "./stages.ts";
   import { toggleTheme } from "./theme.ts";
 

@@ -1,5 +1,5 @@
 import { SLANT_ROOM } from "../report/sieveSvg.ts";
-import { download } from "./files.ts";
+import { download } from "./download.ts";
 
 /** How a published picture is coloured: as the light screen, or ink on white alone. */
 const INK: Record<string, string> = {

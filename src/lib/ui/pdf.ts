@@ -1,5 +1,5 @@
 import type { TDocumentDefinitions } from "pdfmake/interfaces";
-import { download } from "./files.ts";
+import { download } from "./download.ts";
 
 /** Makes a PDF in the browser, with its fonts, and saves it. The maker is loaded when first wanted. */
 export async function savePdf(name: string, document: TDocumentDefinitions): Promise<void> {

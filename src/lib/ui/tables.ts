@@ -1,6 +1,6 @@
 import Papa from "papaparse";
 import { defused } from "../core/formats/cells.ts";
-import { download, fileName } from "./files.ts";
+import { download, fileName } from "./download.ts";
 
 type Cell = string | number | null;
 const safe = (cell: Cell): Cell => (typeof cell === "string" ? defused(cell) : cell);

@@ -6,7 +6,7 @@ import { highsSolver } from "../core/plan/highsSolver.ts";
 import type { Solver } from "../core/plan/linearModel.ts";
 import type { PlanQuestion, PlanRequest } from "../core/plan/request.ts";
 import { plan, type PlanOutcome } from "../core/plan/plan.ts";
-import { without } from "../core/plan/whatIf.ts";
+import { without } from "../core/plan/without.ts";
 import { CATALOGUE } from "../data/catalogue.ts";
 import type { PlanAsk, PlanSays } from "./protocol.ts";
 import { serve } from "./serve.ts";

@@ -1,6 +1,6 @@
 import { untrack } from "svelte";
 import type { PlanQuestion, PlanRequest } from "../core/plan/request.ts";
-import type { Without } from "../core/plan/whatIf.ts";
+import type { Without } from "../core/plan/without.ts";
 import { WorkerClient, type Failed } from "./client.ts";
 import type { PlanAsk, PlanSays, PlanShown, QuickShown } from "./protocol.ts";
 

@@ -6,7 +6,7 @@ import type { compareSchools, Contender, Judge, KitRow } from "../core/compare/c
 import type { PriceBook } from "../core/model/priceBook.ts";
 import type { PlanQuestion } from "../core/plan/request.ts";
 import type { Block } from "../report/blocks.ts";
-import type { Without } from "../core/plan/whatIf.ts";
+import type { Without } from "../core/plan/without.ts";
 import type { Grade } from "../core/score/grade.ts";
 import type { SiftedNeed } from "../core/sieve/sift.ts";
 

@@ -5,7 +5,8 @@
   import { compareMarkdown } from "$lib/report/compareMarkdown.ts";
   import { CompareState } from "$lib/state/pages/compare.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
-  import { download, fileName, kitPath } from "$lib/ui/files.ts";
+  import { download, fileName } from "$lib/ui/download.ts";
+  import { kitPath } from "$lib/state/paths.ts";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import SieveMark from "$lib/ui/SieveMark.svelte";
   import { saveCsv, saveXlsx } from "$lib/ui/tables.ts";

@@ -8,7 +8,9 @@
   import { compareLists } from "$lib/core/reference/compareLists.ts";
   import { SHIPPED_LISTS } from "$lib/data/lists/index.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
-  import { download, fileName, listPath, takeFile } from "$lib/ui/files.ts";
+  import { download, fileName } from "$lib/ui/download.ts";
+  import { listPath } from "$lib/state/paths.ts";
+  import { takeFiles } from "$lib/ui/takeFiles.ts";
   import ListDifferenceView from "$lib/ui/ListDifference.svelte";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import { DIRECTION_LABEL, FIELD_LABEL, fieldText } from "$lib/words/needs.ts";
@@ -79,7 +81,7 @@
       aria-label="List to import"
       accept=".json,.csv,.xlsx"
       onchange={(e) => {
-        for (const f of e.currentTarget.files ?? []) void takeFile(f);
+        void takeFiles([...(e.currentTarget.files ?? [])]);
         e.currentTarget.value = "";
       }}
     />

@@ -8,7 +8,7 @@
   import { PRICE_BOOK } from "$lib/data/priceBook.ts";
   import { newKey } from "$lib/state/newKey.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
-  import { download, fileName } from "$lib/ui/files.ts";
+  import { download, fileName } from "$lib/ui/download.ts";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import { saveXlsx } from "$lib/ui/tables.ts";
   import { day, money } from "$lib/words/sentences.ts";

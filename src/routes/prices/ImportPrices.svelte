@@ -14,7 +14,7 @@
   } from "$lib/core/formats/priceCsv.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import ColumnTable from "$lib/ui/ColumnTable.svelte";
-  import { cardTextOf } from "$lib/ui/readFile.ts";
+  import { cardTextOf } from "$lib/state/import/readFile.ts";
   import { PRICE_COLUMN_LABEL } from "$lib/words/labels.ts";
 
   /** A supplier's table: says what its columns hold, then adds to the book or takes its place. */

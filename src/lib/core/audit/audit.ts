@@ -93,6 +93,6 @@ export function audit(file: AuditFile, today: string, catalogue: Catalogue): Aud
 export const vitalMet = (a: Audit): number =>
   a.needs.filter((n, i) => a.context.needs[i]!.tier === "vital" && isWhole(n.met)).length;
 
-/** The lines most worth checking next; dearer than the audit itself, so asked for apart. */
+/** The lines most worth checking next. Costs one audit run per unchecked line, so it is computed only on request. */
 export const worthChecking = (a: Audit): WorthChecking[] =>
   nextToInspect(a.context, a.pairing, a.unchecked, a.failing);

@@ -1,7 +1,7 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import { NAMES_FROM, type Draft } from "./draft.ts";
 import type { CardRow } from "./layout.ts";
-import { piecesOf } from "./pieces.ts";
+import { countOf } from "./pieces.ts";
 import type { Reading } from "./quantity.ts";
 import type { Segment } from "./segments.ts";
 import type { Style } from "./style.ts";
@@ -89,7 +89,7 @@ export function entryOf(
   const sized = sizeOf(reading, row, type, style.metric);
   const refined = refine(type, reading.noun, sized.sizeMm);
   const shippedT = refined === null ? undefined : catalogue.types.get(refined);
-  const pieces = piecesOf(reading, row, refined, sized.bareIsCount);
+  const pieces = countOf(reading, row, refined, sized.bareIsCount);
   const sure = confidenceOf(match, named, pieces.sure, refined !== type, style, counted);
   // Gloves of no named material are taken for the usual kind.
   const guessed = refined === "nitrile-gloves" && !/nitrile|latex|synthetic/i.test(reading.noun);

@@ -1,3 +1,4 @@
+import Papa from "papaparse";
 /** What a line of a card is, before its words are read: rows of a table, list marks, notes. */
 
 export interface CardRow {
@@ -246,29 +247,13 @@ const piped = (line: string) =>
     : [line];
 const SPLITTERS = [delimited("\t"), piped, delimited(";"), delimited(","), spaced];
 
-/** RFC 4180 within one line: quotes hold delimiters, doubled quotes are one. */
+/** Cells of one line; quotes hold delimiters, doubled quotes are one (RFC 4180). */
 function splitQuoted(line: string, delimiter: string): string[] {
-  const cells: string[] = [];
-  let cell = "";
-  let quoted = false;
-  for (let i = 0; i < line.length; i++) {
-    const c = line[i]!;
-    if (quoted) {
-      if (c === '"' && line[i + 1] === '"') {
-        cell += '"';
-        i++;
-      } else if (c === '"') quoted = false;
-      else cell += c;
-    } else if (c === '"' && cell.trim() === "") {
-      quoted = true;
-      cell = "";
-    } else if (c === delimiter) {
-      cells.push(cell.trim());
-      cell = "";
-    } else cell += c;
-  }
-  cells.push(cell.trim());
-  return cells;
+  if (!line.includes('"')) return line.split(delimiter).map((c) => c.trim());
+  // A quote may stand behind a space.
+  const closeUp = line.replace(/(^|[,;\t])\s+(?=")/g, "$1");
+  const [cells = []] = Papa.parse<string[]>(closeUp, { delimiter }).data;
+  return cells.map((c) => c.trim());
 }
 
 function tableRow(

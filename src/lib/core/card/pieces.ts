@@ -6,7 +6,7 @@ import { readQuantity, type Reading } from "./quantity.ts";
 const ONE_TOOL = /tweezers|shears|scissors|haemostat|glasses|goggles|forceps/;
 
 /** Usable pieces of an entry, from its own words and the quantity column; `sure`: a number said so. */
-export function piecesOf(
+export function countOf(
   reading: Reading,
   row: CardRow,
   type: string | null,

@@ -2,7 +2,7 @@ import { auditResult } from "./auditResult.ts";
 import { actionsOf, type Action } from "../plan/actions.ts";
 import { frontier } from "../plan/frontier.ts";
 import type { Solver } from "../plan/linearModel.ts";
-import { without } from "../plan/whatIf.ts";
+import { without } from "../plan/without.ts";
 import type { PlanOutcome } from "../plan/plan.ts";
 import type { PlanRequest } from "../plan/request.ts";
 

@@ -55,7 +55,7 @@ export interface FrontierAsked {
 
 /** The limits of the points, ascending: up to what the fullest plan takes. */
 export function frontierLimits(request: PlanRequest, axis: Axis, points = POINTS): number[] {
-  // How far the axis goes does not hang on what else is limited: the quick plan leaves nothing at home.
+  // The end of the axis does not depend on the other limits: the quick plan leaves nothing at home.
   const budget = axis === "budget" ? null : request.limits.budget;
   const open: PlanRequest = {
     ...request,
@@ -82,7 +82,7 @@ const requestAt = (request: PlanRequest, axis: Axis, limit: number): PlanRequest
 
 /** Quick answers, one a limit: a lower curve to show at once. */
 export function quickFrontier({ request, axis, limits }: FrontierAsked): FrontierPoint[] {
-  // What may serve does not hang on the limit.
+  // Candidates do not depend on the limit: computed once for all points.
   const c = candidates(request);
   const points = limits.map((limit) => {
     const r = requestAt(request, axis, limit);

@@ -16,11 +16,11 @@ export interface PlanRequest {
   /** Of `cheapest`: the grade Ready, or a coverage 0–1. */
   readonly target: "ready" | number;
   readonly limits: Limits;
-  /** Wish: lines always carried in full, by id. */
+  /** Constraint: lines always carried in full, by id. */
   readonly keep: readonly string[];
-  /** Wish: products that are not bought, by id. */
+  /** Constraint: products that are not bought, by id. */
   readonly exclude?: readonly string[] | undefined;
-  /** Wish: buy at so many sources at most. */
+  /** Constraint: buy at so many sources at most. */
   readonly maxSources?: number | null | undefined;
   /** Courses that the party could take, each at a price for all. */
   readonly courses?: readonly Course[] | undefined;

@@ -31,9 +31,9 @@ export interface ShareProblem {
 }
 
 /** Below this, relative to the largest cost, a difference is rounding: credits differ by far more. */
-const COST_HAIR = 1e-11;
+const COST_TOLERANCE = 1e-11;
 /** Smaller units are rounding of a pivot. */
-const UNIT_HAIR = 1e-10;
+const UNIT_TOLERANCE = 1e-10;
 
 /** Units a of each pair, in the order of `pairs`. */
 export function shareOut(problem: ShareProblem): Float64Array {
@@ -105,7 +105,7 @@ function solvePart(problem: ShareProblem, part: readonly number[], units: Float6
     unitWeight: Float64Array.from(part, (k) => weight[pairs[k]!.need]! / required[pairs[k]!.need]!),
   });
   part.forEach((k, i) => {
-    units[k] = solved[i]! > UNIT_HAIR ? solved[i]! : 0;
+    units[k] = solved[i]! > UNIT_TOLERANCE ? solved[i]! : 0;
   });
 }
 
@@ -143,7 +143,7 @@ function lexicographicSimplex(lp: Programme): Float64Array {
     d2[j] = lp.unitWeight[j]! * lp.r[j]!;
     largest = Math.max(largest, d2[j]!);
   }
-  const hair = COST_HAIR * largest;
+  const tolerance = COST_TOLERANCE * largest;
   const rowJ = new Int32Array(n);
 
   /** Row that limits entering column c, by the ratio test; −1 cannot be, every x is bounded. */
@@ -207,10 +207,10 @@ function lexicographicSimplex(lp: Programme): Float64Array {
   };
   const choose = (gain: (j: number) => number): number => {
     let best = -1;
-    let most = hair;
+    let most = tolerance;
     for (let j = 0; j < n; j++) {
       const g = gain(j);
-      if (g <= hair) continue;
+      if (g <= tolerance) continue;
       if (still > 20) {
         if (best < 0 || nonbasic[j]! < nonbasic[best]!) best = j;
       } else if (g > most) {
@@ -222,7 +222,7 @@ function lexicographicSimplex(lp: Programme): Float64Array {
   };
 
   for (let c = choose((j) => d1[j]!); c >= 0; c = choose((j) => d1[j]!)) enter(c);
-  const level2 = (j: number) => (d1[j]! < -hair ? 0 : d2[j]!);
+  const level2 = (j: number) => (d1[j]! < -tolerance ? 0 : d2[j]!);
   for (let c = choose(level2); c >= 0; c = choose(level2)) enter(c);
 
   // Levels 3 to 5: for the columns still free, the sign of the first level on which they differ.
@@ -236,7 +236,7 @@ function lexicographicSimplex(lp: Programme): Float64Array {
     };
     add(nonbasic[c]!, 1);
     for (let i = 0; i < m; i++) if (table[i * n + c] !== 0) add(basic[i]!, -table[i * n + c]!);
-    for (const s of sums) if (Math.abs(s) > COST_HAIR) return Math.sign(s);
+    for (const s of sums) if (Math.abs(s) > COST_TOLERANCE) return Math.sign(s);
     let lowest = nonbasic[c]! < n ? nonbasic[c]! : n;
     let sign = nonbasic[c]! < n ? 1 : 0;
     for (let i = 0; i < m; i++) {
@@ -252,7 +252,7 @@ function lexicographicSimplex(lp: Programme): Float64Array {
   for (;;) {
     let best = -1;
     for (let j = 0; j < n; j++) {
-      if (d1[j]! < -hair || d2[j]! < -hair) continue;
+      if (d1[j]! < -tolerance || d2[j]! < -tolerance) continue;
       if (best >= 0 && nonbasic[j]! > nonbasic[best]!) continue;
       if (firstSign(j) > 0) best = j;
     }

@@ -6,7 +6,7 @@ import { companionFactor } from "./real.ts";
 import { shareOut, type SharePair } from "./shareOut.ts";
 
 /** How a line's unchecked facts are taken: passing or failing. One entry a line. */
-export type Reading = readonly boolean[];
+export type Assumption = readonly boolean[];
 
 /** A pair as one reading takes it: factors 0–1, and the units that sharing out gave it. */
 export interface SiftedPair {
@@ -33,7 +33,7 @@ export interface SiftedNeed {
 }
 
 /** One run through the seven meshes under one reading of the unchecked facts. */
-export function sift(context: AuditContext, pairing: Pairing, passes: Reading): SiftedNeed[] {
+export function sift(context: AuditContext, pairing: Pairing, passes: Assumption): SiftedNeed[] {
   const { facts, pairs, ranges, companions } = pairing;
   const missing = new Set<string>();
   for (const [companion, lines] of companions)

@@ -7,7 +7,7 @@ import { composition } from "../../core/shown/composition.ts";
 import { needToShow } from "../../core/shown/needToShow.ts";
 import { qualityBins, worstLines } from "../../core/shown/qualities.ts";
 import { tierTotals } from "../../core/shown/tierTotals.ts";
-import { applyTrials, type Trial } from "../../core/trial/trial.ts";
+import { applyTrials, type Trial } from "../../core/whatIf/trial.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
 import type { KitState } from "../kit.svelte.ts";
 import { workspace } from "../workspace.svelte.ts";

@@ -8,15 +8,15 @@
 <script lang="ts">
   import type { Brief } from "$lib/core/model/brief.ts";
   import type { Need } from "$lib/core/model/list.ts";
-  import { dressings } from "$lib/core/sums/dressings.ts";
-  import { irrigation, ML_PER_CM } from "$lib/core/sums/irrigation.ts";
-  import { sumsFor } from "$lib/core/sums/sumsFor.ts";
-  import type { SumKind } from "$lib/core/sums/sum.ts";
-  import { tablets } from "$lib/core/sums/tablets.ts";
-  import { tape } from "$lib/core/sums/tape.ts";
-  import { wraps, type Limb } from "$lib/core/sums/wraps.ts";
+  import { dressings } from "$lib/core/calculators/dressings.ts";
+  import { irrigation, ML_PER_CM } from "$lib/core/calculators/irrigation.ts";
+  import { calculatorFor } from "$lib/core/calculators/calculatorFor.ts";
+  import type { CalculatorId } from "$lib/core/calculators/calculation.ts";
+  import { tablets } from "$lib/core/calculators/tablets.ts";
+  import { tape } from "$lib/core/calculators/tape.ts";
+  import { wraps, type Limb } from "$lib/core/calculators/wraps.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
-  import { stepText, SUM_LABEL, sumReason } from "$lib/words/sums.ts";
+  import { stepText, CALCULATOR_LABEL, calculationReason } from "$lib/words/calculations.ts";
   import { things } from "$lib/words/things.ts";
 
   interface Props {
@@ -25,7 +25,7 @@
     onuse: (quantity: Need["quantity"], reason: string) => void;
   }
   const { need, brief, onuse }: Props = $props();
-  const kind = $derived<SumKind | null>(sumsFor(need.function, CATALOGUE));
+  const kind = $derived<CalculatorId | null>(calculatorFor(need.function, CATALOGUE));
   const metres = $derived(CATALOGUE.functions.get(need.function)?.unit === "metre");
 
   let limb = $state<Limb>("leg");
@@ -45,34 +45,35 @@
     labelMost: 4,
   });
   type Key = keyof typeof input;
-  const FIELDS: Record<SumKind, readonly (readonly [Key, string, string, number, number])[]> = {
-    wraps: [
-      ["limbs", "limbs", "", 1, 20],
-      ["widthCm", "bandage width", "cm", 1, 50],
-      ["lengthM", "bandage length", "m", 0.2, 50],
-      ["overlap", "overlap", "%", 0, 90],
-      ["girthCm", "girth, if measured", "cm", 5, 150],
-    ],
-    dressings: [
-      ["wounds", "wounds expected", "", 0, 1000],
-      ["everyH", "changed every", "h", 1, 72],
-    ],
-    tape: [
-      ["wounds", "wounds expected", "", 0, 1000],
-      ["everyH", "changed every", "h", 1, 72],
-      ["padCm", "side of the pad", "cm", 1, 60],
-    ],
-    irrigation: [
-      ["wounds", "dirty wounds", "", 0, 1000],
-      ["woundCm", "length of each", "cm", 0.5, 100],
-      ["mlPerCm", `ml a cm, taught ${ML_PER_CM.least} to ${ML_PER_CM.most}`, "ml", 1, 500],
-    ],
-    tablets: [
-      ["share", "who need them on a day", "%", 0, 100],
-      ["perDay", "doses a day", "", 0, 50],
-      ["labelMost", "the label's most a day", "", 1, 50],
-    ],
-  };
+  const FIELDS: Record<CalculatorId, readonly (readonly [Key, string, string, number, number])[]> =
+    {
+      wraps: [
+        ["limbs", "limbs", "", 1, 20],
+        ["widthCm", "bandage width", "cm", 1, 50],
+        ["lengthM", "bandage length", "m", 0.2, 50],
+        ["overlap", "overlap", "%", 0, 90],
+        ["girthCm", "girth, if measured", "cm", 5, 150],
+      ],
+      dressings: [
+        ["wounds", "wounds expected", "", 0, 1000],
+        ["everyH", "changed every", "h", 1, 72],
+      ],
+      tape: [
+        ["wounds", "wounds expected", "", 0, 1000],
+        ["everyH", "changed every", "h", 1, 72],
+        ["padCm", "side of the pad", "cm", 1, 60],
+      ],
+      irrigation: [
+        ["wounds", "dirty wounds", "", 0, 1000],
+        ["woundCm", "length of each", "cm", 0.5, 100],
+        ["mlPerCm", `ml a cm, taught ${ML_PER_CM.least} to ${ML_PER_CM.most}`, "ml", 1, 500],
+      ],
+      tablets: [
+        ["share", "who need them on a day", "%", 0, 100],
+        ["perDay", "doses a day", "", 0, 50],
+        ["labelMost", "the label's most a day", "", 1, 50],
+      ],
+    };
   const sum = $derived.by(() => {
     switch (kind) {
       case "wraps":
@@ -105,7 +106,7 @@
 {#if kind && sum}
   <details class="mt-3 border-y border-line py-1">
     <summary class="min-h-11 cursor-pointer py-2 font-semibold"
-      >Work it out: {SUM_LABEL[kind]}</summary
+      >Work it out: {CALCULATOR_LABEL[kind]}</summary
     >
     <div class="mt-1 flex flex-wrap gap-x-4 gap-y-2">
       {#if kind === "wraps"}
@@ -144,7 +145,9 @@
       onclick={() =>
         onuse(
           sum.quantity,
-          [keptReason(need.reason), sumReason(sum, need.function)].filter(Boolean).join(" "),
+          [keptReason(need.reason), calculationReason(sum, need.function)]
+            .filter(Boolean)
+            .join(" "),
         )}>Use it as the quantity</button
     >
   </details>

@@ -7,7 +7,7 @@
   import { kitLoad } from "$lib/core/bag/load.ts";
   import type { SetRecord } from "$lib/core/records/setRecord.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
-  import { kitPath } from "$lib/ui/files.ts";
+  import { kitPath } from "$lib/state/paths.ts";
   import NeedReason from "$lib/ui/NeedReason.svelte";
   import NumberField from "$lib/ui/NumberField.svelte";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";

@@ -12,7 +12,7 @@
   import WeaveChip from "$lib/ui/WeaveChip.svelte";
   import { number } from "$lib/words/sentences.ts";
   import { VERDICT_KEY } from "$lib/words/verdicts.ts";
-  import Beside from "./Beside.svelte";
+  import ItemContext from "./ItemContext.svelte";
   import Facts from "./Facts.svelte";
   import Points from "./Points.svelte";
   import Stopwatch from "./Stopwatch.svelte";
@@ -24,7 +24,7 @@
   const type = $derived(bench.type);
   let stopwatch = $state<Stopwatch>();
   let picker = $state<VerdictPicker>();
-  let beside = $state<Beside>();
+  let beside = $state<ItemContext>();
 
   function go(step: number) {
     bench.go(step);
@@ -221,6 +221,6 @@
         >
       </div>
     </section>
-    <Beside bind:this={beside} {line} index={bench.index} />
+    <ItemContext bind:this={beside} {line} index={bench.index} />
   </div>
 {/if}

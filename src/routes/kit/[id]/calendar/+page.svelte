@@ -8,7 +8,7 @@
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import Chart from "$lib/ui/Chart.svelte";
-  import { download, fileName } from "$lib/ui/files.ts";
+  import { download, fileName } from "$lib/ui/download.ts";
   import { EVENT_LABEL, EVENT_WHY, eventTitle } from "$lib/words/calendarTexts.ts";
   import { day, money } from "$lib/words/sentences.ts";
 

@@ -9,7 +9,7 @@
   import { labelSheet, labelText } from "$lib/report/labelSheet.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
-  import { fileName } from "$lib/ui/files.ts";
+  import { fileName } from "$lib/ui/download.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
   import { savePdf } from "$lib/ui/pdf.ts";
   import { sheetLabel } from "$lib/words/labelTexts.ts";

@@ -16,12 +16,12 @@
   } from "$lib/words/sentences.ts";
   import { PlanRun } from "$lib/workers/planRun.svelte.ts";
   import ActionList from "./ActionList.svelte";
-  import Beside from "./Beside.svelte";
+  import OtherWays from "./OtherWays.svelte";
   import Frontier from "./Frontier.svelte";
   import Market from "./Market.svelte";
   import { planRequestOf } from "./planRequest.ts";
   import Shopping from "./Shopping.svelte";
-  import Wishes from "./Wishes.svelte";
+  import Constraints from "./Constraints.svelte";
 
   const kit = useKit();
   const run = new PlanRun();
@@ -203,7 +203,7 @@
         </div>
       {/if}
     </div>
-    <Wishes />
+    <Constraints />
     <Market {plan} {currency} />
     <div class="mt-4 flex flex-wrap gap-2">
       <a class="btn" href="/kit/{page.params['id']}/calendar">Calendar and five-year cost</a>
@@ -253,7 +253,7 @@
       </p>
     {/if}
     {#if otherCurrency === null}
-      <div class="no-print"><Beside {request} ready={plan !== null} {currency} /></div>
+      <div class="no-print"><OtherWays {request} ready={plan !== null} {currency} /></div>
     {/if}
   </section>
 </div>

@@ -21,7 +21,7 @@
   const run = new FrontierRun();
   onDestroy(() => run.stop());
   let axis = $state<Axis>("budget");
-  // The curve does not hang on the limit that is picked on it.
+  // The curve does not depend on the limit that is picked on it.
   const asked = $derived<PlanRequest>({
     ...request,
     question: "best",

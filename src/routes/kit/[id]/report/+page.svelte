@@ -6,7 +6,7 @@
   import { useKit } from "$lib/state/kit.svelte.ts";
   import { useReady } from "$lib/state/ready.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
-  import { download, fileName } from "$lib/ui/files.ts";
+  import { download, fileName } from "$lib/ui/download.ts";
   import ReportView from "$lib/ui/ReportView.svelte";
   import { PdfRun } from "$lib/workers/pdfRun.svelte.ts";
   import type { PdfAsk } from "$lib/workers/protocol.ts";

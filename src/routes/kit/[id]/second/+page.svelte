@@ -8,7 +8,7 @@
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { SecondState } from "$lib/state/pages/second.svelte.ts";
-  import { kitPath } from "$lib/ui/files.ts";
+  import { kitPath } from "$lib/state/paths.ts";
   import WeaveChip from "$lib/ui/WeaveChip.svelte";
   import { MESH_LABEL } from "$lib/words/labels.ts";
   import { lookText } from "$lib/words/lookTexts.ts";

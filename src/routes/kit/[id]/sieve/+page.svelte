@@ -13,7 +13,7 @@
   import CategoryBars from "$lib/ui/CategoryBars.svelte";
   import Chart from "$lib/ui/Chart.svelte";
   import { savePng, saveSvg } from "$lib/ui/exportPicture.ts";
-  import { fileName } from "$lib/ui/files.ts";
+  import { fileName } from "$lib/ui/download.ts";
   import NeedReason from "$lib/ui/NeedReason.svelte";
   import SievePicture from "$lib/ui/SievePicture.svelte";
   import WeaveChip from "$lib/ui/WeaveChip.svelte";

@@ -33,29 +33,29 @@ type StepCode =
   | "label-most";
 
 /** One line of a sum: a code for its words, and its value. Lengths mm, volumes ml, shares 0–1. */
-export interface SumStep {
+export interface CalculationStep {
   readonly code: StepCode;
   readonly value: number;
 }
 
 /** A sum worked out: what it asks of a need, how it came about and what was assumed. */
-export interface Sum {
-  readonly kind: SumKind;
+export interface Calculation {
+  readonly kind: CalculatorId;
   /** The function whose unit the amount is in. */
   readonly function: string;
   /** As a quantity rule, so that it follows the brief where the sum does. */
   readonly quantity: Need["quantity"];
   /** Under the brief at hand, in the function's unit. */
   readonly amount: number;
-  readonly steps: readonly SumStep[];
-  readonly assumed: readonly SumStep[];
+  readonly steps: readonly CalculationStep[];
+  readonly assumed: readonly CalculationStep[];
 }
 
 export const SUM_KINDS = ["wraps", "dressings", "tape", "irrigation", "tablets"] as const;
-export type SumKind = (typeof SUM_KINDS)[number];
+export type CalculatorId = (typeof SUM_KINDS)[number];
 export type SumBrief = Pick<Brief, "people" | "days" | "hoursToCare" | "tallestCm">;
 
 export const sumOf = (
-  sum: Omit<Sum, "amount">,
+  sum: Omit<Calculation, "amount">,
   brief: Pick<Brief, "people" | "days" | "hoursToCare">,
-): Sum => ({ ...sum, amount: requiredQuantity(sum, brief) });
+): Calculation => ({ ...sum, amount: requiredQuantity(sum, brief) });

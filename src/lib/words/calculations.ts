@@ -1,9 +1,13 @@
 import { CATALOGUE } from "../data/catalogue.ts";
-import type { Sum, SumKind, SumStep } from "../core/sums/sum.ts";
+import type {
+  Calculation,
+  CalculatorId,
+  CalculationStep,
+} from "../core/calculators/calculation.ts";
 import { litres, metres, number, size } from "./display.ts";
 import { things } from "./things.ts";
 
-export const SUM_LABEL: Record<SumKind, string> = {
+export const CALCULATOR_LABEL: Record<CalculatorId, string> = {
   wraps: "Bandage to wrap a limb",
   dressings: "Dressings until care is reached",
   tape: "Tape for the dressings",
@@ -16,7 +20,7 @@ const many = (value: number, one: string, several: string) =>
 const round = (mm: number) => size([Math.round(mm)]);
 
 /** Each step and assumption of a sum in words. A code without words does not compile. */
-const STEP_WORDS: Record<SumStep["code"], (value: number) => string> = {
+const STEP_WORDS: Record<CalculationStep["code"], (value: number) => string> = {
   "limb-length": (value) => `${round(value)} to wrap`,
   turns: (value) => `${number(value, 1)} turns`,
   used: (value) => `${metres(value / 1000)} of bandage a limb`,
@@ -46,10 +50,10 @@ const STEP_WORDS: Record<SumStep["code"], (value: number) => string> = {
   "label-most": (value) => `the label allows ${number(value)} a day`,
 };
 
-export const stepText = ({ code, value }: SumStep): string => STEP_WORDS[code](value);
+export const stepText = ({ code, value }: CalculationStep): string => STEP_WORDS[code](value);
 
 /** A sum as one sentence: what it comes to and on what it rests. */
-export const sumReason = (sum: Sum, functionId: string): string =>
+export const calculationReason = (sum: Calculation, functionId: string): string =>
   `Worked out: ${sum.steps.map(stepText).join(", ")}, so ${
     CATALOGUE.functions.get(functionId) ? things(functionId, sum.amount) : number(sum.amount)
   }; taking that ${sum.assumed.map(stepText).join(", ")}.`;

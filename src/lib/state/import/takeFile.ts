@@ -1,29 +1,33 @@
-import { problemText } from "../words/problems.ts";
-import { vocabularyOf } from "../core/card/vocabulary.ts";
-import { CATALOGUE } from "../data/catalogue.ts";
-import { goto } from "$app/navigation";
-import { parsePriceBook, parsePriceCsv } from "../core/formats/priceCsv.ts";
-import { csvRows, isListHeading, listFromRows } from "../core/formats/listTable.ts";
-import { typeLookup } from "../core/catalogue/catalogue.ts";
-import { PRICE_COLUMNS } from "../core/formats/priceCsv.ts";
-import { cardTextProblem, tooManyEntries } from "../core/card/cardText.ts";
+import { kitPath, listPath } from "../paths.ts";
+import { problemText } from "../../words/problems.ts";
+import { vocabularyOf } from "../../core/card/vocabulary.ts";
+import { CATALOGUE } from "../../data/catalogue.ts";
+import { parsePriceBook, parsePriceCsv } from "../../core/formats/priceCsv.ts";
+import { csvRows, isListHeading, listFromRows } from "../../core/formats/listTable.ts";
+import { typeLookup } from "../../core/catalogue/catalogue.ts";
+import { PRICE_COLUMNS } from "../../core/formats/priceCsv.ts";
+import { cardTextProblem, tooManyEntries } from "../../core/card/cardText.ts";
 import { cardTextOf, FileProblem } from "./readFile.ts";
-import { guessColumns } from "../core/card/columns.ts";
-import { mergeCard } from "../core/card/mergeCard.ts";
-import { readCard } from "../core/card/readCard.ts";
-import { workspace } from "../state/workspace.svelte.ts";
+import { guessColumns } from "../../core/card/columns.ts";
+import { mergeCard } from "../../core/card/mergeCard.ts";
+import { readCard } from "../../core/card/readCard.ts";
+import { workspace } from "../workspace.svelte.ts";
 
 /** No real file comes near it; a larger one is a mistake and would freeze the page. */
 const LARGEST_FILE_MB = 50;
 
-/** A file dropped or picked: audit, workspace, price list or contents card, told by what is in it. */
-export async function takeFile(file: File): Promise<void> {
+/**
+ * A file dropped or picked: audit, workspace, price list, reference list or contents card, told by what
+ * is in it.
+ * @returns the address of what came in; null: nothing to go to (a message says what happened)
+ */
+export async function takeFile(file: File): Promise<string | null> {
   if (file.size > LARGEST_FILE_MB * 1024 * 1024) {
     workspace.say(
       `${file.name} has ${Math.round(file.size / 1048576)} MB; files up to ${LARGEST_FILE_MB} MB are read. Nothing was imported.`,
       true,
     );
-    return;
+    return null;
   }
   let text: string;
   try {
@@ -31,34 +35,33 @@ export async function takeFile(file: File): Promise<void> {
   } catch (error) {
     if (!(error instanceof FileProblem)) throw error;
     workspace.say(`${file.name} ${error.message}. Nothing was imported.`, true);
-    return;
+    return null;
   }
   if (/^\uFEFF?\s*[{[]/.test(text) || file.name.toLowerCase().endsWith(".json")) {
     if (text.includes('"products"') && !text.includes('"wide-sieve.'))
       takePrices(text, file.name, "json");
-    else if (workspace.import(text, file.name)) await goto("/");
-    return;
+    else if (workspace.import(text, file.name)) return "/";
+    return null;
   }
   const firstLine = text.slice(0, 2000).split(/\r?\n/, 1)[0] ?? "";
   if (PRICE_COLUMNS.filter((c) => firstLine.split(",").includes(c)).length >= 3) {
     takePrices(text, file.name, "csv");
-    return;
+    return null;
   }
   if (headsList(text)) {
-    await takeList(text, file.name);
-    return;
+    return takeList(text, file.name);
   }
   const wrong = cardTextProblem(text);
   if (wrong) {
     workspace.say(`${file.name} ${problemText(wrong)}. Nothing was imported.`, true);
-    return;
+    return null;
   }
   const delimited = /\.(?:csv|tsv|xlsx)$/i.test(file.name) ? guessColumns(text) : null;
   if (delimited && !delimited.clear) {
     workspace.columns = { name: file.name, guess: delimited };
-    return;
+    return null;
   }
-  await goto(`${kitPath(addCard(file.name, text))}/unpack`);
+  return `${kitPath(addCard(file.name, text))}/unpack`;
 }
 
 /** A new kit with a card, read. Gives its id. */
@@ -86,7 +89,7 @@ function headsList(text: string): boolean {
 }
 
 /** A reference list typed in a spreadsheet. All of it, or what is wrong by row and column. */
-async function takeList(text: string, name: string): Promise<void> {
+function takeList(text: string, name: string): string | null {
   const rows = csvRows(text);
   const title = name.replace(/\.[^.]+$/, "");
   const isType = (id: string) => typeLookup(workspace.ownTypes, CATALOGUE)(id) !== undefined;
@@ -95,11 +98,11 @@ async function takeList(text: string, name: string): Promise<void> {
     : rows;
   if (!read.ok) {
     workspace.say(`${name} was not imported; nothing here has changed.`, true, read.problems);
-    return;
+    return null;
   }
   const id = workspace.addList(read.value, `import ${name}`);
   workspace.say(`${read.value.needs.length} needs from ${name} are a list of yours now.`);
-  await goto(listPath(id));
+  return listPath(id);
 }
 
 function takePrices(text: string, name: string, kind: "json" | "csv"): void {
@@ -124,31 +127,3 @@ function takePrices(text: string, name: string, kind: "json" | "csv"): void {
     `${read.value.products.length} products from ${name} are the price book now. Undo brings the former one back.`,
   );
 }
-
-/** A kit's address: its id without the kind. */
-export const kitPath = (id: string): string =>
-  `/kit/${encodeURIComponent(id.replace(/^kit:/, ""))}`;
-
-/** A list's page, by the id of its record. */
-export const listPath = (id: string): string =>
-  `/lists/${encodeURIComponent(id.replace(/^list:/, ""))}`;
-
-/** Saves a text as a file on the user's machine. */
-export function download(name: string, body: BlobPart, type = "application/json"): void {
-  const url = URL.createObjectURL(new Blob([body], { type }));
-  const a = document.createElement("a");
-  a.href = url;
-  a.download = name;
-  a.click();
-  setTimeout(() => URL.revokeObjectURL(url), 10_000);
-}
-
-/** A name that every file system takes. */
-export const fileName = (title: string, ending: string): string =>
-  `${
-    title
-      .toLowerCase()
-      .normalize("NFKD")
-      .replace(/[^a-z0-9]+/g, "-")
-      .replace(/^-+|-+$/g, "") || "kit"
-  }${ending}`;

@@ -1,5 +1,5 @@
 import { redressings } from "../reference/quantity.ts";
-import { sumOf, type Sum, type SumBrief } from "./sum.ts";
+import { sumOf, type Calculation, type SumBrief } from "./calculation.ts";
 
 /** One strip along each side of the pad. */
 const STRIPS = 4;
@@ -13,7 +13,7 @@ export interface TapeInput {
 }
 
 /** Tape by dressing: about four strips of the pad's side plus 5 cm, for each dressing. Metres. */
-export function tape(input: TapeInput, brief: SumBrief): Sum {
+export function tape(input: TapeInput, brief: SumBrief): Calculation {
   const perDressingMm = STRIPS * (input.padSideMm + OVERHANG_MM);
   const dressings = input.wounds * (1 + redressings(brief.hoursToCare, input.everyH));
   return sumOf(

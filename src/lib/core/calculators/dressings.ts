@@ -1,5 +1,5 @@
 import { redressings } from "../reference/quantity.ts";
-import { sumOf, type Sum, type SumBrief } from "./sum.ts";
+import { sumOf, type Calculation, type SumBrief } from "./calculation.ts";
 
 export interface DressingsInput {
   /** Wounds of this size expected. */
@@ -12,7 +12,7 @@ export interface DressingsInput {
  * Dressings for wounds that are changed until care is reached: each needs a non-stick layer, an
  * absorbent pad, something to hold it, tape. dressings = wounds × (1 + ⌊hours to care / every⌋).
  */
-export function dressings(input: DressingsInput, brief: SumBrief): Sum {
+export function dressings(input: DressingsInput, brief: SumBrief): Calculation {
   const changes = redressings(brief.hoursToCare, input.everyH);
   return sumOf(
     {

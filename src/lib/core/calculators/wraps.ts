@@ -1,5 +1,5 @@
 import { wholeUp } from "../base/tolerance.ts";
-import { sumOf, type Sum, type SumBrief } from "./sum.ts";
+import { sumOf, type Calculation, type SumBrief } from "./calculation.ts";
 
 /**
  * Build from height. Planning figures of our own from common body proportions, for want of a tape
@@ -31,7 +31,7 @@ export interface WrapsInput {
  * counted so.
  * turns = length / (width × (1 − overlap)); bandage used = turns × mean girth.
  */
-export function wraps(input: WrapsInput, brief: SumBrief, inMetres = false): Sum {
+export function wraps(input: WrapsInput, brief: SumBrief, inMetres = false): Calculation {
   const build = LIMBS[input.limb];
   const heightMm = (brief.tallestCm ?? TALL_CM) * 10;
   const lengthMm = heightMm * build.length;

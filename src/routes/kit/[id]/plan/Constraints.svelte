@@ -98,7 +98,7 @@
   {/if}
 
   <details class="mt-3" bind:open={shown}>
-    <summary class="flex min-h-11 cursor-pointer items-center font-semibold">Wishes</summary>
+    <summary class="flex min-h-11 cursor-pointer items-center font-semibold">Constraints</summary>
     {@render field("Sources at most", plan.maxSources, { whole: true, min: 1, max: 100 }, (n) =>
       change("sources of the plan", { maxSources: n }, "sources"),
     )}

@@ -1,7 +1,7 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
-import type { SumKind } from "./sum.ts";
+import type { CalculatorId } from "./calculation.ts";
 
-const BY_FUNCTION: Readonly<Record<string, SumKind>> = {
+const BY_FUNCTION: Readonly<Record<string, CalculatorId>> = {
   "pressure-immobilisation": "wraps",
   "joint-support": "wraps",
   "dressing-retention": "wraps",
@@ -15,7 +15,7 @@ const BY_FUNCTION: Readonly<Record<string, SumKind>> = {
 const TABLETS: ReadonlySet<string> = new Set(["illness-pain", "allergy", "exposure"]);
 
 /** The sum that gives the quantity of such a need; null: none does. */
-export function sumsFor(functionId: string, catalogue: Catalogue): SumKind | null {
+export function calculatorFor(functionId: string, catalogue: Catalogue): CalculatorId | null {
   const direct = BY_FUNCTION[functionId];
   if (direct) return direct;
   const fn = catalogue.functions.get(functionId);

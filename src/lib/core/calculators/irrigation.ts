@@ -1,4 +1,4 @@
-import { sumOf, type Sum, type SumBrief } from "./sum.ts";
+import { sumOf, type Calculation, type SumBrief } from "./calculation.ts";
 
 /** What is taught, ml for each cm of wound length: from 50 to 100. */
 export const ML_PER_CM = { least: 50, most: 100 } as const;
@@ -11,7 +11,7 @@ export interface IrrigationInput {
 }
 
 /** Clean water or saline to flush dirty wounds: ml = wounds × length in cm × ml a cm. */
-export function irrigation(input: IrrigationInput, brief: SumBrief): Sum {
+export function irrigation(input: IrrigationInput, brief: SumBrief): Calculation {
   const each = (input.lengthMm / 10) * input.mlPerCm;
   return sumOf(
     {

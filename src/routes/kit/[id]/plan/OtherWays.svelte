@@ -72,7 +72,11 @@
   });
 </script>
 
-<section class="border-t border-line px-5 py-4" aria-label="Beside other ways" data-testid="beside">
+<section
+  class="border-t border-line px-5 py-4"
+  aria-label="OtherWays other ways"
+  data-testid="beside"
+>
   <div class="flex flex-wrap items-center gap-2">
     <h2 class="mr-auto text-xl">
       Cheapest way to {request.target === "ready" ? "Ready" : `${percent(request.target)} %`}

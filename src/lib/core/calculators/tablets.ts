@@ -1,4 +1,4 @@
-import { sumOf, type Sum, type SumBrief } from "./sum.ts";
+import { sumOf, type Calculation, type SumBrief } from "./calculation.ts";
 
 export interface TabletsInput {
   /** Share of the party expected to need them on a day, 0–1. */
@@ -13,7 +13,7 @@ export interface TabletsInput {
  * Doses for the share expected to need them: people × days × share × doses a day, never above the
  * label's maximum.
  */
-export function tablets(input: TabletsInput, brief: SumBrief): Sum {
+export function tablets(input: TabletsInput, brief: SumBrief): Calculation {
   const perDay = Math.min(input.perDay, input.labelMost);
   return sumOf(
     {
