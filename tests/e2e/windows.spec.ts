@@ -70,7 +70,7 @@ test("imported settings are offered on the shelf, not put in use, and undo bring
       JSON.stringify({ format: "wide-sieve.workspace", version: 1, records: [settings] }),
     ),
   });
-  await expect(page.getByText(/Not in use yet/)).toBeVisible();
+  await expect(page.getByText(/not in use yet: the settings/)).toBeVisible();
   await page.goto("/settings");
   await expect(page.getByLabel("Currency of new audits")).not.toHaveValue("USD");
   await page.goto("/");

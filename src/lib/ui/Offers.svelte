@@ -1,6 +1,6 @@
 <script lang="ts">
   import { workspace } from "../state/workspace.svelte.ts";
-  import { recordName } from "../words/storeTexts.ts";
+  import { offerDetail, recordName } from "../words/storeTexts.ts";
 </script>
 
 {#if workspace.offers.length > 0}
@@ -13,7 +13,10 @@
     <ul class="mt-2 divide-y divide-line">
       {#each workspace.offers as offer (offer.id)}
         <li class="flex flex-wrap items-center gap-3 py-2">
-          <span class="grow">{recordName(offer)}</span>
+          <span class="inline-block grow first-letter:uppercase"
+            >{recordName(offer)}<span class="block text-sm text-soft">{offerDetail(offer)}</span
+            ></span
+          >
           <button
             class="btn px-3"
             onclick={() => workspace.takeOffer(offer.id)}

@@ -46,6 +46,21 @@ function nameOf(r: WorkspaceRecord): string {
   }
 }
 
+/** What tells an offer from what is in use, in a few words. */
+export function offerDetail(r: WorkspaceRecord): string {
+  switch (r.kind) {
+    case "settings":
+      return `${r.units === "us" ? "US units" : "metric units"}, ${r.currency}`;
+    case "priceBook":
+      return `${r.book.products.length} products in ${r.book.currency}`;
+    case "alias":
+    case "barcode":
+      return `means ${r.itemType}`;
+    default:
+      return "";
+  }
+}
+
 /** What the user is told when windows meet, undo is blocked or the storage was emptied. */
 export function noticeText(n: Notice, about: WorkspaceRecord | undefined): string {
   const name = recordName(about);
@@ -81,6 +96,8 @@ export function importedText(name: string, records: readonly WorkspaceRecord[]):
         : `${lists} reference lists`
       : `${kits} ${kits === 1 ? "kit" : "kits"}, ${records.length - offered.length} records`;
   const kinds = [...new Set(offered.map((r) => KIND_LABEL[r.kind]))].join(", ");
+  if (offered.length === records.length)
+    return `From ${name}, not in use yet: ${kinds}. Choose on the shelf.`;
   return offered.length === 0
     ? `Imported from ${name}: ${what}.`
     : `Imported from ${name}: ${what}. Not in use yet, choose on the shelf: ${kinds}.`;
