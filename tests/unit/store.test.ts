@@ -3,6 +3,7 @@ import { expect } from "chai";
 import type { BriefRecord } from "../../src/lib/core/records/briefRecord.ts";
 import type { WorkspaceRecord } from "../../src/lib/core/records/records.ts";
 import { currentVersion, readRecord, RECORD_KINDS } from "../../src/lib/core/records/records.ts";
+import { photoRecord } from "../../src/lib/core/records/photoRecord.ts";
 import { inUse, takenOffer } from "../../src/lib/core/records/keptCopy.ts";
 import { DEFAULT_SETTINGS } from "../../src/lib/core/records/settingsRecord.ts";
 import { newBrief, newKit } from "../../src/lib/state/newRecords.ts";
@@ -327,6 +328,25 @@ describe("the store", () => {
     await after.store.load();
     expect([...after.store.records.keys()].sort()).to.deep.equal(["brief:a", "kit:k"]);
     expect(storage.data.has("journal")).to.equal(false);
+  });
+
+  it("a keystroke on a kit with twenty photos writes the kit and no photo", async () => {
+    const { store, storage } = tab();
+    const kit = newKit("k", "Box", "brief:a");
+    const photos = Array.from({ length: 20 }, (_, i) =>
+      photoRecord(`p${i}`, { kitId: kit.id, name: "x", dataUrl: `data:image/jpeg;base64,${i}` }),
+    );
+    store.edit("add", [newBrief("a"), kit, ...photos]);
+    await store.flush();
+    const written: string[] = [];
+    const { set } = storage;
+    storage.set = async (key, value) => {
+      written.push(key);
+      await set(key, value);
+    };
+    store.edit("name", [{ ...kit, kit: { ...kit.kit, name: "Boxe" } }], [], "name");
+    await store.flush();
+    expect(written).to.deep.equal(["kit:k"]);
   });
 
   it("wipes everything on request", async () => {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { isWhole } from "../core/base/tolerance.ts";
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import type { Audit } from "../core/audit/audit.ts";
   import { lineCondition } from "../core/inspect/quality.ts";
@@ -184,7 +185,7 @@
     {/each}
   </ul>
 {/if}
-{#if ontry && best && best.credit > 0 && need.met < 1 - 1e-9}
+{#if ontry && best && best.credit > 0 && !isWhole(need.met)}
   <p class="mt-2 text-sm">
     <span class="text-soft">what if</span>
     <button

@@ -1,3 +1,4 @@
+import { isWhole } from "../core/base/tolerance.ts";
 import { CATALOGUE } from "../data/catalogue.ts";
 import type { FunctionUnit } from "../core/model/functionRecord.ts";
 import type { Audit } from "../core/audit/audit.ts";
@@ -101,7 +102,7 @@ export function whyItRests(a: Audit, n: number): string {
         lineName,
       )}. It asks for more training, or clashes with a sensitivity.`;
     case "pan":
-      return need.met >= 1 - 1e-9
+      return isWhole(need.met)
         ? "Met in full."
         : `Met to ${percent(need.met)} %, which is enough for a ${asked.tier} need.`;
   }

@@ -6,7 +6,7 @@
 /** Values of needs, factors and coverage, on 0–1. */
 export const SHARE_TOLERANCE = 1e-9;
 /** Pieces, units of a function, days, re-dressings: before rounding to whole ones. */
-const COUNT_TOLERANCE = 1e-9;
+export const COUNT_TOLERANCE = 1e-9;
 /** Mass in g and bulk in ml. */
 export const LOAD_TOLERANCE = 1e-6;
 /** Points of coverage on 0–100 as the solver gives them: its own feasibility tolerance is 1e-6 a row. */

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { COUNT_TOLERANCE } from "$lib/core/base/tolerance.ts";
   import type { ApexOptions } from "apexcharts";
   import { onDestroy } from "svelte";
   import { kneesOf, stepsOf, type Axis } from "$lib/core/plan/frontier.ts";
@@ -44,7 +45,7 @@
     if (limit === null) return points.length - 1;
     return Math.max(
       0,
-      points.findLastIndex((p) => p.limit <= limit + 1e-9),
+      points.findLastIndex((p) => p.limit <= limit + COUNT_TOLERANCE),
     );
   });
   const here = $derived(points[at]);
