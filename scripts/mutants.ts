@@ -34,7 +34,17 @@ interface Mutant {
 const TESTS: Readonly<Record<string, readonly string[]>> = {
   sieve: ["meshes", "shareOut", "audits", "scores", "reference", "properties"],
   score: ["scores", "audits", "meshes", "inspect", "compare"],
-  plan: ["prices", "money", "planHard", "plan", "planShown", "planWishes", "frontier"],
+  plan: [
+    "prices",
+    "money",
+    "scores",
+    "compare",
+    "planHard",
+    "plan",
+    "planShown",
+    "planWishes",
+    "frontier",
+  ],
 };
 const WORKERS = 2;
 /** A mutant that runs for ever is noticed. */

@@ -5,6 +5,9 @@
 
 const digits = new Map<string, number>();
 
+/** Part of a minor unit that is float noise and not money: a thousandth of a thousandth. */
+const NOISE = 1e-6;
+
 /** Digits after the point: 2 for the euro, 0 for the yen, 3 for a dinar. */
 function minorDigits(currency: string): number {
   let known = digits.get(currency);
@@ -23,3 +26,6 @@ export const fromMinor = (units: number, currency: string): number =>
 /** To the nearest amount that can be paid. */
 export const roundMoney = (amount: number, currency: string): number =>
   fromMinor(toMinor(amount, currency), currency);
+/** To the next amount that can be paid, so that what costs `amount` is within it. */
+export const roundMoneyUp = (amount: number, currency: string): number =>
+  fromMinor(Math.ceil(amount * 10 ** minorDigits(currency) - NOISE), currency);

@@ -1,4 +1,4 @@
-import { roundMoney } from "../base/money.ts";
+import { roundMoneyUp } from "../base/money.ts";
 import { SHARE_TOLERANCE } from "../base/tolerance.ts";
 import { STAGE_SLACK } from "./stages.ts";
 import { candidates, type Candidates } from "./candidates.ts";
@@ -69,7 +69,7 @@ export function frontierLimits(request: PlanRequest, axis: Axis, points = POINTS
   const limits = Array.from({ length: points }, (_, i) => {
     // Closer together where the curve bends: the first coins buy most.
     const at = least + (most - least) * (i / (points - 1)) ** BEND;
-    return axis === "budget" ? roundMoney(at, request.book.currency) : Math.ceil(at);
+    return axis === "budget" ? roundMoneyUp(at, request.book.currency) : Math.ceil(at);
   });
   return [...new Set(limits)];
 }
