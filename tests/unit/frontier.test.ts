@@ -152,6 +152,18 @@ describe("a frontier", () => {
       free,
     );
   });
+  it("ends at what the fullest plan costs: 7.30; in whole cents, grams in whole ones", () => {
+    const file = auditFile([need("s", "sling", { quantity: { base: 2 } })], []);
+    const tri = product("tri", "triangular-bandage", 1, 3.65, { massG: 12.4 });
+    const r = request(file, [tri], { question: "best" });
+    const money = frontierLimits(r, "budget", 5);
+    expect([money[0], money.at(-1)]).to.deep.equal([0, 7.3]);
+    expect(money.some((m) => m % 1 > 0 && m !== 7.3)).to.equal(true);
+    for (const m of money) expect(m * 100, `${m}`).to.be.closeTo(Math.round(m * 100), 1e-9);
+    const grams = frontierLimits(r, "mass", 5);
+    expect(grams.at(-1)).to.equal(25);
+    for (const g of grams) expect(g % 1).to.equal(0);
+  });
   it("has a quick answer for every limit at once", () => {
     const { audit, book } = planCase("small", 5);
     const r = { ...request(audit, [], { question: "best" }), book: { ...book, currency: "EUR" } };

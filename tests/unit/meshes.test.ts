@@ -248,6 +248,36 @@ describe("mesh 5, Fresh", () => {
       1,
     );
   });
+  it("tiered: a job of a vital kind done in name only does not make a comfort item strict", () => {
+    const balm = {
+      id: "balm",
+      label: "Balm",
+      functions: [
+        { function: "stomach-relief", credit: 1 },
+        { function: "limb-tourniquet", credit: 0 },
+      ],
+      measure: "each",
+      skill: "anyone",
+      use: "single",
+      sterile: false,
+      dated: true,
+      medicine: false,
+      clash: [],
+      alsoCalled: [],
+      massG: 1,
+      bulkMl: 1,
+    } as const;
+    const values = valuesOf(
+      [need("n", "stomach-relief")],
+      [good("a", "balm", 1, { expires: "2026-01" })],
+      {
+        itemTypes: [{ ...balm, functions: [...balm.functions], clash: [], alsoCalled: [] }],
+        houseRules: { dates: "tiered" },
+        brief: { start: "2026-06-01" },
+      },
+    );
+    expect(at(values, 5)).to.equal(0.5);
+  });
   it("tiered: half up to twelve calendar months past, on the day", () => {
     const tiered = { dates: "tiered" };
     expect(

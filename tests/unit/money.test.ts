@@ -1,5 +1,6 @@
 import { afterEach, describe, it } from "mocha";
 import { expect } from "chai";
+import { roundMoney, roundMoneyUp } from "../../src/lib/core/base/money.ts";
 import { convertBook, rateBetween } from "../../src/lib/core/plan/convertBook.ts";
 import { PRICE_BOOK } from "../../src/lib/data/priceBook.ts";
 import {
@@ -13,6 +14,16 @@ import {
   size,
   typedUnit,
 } from "../../src/lib/words/display.ts";
+
+describe("amounts that can be paid", () => {
+  it("are whole cents, yen, fils; up takes the next one, but not for the last bit of a sum", () => {
+    expect(roundMoney(1.234, "EUR")).to.equal(1.23);
+    expect(roundMoneyUp(1.231, "EUR")).to.equal(1.24);
+    expect(roundMoneyUp(0.1 + 0.2, "EUR")).to.equal(0.3);
+    expect(roundMoneyUp(1.2, "JPY")).to.equal(2);
+    expect(roundMoneyUp(1.2341, "KWD")).to.equal(1.235);
+  });
+});
 
 describe("money by the user's own rate", () => {
   // base EUR: 1 GBP = 1.25 EUR, 1 USD = 0.8 EUR

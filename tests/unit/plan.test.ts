@@ -378,6 +378,47 @@ describe("actions", () => {
       ["old", "failed"],
     ]);
   });
+  it("what is bought serves with its own pieces; the runner-up is priced for as many", () => {
+    const file = auditFile(
+      [need("s", "sling", { quantity: { base: 3 } })],
+      [good("one", "triangular-bandage")],
+    );
+    const r = request(
+      file,
+      [
+        product("tri", "triangular-bandage", 1, 2),
+        product("other", "triangular-bandage", 1, 3),
+        product("whistle", "whistle", 1, 1),
+      ],
+      { target: 1 },
+    );
+    const [tri] = actionsOf(solve(r), r);
+    if (!tri || !("runnerUp" in tri)) throw new Error();
+    expect(tri.serves).to.deep.equal([{ need: "s", mesh: "enough", units: 2 }]);
+    expect(tri).to.deep.include({ kind: "top-up", packs: 2, spare: 0 });
+    expect(tri.runnerUp).to.deep.include({ packs: 2, price: 6 });
+  });
+  it("a move gains what its line alone loses: a tourniquet one step too late, half of 5 of 8", () => {
+    const file = auditFile(
+      [need("t", "limb-tourniquet", { tier: "vital", access: "seconds" }), need("s", "sling")],
+      [
+        good("s", "triangular-bandage", 1, { labelled: false }),
+        good("tq", "windlass-tourniquet", 1, { location: "bottom" }),
+      ],
+    );
+    const r = request(file, []);
+    const moves = actionsOf(solve(r), r).filter((a) => a.kind === "move");
+    expect(moves.map((m) => [m.line, m.label])).to.deep.equal([["tq", false]]);
+    expect(moves[0]!.gain).to.be.closeTo(31.25, 1e-9);
+  });
+  it("do not ask to check what the plan does not lean on", () => {
+    const file = auditFile(
+      [need("s", "sling")],
+      [good("a", "triangular-bandage"), { id: "spare", itemType: "whistle", claimed: 1 }],
+    );
+    const r = request(file, []);
+    expect(actionsOf(solve(r), r).filter((a) => a.kind === "check")).to.deep.equal([]);
+  });
   it("list what is unchecked and leaned on", () => {
     const file = auditFile(
       [need("s", "sling")],

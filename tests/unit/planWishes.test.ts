@@ -153,6 +153,11 @@ describe("repacking and swapping under a limit on weight", () => {
     const tape = good("t", "duct-tape", 1, { sizeMm: [50, 10_000] });
     const type = CATALOGUE.types.get("duct-tape")!;
     expect(portionsOf(tape, type)).to.deep.equal({ step: 0.5, steps: 20 });
+    const twoDoses = good("gel", "burn-gel-sachet", 1, { dosesPerPiece: 2 });
+    expect(portionsOf(twoDoses, CATALOGUE.types.get("burn-gel-sachet")!)).to.deep.equal({
+      step: 1,
+      steps: 2,
+    });
     expect(portionsOf(tape, type, false)).to.deep.equal({ step: 10, steps: 1 });
     expect(partOf(tape, type, 1.5).sizeMm).to.deep.equal([50, 1500]);
     const pads = good("p", "gauze-pad", 12);
@@ -385,6 +390,37 @@ describe("when a choice would change", () => {
     expect(other.coverageLess).to.be.closeTo(100, 1e-9);
     // It weighs 100 g, and 50 g are left of the limit.
     expect(other.changesAtMassG).to.be.closeTo(150, 1e-9);
+  });
+  const slings = auditFile([need("s", "sling", { tier: "vital", quantity: { base: 2 } })], []);
+  it("cheapest, several packs: 2 × 2 or 2 × 3 is 2 dearer, 1 a pack, and 40 g more", () => {
+    const r = request(slings, [
+      product("small", "triangular-bandage", 1, 2),
+      product("big", "triangular-bandage", 1, 3, { massG: 30 }),
+    ]);
+    expect(without(r, solve(r), "small", solver)).to.deep.include({
+      priceMore: 2,
+      coverageLess: 0,
+      massMoreG: 40,
+      changesAtPrice: 3,
+      changesAtMassG: null,
+    });
+  });
+  it("best, several packs: the same 4 then buy one of two, half the coverage, 10 g less", () => {
+    const r = request(
+      slings,
+      [product("small", "triangular-bandage", 1, 2), product("big", "triangular-bandage", 1, 4)],
+      { question: "best", limits: { ...NO_LIMITS, budget: 4.5, massG: 50 } },
+    );
+    const other = without(r, solve(r), "small", solver);
+    if (other.none) throw new Error();
+    expect(other.coverageLess).to.be.closeTo(50, 1e-9);
+    // 0.50 of the budget and 30 g of the limit are left, over two packs.
+    expect(other).to.deep.include({
+      priceMore: 0,
+      massMoreG: -10,
+      changesAtPrice: 2.25,
+      changesAtMassG: 25,
+    });
   });
   it("says where nothing else does it", () => {
     const r = request(file, [product("ratchet", "ratchet-tourniquet", 1, 24)]);

@@ -165,6 +165,42 @@ describe("most worth checking", () => {
   });
 });
 
+describe("most worth checking, order and gains", () => {
+  const needs = [
+    need("t", "limb-tourniquet", { tier: "vital", quantity: { base: 2 } }),
+    need("s", "sling", { quantity: { base: 2 } }),
+    need("n", "signal", { tier: "useful" }),
+  ];
+  const known = good("known", "windlass-tourniquet");
+  const open = [
+    { id: "tq", itemType: "windlass-tourniquet", claimed: 1, expires: "none" as const },
+    { id: "sling", itemType: "triangular-bandage", claimed: 2 },
+    { id: "whistle", itemType: "whistle", claimed: 1 },
+  ];
+  const permutations = <T>(of: readonly T[]): T[][] =>
+    of.length === 0
+      ? [[]]
+      : of.flatMap((x, i) => permutations(of.toSpliced(i, 1)).map((rest) => [x, ...rest]));
+  it("is the same for every order of the lines", () => {
+    for (const order of permutations(open))
+      expect(
+        worthChecking(auditOf(needs, [known, ...order])).map((w) => w.line),
+        order.map((l) => l.id).join(),
+      ).to.deep.equal(["tq", "sling", "whistle"]);
+  });
+  it("gains are over what is known already: one of two tourniquets is held, of 5 + 3 + 1", () => {
+    const [tq, sling] = worthChecking(auditOf(needs, [known, ...open]));
+    expect(tq!.vitalGain).to.be.closeTo(0.5, 1e-12);
+    expect(tq!.gain).to.be.closeTo(2.5 / 9, 1e-12);
+    expect(sling!.vitalGain).to.equal(0);
+    expect(sling!.gain).to.be.closeTo(3 / 9, 1e-12);
+  });
+  it("of equal gains the first of the lines stands first", () => {
+    const halves = ["b", "a"].map((id) => ({ id, itemType: "triangular-bandage", claimed: 1 }));
+    expect(worthChecking(auditOf(needs, halves)).map((w) => w.line)).to.deep.equal(["b", "a"]);
+  });
+});
+
 describe("what nobody has looked at yet", () => {
   const unchecked = (needs: Parameters<typeof auditOf>[0], line: object) =>
     auditOf(needs, [{ ...good("a", "triangular-bandage"), location: undefined, ...line } as never])
@@ -204,6 +240,13 @@ describe("quality", () => {
     );
     expect(a.quality).to.be.closeTo((500 + 165 + 60) / 9, 1e-9);
   });
+  it("a failed thing serves no need and weighs 1, however vital its job: (0 + 100)/2", () => {
+    const a = auditOf(
+      [need("t", "limb-tourniquet", { tier: "vital" })],
+      [good("a", "windlass-tourniquet", 1, { condition: "failed" }), good("c", "compass")],
+    );
+    expect(a.quality).to.equal(50);
+  });
   it("is null before any inspection", () =>
     expect(
       auditOf([need("s", "sling")], [{ id: "a", itemType: "triangular-bandage", claimed: 1 }])
@@ -218,6 +261,20 @@ describe("value", () => {
       [good("w", "whistle", 2), good("b", "triangular-bandage", 1), good("c", "compass", 2)],
     );
     expect(a.value.largestType).to.deep.equal({ itemType: "whistle", pieces: 2, share: 0.4 });
+  });
+  it("has no largest kind, and no padding, where there are no pieces", () => {
+    const { largestType, padding } = auditOf([need("s", "sling")], [good("w", "whistle", 0)]).value;
+    expect([largestType, padding]).to.deep.equal([null, null]);
+  });
+  it("what failed serves nothing; of three shears two needs take two", () => {
+    const a = auditOf(
+      [need("cut1", "cut-clothing"), need("cut2", "fine-cutting"), need("s", "sling")],
+      [
+        good("shears", "trauma-shears", 3),
+        good("torn", "triangular-bandage", 1, { condition: "failed" }),
+      ],
+    );
+    expect(a.value.servingByLine).to.deep.equal([2, 0]);
   });
   it("counts serving pieces from units, a tool once a need served but at most its pieces", () => {
     const needs = [

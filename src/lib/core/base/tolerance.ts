@@ -15,7 +15,7 @@ export const POINTS_TOLERANCE = 1e-4;
 export const atLeast = (value: number, asked: number): boolean => value >= asked - SHARE_TOLERANCE;
 /** A factor or value of 1. */
 export const isWhole = (share: number): boolean => share > 1 - SHARE_TOLERANCE;
-/** Rounded up to whole pieces, but not for the last bit of a sum. */
-export const wholeUp = (units: number): number => Math.ceil(units - COUNT_TOLERANCE);
+/** Rounded up to whole pieces, but not for the last bit of a sum; never −0, which would print as such. */
+export const wholeUp = (units: number): number => Math.ceil(units - COUNT_TOLERANCE) + 0;
 /** Rounded down to whole pieces, but not for the last bit of a sum. */
 export const wholeDown = (units: number): number => Math.floor(units + COUNT_TOLERANCE);
