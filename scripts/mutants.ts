@@ -202,7 +202,14 @@ function noticed(root: string, tests: readonly string[]): Promise<boolean> {
         "30000",
         ...files,
       ],
-      { cwd: root, stdio: "ignore", env: { ...process.env, TZ: "UTC" }, timeout: LONGEST_MS },
+      {
+        cwd: root,
+        stdio: "ignore",
+        env: { ...process.env, TZ: "UTC" },
+        timeout: LONGEST_MS,
+        // A loop that never ends hears no gentler signal.
+        killSignal: "SIGKILL",
+      },
     );
     run.on("close", (code) => answer(code !== 0));
   });

@@ -22,7 +22,8 @@ npx svelte-kit sync
 ) >.tmp/lint.log 2>&1 &
 lint=$!
 reporter=(--reporter scripts/bothReporter.cjs --reporter-option)
-step "unit and property tests" npm run --silent unit -- "${reporter[@]}" output=.tmp/unit.json
+step "unit and property tests" npm run --silent coverage:unit -- "${reporter[@]}" output=.tmp/unit.json
+step "lines of the core that the unit tests run" node scripts/coverage.mjs
 step "state tests" npm run --silent state -- "${reporter[@]}" output=.tmp/state.json
 step "build" npm run --silent build
 wait "$lint" || failed=$((failed + 1))
