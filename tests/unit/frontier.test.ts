@@ -83,6 +83,28 @@ describe("a quick plan", () => {
     );
     expect(choice.purchases.map((p) => p.product.id)).to.deep.equal(["pair"]);
   });
+  it("keeps a limit on bulk: of three slings of 10 ml two go into 25", () => {
+    const three = auditFile([need("s", "sling", { quantity: { base: 3 } })], []);
+    const limits = { ...NO_LIMITS, volumeMl: 25 };
+    const r = request(three, [product("sling", "triangular-bandage", 1, 2)], {
+      question: "best",
+      limits,
+    });
+    expect(greedyPlan(r).choice.purchases.map((p) => p.packs)).to.deep.equal([2]);
+    expect(greedyPlan({ ...r, limits: NO_LIMITS }).choice.purchases[0]!.packs).to.equal(3);
+  });
+  it("reaches a coverage that is asked for without Ready, and no Ready without a vital need", () => {
+    const needs = [
+      need("t", "limb-tourniquet", { tier: "vital" }),
+      need("s", "sling", { quantity: { base: 2 } }),
+    ];
+    const kit = auditFile(needs, []);
+    const slings = [product("sling", "triangular-bandage", 1, 2)];
+    // Slings alone are 3 of 8: 0.375.
+    expect(greedyPlan(request(kit, slings, { target: 0.3 })).reaches).to.equal(true);
+    expect(greedyPlan(request(kit, slings, { target: 0.4 })).reaches).to.equal(false);
+    expect(greedyPlan(request(kit, slings)).reaches).to.equal(false);
+  });
   it("keeps limits, and neither it nor the exact plan passes the bound", () => {
     fc.assert(
       fc.property(
@@ -176,6 +198,13 @@ describe("a frontier", () => {
     const risenPoints = risen([point(0, 0.2), point(10, 0.5), point(20, 0.4), point(30, 0.6)]);
     expect(risenPoints.map((p) => p.coverage)).to.deep.equal([0.2, 0.5, 0.5, 0.6]);
     expect(risenPoints.map((p) => p.limit)).to.deep.equal([0, 10, 20, 30]);
+  });
+  it("one thing for another is a step", () => {
+    expect(stepsOf([point(10, 0.4, { a: 1 }), point(20, 0.5, { b: 1 })])[1]).to.deep.include({
+      at: 1,
+      enters: [{ product: "b", packs: 1 }],
+      leaves: [{ product: "a", packs: 1 }],
+    });
   });
   it("names what enters and leaves at each step", () => {
     const steps = stepsOf([

@@ -69,6 +69,22 @@ describe("mesh 2, Real", () => {
     expect(at(shears({ minSizeMm: [180, 180] }).needs[0]!.values, 2)).to.equal(1);
     expect(shears({ minSizeMm: [180, 180] }).unchecked[0]).to.deep.equal(["size"]);
   });
+  it("of two numbers on a roll the smaller is the width, in either order: 50 of 100 mm is half", () => {
+    for (const sizeMm of [
+      [50, 4000],
+      [4000, 50],
+    ])
+      expect(
+        at(
+          valuesOf(
+            [need("n", "tape", { spec: { minWidthMm: 100, minLengthMm: 2000 } })],
+            [good("a", "medical-tape", 1, { sizeMm })],
+          ),
+          2,
+        ),
+        sizeMm.join(),
+      ).to.equal(0.5);
+  });
   it("takes a single number on a roll as a length from 300 mm up, else as a width", () => {
     const roll = (size: number) =>
       auditOf(

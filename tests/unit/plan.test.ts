@@ -411,6 +411,15 @@ describe("actions", () => {
     expect(moves.map((m) => [m.line, m.label])).to.deep.equal([["tq", false]]);
     expect(moves[0]!.gain).to.be.closeTo(31.25, 1e-9);
   });
+  it("a move is for a label too only where there was none", () => {
+    const moved = (labelled: boolean) => {
+      const line = good("tq", "windlass-tourniquet", 1, { location: "bottom", labelled });
+      const t = need("t", "limb-tourniquet", { tier: "vital", access: "seconds" });
+      const r = request(auditFile([t], [line]), []);
+      return actionsOf(solve(r), r).map((a) => a.kind === "move" && a.label);
+    };
+    expect([moved(true), moved(false)]).to.deep.equal([[false], [true]]);
+  });
   it("do not ask to check what the plan does not lean on", () => {
     const file = auditFile(
       [need("s", "sling")],

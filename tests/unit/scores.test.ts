@@ -266,6 +266,13 @@ describe("value", () => {
     const { largestType, padding } = auditOf([need("s", "sling")], [good("w", "whistle", 0)]).value;
     expect([largestType, padding]).to.deep.equal([null, null]);
   });
+  it("claims are the card's, else what was counted: 4 + 2", () => {
+    const lines = [
+      { id: "a", itemType: "whistle", claimed: 4, counted: 3 },
+      { id: "b", itemType: "whistle", counted: 2 },
+    ];
+    expect(auditOf([need("s", "sling")], lines).value.claimed).to.equal(6);
+  });
   it("what failed serves nothing; of three shears two needs take two", () => {
     const a = auditOf(
       [need("cut1", "cut-clothing"), need("cut2", "fine-cutting"), need("s", "sling")],
