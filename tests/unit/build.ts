@@ -4,6 +4,7 @@ import { parseAudit } from "../../src/lib/core/formats/auditFile.ts";
 import type { AuditFile } from "../../src/lib/core/model/auditFile.ts";
 import type { Brief } from "../../src/lib/core/model/brief.ts";
 import type { HouseRules } from "../../src/lib/core/model/houseRules.ts";
+import type { ItemType } from "../../src/lib/core/model/itemType.ts";
 import type { Line } from "../../src/lib/core/model/kit.ts";
 import type { Need } from "../../src/lib/core/model/list.ts";
 
@@ -32,6 +33,22 @@ export const good = (
   condition: "sound",
   expires: "none",
   location: "outside",
+  ...more,
+});
+
+/** An item type of the user's own that does nothing and asks for nothing. */
+export const ownType = (id: string, label: string, more: Partial<ItemType> = {}): ItemType => ({
+  id,
+  label,
+  functions: [],
+  measure: "each",
+  skill: "anyone",
+  use: "single",
+  sterile: false,
+  dated: false,
+  medicine: false,
+  clash: [],
+  alsoCalled: [],
   ...more,
 });
 

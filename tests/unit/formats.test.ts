@@ -17,7 +17,7 @@ import { parseWorkspace, writeWorkspace } from "../../src/lib/core/formats/works
 import { readDateText } from "../../src/lib/core/inspect/dateText.ts";
 import { demoRecords } from "../../src/lib/data/demo.ts";
 import { PRICE_BOOK } from "../../src/lib/data/priceBook.ts";
-import { auditFile, good, need } from "./build.ts";
+import { auditFile, good, need, ownType } from "./build.ts";
 
 const problems = (json: unknown): string => {
   const parsed = parseAudit(json, CATALOGUE);
@@ -84,20 +84,7 @@ describe("an audit file with something wrong says what and where", () => {
     );
   });
   it("refuses own types that take a catalogue id or lack what a measure needs", () => {
-    const own = {
-      id: "my-wrap",
-      label: "My wrap",
-      functions: [],
-      measure: "metre",
-      typical: 2,
-      skill: "anyone",
-      use: "single",
-      sterile: false,
-      dated: false,
-      medicine: false,
-      clash: [],
-      alsoCalled: [],
-    };
+    const own = ownType("my-wrap", "My wrap", { measure: "metre", typical: 2 });
     expect(spoilt((f) => (f.itemTypes = [own]))).to.equal("");
     expect(spoilt((f) => (f.itemTypes = [{ ...own, id: "gauze-pad" }]))).to.match(
       /itemTypes\[0\]\.id/,

@@ -16,6 +16,7 @@ import type { ReferenceList } from "../../src/lib/core/model/list.ts";
 import { ITEM_TYPES } from "../../src/lib/data/itemTypes.ts";
 import { FUNCTIONS } from "../../src/lib/data/functions.ts";
 import { SHIPPED_LISTS } from "../../src/lib/data/lists/index.ts";
+import { ownType } from "./build.ts";
 
 const NAME = { id: "mine", title: "Mine" };
 const read = (csv: string) => {
@@ -153,19 +154,7 @@ describe("a reference list as a table", () => {
 });
 
 describe("a reference list as JSON", () => {
-  const own = {
-    id: "my-wrap",
-    label: "My wrap",
-    functions: [{ function: "tape", credit: 1 }],
-    measure: "each" as const,
-    skill: "anyone" as const,
-    use: "single" as const,
-    sterile: false,
-    dated: false,
-    medicine: false,
-    clash: [],
-    alsoCalled: [],
-  };
+  const own = ownType("my-wrap", "My wrap", { functions: [{ function: "tape", credit: 1 }] });
   const list: ReferenceList = {
     id: "x",
     title: "X",

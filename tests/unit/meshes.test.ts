@@ -4,7 +4,7 @@ import { expect } from "chai";
 import type { HouseRules } from "../../src/lib/core/model/houseRules.ts";
 import type { Need } from "../../src/lib/core/model/list.ts";
 import { requiredQuantity } from "../../src/lib/core/reference/quantity.ts";
-import { auditFile, auditOf, good, need, valuesOf } from "./build.ts";
+import { auditFile, auditOf, good, need, ownType, valuesOf } from "./build.ts";
 
 const at = (values: readonly number[], mesh: number) => values[mesh - 1]!;
 
@@ -265,29 +265,18 @@ describe("mesh 5, Fresh", () => {
     );
   });
   it("tiered: a job of a vital kind done in name only does not make a comfort item strict", () => {
-    const balm = {
-      id: "balm",
-      label: "Balm",
+    const balm = ownType("balm", "Balm", {
       functions: [
         { function: "stomach-relief", credit: 1 },
         { function: "limb-tourniquet", credit: 0 },
       ],
-      measure: "each",
-      skill: "anyone",
-      use: "single",
-      sterile: false,
       dated: true,
-      medicine: false,
-      clash: [],
-      alsoCalled: [],
-      massG: 1,
-      bulkMl: 1,
-    } as const;
+    });
     const values = valuesOf(
       [need("n", "stomach-relief")],
       [good("a", "balm", 1, { expires: "2026-01" })],
       {
-        itemTypes: [{ ...balm, functions: [...balm.functions], clash: [], alsoCalled: [] }],
+        itemTypes: [balm],
         houseRules: { dates: "tiered" },
         brief: { start: "2026-06-01" },
       },

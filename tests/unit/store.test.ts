@@ -35,6 +35,24 @@ const titleOf = (store: Store, id: string) =>
 const stored = (s: ReturnType<typeof memoryStorage>, id: string) =>
   (s.data.get(id) as { record: WorkspaceRecord } | undefined)?.record;
 
+/** Two tabs, one loaded after the other has stored `first`; then each writes its own change. */
+async function bothChange(
+  first: readonly WorkspaceRecord[],
+  theirs: WorkspaceRecord,
+  mine: WorkspaceRecord,
+) {
+  const one = tab();
+  one.store.edit("add", first);
+  await one.store.flush();
+  const two = tab(one.storage);
+  await two.store.load();
+  two.store.edit("change", [theirs]);
+  await two.store.flush();
+  one.store.edit("change", [mine]);
+  await one.store.flush();
+  return one;
+}
+
 describe("the store", () => {
   it("saves each edit, and a second start finds it", async () => {
     const one = tab();
@@ -139,15 +157,11 @@ describe("the store", () => {
   });
 
   it("two tabs do not overwrite each other: theirs stays, mine is kept beside it", async () => {
-    const one = tab();
-    one.store.edit("add", [titled("a", "first")]);
-    await one.store.flush();
-    const two = tab(one.storage);
-    await two.store.load();
-    two.store.edit("rename", [titled("a", "theirs")]);
-    await two.store.flush();
-    one.store.edit("rename", [titled("a", "mine")]);
-    await one.store.flush();
+    const one = await bothChange(
+      [titled("a", "first")],
+      titled("a", "theirs"),
+      titled("a", "mine"),
+    );
     expect(titleOf(one.store, "brief:a")).to.equal("theirs");
     const copy = one.notices[0]!.copy!;
     expect(titleOf(one.store, copy)).to.equal("mine");
@@ -161,16 +175,12 @@ describe("the store", () => {
   });
 
   it("what two tabs changed in different places of one record is both in it, and nobody is bothered", async () => {
-    const one = tab();
     const brief = newBrief("a");
-    one.store.edit("add", [brief]);
-    await one.store.flush();
-    const two = tab(one.storage);
-    await two.store.load();
-    two.store.edit("people", [{ ...brief, brief: { ...brief.brief, people: 9 } }]);
-    await two.store.flush();
-    one.store.edit("days", [{ ...brief, brief: { ...brief.brief, days: 4 } }]);
-    await one.store.flush();
+    const one = await bothChange(
+      [brief],
+      { ...brief, brief: { ...brief.brief, people: 9 } },
+      { ...brief, brief: { ...brief.brief, days: 4 } },
+    );
     expect((stored(one.storage, "brief:a") as BriefRecord).brief).to.deep.include({
       people: 9,
       days: 4,
@@ -186,15 +196,11 @@ describe("the store", () => {
   });
 
   it("a brief that is kept as a copy is followed by its kits", async () => {
-    const one = tab();
-    one.store.edit("add", [titled("a", "first"), newKit("k", "Box", "brief:a")]);
-    await one.store.flush();
-    const two = tab(one.storage);
-    await two.store.load();
-    two.store.edit("rename", [titled("a", "theirs")]);
-    await two.store.flush();
-    one.store.edit("rename", [titled("a", "mine")]);
-    await one.store.flush();
+    const one = await bothChange(
+      [titled("a", "first"), newKit("k", "Box", "brief:a")],
+      titled("a", "theirs"),
+      titled("a", "mine"),
+    );
     const briefCopy = one.notices[0]!.copy!;
     const kits = [...one.store.records.values()].filter((r) => r.kind === "kit");
     expect(kits.map((k) => [k.kit.name, k.briefId])).to.deep.equal([
@@ -204,15 +210,8 @@ describe("the store", () => {
   });
 
   it("of what there is only one, theirs stays in use and mine lies beside it", async () => {
-    const one = tab();
-    one.store.edit("settings", [{ ...DEFAULT_SETTINGS, currency: "EUR" }]);
-    await one.store.flush();
-    const two = tab(one.storage);
-    await two.store.load();
-    two.store.edit("settings", [{ ...DEFAULT_SETTINGS, currency: "USD" }]);
-    await two.store.flush();
-    one.store.edit("settings", [{ ...DEFAULT_SETTINGS, currency: "GBP" }]);
-    await one.store.flush();
+    const settings = (currency: string) => ({ ...DEFAULT_SETTINGS, currency });
+    const one = await bothChange([settings("EUR")], settings("USD"), settings("GBP"));
     expect(inUse(one.store.records.values(), "settings").map((s) => s.currency)).to.deep.equal([
       "USD",
     ]);

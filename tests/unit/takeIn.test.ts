@@ -3,7 +3,6 @@ import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import fc from "fast-check";
 import { parseWorkspace, writeWorkspace } from "../../src/lib/core/formats/workspaceFile.ts";
-import type { ItemType } from "../../src/lib/core/model/itemType.ts";
 import { barcodeRecord } from "../../src/lib/core/records/barcodeRecord.ts";
 import { itemTypeRecord } from "../../src/lib/core/records/itemTypeRecord.ts";
 import { inUse, isOffer } from "../../src/lib/core/records/keptCopy.ts";
@@ -18,6 +17,7 @@ import { demoRecords } from "../../src/lib/data/demo.ts";
 import { PERSONAL_DAY } from "../../src/lib/data/lists/personalDay.ts";
 import { PRICE_BOOK } from "../../src/lib/data/priceBook.ts";
 import { newBrief, newKit } from "../../src/lib/state/newRecords.ts";
+import { ownType } from "./build.ts";
 
 let keys = 0;
 const newKey = () => `n${++keys}`;
@@ -25,19 +25,7 @@ const shelf = (records: readonly WorkspaceRecord[]) => new Map(records.map((r) =
 const of = <K extends RecordKind>(records: readonly WorkspaceRecord[], kind: K) =>
   records.filter((r): r is RecordOf<K> => r.kind === kind);
 
-const ownType = (label: string): ItemType => ({
-  id: "own-strap",
-  label,
-  functions: [],
-  measure: "each",
-  skill: "anyone",
-  use: "single",
-  sterile: false,
-  dated: false,
-  medicine: false,
-  clash: [],
-  alsoCalled: [],
-});
+const strap = (label: string) => ownType("own-strap", label);
 
 /** A workspace in which everything speaks of everything else. */
 function crowded(label: string): WorkspaceRecord[] {
@@ -59,7 +47,7 @@ function crowded(label: string): WorkspaceRecord[] {
     },
     { ...newKit("s", "Box, second look", brief.id), secondOf: kit.id },
     list,
-    itemTypeRecord(ownType(label)),
+    itemTypeRecord(strap(label)),
     barcodeRecord({ gtin: "04012345678901", itemType: "own-strap" }),
     photoRecord("p", { kitId: kit.id, name: "x", dataUrl: "data:image/png;base64,AA" }),
     setRecord("t", { title: "two", judgedBy: kit.id, members: [{ kit: "kit:s", count: 1 }] }),
@@ -153,8 +141,8 @@ describe("taking records in", () => {
 
   it("a workspace of an earlier version with one id for two own types is told apart, and it is said", () => {
     const records = [
-      { ...itemTypeRecord(ownType("one")), id: "itemType:a" },
-      { ...itemTypeRecord(ownType("two")), id: "itemType:b" },
+      { ...itemTypeRecord(strap("one")), id: "itemType:a" },
+      { ...itemTypeRecord(strap("two")), id: "itemType:b" },
     ];
     const read = exported(records);
     if (!read.ok) throw new Error(JSON.stringify(read.problems));

@@ -1,7 +1,7 @@
 import { CATALOGUE } from "../data/catalogue.ts";
 import { getContext, setContext } from "svelte";
 import { audit, vitalMet, worthChecking, type Audit } from "../core/audit/audit.ts";
-import { typeLookup } from "../core/catalogue/catalogue.ts";
+import { defined } from "../core/base/defined.ts";
 import type { Container } from "../core/model/container.ts";
 import type { Brief } from "../core/model/brief.ts";
 import type { Line } from "../core/model/kit.ts";
@@ -28,7 +28,7 @@ export class KitState {
   brief = $derived<Brief>(this.briefRecord?.brief ?? newBrief("none").brief);
   file = $derived.by(() => auditOf(this.record ?? EMPTY, this.brief, workspace.ownTypes));
   audit = $derived<Audit>(audit(this.file, workspace.today, CATALOGUE));
-  typeOf = $derived(typeLookup(workspace.ownTypes, CATALOGUE));
+  typeOf = $derived(workspace.typeOf);
   load = $derived(kitLoad(this.file, CATALOGUE));
   /** The currency of this audit: of the price paid, else the one set. */
   wantedCurrency = $derived(this.record?.kit.price?.currency ?? workspace.settings.currency);
@@ -96,7 +96,7 @@ export class KitState {
           doubts,
           kit: {
             ...r.kit,
-            lines: r.kit.lines.map((l) => (l.id === id ? clean({ ...l, ...patch }) : l)),
+            lines: r.kit.lines.map((l) => (l.id === id ? defined({ ...l, ...patch }) : l)),
           },
         };
       },
@@ -111,10 +111,6 @@ export class KitState {
     while (taken.has(`L${n}`)) n++;
     return `L${n}`;
   }
-}
-
-function clean(line: Line): Line {
-  return Object.fromEntries(Object.entries(line).filter(([, v]) => v !== undefined)) as Line;
 }
 
 const EMPTY: KitRecord = newKit("none", "", "brief:none");

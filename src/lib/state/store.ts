@@ -228,7 +228,7 @@ export class Store {
         if ([...this.#dirty].every((d) => synced.has(d))) break;
         continue;
       }
-      this.#sync(id, (await this.#storage.get(id)) as Stored | null);
+      await this.#syncStored(id);
       synced.add(id);
     }
     // No await from here to the first write: what is on screen now is what is written.
@@ -319,7 +319,7 @@ export class Store {
   /** Another window wrote these records. */
   changedElsewhere(ids: readonly string[]): Promise<void> {
     return this.#takeOver(async () => {
-      for (const id of ids) this.#sync(id, (await this.#storage.get(id)) as Stored | null);
+      for (const id of ids) await this.#syncStored(id);
     });
   }
 
@@ -342,8 +342,11 @@ export class Store {
 
   async #syncAll(): Promise<void> {
     const stored = (await this.#storage.keys()).filter((k) => k !== JOURNAL && k !== META);
-    for (const id of new Set([...stored, ...this.#base.keys()]))
-      this.#sync(id, (await this.#storage.get(id)) as Stored | null);
+    for (const id of new Set([...stored, ...this.#base.keys()])) await this.#syncStored(id);
+  }
+
+  async #syncStored(id: string): Promise<void> {
+    this.#sync(id, (await this.#storage.get(id)) as Stored | null);
   }
 
   /** Brings what is on screen and what is stored together, in one synchronous step. */

@@ -1,5 +1,6 @@
 import { CATALOGUE } from "../data/catalogue.ts";
 import type { ColumnGuess } from "../core/card/columns.ts";
+import { typeLookup } from "../core/catalogue/catalogue.ts";
 import { readImport } from "../core/formats/importFile.ts";
 import { listFile } from "../core/formats/listFile.ts";
 import { writeWorkspace } from "../core/formats/workspaceFile.ts";
@@ -59,6 +60,7 @@ class Workspace {
   kits = $derived(inUse(this.#values, "kit"));
   briefs = $derived(inUse(this.#values, "brief"));
   ownTypes = $derived<ItemType[]>(inUse(this.#values, "itemType").map((r) => r.itemType));
+  typeOf = $derived(typeLookup(this.ownTypes, CATALOGUE));
   aliases = $derived(inUse(this.#values, "alias"));
   barcodes = $derived(inUse(this.#values, "barcode"));
   #photos = $derived(inUse(this.#values, "photo"));

@@ -1,7 +1,5 @@
 <script lang="ts">
-  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { goto } from "$app/navigation";
-  import { typeLookup } from "$lib/core/catalogue/catalogue.ts";
   import type { ReferenceList } from "$lib/core/model/list.ts";
   import { listCsv } from "$lib/core/formats/listTable.ts";
   import { combineLists } from "$lib/core/reference/combineLists.ts";
@@ -21,7 +19,7 @@
     ...SHIPPED_LISTS.map((list) => ({ list: list as ReferenceList, id: null })),
   ]);
   const judged = (id: string) => workspace.kits.filter((k) => k.list.id === id).length;
-  const typeOf = $derived(typeLookup(workspace.ownTypes, CATALOGUE));
+  const typeOf = $derived(workspace.typeOf);
   let picker: HTMLInputElement;
 
   const EMPTY: ReferenceList = { id: "new", title: "A list of our own", needs: [] };

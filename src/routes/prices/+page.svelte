@@ -1,10 +1,8 @@
 <script lang="ts">
-  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { rateBetween, convertBook } from "$lib/core/plan/convertBook.ts";
   import { isLicensedOnly } from "$lib/core/plan/mayPropose.ts";
   import type { Product } from "$lib/core/model/priceBook.ts";
   import { priceCsv, priceTable } from "$lib/core/formats/priceCsv.ts";
-  import { typeLookup } from "$lib/core/catalogue/catalogue.ts";
   import { PRICE_BOOK } from "$lib/data/priceBook.ts";
   import { newKey } from "$lib/state/newKey.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
@@ -16,7 +14,7 @@
   import ProductForm from "./ProductForm.svelte";
 
   const book = $derived(workspace.priceBook);
-  const typeOf = $derived(typeLookup(workspace.ownTypes, CATALOGUE));
+  const typeOf = $derived(workspace.typeOf);
   let query = $state("");
   let source = $state("");
   let only = $state<"all" | "old" | "out">("all");

@@ -4,7 +4,6 @@
   import { Dialog } from "bits-ui";
   import Papa from "papaparse";
   import { buildVocabulary, matchType, NO_TYPE } from "$lib/core/card/vocabulary.ts";
-  import { typeLookup } from "$lib/core/catalogue/catalogue.ts";
   import {
     guessPriceColumns,
     mergeBooks,
@@ -55,10 +54,9 @@
   const COLUMNS = PRICE_COLUMNS.map((c) => [c, PRICE_COLUMN_LABEL[c]] as const);
   const ready = $derived(roles.includes("title") && roles.includes("price"));
   function take(replace: boolean) {
-    const typeOf = typeLookup(workspace.ownTypes, CATALOGUE);
     const vocabulary = buildVocabulary(CATALOGUE, workspace.aliases);
     const byWords = (words: string): string | null => {
-      if (typeOf(words)) return words;
+      if (workspace.typeOf(words)) return words;
       const match = matchType(words, vocabulary);
       return match.type !== null && match.type !== NO_TYPE && match.whole === 1 ? match.type : null;
     };

@@ -1,6 +1,6 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import { emptyBriefRecord } from "../records/briefRecord.ts";
-import { keptUnder, type Kept } from "../model/kept.ts";
+import type { Kept } from "../model/kept.ts";
 import type { ItemType } from "../model/itemType.ts";
 import { fail, type Outcome, problem } from "../model/problem.ts";
 import { itemTypeRecord } from "../records/itemTypeRecord.ts";
@@ -47,7 +47,8 @@ function readAudit(
   const read = parseAudit(json, catalogue);
   if (!read.ok) return read;
   const { brief, kit, list, houseRules, itemTypes, kept } = read.value;
-  const briefKept = keptUnder(kept, "brief").map((k) => ({ ...k, at: ["brief", ...k.at] }));
+  const isBriefs = (k: Kept[number]) => k.at[0] === "brief";
+  const briefKept = (kept ?? []).filter(isBriefs);
   const briefRecord = withKept({ ...emptyBriefRecord(newKey()), brief }, briefKept);
   const kitRecord = withKept(
     {
@@ -55,7 +56,7 @@ function readAudit(
       kit,
       houseRules: houseRules ?? {},
     },
-    (kept ?? []).filter((k) => k.at[0] !== "brief"),
+    (kept ?? []).filter((k) => !isBriefs(k)),
   );
   const records = [briefRecord, kitRecord, ...typeRecords(itemTypes)];
   return { ok: true, value: { records, mended: [] } };

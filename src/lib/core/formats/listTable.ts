@@ -1,3 +1,4 @@
+import { defined } from "../base/defined.ts";
 import Papa from "papaparse";
 import { functionNamed, type Catalogue } from "../catalogue/catalogue.ts";
 import type { Need, ReferenceList } from "../model/list.ts";
@@ -221,13 +222,13 @@ function needOf(
   if (!["", "yes", "no", "x", "true", "false", "0", "1"].includes(sterile))
     bad("sterile", "no-yes", { text: row.sterile ?? "" });
   const companions = several("companions").flatMap((c) => functionIn("companions", c) ?? []);
-  const spec = withoutEmpty({
+  const spec = defined({
     minSizeMm: sides,
     minWidthMm: number("min width mm"),
     minLengthMm: number("min length mm"),
     sterile: ["yes", "x", "true", "1"].includes(sterile) ? true : undefined,
   });
-  const when = withoutEmpty({
+  const when = defined({
     activities: orNone(several("activities")),
     peopleMin: number("people from"),
     daysMin: number("days from"),
@@ -241,7 +242,7 @@ function needOf(
     id,
     function: fn ?? "",
     tier: (row.tier ?? "").toLowerCase(),
-    quantity: withoutEmpty({
+    quantity: defined({
       base: number("base"),
       perPerson: number("per person"),
       perDay: number("per day"),
@@ -304,8 +305,6 @@ function standIn(text: string, isType: (id: string) => boolean, bad: Bad): Accep
   ];
 }
 
-const withoutEmpty = (o: Record<string, unknown>): Record<string, unknown> =>
-  Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined));
 const orNone = (xs: readonly string[]) => (xs.length === 0 ? undefined : xs);
 
 /** The list as CSV (RFC 4180); cells that a spreadsheet would run as a formula are defused. */

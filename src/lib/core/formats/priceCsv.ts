@@ -1,3 +1,4 @@
+import { defined } from "../base/defined.ts";
 import { readKeeping } from "../model/kept.ts";
 import Papa from "papaparse";
 import {
@@ -248,7 +249,7 @@ function productOf(
     shelfMonths: amount("shelfMonths") ?? null,
     pricedOn: text("pricedOn"),
   };
-  return Object.fromEntries(Object.entries(given).filter(([, v]) => v !== undefined));
+  return defined(given);
 }
 
 /** A price book as CSV; cells that a spreadsheet would run as a formula are defused. */

@@ -1,3 +1,4 @@
+import { underTypeId } from "../records/itemTypeRecord.ts";
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import { z } from "zod";
 import { freeId } from "../base/freeId.ts";
@@ -115,7 +116,7 @@ function tellTypesApart(records: readonly WorkspaceRecord[], mended: Problem[]):
     const id = freeId(r.itemType.id, taken);
     taken.add(id);
     mended.push(problem(r.id, "type-told-apart", { was: r.itemType.id, is: id }));
-    return [{ ...r, id: `itemType:${id}`, itemType: { ...r.itemType, id } }];
+    return [underTypeId(r, id)];
   });
 }
 

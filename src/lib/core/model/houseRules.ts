@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { defined } from "../base/defined.ts";
 import { TIERS, type Tier } from "./list.ts";
 import { share } from "./scalars.ts";
 
@@ -78,12 +79,7 @@ export function schools(rules: HouseRules | undefined): Schools {
   ) as unknown as Chosen;
   return {
     ...chosen,
-    thresholds: { ...THRESHOLDS, ...defined(rules?.thresholds) },
-    passMarks: { ...PASS_MARKS, ...defined(rules?.passMarks) },
+    thresholds: { ...THRESHOLDS, ...defined(rules?.thresholds ?? {}) },
+    passMarks: { ...PASS_MARKS, ...defined(rules?.passMarks ?? {}) },
   };
 }
-
-const defined = <T extends object>(given: T | undefined) =>
-  Object.fromEntries(Object.entries(given ?? {}).filter(([, v]) => v !== undefined)) as {
-    [K in keyof T]: Exclude<T[K], undefined>;
-  };

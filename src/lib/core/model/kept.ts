@@ -96,9 +96,3 @@ function placeOf(root: Json, at: readonly string[]): Json | null {
   }
   return isObject(here) && !Array.isArray(here) ? here : null;
 }
-
-/** The kept keys under one branch, told from that branch; and back. */
-export const keptUnder = (kept: Kept | undefined, branch: string): Kept =>
-  (kept ?? []).flatMap((k) =>
-    k.at[0] === branch && k.at.length > 1 ? [{ ...k, at: k.at.slice(1) }] : [],
-  );

@@ -19,7 +19,7 @@ import type { Product } from "../model/priceBook.ts";
 export interface Candidates {
   readonly context: AuditContext;
   readonly pairing: Pairing;
-  /** Lines of `bench` from here on are products, in the order of `products`. */
+  /** Lines of `context` from here on are products, in the order of `products`. */
   readonly firstProduct: number;
   readonly products: readonly Product[];
   /** Of all prices. */

@@ -12,6 +12,13 @@ export type ItemTypeRecord = z.infer<typeof itemTypeRecordSchema>;
 
 export const ITEM_TYPE_MIGRATIONS: readonly Migration[] = [];
 
+/** The record and its type under another id of the type's. */
+export const underTypeId = (record: ItemTypeRecord, id: string): ItemTypeRecord => ({
+  ...record,
+  id: `itemType:${id}`,
+  itemType: { ...record.itemType, id },
+});
+
 export const itemTypeRecord = (itemType: ItemType): ItemTypeRecord => ({
   kind: "itemType",
   id: `itemType:${itemType.id}`,

@@ -1,6 +1,8 @@
 import { freeId } from "../base/freeId.ts";
 import type { Brief } from "../model/brief.ts";
 import type { ReferenceList } from "../model/list.ts";
+import type { ItemType } from "../model/itemType.ts";
+import { underTypeId, type ItemTypeRecord } from "./itemTypeRecord.ts";
 import { CONFLICT_POLICY, isOffer, offeredFor, offerId } from "./keptCopy.ts";
 import { same } from "./merge.ts";
 import type { WorkspaceRecord } from "./records.ts";
@@ -27,10 +29,11 @@ export function takeIn(
   newKey: () => string,
 ): WorkspaceRecord[] {
   const names: Renamed = { records: new Map(), lists: new Map(), types: new Map() };
-  nameTypes(incoming, here, names);
+  const mine = ownTypes(here.values());
+  nameTypes(incoming, mine, names);
   const records = incoming
     .map((r) => (r.kind === "itemType" ? withTypes(r, names) : r))
-    .filter((r) => !isKnownType(r, here));
+    .filter((r) => !isKnownType(r, mine));
   const isHere = (r: WorkspaceRecord) => same(here.get(r.id), withNames(r, names));
   // A record that speaks of a renamed one is another record too, and so on until nothing changes.
   for (let before = -1; before < names.records.size;) {
@@ -47,25 +50,23 @@ const ownTypes = (records: Iterable<WorkspaceRecord>) =>
 /** Two audits may define an own type of the same id differently: the newcomer gets another id. */
 function nameTypes(
   incoming: readonly WorkspaceRecord[],
-  here: ReadonlyMap<string, WorkspaceRecord>,
+  mine: readonly ItemType[],
   { types }: Renamed,
 ): void {
-  const mine = new Map(ownTypes(here.values()).map((t) => [t.id, t]));
-  const taken = new Set([...mine.keys(), ...ownTypes(incoming).map((t) => t.id)]);
+  const mineById = new Map(mine.map((t) => [t.id, t]));
+  const taken = new Set([...mineById.keys(), ...ownTypes(incoming).map((t) => t.id)]);
   for (const type of ownTypes(incoming)) {
-    const known = mine.get(type.id);
+    const known = mineById.get(type.id);
     if (!known || same(known, type)) continue;
-    const twin = [...mine.values()].find((t) => same({ ...t, id: type.id }, type));
+    const twin = [...mineById.values()].find((t) => same({ ...t, id: type.id }, type));
     const id = twin?.id ?? freeId(type.id, taken);
     taken.add(id);
     types.set(type.id, id);
   }
 }
 
-const isKnownType = (r: WorkspaceRecord, here: ReadonlyMap<string, WorkspaceRecord>): boolean =>
-  r.kind === "itemType" &&
-  !isOffer(r.id) &&
-  ownTypes(here.values()).some((t) => same(t, r.itemType));
+const isKnownType = (r: WorkspaceRecord, mine: readonly ItemType[]): boolean =>
+  r.kind === "itemType" && !isOffer(r.id) && mine.some((t) => same(t, r.itemType));
 
 function nameRecord(
   r: WorkspaceRecord,
@@ -88,14 +89,9 @@ function nameRecord(
 }
 
 /** An item type record under its type's new id. */
-const withTypes = (
-  r: Extract<WorkspaceRecord, { kind: "itemType" }>,
-  { types }: Renamed,
-): WorkspaceRecord => {
+const withTypes = (r: ItemTypeRecord, { types }: Renamed): ItemTypeRecord => {
   const id = types.get(r.itemType.id);
-  return id === undefined || isOffer(r.id)
-    ? r
-    : { ...r, id: `itemType:${id}`, itemType: { ...r.itemType, id } };
+  return id === undefined || isOffer(r.id) ? r : underTypeId(r, id);
 };
 
 /** The record with every reference to what was renamed brought up to date. */

@@ -6,7 +6,7 @@ import { score } from "./coverage.ts";
 import type { UncheckedFact } from "./unchecked.ts";
 
 export interface WorthChecking {
-  /** Index into `bench.lines`, and the line's id. */
+  /** Index into `context.lines`, and the line's id. */
   readonly index: number;
   readonly line: string;
   readonly facts: readonly UncheckedFact[];

@@ -18,7 +18,7 @@ interface LineFacts {
 
 /** A line and a need it claims to serve, with each mesh's factor as far as it is known. */
 export interface Pair {
-  /** Index into `bench.lines` and `bench.needs`. */
+  /** Index into `context.lines` and `context.needs`. */
   readonly line: number;
   readonly need: number;
   readonly credit: EffectiveCredit;

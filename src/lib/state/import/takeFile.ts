@@ -4,7 +4,6 @@ import { vocabularyOf } from "../../core/card/vocabulary.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
 import { parsePriceBook, parsePriceCsv } from "../../core/formats/priceCsv.ts";
 import { csvRows, isListHeading, listFromRows } from "../../core/formats/listTable.ts";
-import { typeLookup } from "../../core/catalogue/catalogue.ts";
 import { PRICE_COLUMNS } from "../../core/formats/priceCsv.ts";
 import { cardTextProblem, tooManyEntries } from "../../core/card/cardText.ts";
 import { cardTextOf, FileProblem } from "./readFile.ts";
@@ -92,7 +91,7 @@ function headsList(text: string): boolean {
 function takeList(text: string, name: string): string | null {
   const rows = csvRows(text);
   const title = name.replace(/\.[^.]+$/, "");
-  const isType = (id: string) => typeLookup(workspace.ownTypes, CATALOGUE)(id) !== undefined;
+  const isType = (id: string) => workspace.typeOf(id) !== undefined;
   const read = rows.ok
     ? listFromRows(rows.value, { id: "imported", title }, isType, CATALOGUE)
     : rows;
@@ -110,7 +109,7 @@ function takePrices(text: string, name: string, kind: "json" | "csv"): void {
   try {
     read =
       kind === "csv"
-        ? parsePriceCsv(text, (id) => typeLookup(workspace.ownTypes, CATALOGUE)(id) !== undefined)
+        ? parsePriceCsv(text, (id) => workspace.typeOf(id) !== undefined)
         : parsePriceBook(JSON.parse(text));
   } catch (error) {
     workspace.say(`${name} is not whole JSON. Nothing was imported.`, true, [

@@ -1,6 +1,5 @@
 import { audit, type Audit } from "../../core/audit/audit.ts";
 import { freeId } from "../../core/base/freeId.ts";
-import { typeLookup } from "../../core/catalogue/catalogue.ts";
 import type { Need, ReferenceList } from "../../core/model/list.ts";
 import { auditOf } from "../../core/records/auditOf.ts";
 import { compareLists, sameList } from "../../core/reference/compareLists.ts";
@@ -24,7 +23,6 @@ export class ListState {
 
   record = $derived.by(() => workspace.ownList(this.#id()));
   list = $derived.by(() => this.record?.list);
-  #typeOf = $derived.by(() => typeLookup(workspace.ownTypes, CATALOGUE));
   tried = $derived.by(
     () =>
       workspace.kits.find((k) => k.id === this.triedId) ??
@@ -42,23 +40,21 @@ export class ListState {
     const { list } = this;
     if (!list) return [];
     return workspace.kits.filter(
-      (k) => k.list.id === list.id && !sameList(compareLists(k.list, list, this.#typeOf)),
+      (k) => k.list.id === list.id && !sameList(compareLists(k.list, list, workspace.typeOf)),
     );
   });
   sinceOpened = $derived.by(() => this.#since(this.opened));
-  sinceShipped = $derived.by(() =>
-    this.#since(this.record?.from ? workspace.listNow(this.record.from) : undefined),
-  );
   shipped = $derived.by(() =>
     this.record?.from ? workspace.listNow(this.record.from) : undefined,
   );
+  sinceShipped = $derived.by(() => this.#since(this.shipped));
   selected = $derived.by(
     () => this.list?.needs.find((n) => n.id === this.selectedId) ?? this.list?.needs[0] ?? null,
   );
   shown = $derived.by(() => this.dragged ?? this.list?.needs ?? []);
 
   #since(earlier: ReferenceList | null | undefined) {
-    return earlier && this.list ? compareLists(earlier, this.list, this.#typeOf) : null;
+    return earlier && this.list ? compareLists(earlier, this.list, workspace.typeOf) : null;
   }
 
   #auditBy(list: ReferenceList): Audit | null {

@@ -2,7 +2,6 @@
   import { untrack } from "svelte";
   import { dndzone } from "svelte-dnd-action";
   import { page } from "$app/state";
-  import { typeLookup } from "$lib/core/catalogue/catalogue.ts";
   import type { Need } from "$lib/core/model/list.ts";
   import { conditionHolds } from "$lib/core/reference/asked.ts";
   import { sameList } from "$lib/core/reference/compareLists.ts";
@@ -25,7 +24,7 @@
   const brief = $derived(editor.brief);
   const selected = $derived(editor.selected);
   const holders = $derived(editor.holders);
-  const typeOf = $derived(typeLookup(workspace.ownTypes, CATALOGUE));
+  const typeOf = $derived(workspace.typeOf);
   $effect(() => {
     // Another list was opened.
     void id;

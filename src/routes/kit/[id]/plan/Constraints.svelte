@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { ComponentProps } from "svelte";
+  import { defined } from "$lib/core/base/defined.ts";
   import { SKILLS } from "$lib/core/model/itemType.ts";
   import { bagRoomMl } from "$lib/core/plan/fitBag.ts";
   import type { KitRecord } from "$lib/core/records/kitRecord.ts";
@@ -16,9 +17,7 @@
       label,
       (r) => ({
         ...r,
-        plan: Object.fromEntries(
-          Object.entries({ ...r.plan, ...patch }).filter(([, v]) => v !== undefined),
-        ) as KitRecord["plan"],
+        plan: defined({ ...r.plan, ...patch }) as KitRecord["plan"],
       }),
       merge,
     );
@@ -135,30 +134,21 @@
       </select></label
     >
     {#each plan.keep ?? [] as id (id)}
-      <p class="mt-1 flex items-center justify-between gap-2">
-        <span class="min-w-0 break-words">{nameOf(id)} stays</span>
-        <button
-          class="btn min-h-9 px-3 py-1"
-          aria-label="No longer always carry {nameOf(id)}"
-          onclick={() =>
-            change("no longer always carry it", {
-              keep: (plan.keep ?? []).filter((x) => x !== id),
-            })}>Lift</button
-        >
-      </p>
+      {@render wish(`${nameOf(id)} stays`, "Lift", `No longer always carry ${nameOf(id)}`, () =>
+        change("no longer always carry it", { keep: (plan.keep ?? []).filter((x) => x !== id) }),
+      )}
     {/each}
     {#each plan.exclude ?? [] as id (id)}
-      <p class="mt-1 flex items-center justify-between gap-2">
-        <span class="min-w-0 break-words">Not {titleOf(id)}</span>
-        <button
-          class="btn min-h-9 px-3 py-1"
-          aria-label="Allow {titleOf(id)} again"
-          onclick={() =>
-            change("allow a product again", {
-              exclude: (plan.exclude ?? []).filter((x) => x !== id),
-            })}>Allow</button
-        >
-      </p>
+      {@render wish(`Not ${titleOf(id)}`, "Allow", `Allow ${titleOf(id)} again`, () =>
+        change("allow a product again", { exclude: (plan.exclude ?? []).filter((x) => x !== id) }),
+      )}
     {/each}
   </details>
 </div>
+
+{#snippet wish(text: string, verb: string, does: string, lift: () => void)}
+  <p class="mt-1 flex items-center justify-between gap-2">
+    <span class="min-w-0 break-words">{text}</span>
+    <button class="btn min-h-9 px-3 py-1" aria-label={does} onclick={lift}>{verb}</button>
+  </p>
+{/snippet}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { freeId } from "$lib/core/base/freeId.ts";
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { Dialog } from "bits-ui";
   import { FUNCTIONS } from "$lib/data/functions.ts";
@@ -35,9 +36,8 @@
         .replace(/[^a-z0-9]+/g, "-")
         .replace(/^-|-$/g, "") || "thing"
     }`;
-    let id = base;
-    for (let n = 2; CATALOGUE.types.get(id) || workspace.ownTypes.some((t) => t.id === id); n++)
-      id = `${base}-${n}`;
+    const taken = [...CATALOGUE.types.keys(), ...workspace.ownTypes.map((t) => t.id)];
+    const id = freeId(base, new Set(taken));
     const measured = unit === "metre" || unit === "millilitre";
     workspace.edit(`make the item type ${label.trim()}`, [
       itemTypeRecord({
