@@ -32,13 +32,14 @@ interface Mutant {
 
 /** Tests that look at a folder, the quickest first. */
 const TESTS: Readonly<Record<string, readonly string[]>> = {
-  sieve: ["meshes", "shareOut", "audits", "scores", "reference", "properties"],
-  score: ["scores", "audits", "meshes", "inspect", "compare"],
+  sieve: ["meshes", "shareOut", "audits", "scores", "bag", "trial", "reference", "properties"],
+  score: ["scores", "audits", "meshes", "inspect", "compare", "shown", "sums"],
   plan: [
     "prices",
     "money",
     "scores",
     "compare",
+    "planLimits",
     "planHard",
     "plan",
     "planShown",

@@ -1,3 +1,4 @@
+import { LARGEST_FILE_MB, MB } from "../lib/core/formats/importFile.ts";
 import { vocabularyOf } from "../lib/core/card/vocabulary.ts";
 import { CATALOGUE } from "../lib/data/catalogue.ts";
 import { readFileSync, statSync, writeFileSync } from "node:fs";
@@ -40,7 +41,6 @@ const USAGE = `usage: npm run --silent cli -- COMMAND
   schema audit|list|workspace`;
 
 /** No real file comes near it; a larger one is a mistake. */
-const LARGEST_FILE = 50 * 1024 * 1024;
 
 class Usage extends Error {}
 class BadInput extends Error {
@@ -258,9 +258,12 @@ function readText(path: string, io: Io): string {
   let bytes: Buffer;
   try {
     const { size } = statSync(path);
-    if (size > LARGEST_FILE)
+    if (size > LARGEST_FILE_MB * MB)
       throw new BadInput([
-        { where: path, what: `has ${Math.round(size / 1048576)} MB; files up to 50 MB are read` },
+        {
+          where: path,
+          what: `has ${Math.round(size / MB)} MB; files up to ${LARGEST_FILE_MB} MB are read`,
+        },
       ]);
     bytes = readFileSync(path);
   } catch (error) {

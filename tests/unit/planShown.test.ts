@@ -8,7 +8,7 @@ import { frontierResult, planResult } from "../../src/lib/core/formats/planResul
 import type { Progress } from "../../src/lib/core/plan/stages.ts";
 import { showPlan, showQuick } from "../../src/lib/workers/showPlan.ts";
 import { gapText, obstacle, repackText } from "../../src/lib/words/sentences.ts";
-import { planRequestOf } from "../../src/routes/kit/[id]/plan/planRequest.ts";
+import { planRequestOf } from "../../src/lib/state/pages/planRequest.ts";
 import { auditFile, good, need, TODAY } from "./build.ts";
 import { bookOf, product, realSolver, request, solved } from "./planBuild.ts";
 

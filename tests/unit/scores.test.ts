@@ -4,7 +4,7 @@ import { THRESHOLDS } from "../../src/lib/core/model/houseRules.ts";
 import { gradeOf } from "../../src/lib/core/score/grade.ts";
 import { proposeVerdict } from "../../src/lib/core/audit/verdict.ts";
 import { replacementPrice } from "../../src/lib/core/plan/replacement.ts";
-import { auditOf, good, need } from "./build.ts";
+import { auditOf, good, need, ownType } from "./build.ts";
 
 describe("weights", () => {
   it("vital 5, core 3, useful 1; an emphasis doubles its categories", () => {
@@ -247,6 +247,14 @@ describe("quality", () => {
     );
     expect(a.quality).to.equal(50);
   });
+  it("counts only needs that the line fills: one pad for two needs weighs 5, not 8: (5·100 + 60)/6", () => {
+    const a = auditOf(
+      [need("v", "medium-wound-pad", { tier: "vital" }), need("c", "medium-wound-pad")],
+      [good("p", "gauze-pad"), good("c", "compass", 1, { failedPoints: ["clean-whole"] })],
+    );
+    expect(a.needs.map((n) => n.pairs.filter((p) => p.units > 0).length)).to.deep.equal([1, 0]);
+    expect(a.quality).to.be.closeTo((500 + 60) / 6, 1e-9);
+  });
   it("is null before any inspection", () =>
     expect(
       auditOf([need("s", "sling")], [{ id: "a", itemType: "triangular-bandage", claimed: 1 }])
@@ -307,6 +315,34 @@ describe("value", () => {
       share: 0.5,
     });
     expect(a.value.pricePerPoint).to.be.closeTo(20 / (a.coverage! * 100), 1e-12);
+  });
+});
+
+describe("value, at its ends", () => {
+  const lines = [good("a", "compass", 2)];
+  it("has no price a point without a price, and none where nothing is covered", () => {
+    const price = (l: Parameters<typeof auditOf>[1], paid?: number) =>
+      auditOf([need("s", "sling")], l, paid === undefined ? {} : { price: paid }).value
+        .pricePerPoint;
+    expect(price([good("b", "triangular-bandage")])).to.equal(null);
+    expect(price(lines, 20)).to.equal(null);
+    expect(price([good("b", "triangular-bandage")], 20)).to.equal(0.2);
+    expect(price([good("b", "triangular-bandage")], 0)).to.equal(0);
+  });
+  it("one piece is a largest kind of one", () =>
+    expect(
+      auditOf([need("s", "sling")], [good("a", "compass", 1)]).value.largestType,
+    ).to.deep.equal({ itemType: "compass", pieces: 1, share: 1 }));
+  it("a piece that yields two units serves two of them: 3 units from a yield of 2 are 2 pieces", () => {
+    const own = ownType("twin", "twin pack", {
+      functions: [{ function: "medium-wound-pad", credit: 1, yield: 2 }],
+    });
+    const a = auditOf(
+      [need("n", "medium-wound-pad", { quantity: { base: 3 } })],
+      [good("t", "twin", 5)],
+      { itemTypes: [own] },
+    );
+    expect([a.needs[0]!.met, a.value.serving]).to.deep.equal([1, 2]);
   });
 });
 

@@ -1,6 +1,7 @@
 import { CATALOGUE } from "../data/catalogue.ts";
 import { getContext, setContext } from "svelte";
 import { audit, vitalMet, worthChecking, type Audit } from "../core/audit/audit.ts";
+import { numberedId } from "../core/base/freeId.ts";
 import { defined } from "../core/base/defined.ts";
 import type { Container } from "../core/model/container.ts";
 import type { Brief } from "../core/model/brief.ts";
@@ -107,9 +108,7 @@ export class KitState {
   /** @param also ids that are given out and not in the kit yet */
   nextLineId(also: ReadonlySet<string> = new Set()): string {
     const taken = new Set([...this.lines.map((l) => l.id), ...also]);
-    let n = this.lines.length + 1;
-    while (taken.has(`L${n}`)) n++;
-    return `L${n}`;
+    return numberedId("L", this.lines.length + 1, taken);
   }
 }
 

@@ -10,7 +10,7 @@ import type { PriceBook } from "../core/model/priceBook.ts";
 import type { Problem } from "../core/model/problem.ts";
 import { barcodeRecord } from "../core/records/barcodeRecord.ts";
 import type { BriefRecord } from "../core/records/briefRecord.ts";
-import { inUse, isOffer, offeredFor, takenOffer } from "../core/records/keptCopy.ts";
+import { inUse, isOffer, offeredFor, offerId, takenOffer } from "../core/records/keptCopy.ts";
 import type { KitRecord } from "../core/records/kitRecord.ts";
 import { listRecord, type ListRecord } from "../core/records/listRecord.ts";
 import type { PhotoRecord } from "../core/records/photoRecord.ts";
@@ -245,6 +245,12 @@ class Workspace {
   changePriceBook(label: string, book: PriceBook, mergeKey: string | null = null): void {
     const now = inUse(this.#values, "priceBook")[0];
     this.edit(label, [now ? { ...now, book } : priceBookRecord(book)], [], mergeKey);
+  }
+
+  /** Lays a price book beside the one in use, to be taken or thrown away on the shelf. */
+  offerPriceBook(book: PriceBook): void {
+    const record = priceBookRecord(book);
+    this.edit(`offer prices: ${book.title}`, [{ ...record, id: offerId(record.id, newKey()) }]);
   }
 
   changeSettings(label: string, patch: Partial<SettingsRecord>): void {

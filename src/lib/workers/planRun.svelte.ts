@@ -1,4 +1,5 @@
 import { untrack } from "svelte";
+import type { Stage } from "../core/plan/stages.ts";
 import type { PlanQuestion, PlanRequest } from "../core/plan/request.ts";
 import type { Without } from "../core/plan/without.ts";
 import { WorkerClient, type Failed } from "./client.ts";
@@ -9,7 +10,7 @@ export const planWorker = (): Worker =>
   new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" });
 
 export interface Running {
-  readonly stage: string;
+  readonly stage: Stage;
   readonly share: number;
   readonly best?: number | undefined;
   readonly bound?: number | undefined;

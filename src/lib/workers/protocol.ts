@@ -1,7 +1,7 @@
 import type { Action } from "../core/plan/actions.ts";
 import type { Axis, FrontierPoint } from "../core/plan/frontier.ts";
 import type { Obstacle } from "../core/plan/infeasible.ts";
-import type { Measured } from "../core/plan/stages.ts";
+import type { Measured, Stage } from "../core/plan/stages.ts";
 import type { compareSchools, Contender, Judge, KitRow } from "../core/compare/compareKits.ts";
 import type { PriceBook } from "../core/model/priceBook.ts";
 import type { PlanQuestion } from "../core/plan/request.ts";
@@ -29,7 +29,7 @@ export type PlanAsk =
 export type PlanSays =
   | {
       readonly is: "progress";
-      readonly stage: string;
+      readonly stage: Stage;
       readonly share: number;
       readonly best?: number;
       readonly bound?: number;

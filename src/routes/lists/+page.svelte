@@ -1,38 +1,23 @@
 <script lang="ts">
   import { goto } from "$app/navigation";
-  import type { ReferenceList } from "$lib/core/model/list.ts";
   import { listCsv } from "$lib/core/formats/listTable.ts";
-  import { combineLists } from "$lib/core/reference/combineLists.ts";
-  import { compareLists } from "$lib/core/reference/compareLists.ts";
-  import { SHIPPED_LISTS } from "$lib/data/lists/index.ts";
+  import type { ReferenceList } from "$lib/core/model/list.ts";
+  import { ListsState } from "$lib/state/pages/lists.svelte.ts";
+  import { listPath } from "$lib/state/paths.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import { download, fileName } from "$lib/ui/download.ts";
-  import { listPath } from "$lib/state/paths.ts";
-  import { takeFiles } from "$lib/ui/takeFiles.ts";
   import ListDifferenceView from "$lib/ui/ListDifference.svelte";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
+  import { takeFiles } from "$lib/ui/takeFiles.ts";
   import { DIRECTION_LABEL, FIELD_LABEL, fieldText } from "$lib/words/needs.ts";
   import { needLabel } from "$lib/words/sentences.ts";
 
-  const rows = $derived([
-    ...workspace.lists.map((r) => ({ list: r.list as ReferenceList, id: r.id as string | null })),
-    ...SHIPPED_LISTS.map((list) => ({ list: list as ReferenceList, id: null })),
-  ]);
-  const judged = (id: string) => workspace.kits.filter((k) => k.list.id === id).length;
+  const lists = new ListsState();
+  const { rows, first, second, difference, combined } = $derived(lists);
   const typeOf = $derived(workspace.typeOf);
   let picker: HTMLInputElement;
 
-  const EMPTY: ReferenceList = { id: "new", title: "A list of our own", needs: [] };
-  const make = (list: ReferenceList, label: string) =>
-    goto(listPath(workspace.addList(list, label)));
-  const copy = (list: ReferenceList) =>
-    make({ ...list, title: `${list.title}, our own` }, `copy ${list.title}`);
-  function remove(id: string, title: string) {
-    workspace.edit(`remove the list ${title}`, [], [id]);
-    workspace.say(
-      `${title} is removed; kits keep the copy they are judged by. Undo brings it back.`,
-    );
-  }
+  const open = (id: string | null) => id && goto(listPath(id));
   async function xlsx(list: ReferenceList) {
     const { listXlsx } = await import("$lib/ui/listSheet.ts");
     download(
@@ -41,36 +26,13 @@
       "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",
     );
   }
-
-  let firstId = $state(SHIPPED_LISTS[0]!.id);
-  let secondId = $state(SHIPPED_LISTS[1]!.id);
-  let doing = $state<"compare" | "combine">("compare");
-  const first = $derived(workspace.listNow(firstId));
-  const second = $derived(workspace.listNow(secondId));
-  const difference = $derived(first && second ? compareLists(first, second, typeOf) : null);
-  const combined = $derived(
-    doing === "combine" && first && second ? combineLists(first, second, typeOf) : [],
-  );
-  function keepCombined() {
-    if (!first || !second) return;
-    void make(
-      {
-        id: "combined",
-        title: `${first.title} + ${second.title}`,
-        for: [first.for, second.for].filter(Boolean).join(" "),
-        isNot: [...new Set([first.isNot, second.isNot].filter(Boolean))].join(" "),
-        needs: combined.map((o) => o.need),
-      },
-      `combine ${first.title} and ${second.title}`,
-    );
-  }
 </script>
 
 <svelte:head><title>Reference lists · Wide Sieve</title></svelte:head>
 <ShelfHeader title="Reference lists" about="What a kit is judged against, and why." />
 <main class="mx-auto max-w-6xl p-4 sm:p-6">
   <div class="flex flex-wrap gap-3">
-    <button class="btn btn-main" onclick={() => make(EMPTY, "start a list")}>New list</button>
+    <button class="btn btn-main" onclick={() => open(lists.make())}>New list</button>
     <button class="btn" onclick={() => picker.click()}>Import a list</button>
     <input
       bind:this={picker}
@@ -89,7 +51,7 @@
   </div>
   <ul class="mt-5 grid gap-3">
     {#each rows as { list, id } (list.id)}
-      {@const kits = judged(list.id)}
+      {@const kits = lists.judgedBy(list.id)}
       <li class="sheet flex flex-wrap items-center gap-x-5 gap-y-2 p-4">
         <div class="min-w-0 flex-1 basis-72">
           {#if id}<a
@@ -110,7 +72,7 @@
           {#if id}<a class="btn min-h-10 px-3 py-1" href={listPath(id)}>Edit</a>{/if}
           <button
             class="btn min-h-10 px-3 py-1"
-            onclick={() => copy(list)}
+            onclick={() => open(lists.copy(list))}
             aria-label="Copy {list.title} to edit">Copy to edit</button
           >
           {#each [["JSON", () => download(fileName(list.title, ".widesieve-list.json"), workspace.exportList(list))], ["CSV", () => download(fileName(list.title, ".csv"), listCsv(list), "text/csv")], ["XLSX", () => xlsx(list)]] as const as [kind, run] (kind)}
@@ -122,7 +84,7 @@
           {/each}
           {#if id}<button
               class="btn min-h-10 px-3 py-1"
-              onclick={() => remove(id, list.title)}
+              onclick={() => lists.remove(id, list.title)}
               aria-label="Remove {list.title}">Remove</button
             >{/if}
         </span>
@@ -141,20 +103,20 @@
           </select></label
         >
       {/snippet}
-      {@render choice("This list", firstId, (id) => (firstId = id))}
-      {@render choice("and this one", secondId, (id) => (secondId = id))}
+      {@render choice("This list", lists.firstId, (id) => (lists.firstId = id))}
+      {@render choice("and this one", lists.secondId, (id) => (lists.secondId = id))}
       {#each [["compare", "Compare"], ["combine", "Combine"]] as const as [id, label] (id)}
         <button
-          class="btn {doing === id ? 'btn-on' : ''}"
-          aria-pressed={doing === id}
-          onclick={() => (doing = id)}>{doing === id ? "✓ " : ""}{label}</button
+          class="btn {lists.doing === id ? 'btn-on' : ''}"
+          aria-pressed={lists.doing === id}
+          onclick={() => (lists.doing = id)}>{lists.doing === id ? "✓ " : ""}{label}</button
         >
       {/each}
     </div>
-    {#if doing === "compare" && difference}
+    {#if lists.doing === "compare" && difference}
       <p class="mt-3 text-sm text-soft">What the second asks, against the first.</p>
       <ListDifferenceView {difference} {typeOf} />
-    {:else if doing === "combine"}
+    {:else if lists.doing === "combine"}
       <p class="mt-3 text-sm text-soft">
         The union; where both ask for the same job the stricter rule wins, part by part, so a kit
         that holds by the combined list holds by both.
@@ -182,7 +144,7 @@
           </li>
         {/each}
       </ul>
-      <button class="btn btn-main mt-3" onclick={keepCombined}
+      <button class="btn btn-main mt-3" onclick={() => open(lists.keepCombined())}
         >Keep the combined list of {combined.length} needs</button
       >
     {/if}

@@ -1,10 +1,7 @@
 <script lang="ts">
-  import { rateBetween, convertBook } from "$lib/core/plan/convertBook.ts";
-  import { isLicensedOnly } from "$lib/core/plan/mayPropose.ts";
-  import type { Product } from "$lib/core/model/priceBook.ts";
   import { priceCsv, priceTable } from "$lib/core/formats/priceCsv.ts";
-  import { PRICE_BOOK } from "$lib/data/priceBook.ts";
-  import { newKey } from "$lib/state/newKey.ts";
+  import { isLicensedOnly } from "$lib/core/plan/mayPropose.ts";
+  import { PricesState } from "$lib/state/pages/prices.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import { download, fileName } from "$lib/ui/download.ts";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
@@ -13,78 +10,10 @@
   import ImportPrices from "./ImportPrices.svelte";
   import ProductForm from "./ProductForm.svelte";
 
-  const book = $derived(workspace.priceBook);
+  const prices = new PricesState();
+  const { book, found, sources, rate } = $derived(prices);
   const typeOf = $derived(workspace.typeOf);
-  let query = $state("");
-  let source = $state("");
-  let only = $state<"all" | "old" | "out">("all");
-  let open = $state<string | null>(null);
-  /** A price older than a year is worth asking again. */
-  const YEAR_MS = 366 * 86_400_000;
-  const isOld = (p: Product) =>
-    p.pricedOn === undefined || Date.parse(workspace.today) - Date.parse(p.pricedOn) > YEAR_MS;
-  const sources = $derived([...new Set(book.products.map((p) => p.source ?? ""))].sort());
-  const found = $derived.by(() => {
-    const words = query.toLowerCase().split(/\s+/).filter(Boolean);
-    return book.products.filter((p) => {
-      const text =
-        `${p.title} ${typeOf(p.itemType)?.label ?? p.itemType} ${p.source ?? ""} ${p.id}`.toLowerCase();
-      return (
-        words.every((w) => text.includes(w)) &&
-        (source === "" || (p.source ?? "") === source) &&
-        (only === "all" || (only === "old" ? isOld(p) : p.inStock === false))
-      );
-    });
-  });
-  /** So many are drawn at a time; the rest on request. */
-  const PAGE = 60;
-  let shown = $state(PAGE);
-  $effect(() => {
-    void query;
-    void source;
-    void only;
-    shown = PAGE;
-  });
-  function change(label: string, product: Product, mergeKey: string | null = null) {
-    workspace.changePriceBook(
-      label,
-      { ...book, products: book.products.map((p) => (p.id === product.id ? product : p)) },
-      mergeKey && `priceBook ${product.id} ${mergeKey}`,
-    );
-  }
-  function add() {
-    const product: Product = {
-      id: `own-${newKey()}`,
-      title: "New product",
-      itemType: "gauze-pad",
-      pack: 1,
-      price: { amount: 0, currency: book.currency },
-      pricedOn: workspace.today,
-    };
-    workspace.changePriceBook("add a product", {
-      ...book,
-      products: [product, ...book.products],
-    });
-    query = source = "";
-    only = "all";
-    open = product.id;
-  }
-  function remove(p: Product) {
-    workspace.changePriceBook(`remove ${p.title}`, {
-      ...book,
-      products: book.products.filter((x) => x.id !== p.id),
-    });
-    open = null;
-    workspace.say(`${p.title} is out of the price book. Undo brings it back.`);
-  }
-  const rate = $derived(
-    rateBetween(
-      book.currency,
-      workspace.settings.currency,
-      workspace.settings.currency,
-      workspace.settings.rates,
-    ),
-  );
+  $effect(() => prices.fromTheTop());
 </script>
 
 <svelte:head><title>Price book · Wide Sieve</title></svelte:head>
@@ -97,11 +26,7 @@
         class="field"
         value={book.title}
         maxlength="300"
-        onchange={(e) =>
-          workspace.changePriceBook("name of the price book", {
-            ...book,
-            title: e.currentTarget.value,
-          })}
+        onchange={(e) => prices.rename(e.currentTarget.value)}
       /></label
     >
     <p class="min-h-11 py-2">
@@ -109,30 +34,21 @@
       {sources.length === 1 ? "source" : "sources"}
     </p>
     {#if book.currency !== workspace.settings.currency && rate !== null}
-      <button
-        class="btn"
-        onclick={() =>
-          workspace.changePriceBook(
-            `prices in ${workspace.settings.currency}`,
-            convertBook(book, workspace.settings.currency, rate),
-          )}>Write them in {workspace.settings.currency}, at {rate}</button
+      <button class="btn" onclick={() => prices.convert()}
+        >Write them in {workspace.settings.currency}, at {rate}</button
       >
     {/if}
   </div>
   <div class="mt-4 flex flex-wrap gap-2">
-    <button class="btn btn-main" onclick={add}>New product</button>
+    <button class="btn btn-main" onclick={() => prices.add()}>New product</button>
     <ImportPrices />
     <button
       class="btn"
       onclick={() => download(fileName(book.title, ".csv"), priceCsv(book), "text/csv")}>CSV</button
     >
     <button class="btn" onclick={() => saveXlsx(book.title, priceTable(book))}>XLSX</button>
-    <button
-      class="btn"
-      onclick={() => {
-        workspace.changePriceBook("the starter price book", structuredClone(PRICE_BOOK));
-        workspace.say("The starter price book is in use. Undo brings yours back.");
-      }}>Start again from the starter book</button
+    <button class="btn" onclick={() => prices.startAgain()}
+      >Start again from the starter book</button
     >
   </div>
   <div class="mt-4 flex flex-wrap items-end gap-3">
@@ -142,19 +58,19 @@
         class="field"
         type="search"
         placeholder="name, kind, source"
-        bind:value={query}
+        bind:value={prices.query}
       /></label
     >
     <label class="flex flex-col gap-1"
       ><span class="font-semibold">Source</span>
-      <select class="field" bind:value={source}>
+      <select class="field" bind:value={prices.source}>
         <option value="">any</option>
         {#each sources.filter((s) => s !== "") as s (s)}<option value={s}>{s}</option>{/each}
       </select></label
     >
     <label class="flex flex-col gap-1"
       ><span class="font-semibold">Show</span>
-      <select class="field" bind:value={only}>
+      <select class="field" bind:value={prices.only}>
         <option value="all">all</option>
         <option value="old">prices older than a year</option>
         <option value="out">out of stock</option>
@@ -166,12 +82,12 @@
     but no plan proposes them.
   </p>
   <ul class="mt-2 border-t border-line" data-testid="products">
-    {#each found.slice(0, shown) as p (p.id)}
+    {#each found.slice(0, prices.shown) as p (p.id)}
       <li class="border-b border-line">
         <button
           class="grid w-full grid-cols-[1fr_auto] items-center gap-x-4 py-2 text-left hover:bg-passbg sm:grid-cols-[minmax(0,1fr)_12rem_6rem_7rem_8rem]"
-          aria-expanded={open === p.id}
-          onclick={() => (open = open === p.id ? null : p.id)}
+          aria-expanded={prices.open === p.id}
+          onclick={() => (prices.open = prices.open === p.id ? null : p.id)}
         >
           <span class="min-w-0"
             ><strong class="break-words">{p.title}</strong><br /><span class="text-sm text-soft"
@@ -189,21 +105,23 @@
           <span class="hidden text-right sm:block"
             >{p.leadDays === undefined ? "" : `${p.leadDays} days`}</span
           >
-          <span class="hidden text-right text-sm sm:block {isOld(p) ? 'bad' : 'text-soft'}"
+          <span class="hidden text-right text-sm sm:block {prices.isOld(p) ? 'bad' : 'text-soft'}"
             >{p.pricedOn ? day(p.pricedOn) : "no date"}</span
           >
         </button>
-        {#if open === p.id}
-          <ProductForm product={p} onchange={change} onremove={() => remove(p)} />
+        {#if prices.open === p.id}
+          <ProductForm
+            product={p}
+            onchange={(label, product, key) => prices.change(label, product, key)}
+            onremove={() => prices.remove(p)}
+          />
         {/if}
       </li>
     {:else}<li class="py-6 text-soft">
         Nothing by that name. Add it, or take in a price list as CSV or XLSX.
       </li>{/each}
   </ul>
-  {#if found.length > shown}
-    <button class="btn mt-3" onclick={() => (shown += PAGE)}
-      >Show {Math.min(PAGE, found.length - shown)} more</button
-    >
+  {#if found.length > prices.shown}
+    <button class="btn mt-3" onclick={() => prices.showMore()}>Show {prices.nextCount} more</button>
   {/if}
 </main>

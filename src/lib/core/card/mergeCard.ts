@@ -1,3 +1,4 @@
+import { numberedId } from "../base/freeId.ts";
 import type { Line } from "../model/kit.ts";
 import type { KitRecord } from "../records/kitRecord.ts";
 import { lex } from "./lexer.ts";
@@ -28,11 +29,10 @@ export const isTouched = (line: Line): boolean =>
 export function mergeCard(record: KitRecord, cardText: string, reading: CardReading): KitRecord {
   const kept = record.kit.lines.filter(isTouched);
   const taken = new Set(kept.map((l) => l.id));
-  let n = 0;
   const idOf = () => {
-    do n++;
-    while (taken.has(`L${n}`));
-    return `L${n}`;
+    const id = numberedId("L", 1, taken);
+    taken.add(id);
+    return id;
   };
   const unmatched = [...kept];
   const fresh: CardReading = {

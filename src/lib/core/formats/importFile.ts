@@ -10,6 +10,10 @@ import { parseAudit } from "./auditFile.ts";
 import { parseListFile } from "./listFile.ts";
 import { parseWorkspace, type WorkspaceRead } from "./workspaceFile.ts";
 
+export const MB = 1024 * 1024;
+/** No real file comes near it; a larger one is a mistake and would freeze the page. */
+export const LARGEST_FILE_MB = 50;
+
 /**
  * The records in a file of ours: a workspace, an audit or a list, told by its `format`.
  * @param newKey a short random text for the ids of what has none

@@ -3,7 +3,10 @@ import { isDay } from "../base/dates.ts";
 import type { ProblemCode } from "../model/problem.ts";
 import type { PriceBook, Product } from "../model/priceBook.ts";
 
-/** A supplier's price list as it stands on a day: products by the id they have in the price book. */
+/**
+ * A supplier's price list as it stands on a day: products by the id they have in the price book. Loose:
+ * it is another's answer, never stored, and what else it says is not ours to refuse.
+ */
 export const priceListSchema = z.looseObject({
   day: z.string().refine(isDay, "no-such-day" satisfies ProblemCode),
   currency: z.string().regex(/^[A-Z]{3}$/),

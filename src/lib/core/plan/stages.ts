@@ -6,11 +6,14 @@ import type { PlanRequest } from "./request.ts";
 /** Floors of a stage are held with this slack: tighter only makes the solver slower. */
 export const STAGE_SLACK = 1e-6;
 
+/** What a run of the planner is at, as a screen shows it. */
+export type Stage = "waiting" | "first" | Measured | "reasons";
+
 /** What a stage of the search betters. */
 export type Measured = "price" | "vital" | "coverage" | "mass";
 
 export type Progress = (step: {
-  readonly stage: string;
+  readonly stage: Stage;
   readonly share: number;
   /** The best found and what none can better, in the stage's measure. */
   readonly best?: number;

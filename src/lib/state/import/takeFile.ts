@@ -6,14 +6,12 @@ import { parsePriceBook, parsePriceCsv } from "../../core/formats/priceCsv.ts";
 import { csvRows, isListHeading, listFromRows } from "../../core/formats/listTable.ts";
 import { PRICE_COLUMNS } from "../../core/formats/priceCsv.ts";
 import { cardTextProblem, tooManyEntries } from "../../core/card/cardText.ts";
+import { LARGEST_FILE_MB, MB } from "../../core/formats/importFile.ts";
 import { cardTextOf, FileProblem } from "./readFile.ts";
 import { guessColumns } from "../../core/card/columns.ts";
 import { mergeCard } from "../../core/card/mergeCard.ts";
 import { readCard } from "../../core/card/readCard.ts";
 import { workspace } from "../workspace.svelte.ts";
-
-/** No real file comes near it; a larger one is a mistake and would freeze the page. */
-const LARGEST_FILE_MB = 50;
 
 /**
  * A file dropped or picked: audit, workspace, price list, reference list or contents card, told by what
@@ -21,9 +19,9 @@ const LARGEST_FILE_MB = 50;
  * @returns the address of what came in; null: nothing to go to (a message says what happened)
  */
 export async function takeFile(file: File): Promise<string | null> {
-  if (file.size > LARGEST_FILE_MB * 1024 * 1024) {
+  if (file.size > LARGEST_FILE_MB * MB) {
     workspace.say(
-      `${file.name} has ${Math.round(file.size / 1048576)} MB; files up to ${LARGEST_FILE_MB} MB are read. Nothing was imported.`,
+      `${file.name} has ${Math.round(file.size / MB)} MB; files up to ${LARGEST_FILE_MB} MB are read. Nothing was imported.`,
       true,
     );
     return null;
@@ -38,14 +36,12 @@ export async function takeFile(file: File): Promise<string | null> {
   }
   if (/^\uFEFF?\s*[{[]/.test(text) || file.name.toLowerCase().endsWith(".json")) {
     if (text.includes('"products"') && !text.includes('"wide-sieve.'))
-      takePrices(text, file.name, "json");
-    else if (workspace.import(text, file.name)) return "/";
-    return null;
+      return takePrices(text, file.name, "json");
+    return workspace.import(text, file.name) ? "/" : null;
   }
   const firstLine = text.slice(0, 2000).split(/\r?\n/, 1)[0] ?? "";
   if (PRICE_COLUMNS.filter((c) => firstLine.split(",").includes(c)).length >= 3) {
-    takePrices(text, file.name, "csv");
-    return null;
+    return takePrices(text, file.name, "csv");
   }
   if (headsList(text)) {
     return takeList(text, file.name);
@@ -104,7 +100,8 @@ function takeList(text: string, name: string): string | null {
   return listPath(id);
 }
 
-function takePrices(text: string, name: string, kind: "json" | "csv"): void {
+/** A price book is offered on the shelf, never put in use unasked. */
+function takePrices(text: string, name: string, kind: "json" | "csv"): string | null {
   let read;
   try {
     read =
@@ -115,14 +112,15 @@ function takePrices(text: string, name: string, kind: "json" | "csv"): void {
     workspace.say(`${name} is not whole JSON. Nothing was imported.`, true, [
       { where: name, what: (error as Error).message },
     ]);
-    return;
+    return null;
   }
   if (!read.ok) {
     workspace.say(`${name} was not imported; the price book is as it was.`, true, read.problems);
-    return;
+    return null;
   }
-  workspace.changePriceBook(`import prices from ${name}`, { ...read.value, title: name });
+  workspace.offerPriceBook({ ...read.value, title: name });
   workspace.say(
-    `${read.value.products.length} products from ${name} are the price book now. Undo brings the former one back.`,
+    `${read.value.products.length} products from ${name} lie on the shelf, beside the price book in use: take them or throw them away there.`,
   );
+  return "/";
 }

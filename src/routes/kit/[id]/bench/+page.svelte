@@ -1,17 +1,13 @@
 <script lang="ts">
   import { tick } from "svelte";
   import { page } from "$app/state";
-  import { VERDICTS } from "$lib/core/audit/verdict.ts";
   import { CATALOGUE } from "$lib/data/catalogue.ts";
-  import { wedge, withoutDoubles } from "$lib/devices/scanner.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { BenchState } from "$lib/state/pages/bench.svelte.ts";
   import { ORDER_LABEL } from "$lib/state/pages/benchOrder.ts";
-  import { workspace } from "$lib/state/workspace.svelte.ts";
-  import { inDialog, onControl, shortcuts, typing } from "$lib/ui/keys.ts";
   import WeaveChip from "$lib/ui/WeaveChip.svelte";
   import { number } from "$lib/words/sentences.ts";
-  import { VERDICT_KEY } from "$lib/words/verdicts.ts";
+  import { benchKeys } from "./benchKeys.ts";
   import ItemContext from "./ItemContext.svelte";
   import Facts from "./Facts.svelte";
   import Points from "./Points.svelte";
@@ -44,40 +40,14 @@
     } else el.select();
   }
 
-  const now = () => performance.now();
-  const wedgeKeys = wedge(
-    withoutDoubles((code) => bench.scanned(code), now),
-    now,
-  );
-  const answer = (good: boolean) => bench.nextPoint && bench.answer(bench.nextPoint.id, good);
-  const bindings = shortcuts({
-    f: () => answer(true),
-    d: () => answer(false),
-    j: () => go(1),
-    k: () => go(-1),
-    ArrowDown: () => go(1),
-    ArrowUp: () => go(-1),
-    ...Object.fromEntries(VERDICTS.map((v) => [VERDICT_KEY[v], () => picker?.decide(v)])),
-    b: () => focus("bench-why"),
-    c: () => focus("bench-count"),
-    e: () => focus("bench-date"),
-    g: () => bench.sameDate(),
-    s: () => focus("bench-size"),
-    l: () => bench.nextPlace(),
-    n: () => focus("bench-note"),
-    p: () => beside?.pickPhoto(),
-    u: () => workspace.undo(),
-    o: () => bench.nextOrder(),
-    Enter: (e) => !onControl(e) && bench.restIsSound(),
-    Space: (e) => !onControl(e) && stopwatch?.press(),
-    "(\\d)": (e) => !onControl(e) && focus("bench-date", e.key),
+  const onKey = benchKeys({
+    bench,
+    go,
+    focus,
+    decide: (verdict) => picker?.decide(verdict),
+    pickPhoto: () => beside?.pickPhoto(),
+    pressStopwatch: () => stopwatch?.press(),
   });
-  function onKey(e: KeyboardEvent) {
-    if (e.defaultPrevented) wedgeKeys.clear();
-    else if (wedgeKeys.key(e)) e.preventDefault();
-    else if (e.key === "Escape" && typing(e)) (e.target as HTMLElement).blur();
-    else if (!typing(e) && !inDialog(e)) bindings(e);
-  }
 </script>
 
 <svelte:window onkeydown={onKey} />

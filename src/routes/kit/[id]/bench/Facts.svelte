@@ -4,6 +4,7 @@
   import type { Line } from "$lib/core/model/kit.ts";
   import type { DatedPart } from "$lib/core/inspect/dateText.ts";
   import { goodOnceOpened } from "$lib/core/inspect/openLife.ts";
+  import { fullPiece, partLeft } from "$lib/core/inspect/partUsed.ts";
   import { splitLine, type LinePart } from "$lib/core/inspect/splitLine.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
@@ -47,31 +48,11 @@
   };
 
   // Part used: one piece of the line holds less than it did.
-  const full = $derived(
-    type?.measure === "metre"
-      ? line.sizeMm
-        ? Math.max(...line.sizeMm) / 1000
-        : type.typical!
-      : type?.measure === "millilitre"
-        ? (line.volumeMl ?? type.typical!)
-        : (line.dosesPerPiece ?? null),
-  );
-  const leftUnit = $derived(
-    type?.measure === "metre" ? "m" : type?.measure === "millilitre" ? "ml" : "doses",
-  );
+  const full = $derived(fullPiece(line, type));
   let left = $state<number | undefined>(undefined);
   function partUsed() {
     if (left === undefined) return;
-    const facts: Partial<Line> =
-      type?.measure === "metre"
-        ? {
-            sizeMm: line.sizeMm
-              ? [...line.sizeMm.toSorted((a, b) => a - b).slice(0, -1), Math.max(1, left * 1000)]
-              : [Math.max(1, left * 1000)],
-          }
-        : type?.measure === "millilitre"
-          ? { volumeMl: Math.max(0.1, left) }
-          : { dosesPerPiece: Math.max(0.1, left) };
+    const facts = partLeft(line, type, left);
     if (pieces > 1)
       part(`part of ${name} used`, [
         { pieces: pieces - 1, facts: {} },
@@ -225,10 +206,10 @@
               label="Left in one of them"
               value={left}
               optional
-              max={full * 10}
-              unit="{leftUnit} of {type?.measure === 'metre'
-                ? metres(full)
-                : `${number(full)} ${leftUnit}`}"
+              max={full.amount * 10}
+              unit="{full.unit} of {full.unit === 'm'
+                ? metres(full.amount)
+                : `${number(full.amount)} ${full.unit}`}"
               onvalue={(n) => (left = n)}
             /></span
           ></label

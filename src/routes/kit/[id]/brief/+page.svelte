@@ -1,15 +1,11 @@
 <script lang="ts">
-  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { page } from "$app/state";
-  import { audit } from "$lib/core/audit/audit.ts";
-  import { briefEffect } from "$lib/core/brief/briefEffect.ts";
+  import { CARRIES } from "$lib/core/model/brief.ts";
   import { SENSITIVITIES, SKILLS } from "$lib/core/model/itemType.ts";
-  import { CARRIES, type Brief } from "$lib/core/model/brief.ts";
   import { ACTIVITIES } from "$lib/data/activities.ts";
-  import { BRIEF_PRESETS, type BriefPreset } from "$lib/data/briefPresets.ts";
+  import { BRIEF_PRESETS } from "$lib/data/briefPresets.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
-  import { newBrief } from "$lib/state/newRecords.ts";
-  import { newKey } from "$lib/state/newKey.ts";
+  import { BriefState, toggled } from "$lib/state/pages/brief.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
   import { briefCautions } from "$lib/words/cautions.ts";
@@ -21,80 +17,12 @@
   import JudgedAgainst from "./JudgedAgainst.svelte";
 
   const kit = useKit();
+  const brief = new BriefState(kit);
   const b = $derived(kit.brief);
-  const others = $derived(
-    workspace.kits.filter((k) => k.briefId === kit.record?.briefId).length - 1,
-  );
-  const toggle = <T,>(list: readonly T[], x: T): T[] =>
-    list.includes(x) ? list.filter((y) => y !== x) : [...list, x];
-
-  const chooseBrief = (id: string) =>
-    kit.update("use another brief", (r) => ({ ...r, briefId: id }));
-  /** This kit's own copy of a brief that other kits share. */
-  function ownBrief() {
-    const { record, briefRecord } = kit;
-    if (!record || !briefRecord) return;
-    const copy = {
-      ...newBrief(newKey()),
-      brief: { ...structuredClone($state.snapshot(briefRecord.brief)) },
-    };
-    workspace.edit("a brief of its own", [copy, { ...record, briefId: copy.id }]);
-  }
-  function start(preset: BriefPreset) {
-    const { record, briefRecord } = kit;
-    if (!record || !briefRecord) return;
-    const title = briefRecord.brief.title || preset.title;
-    const list = workspace.listNow(preset.list);
-    workspace.edit(`start from ${preset.title}`, [
-      { ...briefRecord, brief: { ...briefRecord.brief, ...preset.brief, title } },
-      list ? { ...record, list: structuredClone($state.snapshot(list)) } : record,
-    ]);
-  }
-
-  const effectOf = (patch: Partial<Brief>) =>
-    briefEffect(
-      kit.record?.list.needs ?? [],
-      kit.record?.houseRules ?? {},
-      b,
-      { ...b, ...patch },
-      CATALOGUE,
-    );
-  /** What the list would ask for under another answer. */
-  const otherwise = (patch: Partial<Brief>, most = 2): string => changesText(effectOf(patch), most);
-  const HOURS_LOOKED_AHEAD = 72;
-  /** The next longer way to care at which the list asks for more. */
-  const nextHours = $derived.by(() => {
-    for (let h = Math.floor(b.hoursToCare) + 1; h <= HOURS_LOOKED_AHEAD; h++) {
-      const changes = effectOf({ hoursToCare: h });
-      if (changes.length > 0) return { h, text: changesText(changes, 2) };
-    }
-    return null;
-  });
-  const steps = $derived([
-    { label: `${b.people + 1} people`, text: otherwise({ people: b.people + 1 }, 4) },
-    { label: `${b.days + 1} days`, text: otherwise({ days: b.days + 1 }, 4) },
-    ...(b.days !== 3 && b.days < 3 ? [{ label: "3 days", text: otherwise({ days: 3 }, 4) }] : []),
-    ...(nextHours ? [{ label: `${nextHours.h} hours from care`, text: nextHours.text }] : []),
-  ]);
-  /** Needs that taking up or leaving an activity would add or drop: "+3". */
-  const activityEffect = (id: string) => {
-    const changes = effectOf({ activities: toggle(b.activities, id) });
-    const added = changes.filter((c) => c.from === 0).length;
-    const dropped = changes.filter((c) => c.to === 0).length;
-    return { sign: added > 0 ? `+${added}` : dropped > 0 ? `−${dropped}` : "", changes };
-  };
-  /** Coverage gained by another answer that changes what can be used, in points. */
-  const pointsIf = (patch: Partial<Brief>): string => {
-    const then = audit({ ...kit.file, brief: { ...b, ...patch } }, workspace.today, CATALOGUE);
-    const gain = ((then.coverage ?? 0) - (kit.audit.coverage ?? 0)) * 100;
-    return Math.abs(gain) < 0.05
-      ? ""
-      : `${gain > 0 ? "+" : "−"}${number(Math.abs(gain), 1)} points`;
-  };
+  const others = $derived(brief.others);
+  const cautions = $derived(briefCautions(b));
   let probe = $state<string | null>(null);
   const look = (text: string | null) => () => (probe = text);
-
-  const cautions = $derived(briefCautions(b));
 </script>
 
 <div
@@ -107,7 +35,7 @@
       <p class="mt-1 text-sm">
         This brief also holds for {others} other {others === 1 ? "kit" : "kits"}: what you change
         here changes {others === 1 ? "its" : "their"} verdict too.
-        <button class="underline underline-offset-4" onclick={ownBrief}
+        <button class="underline underline-offset-4" onclick={() => brief.ownBrief()}
           >Give this kit a brief of its own</button
         >
       </p>
@@ -119,10 +47,7 @@
           class="field"
           value={kit.record?.kit.name}
           maxlength="300"
-          oninput={(e) => {
-            const name = e.currentTarget.value;
-            kit.update("name the kit", (r) => ({ ...r, kit: { ...r.kit, name } }), "name");
-          }}
+          oninput={(e) => brief.nameKit(e.currentTarget.value)}
         /></label
       >
       <label class="flex grow flex-col gap-1"
@@ -145,7 +70,7 @@
           value=""
           onchange={(e) => {
             const preset = BRIEF_PRESETS.find((p) => p.id === e.currentTarget.value);
-            if (preset) start(preset);
+            if (preset) brief.start(preset);
             e.currentTarget.value = "";
           }}
         >
@@ -164,7 +89,7 @@
           <select
             class="field"
             value={kit.record?.briefId}
-            onchange={(e) => chooseBrief(e.currentTarget.value)}
+            onchange={(e) => brief.useBrief(e.currentTarget.value)}
           >
             {#each workspace.briefs as other (other.id)}
               <option value={other.id}
@@ -219,7 +144,7 @@
           kit.updateBrief("carry", { carry: e.currentTarget.value as typeof b.carry })}
       >
         {#each CARRIES as c (c)}
-          {@const changes = effectOf({ carry: c })}
+          {@const changes = brief.effectOf({ carry: c })}
           <option value={c}
             >{CARRY_LABEL[c]}{changes.length === 0 ? "" : ` (${changesText(changes, 1)})`}</option
           >{/each}
@@ -233,7 +158,7 @@
           kit.updateBrief("skill", { skill: e.currentTarget.value as typeof b.skill })}
       >
         {#each SKILLS as s (s)}
-          {@const points = s === b.skill ? "" : pointsIf({ skill: s })}
+          {@const points = s === b.skill ? "" : brief.pointsIf({ skill: s })}
           <option value={s}>{SKILL_LABEL[s]}{points ? ` (${points})` : ""}</option>{/each}
       </select>. The tallest is
       <NumberField
@@ -247,7 +172,7 @@
       />.
     </div>
     <dl class="mt-2 text-sm" aria-label="What another answer would change" data-testid="otherwise">
-      {#each steps as s (s.label)}
+      {#each brief.steps as s (s.label)}
         <div class="flex gap-2 py-0.5">
           <dt class="w-40 shrink-0 font-semibold">{s.label}:</dt>
           <dd>{s.text}</dd>
@@ -260,7 +185,7 @@
       <div class="mt-2 flex flex-wrap gap-2">
         {#each ACTIVITIES as act (act.id)}
           {@const on = b.activities.includes(act.id)}
-          {@const effect = activityEffect(act.id)}
+          {@const effect = brief.activityEffect(act.id)}
           {@const text = `${act.label}, ${on ? "left out" : "taken in"}: ${changesText(effect.changes, 6)}`}
           <button
             class="btn min-h-10 px-3 py-1 font-normal {on ? 'btn-on' : ''}"
@@ -270,10 +195,7 @@
             onfocus={look(text)}
             onmouseleave={look(null)}
             onblur={look(null)}
-            onclick={() =>
-              kit.updateBrief(`activity: ${act.label}`, {
-                activities: toggle(b.activities, act.id),
-              })}
+            onclick={() => brief.toggleActivity(act.id, act.label)}
             >{on ? "✓ " : ""}{act.label}
             {#if effect.sign && !on}<span aria-hidden="true" class="text-sm font-semibold text-pass"
                 >{effect.sign}</span
@@ -290,13 +212,13 @@
       <div class="mt-2 flex flex-wrap gap-2">
         {#each SENSITIVITIES as s (s)}
           {@const on = b.sensitivities.includes(s)}
-          {@const points = pointsIf({ sensitivities: toggle(b.sensitivities, s) })}
+          {@const points = brief.pointsIf({ sensitivities: toggled(b.sensitivities, s) })}
           <button
             class="btn min-h-10 px-3 py-1 font-normal {on ? 'btn-on' : ''}"
             aria-pressed={on}
             onclick={() =>
               kit.updateBrief(`sensitivity: ${SENSITIVITY_LABEL[s]}`, {
-                sensitivities: toggle(b.sensitivities, s),
+                sensitivities: toggled(b.sensitivities, s),
               })}
             >{on ? "✓ " : ""}{SENSITIVITY_LABEL[s]}
             {#if points}<span class="text-sm font-semibold">{points}</span>{/if}</button
@@ -333,45 +255,25 @@
           >
         {/snippet}
         {@render limit("Budget", kit.currency, b.limits.budget, (n) =>
-          kit.updateBrief("budget", { limits: { ...b.limits, budget: n } }, "budget"),
+          brief.setLimit("budget", "budget", n),
         )}
         {@render limit("Weight at most", "mass", b.limits.massG, (n) =>
-          kit.updateBrief("weight limit", { limits: { ...b.limits, massG: n } }, "mass"),
+          brief.setLimit("massG", "weight limit", n),
         )}
         {@render limit("Space at most", "volume", b.limits.volumeMl, (n) =>
-          kit.updateBrief("space limit", { limits: { ...b.limits, volumeMl: n } }, "volume"),
+          brief.setLimit("volumeMl", "space limit", n),
         )}
         {@render limit("Price paid", kit.wantedCurrency, kit.record?.kit.price?.amount, (n) =>
-          kit.update(
-            "price paid",
-            (r) => {
-              const { price, ...rest } = r.kit;
-              const currency = price?.currency ?? workspace.settings.currency;
-              return {
-                ...r,
-                kit: n === undefined ? rest : { ...rest, price: { amount: n, currency } },
-              };
-            },
-            "price",
-          ),
+          brief.setPricePaid(n),
         )}
         {@render limit("Empty bag weighs", "mass", kit.record?.kit.container?.massG, (n) =>
-          kit.update(
-            "weight of the bag",
-            (r) => ({ ...r, kit: { ...r.kit, container: { ...r.kit.container, massG: n } } }),
-            "bag",
-          ),
+          brief.setBag("weight of the bag", { massG: n }, "bag"),
         )}
         {@render limit(
           "The bag is worth",
           kit.currency,
           kit.record?.kit.container?.allowance,
-          (n) =>
-            kit.update(
-              "worth of the bag",
-              (r) => ({ ...r, kit: { ...r.kit, container: { ...r.kit.container, allowance: n } } }),
-              "allowance",
-            ),
+          (n) => brief.setBag("worth of the bag", { allowance: n }, "allowance"),
         )}
       </div>
       <p class="mt-2 text-sm text-soft">

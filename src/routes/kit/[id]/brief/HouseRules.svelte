@@ -1,6 +1,5 @@
 <script lang="ts">
-  import { CATALOGUE } from "$lib/data/catalogue.ts";
-  import { onDestroy } from "svelte";
+  import { onDestroy, untrack } from "svelte";
   import {
     optionsOf,
     PASS_MARKS,
@@ -8,8 +7,9 @@
     schools,
     THRESHOLDS,
   } from "$lib/core/model/houseRules.ts";
-  import { schoolRange, schoolsEffect, type SchoolRange } from "$lib/core/audit/schoolsEffect.ts";
+  import { schoolsEffect } from "$lib/core/audit/schoolsEffect.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
+  import { SchoolsRun } from "$lib/state/pages/schoolsRun.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
   import {
@@ -52,38 +52,12 @@
       rules.thresholds.nearly < rules.thresholds.partial,
   );
 
-  // All combinations, a few at a time so that the page stays alive.
-  let progress = $state<{ done: number; of: number } | null>(null);
-  let range = $state.raw<SchoolRange | null>(null);
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  const BATCH_MS = 24;
-  function tryAll() {
-    const run = schoolRange($state.snapshot(kit.file), workspace.today, CATALOGUE);
-    range = null;
-    const step = () => {
-      const until = performance.now() + BATCH_MS;
-      while (performance.now() < until) {
-        const next = run.next();
-        if (next.done) {
-          range = next.value;
-          progress = null;
-          return;
-        }
-        progress = next.value;
-      }
-      timer = setTimeout(step);
-    };
-    step();
-  }
-  function stop() {
-    clearTimeout(timer);
-    progress = null;
-  }
-  onDestroy(stop);
-  // What was tried holds for the kit as it was.
+  const all = new SchoolsRun();
+  const { progress, range } = $derived(all);
+  onDestroy(() => all.stop());
   $effect(() => {
     void kit.file;
-    range = null;
+    untrack(() => all.forget());
   });
   const schoolsText = (set: Readonly<Record<string, unknown>>) =>
     RULE_IDS.filter((rule) => set[rule] !== optionsOf(rule)[0])
@@ -153,7 +127,7 @@
     {#if progress}
       <p>{progress.done} of {progress.of} combinations tried.</p>
       <progress class="w-full" max={progress.of} value={progress.done}></progress>
-      <button class="btn mt-2" onclick={stop}>Stop</button>
+      <button class="btn mt-2" onclick={() => all.stop()}>Stop</button>
     {:else if range}
       <p data-testid="school-range">
         Under all {range.tried} combinations coverage lies between
@@ -164,7 +138,9 @@
           .join(", ")}.
       </p>
     {:else}
-      <button class="btn" onclick={tryAll}>Try every combination of schools</button>
+      <button class="btn" onclick={() => all.start(kit.file)}
+        >Try every combination of schools</button
+      >
     {/if}
   </div>
 </details>

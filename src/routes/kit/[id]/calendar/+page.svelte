@@ -1,89 +1,25 @@
 <script lang="ts">
-  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { page } from "$app/state";
-  import { calendarOf, type DueDay, type EventKind } from "$lib/core/calendar/calendar.ts";
-  import { upkeep } from "$lib/core/calendar/upkeep.ts";
-  import { daysInMonth } from "$lib/core/base/dates.ts";
-  import { icalendar } from "$lib/core/formats/ical.ts";
-  import { lineName, useKit } from "$lib/state/kit.svelte.ts";
+  import { useKit } from "$lib/state/kit.svelte.ts";
+  import { CalendarState, EVENT_KINDS } from "$lib/state/pages/calendar.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import Chart from "$lib/ui/Chart.svelte";
   import { download, fileName } from "$lib/ui/download.ts";
-  import { EVENT_LABEL, EVENT_WHY, eventTitle } from "$lib/words/calendarTexts.ts";
+  import { EVENT_LABEL, EVENT_WHY } from "$lib/words/calendarTexts.ts";
   import { day, money } from "$lib/words/sentences.ts";
 
   const kit = useKit();
-  const kitName = $derived(kit.record?.kit.name ?? "kit");
-  const due = $derived(
-    calendarOf(
-      kit.file,
-      (kit.record?.id ?? "kit").replace(/^kit:/, ""),
-      kit.book,
-      workspace.today,
-      CATALOGUE,
-    ),
-  );
-  const cost = $derived(upkeep(kit.file, kit.book, workspace.today, CATALOGUE));
-  const nameOf = (d: DueDay): string | null => {
-    const line = kit.lines.find((l) => l.id === d.line);
-    return line
-      ? lineName(line, line.itemType ? kit.typeOf(line.itemType)?.label : undefined)
-      : null;
-  };
-  const KINDS: readonly EventKind[] = ["last-good", "order-by", "check", "full-count"];
-  let shown = $state<Record<EventKind, boolean>>({
-    "last-good": true,
-    "order-by": true,
-    check: true,
-    "full-count": true,
-  });
-  const listed = $derived(due.filter((d) => shown[d.kind]));
-
-  // The month looked at
-  let offset = $state(0);
-  const month = $derived.by(() => {
-    const [y, m] = workspace.today.split("-").map(Number);
-    const zero = y! * 12 + (m! - 1) + offset;
-    return { year: Math.floor(zero / 12), month: (zero % 12) + 1 };
-  });
-  const monthText = $derived(`${month.year}-${String(month.month).padStart(2, "0")}`);
-  const cells = $derived.by(() => {
-    const count = daysInMonth(month.year, month.month);
-    // Monday first
-    const lead = (new Date(Date.UTC(month.year, month.month - 1, 1)).getUTCDay() + 6) % 7;
-    return [
-      ...Array.from({ length: lead }, () => null),
-      ...Array.from({ length: count }, (_, i) => `${monthText}-${String(i + 1).padStart(2, "0")}`),
-    ];
-  });
-  const inMonth = $derived(listed.filter((d) => d.day.startsWith(monthText)));
-  /** The first day due after this month, or the last before it. */
-  const elsewhere = $derived(
-    listed.find((d) => d.day.slice(0, 7) > monthText) ??
-      listed.findLast((d) => d.day.slice(0, 7) < monthText),
-  );
-  function goTo(to: string) {
-    const months = (t: string) => Number(t.slice(0, 4)) * 12 + Number(t.slice(5, 7));
-    offset = months(to) - months(workspace.today);
-  }
+  const calendar = new CalendarState(kit);
+  const listed = $derived(calendar.listed);
+  const inMonth = $derived(calendar.inMonth);
+  const elsewhere = $derived(calendar.elsewhere);
+  const cost = $derived(calendar.cost);
   const WEEK = ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"];
 
   function save() {
     try {
-      download(
-        fileName(`${kitName} calendar`, ".ics"),
-        icalendar(
-          listed.map((d) => ({
-            uid: d.uid,
-            day: d.day,
-            title: eventTitle(d, nameOf(d), kitName),
-            description: EVENT_WHY[d.kind],
-          })),
-          kitName,
-          workspace.today,
-        ),
-        "text/calendar",
-      );
+      const name = fileName(`${calendar.kitName} calendar`, ".ics");
+      download(name, calendar.icalendar(), "text/calendar");
     } catch (error) {
       workspace.say(`The calendar could not be made: ${(error as Error).message}`, true);
     }
@@ -97,13 +33,12 @@
     <h1 class="text-3xl">Calendar</h1>
     <p class="text-soft">What runs out, what to order before, what to look at again.</p>
     <div class="mt-3 flex flex-wrap gap-2" role="group" aria-label="What is shown">
-      {#each KINDS as k (k)}
+      {#each EVENT_KINDS as k (k)}
         <button
-          class="btn min-h-10 px-3 py-1 font-normal {shown[k] ? 'btn-on' : ''}"
-          aria-pressed={shown[k]}
+          class="btn min-h-10 px-3 py-1 font-normal {calendar.shown[k] ? 'btn-on' : ''}"
+          aria-pressed={calendar.shown[k]}
           title={EVENT_WHY[k]}
-          onclick={() => (shown = { ...shown, [k]: !shown[k] })}
-          >{shown[k] ? "✓ " : ""}{EVENT_LABEL[k]}</button
+          onclick={() => calendar.toggle(k)}>{calendar.shown[k] ? "✓ " : ""}{EVENT_LABEL[k]}</button
         >
       {/each}
       <button class="btn btn-main min-h-10 px-3 py-1" disabled={listed.length === 0} onclick={save}
@@ -119,7 +54,7 @@
             >{day(d.day)}</time
           >
           <span
-            ><strong>{nameOf(d) ?? "The whole kit"}</strong>
+            ><strong>{calendar.nameOf(d) ?? "The whole kit"}</strong>
             {EVENT_LABEL[d.kind]}{d.day < workspace.today ? ", past" : ""}</span
           >
         </li>
@@ -129,15 +64,16 @@
   </section>
   <section>
     <div class="flex items-center justify-between gap-3">
-      <button class="btn" onclick={() => offset--} aria-label="The month before">‹</button>
-      <h2 class="text-2xl" aria-live="polite">{day(monthText)}</h2>
-      <button class="btn" onclick={() => offset++} aria-label="The month after">›</button>
+      <button class="btn" onclick={() => calendar.offset--} aria-label="The month before">‹</button>
+      <h2 class="text-2xl" aria-live="polite">{day(calendar.month)}</h2>
+      <button class="btn" onclick={() => calendar.offset++} aria-label="The month after">›</button>
     </div>
     <p class="mt-2 flex min-h-11 flex-wrap items-center gap-3">
       {#if inMonth.length === 0}
         <span class="text-soft">Nothing is due this month.</span>
-        {#if elsewhere}<button class="btn min-h-9 px-3 py-1" onclick={() => goTo(elsewhere.day)}
-            >To {day(elsewhere.day.slice(0, 7))}</button
+        {#if elsewhere}<button
+            class="btn min-h-9 px-3 py-1"
+            onclick={() => calendar.goTo(elsewhere.day)}>To {day(elsewhere.day.slice(0, 7))}</button
           >{/if}
       {:else}<span
           >{inMonth.length} {inMonth.length === 1 ? "thing" : "things"} due this month.</span
@@ -145,7 +81,7 @@
     </p>
     <div class="grid grid-cols-7 gap-px border border-line bg-line text-sm">
       {#each WEEK as w (w)}<div class="bg-sheet p-1 text-center font-semibold">{w}</div>{/each}
-      {#each cells as c, i (i)}
+      {#each calendar.cells as c, i (i)}
         {@const own = c ? listed.filter((d) => d.day === c) : []}
         <div class="min-h-16 bg-sheet p-1 {c === workspace.today ? 'outline-2 outline-pass' : ''}">
           {#if c}<span class={own.length > 0 ? "font-bold" : "text-soft"}>{Number(c.slice(8))}</span
@@ -153,8 +89,8 @@
             {#each own.slice(0, 3) as d (d.uid)}
               <span
                 class="block truncate text-xs"
-                title="{nameOf(d) ?? 'the whole kit'}: {EVENT_LABEL[d.kind]}"
-                >{nameOf(d) ?? "whole kit"}</span
+                title="{calendar.nameOf(d) ?? 'the whole kit'}: {EVENT_LABEL[d.kind]}"
+                >{calendar.nameOf(d) ?? "whole kit"}</span
               >
             {/each}
             {#if own.length > 3}<span class="text-xs">+{own.length - 3}</span>{/if}{/if}

@@ -1,13 +1,13 @@
 <script lang="ts">
   import { page } from "$app/state";
+  import { PACKING_RULES } from "$lib/core/audit/packing.ts";
   import { BAG_POINTS } from "$lib/core/bag/bag.ts";
-  import { PACKING_RULES, packingFindings } from "$lib/core/audit/packing.ts";
-  import { labelsFor } from "$lib/core/labels/labels.ts";
-  import { LABEL_SHEETS } from "$lib/core/labels/sheets.ts";
   import { wearSince } from "$lib/core/bag/looks.ts";
+  import { LABEL_SHEETS } from "$lib/core/labels/sheets.ts";
   import { contentsCard, contentsRows } from "$lib/report/contentsCard.ts";
   import { labelSheet, labelText } from "$lib/report/labelSheet.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
+  import { LabelsState } from "$lib/state/pages/labels.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import { fileName } from "$lib/ui/download.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
@@ -17,60 +17,29 @@
   import { PACKING_LABEL, PACKING_STATE } from "$lib/words/verdicts.ts";
 
   const kit = useKit();
-  const bag = $derived(kit.container);
-  const compartments = $derived(bag.compartments ?? []);
-  const findings = $derived(packingFindings(kit.audit));
-  const labels = $derived(kit.record ? labelsFor(kit.record.kit, compartments, kit.typeOf) : []);
+  const packed = new LabelsState(kit);
+  const { findings, labels, looks, sheet } = $derived(packed);
   const card = $derived(
-    kit.record ? contentsRows(kit.record.kit, compartments, kit.typeOf) : { rows: [], next: null },
+    kit.record
+      ? contentsRows(kit.record.kit, packed.compartments, kit.typeOf)
+      : { rows: [], next: null },
   );
-  let sheetId = $state(LABEL_SHEETS[0]!.id);
-  let used = $state(0);
-  const sheet = $derived(LABEL_SHEETS.find((s) => s.id === sheetId)!);
   let busy = $state("");
-  async function make(what: string, run: () => Promise<void>) {
+  async function make(what: string, document: () => Parameters<typeof savePdf>[1]) {
     busy = what;
     try {
-      await run();
+      await savePdf(fileName(`${kit.record?.kit.name} ${what}`, ".pdf"), document());
     } catch (error) {
       workspace.say(`The PDF could not be made: ${(error as Error).message}`, true);
     }
     busy = "";
   }
   const printLabels = () =>
-    make("labels", () =>
-      savePdf(
-        fileName(`${kit.record?.kit.name} labels`, ".pdf"),
-        labelSheet(labels, sheet, used, kit.typeOf),
-      ),
-    );
+    make("labels", () => labelSheet(labels, sheet, packed.used, kit.typeOf));
   const printCard = () =>
-    make("card", () =>
-      savePdf(
-        fileName(`${kit.record?.kit.name} contents`, ".pdf"),
-        contentsCard(kit.record!.kit, compartments, kit.typeOf, workspace.today),
-      ),
+    make("contents", () =>
+      contentsCard(kit.record!.kit, packed.compartments, kit.typeOf, workspace.today),
     );
-
-  // The container over time.
-  const looks = $derived(kit.container.looks ?? []);
-  const answeredNow = $derived(Object.keys(bag.points ?? {}).length);
-  let finding = $state("");
-  function recordLook() {
-    const points = bag.points ?? {};
-    const look = {
-      on: workspace.today,
-      failed: BAG_POINTS.filter((p) => points[p.id] === false).map((p) => p.id),
-      looked: Object.keys(points),
-      ...(finding.trim() ? { note: finding.trim() } : {}),
-      ...(kit.record?.inspector ? { by: kit.record.inspector } : {}),
-    };
-    kit.update("record a look at the bag", (r) => ({
-      ...r,
-      kit: { ...r.kit, container: { ...r.kit.container, looks: [...looks, look] } },
-    }));
-    finding = "";
-  }
   const pointText = (id: string) => BAG_POINTS.find((p) => p.id === id)?.good.toLowerCase() ?? id;
 </script>
 
@@ -112,22 +81,24 @@
 
     <h2 class="mt-8 text-2xl">The bag over time</h2>
     <p class="text-sm text-soft">
-      {answeredNow === 0
+      {packed.answered === 0
         ? "Look at the outside first, under Unpack; then record the look here."
-        : `${answeredNow} of ${BAG_POINTS.length} points of the outside are answered now.`}
+        : `${packed.answered} of ${BAG_POINTS.length} points of the outside are answered now.`}
     </p>
     <div class="mt-2 flex flex-wrap items-end gap-3">
       <label class="flex grow flex-col gap-1 text-sm"
         >what you found
         <input
           class="field"
-          bind:value={finding}
+          bind:value={packed.finding}
           maxlength="1000"
           placeholder="left zip stiff, sand in it"
         /></label
       >
-      <button class="btn" disabled={answeredNow === 0 && finding.trim() === ""} onclick={recordLook}
-        >Record this look</button
+      <button
+        class="btn"
+        disabled={packed.answered === 0 && packed.finding.trim() === ""}
+        onclick={() => packed.recordLook()}>Record this look</button
       >
     </div>
     <ol class="mt-3 divide-y divide-line border-y border-line" data-testid="looks">
@@ -173,17 +144,17 @@
     <div class="mt-3 flex flex-wrap items-end gap-3">
       <label class="flex grow flex-col gap-1 text-sm"
         >sheet
-        <select class="field" bind:value={sheetId}>
+        <select class="field" bind:value={packed.sheetId}>
           {#each LABEL_SHEETS as s (s.id)}<option value={s.id}>{sheetLabel(s)}</option>{/each}
         </select></label
       >
       <label class="flex flex-col gap-1 text-sm"
         >labels gone from the first sheet<NumberField
           label="Labels gone"
-          value={used}
+          value={packed.used}
           whole
           max={sheet.across * sheet.down - 1}
-          onvalue={(n) => n !== undefined && (used = n)}
+          onvalue={(n) => n !== undefined && (packed.used = n)}
         /></label
       >
       <button
@@ -222,7 +193,7 @@
     <button
       class="btn btn-main mt-3"
       disabled={card.rows.length === 0 || busy !== ""}
-      onclick={printCard}>{busy === "card" ? "Making …" : "Contents card as PDF"}</button
+      onclick={printCard}>{busy === "contents" ? "Making …" : "Contents card as PDF"}</button
     >
     <p class="mt-6"><a class="btn" href="/kit/{page.params['id']}/bench">Back to the bench</a></p>
   </section>

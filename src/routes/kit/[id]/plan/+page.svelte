@@ -1,10 +1,9 @@
 <script lang="ts">
-  import { CATALOGUE } from "$lib/data/catalogue.ts";
-  import { page } from "$app/state";
   import { onDestroy } from "svelte";
-  import type { Axis } from "$lib/core/plan/frontier.ts";
-  import { lineName, useKit } from "$lib/state/kit.svelte.ts";
-  import { workspace } from "$lib/state/workspace.svelte.ts";
+  import { page } from "$app/state";
+  import { useKit } from "$lib/state/kit.svelte.ts";
+  import { PlanState } from "$lib/state/pages/plan.svelte.ts";
+  import { STAGE_LABEL } from "$lib/words/planTexts.ts";
   import {
     gapText,
     grams,
@@ -14,80 +13,24 @@
     obstacle,
     percent,
   } from "$lib/words/sentences.ts";
-  import { PlanRun } from "$lib/workers/planRun.svelte.ts";
   import ActionList from "./ActionList.svelte";
-  import OtherWays from "./OtherWays.svelte";
+  import Constraints from "./Constraints.svelte";
   import Frontier from "./Frontier.svelte";
   import Market from "./Market.svelte";
-  import { planRequestOf } from "./planRequest.ts";
+  import OtherWays from "./OtherWays.svelte";
   import Shopping from "./Shopping.svelte";
-  import Constraints from "./Constraints.svelte";
 
   const kit = useKit();
-  const run = new PlanRun();
+  const asked = new PlanState(kit);
+  const { run, needName, lineLabel, titleOf } = asked;
   onDestroy(() => run.dispose());
-  const planned = $derived(kit.record?.plan ?? { question: "cheapest" as const, budget: null });
-  const question = $derived(planned.question);
+  $effect(() => asked.start());
+  const question = $derived(asked.question);
   const currency = $derived(kit.currency);
-  const otherCurrency = $derived(kit.noRate ? kit.wantedCurrency : null);
-  const request = $derived(planRequestOf(planned, kit.file, kit.book, workspace.today, CATALOGUE));
-  const start = () => run.ask(request, 250);
-  // A worker run: started anew whenever what it rests on changes.
-  $effect(() => {
-    if (otherCurrency === null) start();
-  });
-  const plan = $derived(run.result);
-  const solved = $derived(plan && plan.status !== "infeasible" ? plan : null);
-  const needName = (id: string) =>
-    CATALOGUE.functions.get(
-      kit.audit.context.needs.find((n) => n.need.id === id)?.need.function ?? "",
-    )?.label ?? id;
-  const lineLabel = (id: string) => {
-    const b = kit.audit.context.lines.find((l) => l.line.id === id);
-    return b ? lineName(b.line, b.type?.label) : id;
-  };
-  const titleOf = (id: string) => kit.book.products.find((p) => p.id === id)?.title ?? id;
-  const target = $derived(
-    planned.target === undefined ? "Ready" : `${number(planned.target * 100, 1)} % covered`,
-  );
-  const ask = (q: "cheapest" | "best") =>
-    kit.update(q === "best" ? "best for what I have" : `cheapest that is ${target}`, (r) => ({
-      ...r,
-      plan: { ...r.plan, question: q },
-    }));
-  function pick(axis: Axis, limit: number) {
-    if (axis === "budget")
-      kit.update(
-        "budget of the plan",
-        (r) => ({ ...r, plan: { ...r.plan, question: "best", budget: limit } }),
-        "budget",
-      );
-    else {
-      if (question !== "best") ask("best");
-      kit.updateBrief("weight limit", { limits: { ...kit.brief.limits, massG: limit } }, "mass");
-    }
-  }
-  const exclude = (id: string, title: string) =>
-    kit.update(`not ${title}`, (r) => ({
-      ...r,
-      plan: { ...r.plan, exclude: [...(r.plan.exclude ?? []), id] },
-    }));
-  const keep = (id: string) =>
-    kit.update(`always carry ${lineLabel(id)}`, (r) => ({
-      ...r,
-      plan: { ...r.plan, keep: [...(r.plan.keep ?? []), id] },
-    }));
-  const stageWords: Record<string, string> = {
-    waiting: "waiting for the bench",
-    first: "laying out the price book",
-    price: "seeking the least price",
-    vital: "seeking the most vital coverage",
-    coverage: "seeking the most coverage",
-    mass: "seeking the least weight",
-    reasons: "writing the reasons",
-  };
-  const stageUnit = (stage: string, n: number) =>
-    stage === "price" ? money(n, currency) : stage === "mass" ? grams(n) : `${number(n, 1)} %`;
+  const otherCurrency = $derived(asked.otherCurrency);
+  const request = $derived(asked.request);
+  const plan = $derived(asked.plan);
+  const solved = $derived(asked.solved);
 </script>
 
 <div class="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[27rem_minmax(0,1fr)]">
@@ -97,12 +40,12 @@
       <button
         class="btn px-3 {question === 'cheapest' ? 'btn-on' : ''}"
         aria-pressed={question === "cheapest"}
-        onclick={() => ask("cheapest")}>Cheapest that is {target}</button
+        onclick={() => asked.ask("cheapest")}>Cheapest that is {asked.target}</button
       >
       <button
         class="btn px-3 {question === 'best' ? 'btn-on' : ''}"
         aria-pressed={question === "best"}
-        onclick={() => ask("best")}>Best for what I have</button
+        onclick={() => asked.ask("best")}>Best for what I have</button
       >
     </div>
 
@@ -115,11 +58,11 @@
         </p>
       {:else if run.running}
         <div class="sheet p-4" data-testid="plan-running">
-          <p class="font-semibold">Working: {stageWords[run.running.stage] ?? run.running.stage}</p>
+          <p class="font-semibold">Working: {STAGE_LABEL[run.running.stage]}</p>
           <progress class="mt-2 w-full" max="1" value={run.running.share}></progress>
           <p class="min-h-6 text-sm">
             {#if run.running.best !== undefined && run.running.bound !== undefined && Math.abs(run.running.best) < 1e9}
-              found {stageUnit(run.running.stage, run.running.best)}, none betters {stageUnit(
+              found {asked.stageValue(run.running.stage, run.running.best)}, none betters {asked.stageValue(
                 run.running.stage,
                 run.running.bound,
               )}
@@ -143,7 +86,7 @@
       {:else if run.failure}
         <p class="noted">
           The planner stopped: {run.failure}. Your kit is as it was.
-          <button class="btn mt-2" onclick={start}>Try again</button>
+          <button class="btn mt-2" onclick={() => asked.start()}>Try again</button>
         </p>
       {:else if !plan}
         <div class="sheet p-4">
@@ -152,7 +95,7 @@
               ? `Stopped. A first answer costs ${money(run.quick.price, currency)} and covers ${number(run.quick.coverage * 100, 1)} %; it is not proven the best.`
               : "Stopped before there was an answer."}
           </p>
-          <button class="btn mt-2" onclick={start}>Work out the plan</button>
+          <button class="btn mt-2" onclick={() => asked.start()}>Work out the plan</button>
         </div>
       {:else if plan.status === "infeasible"}
         <div class="noted" data-testid="plan-infeasible">
@@ -218,16 +161,9 @@
           {request}
           ready={plan !== null}
           {currency}
-          chosen={(axis) =>
-            question === "best"
-              ? axis === "budget"
-                ? request.limits.budget
-                : request.limits.massG
-              : axis === "budget" && solved
-                ? solved.price
-                : null}
+          chosen={(axis) => asked.chosenOn(axis)}
           {titleOf}
-          onpick={pick}
+          onpick={(axis, limit) => asked.pick(axis, limit)}
         />
       </div>
     {/if}
@@ -238,8 +174,8 @@
         {currency}
         {needName}
         {lineLabel}
-        onexclude={exclude}
-        onkeep={keep}
+        onexclude={(id, title) => asked.exclude(id, title)}
+        onkeep={(id) => asked.keep(id)}
       />
       <Shopping
         actions={solved.actions}

@@ -1,13 +1,9 @@
 <script lang="ts">
-  import { scanRefused } from "$lib/words/benchTexts.ts";
   import { storePhoto } from "$lib/ui/photos.ts";
   import { onDestroy } from "svelte";
-  import { paddingOf } from "$lib/core/count/padding.ts";
-  import { takeScan } from "$lib/core/count/scanned.ts";
-  import { weighCount } from "$lib/core/count/weighCount.ts";
-  import { parseGs1 } from "$lib/core/count/gs1.ts";
   import { wedge, withoutDoubles, type Scanner } from "$lib/devices/scanner.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
+  import { CountingState } from "$lib/state/pages/counting.svelte.ts";
   import { benchScale } from "$lib/state/scale.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
@@ -17,54 +13,19 @@
   const kit = useKit();
   const scale = benchScale;
   onDestroy(() => scale.close());
-  const padding = $derived(paddingOf(kit.audit));
-  const line = $derived(kit.lines.find((l) => l.id === picked));
-  const name = $derived(
-    line ? lineName(line, line.itemType ? kit.typeOf(line.itemType)?.label : undefined) : "",
-  );
-
-  // Weigh-count
-  let few = $state(10);
-  let known = $state<{ pieces: number; grams: number }[]>([]);
-  let all = $state<number | undefined>(undefined);
-  /** A scale that shows tenths is right to about two of them. */
-  const SCALE_ERROR_G = 0.2;
-  const result = $derived(
-    all === undefined ? null : weighCount({ known, allGrams: all, scaleErrorG: SCALE_ERROR_G }),
-  );
-  let forLine = $state<string | null>(null);
-  $effect(() => {
-    // Another line: the weighings of the last one say nothing of it.
-    if (picked !== forLine) {
-      forLine = picked;
-      known = [];
-      all = undefined;
-    }
-  });
+  const counting = new CountingState(kit, () => picked);
+  const { padding, line, name, known, all, result, lastScan } = $derived(counting);
+  $effect(() => counting.anew());
 
   // Scanner
   let code = $state("");
-  let lastScan = $state("");
-  const take = withoutDoubles(scanned, () => performance.now());
-  function scanned(text: string) {
-    const read = parseGs1(text);
-    if (!read.ok) {
-      lastScan = scanRefused(read.problems[0]!);
-      return;
-    }
-    const barcode = workspace.barcodes.find((b) => b.gtin === read.value.gtin);
-    const out = takeScan(kit.lines, read.value, barcode, kit.nextLineId());
-    kit.update(`scan ${read.value.gtin ?? "a code"}`, (r) => ({
-      ...r,
-      kit: { ...r.kit, lines: out.lines },
-    }));
-    const touched = out.lines.find((l) => l.id === out.line)!;
-    const label = touched.itemType ? kit.typeOf(touched.itemType)?.label : undefined;
-    lastScan = touched.itemType
-      ? `${lineName(touched, label)}: ${number(touched.counted ?? 0)} counted${read.value.expires ? `, to ${read.value.expires}` : ""}${read.value.lot ? `, lot ${read.value.lot}` : ""}.`
-      : "A code not seen before: say what it is on the right, and it is known from now on.";
-    onpick(out.line);
-  }
+  const take = withoutDoubles(
+    (text) => {
+      const counted = counting.scanned(text);
+      if (counted) onpick(counted);
+    },
+    () => performance.now(),
+  );
   const keys = wedge(take, () => performance.now());
 
   // Camera
@@ -80,7 +41,7 @@
       const { cameraScanner } = await import("$lib/devices/cameraScanner.ts");
       camera = await cameraScanner(video!, take);
     } catch (error) {
-      lastScan = `No camera: ${error instanceof Error ? error.message : String(error)}.`;
+      counting.lastScan = `No camera: ${error instanceof Error ? error.message : String(error)}.`;
     }
   }
   onDestroy(() => camera?.close());
@@ -90,7 +51,7 @@
     if (scans.length === 0) {
       const answer = await fetch("/api/sim/scanner?n=12&seed=3").catch(() => null);
       scans = answer?.ok ? ((await answer.json()) as { scans: string[] }).scans : [];
-      if (scans.length === 0) lastScan = "The simulated scanner does not answer.";
+      if (scans.length === 0) counting.lastScan = "The simulated scanner does not answer.";
     }
     const next = scans.shift();
     if (next) take(next);
@@ -182,23 +143,22 @@
     <label class="flex flex-col text-sm"
       >a known few<NumberField
         label="Known pieces"
-        value={few}
+        value={counting.few}
         min={1}
         whole
         width="w-20"
-        onvalue={(n) => (few = n ?? few)}
+        onvalue={(n) => (counting.few = n ?? counting.few)}
       /></label
     >
     <button
       class="btn px-3"
       disabled={!line || !scale.reading?.steady}
-      onclick={() => (known = [...known, { pieces: few, grams: scale.reading!.grams }])}
-      >They weigh this</button
+      onclick={() => counting.weighKnown(scale.reading!.grams)}>They weigh this</button
     >
     <button
       class="btn px-3"
       disabled={known.length === 0 || !scale.reading?.steady}
-      onclick={() => (all = scale.reading!.grams)}>All weigh this</button
+      onclick={() => (counting.all = scale.reading!.grams)}>All weigh this</button
     >
   </div>
   {#if known.length > 0}<p class="mt-1 text-sm text-soft">
@@ -209,10 +169,7 @@
   {#if result}
     <p class="mt-2" data-testid="weigh-count">
       {#if result.ok}<strong>{result.count}</strong> pieces of {number(result.pieceG, 2)} g.
-        <button
-          class="btn btn-main ml-2 min-h-10 px-3 py-1"
-          onclick={() =>
-            line && kit.updateLine(line.id, `count ${name} by weight`, { counted: result.count })}
+        <button class="btn btn-main ml-2 min-h-10 px-3 py-1" onclick={() => counting.takeCount()}
           >Take {result.count}</button
         >
       {:else if result.why === "too-wide"}Between {result.low} and {result.high}: the spread is too

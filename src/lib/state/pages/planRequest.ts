@@ -1,9 +1,9 @@
-import type { Catalogue } from "$lib/core/catalogue/catalogue.ts";
-import type { AuditFile } from "$lib/core/model/auditFile.ts";
-import { keptToBag } from "$lib/core/plan/fitBag.ts";
-import type { Course, PlanRequest } from "$lib/core/plan/request.ts";
-import type { PriceBook } from "$lib/core/model/priceBook.ts";
-import type { KitRecord } from "$lib/core/records/kitRecord.ts";
+import type { Catalogue } from "../../core/catalogue/catalogue.ts";
+import type { AuditFile } from "../../core/model/auditFile.ts";
+import { keptToBag } from "../../core/plan/fitBag.ts";
+import type { Course, PlanRequest } from "../../core/plan/request.ts";
+import type { PriceBook } from "../../core/model/priceBook.ts";
+import type { KitRecord } from "../../core/records/kitRecord.ts";
 
 /** Nobody waits longer at the bench: then the best found, with its bound. */
 const TIME_LIMIT_S = 30;
