@@ -237,7 +237,10 @@ await Promise.all(
       writeFileSync(join(root, m.file), source);
       const [was, of] = killed.get(folder) ?? [0, 0];
       killed.set(folder, [was + Number(seen), of + 1]);
-      if (!seen) survivors.push(m);
+      if (!seen) {
+        survivors.push(m);
+        process.stderr.write(`survives  ${m.what}\n`);
+      }
       done++;
       if (done % 10 === 0)
         process.stderr.write(`${done} of ${total}, ${survivors.length} survive\n`);

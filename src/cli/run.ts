@@ -5,13 +5,17 @@ import { readFileSync, statSync, writeFileSync } from "node:fs";
 import { extname } from "node:path";
 import loadHighs from "highs";
 import { audit } from "../lib/core/audit/audit.ts";
+import { defined } from "../lib/core/base/defined.ts";
+import { CARRIES, type Brief } from "../lib/core/model/brief.ts";
+import { SHIPPED_LISTS, type ShippedList } from "../lib/data/lists/index.ts";
+import { catalogueResult, listResult } from "./printList.ts";
 import { readCard } from "../lib/core/card/readCard.ts";
 import { cardResult, cardTextProblem } from "../lib/core/card/cardText.ts";
-import { SKILLS } from "../lib/core/model/itemType.ts";
+import { SENSITIVITIES, SKILLS } from "../lib/core/model/itemType.ts";
 import { isDay } from "../lib/core/base/dates.ts";
 import { parseAudit } from "../lib/core/formats/auditFile.ts";
 import type { AuditFile } from "../lib/core/model/auditFile.ts";
-import { auditResult } from "../lib/core/formats/auditResult.ts";
+import { auditPrinted } from "../lib/report/auditPrinted.ts";
 import { parsePriceBook, parsePriceCsv } from "../lib/core/formats/priceCsv.ts";
 import type { Outcome, Problem } from "../lib/core/model/problem.ts";
 import { jsonSchemaOf, SCHEMAS } from "../lib/core/formats/schemas.ts";
@@ -38,9 +42,10 @@ const USAGE = `usage: npm run --silent cli -- COMMAND
             [--exclude ID,ID] [--keep LINE,LINE] [--sources N]
             [--course trained=PRICE] [--time SECONDS] [--fit]
   report FILE --to pdf|html|md --out PATH [--today DAY]
+  list ID [--people N] [--days N] [--hours H] [--activities ID,ID] [--carry HOW]
+          [--sensitivities ID,ID]        a shipped list with the quantities it asks for
+  catalogue                              functions, item types, inspection points, cautions
   schema audit|list|workspace`;
-
-/** No real file comes near it; a larger one is a mistake. */
 
 class Usage extends Error {}
 class BadInput extends Error {
@@ -90,7 +95,14 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
       return;
     }
     case "audit":
-      print(auditResult(audit(readAudit(only(positional), io), today, CATALOGUE)));
+      print(auditPrinted(audit(readAudit(only(positional), io), today, CATALOGUE)));
+      return;
+    case "list":
+      print(listResult(shippedList(only(positional)), briefOf(flags)));
+      return;
+    case "catalogue":
+      if (positional.length > 0) throw new Usage("catalogue takes no file");
+      print(catalogueResult());
       return;
     case "plan":
       print(await runPlan(readAudit(only(positional), io), flags, today, io));
@@ -137,6 +149,36 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
     default:
       throw new Usage(name === undefined ? "" : `no command '${name}'`);
   }
+}
+
+function shippedList(id: string): ShippedList {
+  const list = SHIPPED_LISTS.find((l) => l.id === id);
+  if (!list)
+    throw new Usage(`no list '${id}'; there are ${SHIPPED_LISTS.map((l) => l.id).join(", ")}`);
+  return list;
+}
+
+/** A brief from flags; what is not given is as in a new brief. */
+function briefOf(flags: ReadonlyMap<string, string>): Partial<Brief> {
+  const hours = flags.get("hours");
+  if (hours !== undefined && !(hours.trim() !== "" && Number(hours) >= 0))
+    throw new Usage(`--hours '${hours}' is not a number from 0`);
+  const oneOf = <T extends string>(name: string, all: readonly T[], given: string): T => {
+    const found = all.find((x) => x === given);
+    if (found === undefined) throw new Usage(`--${name} '${given}' is none of ${all.join(", ")}`);
+    return found;
+  };
+  const carry = flags.get("carry");
+  return defined({
+    people: wholeFrom1(flags, "people") ?? undefined,
+    days: wholeFrom1(flags, "days") ?? undefined,
+    hoursToCare: hours === undefined ? undefined : Number(hours),
+    activities: flags.has("activities") ? listOf(flags, "activities") : undefined,
+    carry: carry === undefined ? undefined : oneOf("carry", CARRIES, carry),
+    sensitivities: flags.has("sensitivities")
+      ? listOf(flags, "sensitivities").map((s) => oneOf("sensitivities", SENSITIVITIES, s))
+      : undefined,
+  });
 }
 
 async function runPlan(file: AuditFile, flags: ReadonlyMap<string, string>, today: string, io: Io) {
@@ -224,7 +266,9 @@ function courseOf(text: string): Course {
 }
 
 const VALUE_FLAGS = new Set(
-  "today budget mass volume target prices to out exclude keep sources course time".split(" "),
+  "today budget mass volume target prices to out exclude keep sources course time people days hours activities carry sensitivities".split(
+    " ",
+  ),
 );
 const PLAIN_FLAGS = new Set(["best", "frontier", "fit", "changes"]);
 

@@ -12,7 +12,8 @@
   import Offers from "$lib/ui/Offers.svelte";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import SieveMark from "$lib/ui/SieveMark.svelte";
-  import { day, decidedBy, money, percentRange } from "$lib/words/sentences.ts";
+  import { day, money, percentRange } from "$lib/words/sentences.ts";
+  import { decidedBy } from "$lib/words/reasons.ts";
 
   const rows = $derived(
     workspace.kits.map((k) => {

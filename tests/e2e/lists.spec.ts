@@ -26,13 +26,13 @@ const coverage = async (page: Page) =>
 
 test("the brief says before each answer what it changes, and then it does", async ({ page }) => {
   await demo(page, "/kit/demo-crew-box/brief");
-  // 8 people for 3 days: one more day asks a plaster a person more.
+  // 8 people for 3 days: one more day asks half a plaster a person more.
   await expect(page.getByTestId("otherwise")).toContainText("4 days:");
-  await expect(page.getByTestId("otherwise")).toContainText("+8 plasters");
+  await expect(page.getByTestId("otherwise")).toContainText("+4 plasters");
   const plasters = page.locator("li", { hasText: "Cover a small cut" }).first();
-  await expect(plasters).toContainText("28");
+  await expect(plasters).toContainText("16");
   await page.getByLabel("Days", { exact: true }).fill("4");
-  await expect(plasters).toContainText("36");
+  await expect(plasters).toContainText("20");
   await page.getByLabel("Days", { exact: true }).fill("3");
 
   // A school's effect is what the tally shows once it is followed.
@@ -54,7 +54,7 @@ test("the brief says before each answer what it changes, and then it does", asyn
   await page.getByLabel("Seconds until Windlass tourniquet is here").fill("10");
   await page.keyboard.press("Tab");
   await expect(page.getByTestId("tally-grade")).toHaveText("Not ready");
-  await expect(page.getByText("2 of 4 vital needs met")).toBeVisible();
+  await expect(page.getByText("3 of 4 vital needs met")).toBeVisible();
 
   // Every combination of schools, and a threshold of one's own.
   await page.getByText("Where the schools differ on this kit").click();
@@ -70,7 +70,7 @@ test("the brief says before each answer what it changes, and then it does", asyn
 
   // A preset fills the sentence and the list; a shared brief can be made one's own.
   await page.getByRole("button", { name: "Give this kit a brief of its own" }).click();
-  await page.getByLabel("Start from").selectOption("snakes");
+  await page.getByLabel("Start from").selectOption("snakes-wrap");
   await expect(page.getByLabel("Reference list")).toHaveValue("bite-wrap");
   await expect(page.getByLabel("Cautions for this brief")).toContainText("Snake country");
   await page.goto("/");
@@ -111,11 +111,11 @@ test("a list is copied, edited by keys, worked out, tried on a kit, and the kit 
   await page.getByRole("button", { name: "Add a need" }).click();
   await page.getByLabel("What it must do").selectOption("pressure-immobilisation");
   await page.getByText("Work it out: Bandage to wrap a limb").click();
-  // 188 cm: 17.7 turns of 43.2 cm: 7.64 m, two bandages
-  await expect(page.getByTestId("sum")).toContainText("7.64 m of bandage a limb");
+  // 188 cm, foot and all: 23.3 turns of 38.7 cm: 9.03 m, three bandages
+  await expect(page.getByTestId("sum")).toContainText("9.03 m of bandage a limb");
   await page.getByRole("button", { name: "Use it as the quantity" }).click();
-  await expect(page.getByTestId("need-quantity")).toContainText("2: under this brief 2");
-  await expect(page.getByLabel("Why, in one plain sentence")).toHaveValue(/Worked out: 88.4 cm/);
+  await expect(page.getByTestId("need-quantity")).toContainText("3: under this brief 3");
+  await expect(page.getByLabel("Why, in one plain sentence")).toHaveValue(/Worked out: 116.6 cm/);
   await expect(page.getByText("version 2")).toBeVisible();
   await page.getByText("Changed since opened").click();
   await expect(page.getByText("1 added, 1 dropped, 1 stricter").first()).toBeVisible();
@@ -123,7 +123,7 @@ test("a list is copied, edited by keys, worked out, tried on a kit, and the kit 
   // The kit keeps the list as it was until its owner takes the newer one.
   await page.goto("/kit/demo-bleed-pouch/brief");
   await expect(page.getByTestId("newer-list")).toContainText("added");
-  await expect(page.getByText(/of its 17 needs/)).toBeVisible();
+  await expect(page.getByText(/of its 18 needs/)).toBeVisible();
   await page.getByRole("button", { name: "Judge by the newer list" }).click();
   await expect(page.getByTestId("newer-list")).toBeHidden();
   await expect(page.locator("li", { hasText: "Pressure immobilisation bandage" })).toBeVisible();
@@ -184,7 +184,9 @@ test("two lists are compared and combined; lists go out and come back as JSON, C
     .getByRole("listbox", { name: "Needs of the list" })
     .getByRole("option", { name: /Cool a sprain/ })
     .click();
-  await expect(page.getByTestId("need-quantity")).toContainText("7 + 0.06 a person");
+  await expect(page.getByTestId("need-quantity")).toContainText(
+    "7 for up to 30 people + 1 for each 16 people beyond",
+  );
 });
 
 test("units, dates and money are shown as the user chose, and stored as before", async ({

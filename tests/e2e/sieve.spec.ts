@@ -26,7 +26,7 @@ test("a number opens to its reason and where it is changed; what if is tried, ke
 
   await page.getByRole("button", { name: /two of windlass tourniquet were added/ }).click();
   const trial = page.getByTestId("trial");
-  await expect(trial).toContainText("vital needs met 1 → 2");
+  await expect(trial).toContainText("vital needs met 2 → 3");
   await expect(tally).toHaveText(before); // tried, not kept
   await page.getByLabel("What if another school").selectOption("duplicates lean");
   await expect(trial).toContainText("Duplicates: Lean");
@@ -35,7 +35,7 @@ test("a number opens to its reason and where it is changed; what if is tried, ke
   await expect(trial).toBeHidden();
   await page.getByRole("button", { name: /two of windlass tourniquet were added/ }).click();
   await page.getByRole("button", { name: "Keep it" }).click();
-  await expect(page.getByText("2 of 4 vital needs met")).toBeVisible();
+  await expect(page.getByText("3 of 4 vital needs met")).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(tally).toHaveText(before);
 
@@ -47,9 +47,9 @@ test("a number opens to its reason and where it is changed; what if is tried, ke
 test("the picture is filtered, zoomed, worked by keys and published", async ({ page }) => {
   await sieve(page);
   const all = await grains(page).count();
-  expect(all).toBe(44);
+  expect(all).toBe(49);
   await page.getByRole("button", { name: "vital", exact: false }).first().click();
-  await expect(grains(page)).toHaveCount(40);
+  await expect(grains(page)).toHaveCount(45);
   await page.getByRole("button", { name: "vital", exact: true }).click();
   await page.getByLabel("Held where").selectOption("fresh");
   await expect(grains(page)).toHaveCount(1);

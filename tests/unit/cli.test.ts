@@ -58,7 +58,10 @@ describe("the command line", function () {
       "quality",
       "value",
       "nextToInspect",
+      "verdicts",
+      "cautions",
     );
+    expect(result.verdicts[0]).to.have.all.keys("line", "verdict", "because");
     expect(result.coverage).to.equal(0.453703704);
   });
   it("plans, with prices of the user's own", async () => {

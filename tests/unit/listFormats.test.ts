@@ -71,7 +71,7 @@ describe("a reference list as a table", () => {
       "e,tape,core,-1,,,\n";
     const problems = problemsOf(csv);
     expect(problems[0]).to.equal("row 2, base: 'two' is not a number");
-    expect(problems[1]).to.equal("row 3, function: 'pixie dust' is none of the 72 jobs");
+    expect(problems[1]).to.equal("row 3, function: 'pixie dust' is none of the 101 jobs");
     expect(problems[2]).to.match(/^row 4, tier: /);
     expect(problems[3]).to.equal("row 5, at least: 5 is above 'at most' 2");
     expect(problems[4]).to.equal("row 6, accept: 'unicorn' is not an item type");

@@ -378,7 +378,7 @@ describe("mesh 7, Usable", () => {
     // A thing that itself speaks of stings serves the one who reacts to them.
     const swab = { ...CATALOGUE.types.get("sting-swab")!, clash: ["sting" as const] };
     const brief = { skill: "trained" as const, sensitivities: ["sting" as const] };
-    expect(usableFactor(swab, brief, "gate")).to.equal(1);
+    expect(usableFactor({}, swab, brief, "gate").factor).to.equal(1);
   });
 });
 

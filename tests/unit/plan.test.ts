@@ -372,7 +372,8 @@ describe("actions", () => {
     expect(tq.serves).to.deep.equal([{ need: "t", mesh: "real", units: 1 }]);
     expect(tq.runnerUp).to.deep.include({ packs: 1, price: 27 });
     const tri = actions.find((a) => "product" in a && a.product.id === "tri")!;
-    expect(tri).to.deep.include({ kind: "replace", pieces: 5, spare: 4, instead: ["old"] });
+    // One of its kind stays: it is topped up, though another goes.
+    expect(tri).to.deep.include({ kind: "top-up", pieces: 5, spare: 4, instead: [] });
     expect(actions.filter((a) => a.kind === "drop").map((a) => [a.line, a.because])).to.deep.equal([
       ["strap", "in-name-only"],
       ["old", "failed"],

@@ -178,7 +178,11 @@ describe("combining lists: the stricter rule wins", () => {
           expect(requiredQuantity(both, b)).to.be.at.least(requiredQuantity(one, b));
           for (const type of SOME_TYPES) {
             const credit = (n: Need) =>
-              effectiveCredit(type, n.function, n.accept, rules, CATALOGUE).credit;
+              effectiveCredit(type, n.function, n.accept, {
+                rules,
+                brief: b,
+                catalogue: CATALOGUE,
+              }).credit;
             expect(credit(both)).to.be.at.most(credit(one) + 1e-12);
           }
           const line = good("l", "gauze-pad", 1, { sizeMm: [60, 90] });

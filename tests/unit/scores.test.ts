@@ -368,11 +368,11 @@ describe("the verdict that the rules propose", () => {
       because: "in-name-only",
     });
   });
-  it("moves what is out of reach, drops what serves nothing, keeps what does its job", () => {
+  it("moves what is out of reach, leaves what is not asked for to its owner, keeps what does its job", () => {
     expect(propose([good("a", "windlass-tourniquet", 1, { location: "bottom" })]).verdict).to.equal(
       "move",
     );
-    expect(propose([good("a", "compass")]).verdict).to.equal("drop");
+    expect(propose([good("a", "compass")]).verdict).to.equal("spare");
     expect(propose([good("a", "triangular-bandage")]).verdict).to.equal("keep");
   });
 });

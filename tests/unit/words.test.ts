@@ -37,7 +37,7 @@ describe("what a need asks for, in words", () => {
     const q = (quantity: Need["quantity"], fn = "medium-wound-pad") =>
       quantityText({ function: fn, quantity });
     expect(q({ base: 2, perPerson: 0.5, redressEveryH: 12 })).to.equal(
-      "2 + 0.5 a person, again every 12 h to care",
+      "2 + 1 for each 2 people, again every 12 h to care",
     );
     expect(q({ perPersonDay: 1, max: 40 }, "hand-hygiene")).to.equal(
       "1 dose a person and day, at most 40 doses",

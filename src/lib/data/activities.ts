@@ -23,5 +23,8 @@ export const ACTIVITIES: readonly { id: string; label: string }[] = [
   { id: "machinery", label: "machinery" },
   { id: "vehicle", label: "driving" },
   { id: "team-sport", label: "team sport" },
+  { id: "water", label: "swimming and water" },
   { id: "children", label: "children along" },
+  { id: "asthma", label: "someone has asthma" },
+  { id: "wraps-taught", label: "pressure wraps are taught there" },
 ];

@@ -14,8 +14,8 @@ import { ruleLabel, schoolLabel } from "../words/houseRules.ts";
 import { CATEGORY_LABEL, MESH_LABEL, SKILL_LABEL, UNCHECKED_LABEL } from "../words/labels.ts";
 import {
   ACTION_LABEL,
+  bringText,
   day,
-  decidedBy,
   DROP_BECAUSE,
   grams,
   money,
@@ -26,8 +26,8 @@ import {
   PHASE_LABEL,
   repackText,
   size,
-  whyItRests,
 } from "../words/sentences.ts";
+import { decidedBy, whyItRests } from "../words/reasons.ts";
 import { VERDICT_LABEL } from "../words/verdicts.ts";
 import type { Block } from "./blocks.ts";
 import { sieveSvg } from "./sieveSvg.ts";
@@ -79,11 +79,13 @@ export function kitReport(
     ...photoBlocks(a, extras),
     ...worthCheckingBlocks(a),
     ...(plan ? planBlocks(plan, a) : []),
-    ...cautionBlocks(a),
+    ...cautionBlocks(a, plan),
     ...methodBlocks(a, extras, madeOn),
     ...historyBlocks(extras),
   ];
 }
+
+const typeLabel = (a: Audit, id: string): string => a.context.catalogue.types.get(id)?.label ?? id;
 
 function lineName(a: Audit, id: string): string {
   const found = a.context.lines.find((l) => l.line.id === id);
@@ -290,14 +292,21 @@ function worthCheckingBlocks(a: Audit): Block[] {
   ];
 }
 
-function cautionBlocks(a: Audit): Block[] {
-  const types = a.context.lines.map((l) => l.type?.id);
+/** What lies there, what is asked for and what the plan buys, each caution once. */
+export const cautionsOfReport = (a: Audit, plan: ReportPlan | null) =>
+  cautionsOf({
+    brief: a.context.brief,
+    houseRules: a.context.rules,
+    lines: a.context.lines.map((l) => ({ id: l.line.id, itemType: l.type?.id ?? null })),
+    needs: a.context.needs.map((n) => ({ id: n.need.id, function: n.need.function })),
+    products: (plan?.actions ?? []).flatMap((x) => ("product" in x ? [x.product] : [])),
+  });
+
+function cautionBlocks(a: Audit, plan: ReportPlan | null): Block[] {
+  const items = [GENERAL_CAUTION, ...cautionsOfReport(a, plan).map((c) => c.caution.text)];
   return [
     { kind: "heading", level: 2, text: "Cautions" },
-    {
-      kind: "list",
-      items: [GENERAL_CAUTION, ...cautionsOf(types, a.context.brief).map((c) => c.text)],
-    },
+    { kind: "list", items },
   ];
 }
 
@@ -359,6 +368,15 @@ function planBlocks(plan: ReportPlan, a: Audit): Block[] {
           "brought within reach and marked",
           `+${number(x.gain, 1)}`,
           "free",
+          PHASE_LABEL[x.phase],
+        ];
+      case "bring":
+        return [
+          ACTION_LABEL.bring,
+          x.line === null ? `${x.pieces} × ${typeLabel(a, x.itemType)}` : lineName(a, x.line),
+          bringText(x),
+          x.gain > 0 ? `+${number(x.gain, 1)}` : "",
+          "not bought",
           PHASE_LABEL[x.phase],
         ];
       case "drop":

@@ -10,7 +10,8 @@
   import { CHANGE_LABEL, factorReasons } from "../words/factors.ts";
   import { cautionsFor, cautionsForFunction } from "../words/cautions.ts";
   import { CATEGORY_LABEL, MESH_LABEL } from "../words/labels.ts";
-  import { number, quantity, whyItRests } from "../words/sentences.ts";
+  import { number, quantity } from "../words/sentences.ts";
+  import { whyItRests } from "../words/reasons.ts";
   import WeaveChip from "./WeaveChip.svelte";
 
   interface Props {
@@ -143,7 +144,7 @@
               >{l.line.text ?? l.type?.label}{l.elsewhere ? " (elsewhere)" : ""}</td
             >
             <td class="py-1 pr-2 text-right font-semibold">{number(p.units, 2)}</td>
-            {#each [p.pair.credit.credit, p.spec, p.sound, p.fresh, p.handy, p.pair.usable] as v, i (i)}
+            {#each [p.pair.credit.credit, p.spec, p.sound, p.fresh, p.handy, p.usable] as v, i (i)}
               <td class="py-1 pr-1 text-right {v < 1 ? 'bad font-semibold' : ''}">{number(v, 2)}</td
               >
             {/each}

@@ -50,6 +50,10 @@ export function grams(g: number): string {
   return g >= 1000 ? `${number(g / 1000, 2)} kg` : `${number(g, 0)} g`;
 }
 
+/** A strength: mg below a gram, grams from there. */
+export const milligrams = (mg: number): string =>
+  mg >= 1000 ? `${number(mg / 1000, 2)} g` : `${number(mg, 2)} mg`;
+
 export function litres(ml: number): string {
   if (display().units === "us") return `${number(ml / ML_PER_FLUID_OUNCE, 1)} fl oz`;
   return ml >= 1000 ? `${number(ml / 1000, 1)} l` : `${number(ml, 0)} ml`;

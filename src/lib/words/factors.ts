@@ -3,15 +3,17 @@ import type { ItemType } from "../core/model/itemType.ts";
 import type { Line } from "../core/model/kit.ts";
 import type { Need } from "../core/model/list.ts";
 import { ACCESS_LIMIT_S, isHidden, reachOf } from "../core/sieve/handy.ts";
+import { latexOf } from "../core/sieve/usable.ts";
 import { companionFactor } from "../core/sieve/real.ts";
 import { lineCondition } from "../core/inspect/quality.ts";
 import type { SiftedPair } from "../core/sieve/sift.ts";
 import { CONDITION_LABEL, LOCATION_LABEL, SENSITIVITY_LABEL, SKILL_LABEL } from "./labels.ts";
-import { day, needLabel, number, size } from "./sentences.ts";
+import { day, milligrams, needLabel, number, size } from "./sentences.ts";
 
 /** Why one factor is what it is, by which rule, and where it is changed. */
 export interface FactorReason {
-  readonly factor: "credit" | "spec" | "companions" | "sound" | "fresh" | "handy" | "usable";
+  readonly factor:
+    "credit" | "spec" | "dose" | "companions" | "sound" | "fresh" | "handy" | "usable";
   readonly value: number;
   readonly text: string;
   readonly change: "list" | "house-rules" | "bench" | "brief";
@@ -42,6 +44,7 @@ export function factorReasons(a: Audit, p: SiftedPair): FactorReason[] {
   return [
     ...creditReason(facts),
     ...specReason(facts),
+    ...doseReason(facts),
     ...companionReasons(facts),
     ...soundReason(facts),
     ...freshReason(facts),
@@ -73,6 +76,8 @@ function creditReason({ p }: Facts): FactorReason[] {
       );
     case "improvised":
       return reason("credit", credit, "house-rules", "house rule Improvised: denied");
+    case "children":
+      return reason("credit", credit, "brief", "not for children, and children are there");
     case "none":
       return reason("credit", credit, "list", "it does not do this job");
     case "catalogue":
@@ -94,6 +99,22 @@ function specReason({ p, line, type, need }: Facts): FactorReason[] {
   const sterile = need.spec?.sterile && type && !type.sterile ? ", not sterile," : "";
   const asked = need.spec?.minSizeMm ? `, ${size(need.spec.minSizeMm)}` : "";
   return reason("spec", p.spec, "list", `${have}${sterile} against what is asked${asked}`);
+}
+
+function doseReason({ a, p, line, type, need }: Facts): FactorReason[] {
+  const { factor, unchecked } = p.pair.dose;
+  const planning =
+    a.context.catalogue.functions.get(need.function)?.planningDoseMg ?? type?.planningDoseMg;
+  if (planning === undefined || (factor === 1 && !unchecked)) return [];
+  const dose = milligrams(planning);
+  return reason(
+    "dose",
+    factor,
+    "bench",
+    unchecked
+      ? `strength not read: taken as a planning dose of ${dose} in the upper figure`
+      : `${milligrams(line.strengthMg!)} each, against a planning dose of ${dose}`,
+  );
 }
 
 const companionReasons = ({ p }: Facts): FactorReason[] =>
@@ -143,14 +164,36 @@ function handyReason({ p, line, type, need }: Facts): FactorReason[] {
   return reason("handy", p.handy, "bench", late.join("; "));
 }
 
-function usableReason({ a, p, type }: Facts): FactorReason[] {
-  if (p.pair.usable >= 1) return [];
+const LATEX_REASON = {
+  said: "the pack does not say that it is free of latex, and someone reacts to it",
+  often: "this kind often holds latex: it counts once its pack says that it is free of it",
+  ask: "someone reacts to latex: read on the pack whether it is free of it",
+} as const;
+
+function usableReason({ a, p, line, type }: Facts): FactorReason[] {
+  if (p.usable >= 1 && !p.pair.usable.unchecked) return [];
   const { brief } = a.context;
-  const clash = type?.clash.filter((c) => brief.sensitivities.includes(c)) ?? [];
+  const clash = type?.clash.filter((c) => c !== "sting" && brief.sensitivities.includes(c)) ?? [];
+  if (
+    type &&
+    clash.length === 0 &&
+    brief.sensitivities.includes("latex") &&
+    line.latexFree !== true
+  ) {
+    const latex = latexOf(type);
+    if (latex === "often" || line.latexFree === false)
+      return reason(
+        "usable",
+        p.usable,
+        "bench",
+        LATEX_REASON[line.latexFree === false ? "said" : "often"],
+      );
+    if (p.pair.usable.unchecked) return reason("usable", p.usable, "bench", LATEX_REASON.ask);
+  }
   const asks = type ? SKILL_LABEL[type.skill] : "training";
   return reason(
     "usable",
-    p.pair.usable,
+    p.usable,
     "brief",
     clash.length > 0
       ? `someone reacts to ${clash.map((c) => SENSITIVITY_LABEL[c]).join(", ")}`

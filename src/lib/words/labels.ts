@@ -85,12 +85,15 @@ export const UNIT_LABEL = {
   dose: ["dose", "doses"],
   metre: ["m", "m"],
   millilitre: ["ml", "ml"],
+  litre: ["l", "l"],
 } as const;
 
 export const UNCHECKED_LABEL: Record<string, string> = {
   count: "count",
   size: "size",
-  measure: "length or volume",
+  measure: "length, volume or doses",
+  strength: "strength",
+  latex: "latex",
   condition: "condition",
   date: "date",
   reach: "reach",
@@ -107,6 +110,8 @@ export const PRICE_COLUMN_LABEL = {
   sizeMm: "size",
   volumeMl: "content, ml",
   dosesPerPiece: "doses in a piece",
+  strengthMg: "strength of a dose, mg",
+  latexFree: "free of latex",
   price: "price of a pack",
   currency: "currency",
   massG: "weight of a pack, g",

@@ -1,5 +1,6 @@
 import { CATALOGUE } from "../data/catalogue.ts";
 import type { ItemType } from "../core/model/itemType.ts";
+import type { FunctionUnit } from "../core/model/functionRecord.ts";
 import type { Need } from "../core/model/list.ts";
 import type { Direction } from "../core/reference/compareLists.ts";
 import type { NeedField } from "../core/reference/stricter.ts";
@@ -17,6 +18,7 @@ export const FIELD_LABEL: Record<NeedField, string> = {
   companions: "goes with",
   accept: "stand-ins",
   when: "asked when",
+  theirs: "whose it is",
 };
 
 export const DIRECTION_LABEL: Record<Direction, string> = {
@@ -39,8 +41,8 @@ export function quantityText(need: Pick<Need, "quantity" | "function">): string 
   const unit = CATALOGUE.functions.get(need.function)?.unit ?? "each";
   const amount = (n: number) => quantity(n, unit);
   const parts = [
-    q.base ? amount(q.base) : "",
-    q.perPerson ? `${amount(q.perPerson)} a person` : "",
+    q.base ? `${amount(q.base)}${q.baseFor ? ` for up to ${q.baseFor} people` : ""}` : "",
+    q.perPerson ? perPersonText(q.perPerson, q.baseFor, unit) : "",
     q.perDay ? `${amount(q.perDay)} a day` : "",
     q.perPersonDay ? `${amount(q.perPersonDay)} a person and day` : "",
   ].filter(Boolean);
@@ -52,6 +54,15 @@ export function quantityText(need: Pick<Need, "quantity" | "function">): string 
   ]
     .filter(Boolean)
     .join(", ");
+}
+
+/** "1 a person"; of a fraction how many people one is for: "1 for each 8 people beyond". */
+function perPersonText(share: number, baseFor: number | undefined, unit: FunctionUnit): string {
+  const beyond = baseFor ? " beyond" : "";
+  const people = 1 / share;
+  if (share < 1 && Math.abs(people - Math.round(people)) < 1e-9)
+    return `${quantity(1, unit)} for each ${Math.round(people)} people${beyond}`;
+  return `${quantity(share, unit)} a person${beyond}`;
 }
 
 export function whenText(when: Need["when"]): string {
@@ -108,5 +119,7 @@ export function fieldText(need: Need, field: NeedField, typeOf: TypeOf): string 
       );
     case "when":
       return whenText(need.when);
+    case "theirs":
+      return need.theirs ? "their own: checked, never bought" : "the kit's";
   }
 }

@@ -1,13 +1,11 @@
-import { isWhole } from "../core/base/tolerance.ts";
 import { CATALOGUE } from "../data/catalogue.ts";
 import type { FunctionUnit } from "../core/model/functionRecord.ts";
 import type { Audit } from "../core/audit/audit.ts";
 import type { Action } from "../core/plan/actions.ts";
 import type { Obstacle } from "../core/plan/infeasible.ts";
 import type { Measured } from "../core/plan/stages.ts";
-import type { SiftedPair } from "../core/sieve/sift.ts";
 import { display, grams, litres, metres, money, number } from "./display.ts";
-import { MESH_LABEL, SKILL_LABEL, UNIT_LABEL } from "./labels.ts";
+import { SKILL_LABEL, UNIT_LABEL } from "./labels.ts";
 
 /** Sentences that a person reads. Core gives codes and numbers; every wording is here. */
 
@@ -15,7 +13,7 @@ import { MESH_LABEL, SKILL_LABEL, UNIT_LABEL } from "./labels.ts";
 export const percent = (share: number | null): string =>
   share === null ? "–" : String(Math.round(share * 100));
 
-export { day, grams, litres, metres, money, number, size } from "./display.ts";
+export { day, grams, litres, metres, milligrams, money, number, size } from "./display.ts";
 
 /** A range of shares, "61–78 %", or one figure when both round to the same. */
 export function percentRange(interval: readonly [number, number] | null): string {
@@ -35,81 +33,6 @@ export function quantity(units: number, unit: FunctionUnit): string {
 
 export const needLabel = (functionId: string): string =>
   CATALOGUE.functions.get(functionId)?.label ?? functionId;
-
-/** What keeps the kit from the next better grade. */
-export function decidedBy(a: Audit): string {
-  const d = a.decidedBy;
-  if (!d) return "The list asks for nothing under this brief, so there is nothing to judge.";
-  if (d.gate === "none") return "Every vital need is met and coverage is high enough.";
-  if (d.gate === "coverage")
-    return `Coverage is ${number(d.value * 100, 1)} %; the next grade asks ${number(d.asked * 100, 1)} %.`;
-  const index = a.context.needs.findIndex((n) => n.need.id === d.need);
-  const asked = a.context.needs[index]!;
-  const rests = a.needs[index]!.restsOn;
-  return `${needLabel(asked.need.function)} (vital) stands at ${number(d.value * 100, 1)} %, held at ${MESH_LABEL[rests]}; the next grade asks ${number(d.asked * 100, 1)} %.`;
-}
-
-/** Why a need rests where it rests, in one sentence. */
-export function whyItRests(a: Audit, n: number): string {
-  const asked = a.context.needs[n]!;
-  const need = a.needs[n]!;
-  const unit = CATALOGUE.functions.get(asked.need.function)!.unit;
-  const lineName = (p: SiftedPair) => {
-    const { line, type } = a.context.lines[p.pair.line]!;
-    return (line.text && line.text.length < 60 ? line.text : type?.label) ?? line.id;
-  };
-  const best = [...need.pairs].sort((x, y) => y.r - x.r)[0];
-  switch (need.restsOn) {
-    case "here":
-      return "Nothing in the box does this job, nor claims to.";
-    case "real": {
-      if (!best) return "Nothing in the box does this job.";
-      const parts: string[] = [
-        `The best there is, ${lineName(best)}, does ${percent(best.r)} % of the job`,
-      ];
-      if (best.pair.credit.credit === 0)
-        return `${lineName(best)} is there in name only: it does not do this job. Credit 0.`;
-      if (best.pair.credit.credit < 1) parts.push(`credit ${number(best.pair.credit.credit)}`);
-      if (best.spec < 1) parts.push(`too small or not sterile, factor ${number(best.spec, 3)}`);
-      if (best.companionsMissing.length > 0)
-        parts.push(
-          `without ${best.companionsMissing.map(needLabel).join(" and ").toLowerCase()}, halved`,
-        );
-      return parts.join(": ") + ".";
-    }
-    case "enough": {
-      const given = need.pairs.reduce((s, p) => s + p.units, 0);
-      return `${quantity(given, unit)} of ${quantity(asked.required, unit)} asked for are there${given >= asked.required ? ", but a weak stand-in fills part" : ""}.`;
-    }
-    case "sound":
-      return `What is there is worn or failed: ${names(
-        need.pairs.filter((p) => p.units > 0 && p.sound < 1),
-        lineName,
-      )}.`;
-    case "fresh":
-      return `Past its date on the last day: ${names(
-        need.pairs.filter((p) => p.units > 0 && p.fresh < 1),
-        lineName,
-      )}.`;
-    case "handy":
-      return `Not in the hand in time, or hard to find: ${names(
-        need.pairs.filter((p) => p.units > 0 && p.handy < 1),
-        lineName,
-      )}.`;
-    case "usable":
-      return `These people cannot use it as it is: ${names(
-        need.pairs.filter((p) => p.units > 0 && p.pair.usable < 1),
-        lineName,
-      )}. It asks for more training, or clashes with a sensitivity.`;
-    case "pan":
-      return isWhole(need.met)
-        ? "Met in full."
-        : `Met to ${percent(need.met)} %, which is enough for a ${asked.tier} need.`;
-  }
-}
-
-const names = (pairs: readonly SiftedPair[], name: (p: SiftedPair) => string): string =>
-  pairs.length === 0 ? "what is there" : [...new Set(pairs.map(name))].join(", ");
 
 /** Why there is no plan, and what would help. */
 export function obstacle(o: Obstacle, label: (needId: string) => string, currency: string): string {
@@ -153,7 +76,17 @@ export const ACTION_LABEL: Record<Action["kind"], string> = {
   move: "Move",
   drop: "Drop",
   check: "Check",
+  bring: "Theirs",
 };
+
+/** Of a person's own thing: what they do about it. */
+export const bringText = (x: {
+  readonly need: string | null;
+  readonly line: string | null;
+}): string =>
+  x.line === null
+    ? "its owner brings it; nobody can buy it for them"
+    : "its owner puts another in its place: it failed or is past";
 
 /** How much of a line is carried. */
 export const repackText = (x: { readonly kept: number; readonly had: number }): string =>
@@ -177,14 +110,14 @@ export const DROP_BECAUSE: Record<Extract<Action, { kind: "drop" }>["because"], 
   failed: "failed its inspection",
   "past-date": "past its date",
   "in-name-only": "does its job in name only",
-  "serves-nothing": "serves nothing on the list",
+  "not-asked": "the list does not ask for it, and a limit wants the room",
   limit: "makes room under the limits",
 };
 
 export const PHASE_LABEL = {
   "before-carried": "Before it is carried",
   "next-order": "Next order",
-  "at-rotation": "When stock rotates",
+  "at-rotation": "When there is money over",
   "to-check": "To check: the plan leans on these",
 } as const;
 

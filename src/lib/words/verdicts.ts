@@ -8,6 +8,7 @@ export const VERDICT_LABEL: Record<VerdictId, string> = {
   "top-up": "Top up",
   replace: "Replace",
   move: "Move or label",
+  spare: "Spare",
   drop: "Drop",
   "trained-hand": "Keep for a trained hand",
 };
@@ -18,10 +19,16 @@ export const VERDICT_BECAUSE: Record<VerdictReason, string> = {
   failed: "it failed its inspection",
   "past-date": "it is past its date on the last day",
   "in-name-only": "it does its job in name only",
+  weak: "it does only part of the job, and nothing here does the rest",
   "too-few": "there are too few of it",
   "not-handy": "it is not in the hand in time, or hard to find",
-  "beyond-training": "nobody here is trained for it, or it clashes with a sensitivity",
-  "serves-nothing": "nothing on the list asks for it",
+  "beyond-training": "nobody here is trained for it",
+  clashes: "someone here reacts to it",
+  "latex-not-read": "it often holds latex: read its pack before anything else",
+  trainer: "it is for practice only: keep it out of the kit",
+  "kept-for-safety": "no list has to ask for it: it may be wanted, or it belongs to someone",
+  "owner-renews": "it failed or is past, and only its owner can put another in its place",
+  "not-asked": "this list does not ask for it: your choice, it costs weight and room",
 };
 
 /** One key for each verdict at the bench. */
@@ -31,6 +38,7 @@ export const VERDICT_KEY: Record<VerdictId, string> = {
   "top-up": "t",
   replace: "r",
   move: "m",
+  spare: "a",
   drop: "x",
   "trained-hand": "h",
 };

@@ -1,4 +1,4 @@
-import type { Action } from "../core/plan/actions.ts";
+import type { Action, unmetAfter } from "../core/plan/actions.ts";
 import type { Axis, FrontierPoint } from "../core/plan/frontier.ts";
 import type { Obstacle } from "../core/plan/infeasible.ts";
 import type { Measured, Stage } from "../core/plan/stages.ts";
@@ -88,6 +88,8 @@ export type PlanShown =
       readonly before: number;
       readonly coverage: number;
       readonly grade: Grade;
+      /** What stays short of full after it, the weightiest first. */
+      readonly unmet: ReturnType<typeof unmetAfter>;
       /** Need ids in order, with where they rest and what reaches the pan after the plan. */
       readonly needs: readonly {
         readonly id: string;

@@ -1,4 +1,4 @@
-import { actionsOf } from "../core/plan/actions.ts";
+import { actionsOf, unmetAfter } from "../core/plan/actions.ts";
 import { candidates } from "../core/plan/candidates.ts";
 import { greedyPlan, planBound } from "../core/plan/greedy.ts";
 import type { Solver } from "../core/plan/linearModel.ts";
@@ -23,6 +23,7 @@ export function showPlan(outcome: PlanOutcome, request: PlanRequest): PlanShown 
     before: before.coverage ?? 0,
     coverage: choice.after.coverage ?? 0,
     grade: choice.after.grade!,
+    unmet: unmetAfter(outcome),
     needs: choice.after.needs.map((n, i) => ({
       id: choice.after.context.needs[i]!.need.id,
       restsOn: n.restsOn,

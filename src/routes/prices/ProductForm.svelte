@@ -21,7 +21,14 @@
       product.itemType,
   );
   type Field =
-    "pack" | "volumeMl" | "dosesPerPiece" | "massG" | "bulkMl" | "leadDays" | "shelfMonths";
+    | "pack"
+    | "volumeMl"
+    | "dosesPerPiece"
+    | "strengthMg"
+    | "massG"
+    | "bulkMl"
+    | "leadDays"
+    | "shelfMonths";
   function set(field: Field, n: number | undefined) {
     const next = { ...product, [field]: n };
     if (n === undefined) delete (next as Record<string, unknown>)[field];
@@ -36,6 +43,7 @@
   }[] = [
     { field: "volumeMl", label: "Content of a piece", unit: "ml", min: 0.1 },
     { field: "dosesPerPiece", label: "Doses in a piece", unit: "", min: 0.1 },
+    { field: "strengthMg", label: "Strength of a dose", unit: "mg", min: 0.001 },
     { field: "massG", label: "Weight of a pack", unit: "g" },
     { field: "bulkMl", label: "Space of a pack", unit: "ml" },
     { field: "leadDays", label: "Lead time", unit: "days" },

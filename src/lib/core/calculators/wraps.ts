@@ -3,11 +3,12 @@ import { sumOf, type Calculation, type SumBrief } from "./calculation.ts";
 
 /**
  * Build from height. Planning figures of our own from common body proportions, for want of a tape
- * measure: length wrapped (ankle to groin, wrist to armpit) and mean girth, as shares of the height.
+ * measure: length wrapped (toes to groin, fingers to armpit: the foot is 0.15, the hand 0.11) and mean
+ * girth over that length, as shares of the height.
  */
 const LIMBS = {
-  leg: { length: 0.47, girth: 0.23 },
-  arm: { length: 0.33, girth: 0.15 },
+  leg: { length: 0.62, girth: 0.206 },
+  arm: { length: 0.44, girth: 0.14 },
 } as const;
 export type Limb = keyof typeof LIMBS;
 

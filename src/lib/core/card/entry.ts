@@ -91,8 +91,7 @@ export function entryOf(
   const shippedT = refined === null ? undefined : catalogue.types.get(refined);
   const pieces = countOf(reading, row, refined, sized.bareIsCount);
   const sure = confidenceOf(match, named, pieces.sure, refined !== type, style, counted);
-  // Gloves of no named material are taken for the usual kind.
-  const guessed = refined === "nitrile-gloves" && !/nitrile|latex|synthetic/i.test(reading.noun);
+  const guessed = LEFT_OPEN.some(([id, said]) => refined === id && !said.test(reading.noun));
   const confidence = guessed ? Math.min(sure, GUESSED) : sure;
   return {
     source: row.source,
@@ -181,7 +180,13 @@ function volumeOf(
   return Math.round(reading.volumeMl * 10) / 10;
 }
 
-/** What is only the usual kind of a thing is shown among the doubtful ones. */
+/** Taken where the name leaves the kind open, until somebody looks; with what would say the kind. */
+const LEFT_OPEN: readonly (readonly [type: string, said: RegExp])[] = [
+  ["disposable-gloves", /(?!)/],
+  ["plain-chest-seal", /plain|occlusive|vented/i],
+];
+
+/** What is only the least kind of a thing is shown among the doubtful ones. */
 const GUESSED = 0.85;
 
 /** Calibrated on the development cards: of those given 0.9 or more, at least 98 % are right. */

@@ -1,4 +1,5 @@
-import type { Catalogue } from "../catalogue/catalogue.ts";
+import { categoryOf, type Catalogue } from "../catalogue/catalogue.ts";
+import type { Category } from "../model/functionRecord.ts";
 import { foldedWords } from "./words.ts";
 
 /** Stands for a real thing that no item type describes. */
@@ -121,8 +122,27 @@ export function matchType(text: string, vocabulary: Vocabulary): Match {
   const known = matches.get(text);
   if (known) return known;
   if (matches.size >= MOST_REMEMBERED) matches.clear();
-  const match = findMatch(text, vocabulary);
+  const match = practiceCopy(findMatch(text, vocabulary), text, vocabulary);
   matches.set(text, match);
+  return match;
+}
+
+/** Says of a device that it is for practice only. */
+const FOR_PRACTICE = /\b(?:trainer|training|practice)\b/i;
+/** Of these a practice copy is made, and mistaking it for the real thing kills. */
+const COPIED: ReadonlySet<Category> = new Set([
+  "severe-bleeding",
+  "airway-chest",
+  "resuscitation",
+  "allergy",
+]);
+
+/** A practice copy wins over the real thing it names. */
+function practiceCopy(match: Match, text: string, { catalogue }: Vocabulary): Match {
+  const type = match.type === null ? undefined : catalogue.types.get(match.type);
+  if (!type || !FOR_PRACTICE.test(text)) return match;
+  if (!type.functions.some((f) => COPIED.has(categoryOf(f.function, catalogue)))) return match;
+  for (const t of catalogue.types.values()) if (t.trainer) return { ...match, type: t.id };
   return match;
 }
 

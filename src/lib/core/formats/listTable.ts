@@ -18,6 +18,7 @@ export const LIST_COLUMNS = [
   "function",
   "tier",
   "base",
+  "base for people",
   "per person",
   "per day",
   "per person and day",
@@ -37,6 +38,7 @@ export const LIST_COLUMNS = [
   "hours from",
   "carry",
   "sensitivities",
+  "theirs",
   "reason",
 ] as const;
 type Column = (typeof LIST_COLUMNS)[number];
@@ -52,9 +54,10 @@ const ABOUT = [
 /** What each column holds, for the help sheet and the documents. */
 export const COLUMN_HELP: Readonly<Record<Column, string>> = {
   id: "a short name, once in the list; empty: made from the function",
-  function: "one of the 72 jobs, by id or by its name",
+  function: "one of the jobs of the catalogue, by id or by its name",
   tier: "vital, core or useful",
   base: "so many in any case, in the unit of the function",
+  "base for people": "the base is for so many people; 'per person' counts those beyond them",
   "per person": "and so many more for each person",
   "per day": "and for each day",
   "per person and day": "and for each person on each day",
@@ -75,6 +78,7 @@ export const COLUMN_HELP: Readonly<Record<Column, string>> = {
   "hours from": "asked only from so many hours to care",
   carry: "asked only when carried so: pocket, belt, pack, vehicle, boat, wall",
   sensitivities: "asked only where someone reacts to: latex, adhesive, iodine, nsaid, sting",
+  theirs: "yes: a thing of a person's own, checked and counted but never bought",
   reason: "why, in one plain sentence",
 };
 
@@ -98,6 +102,7 @@ function cellsOf(need: Need): string[] {
     function: need.function,
     tier: need.tier,
     base: n(q.base),
+    "base for people": n(q.baseFor),
     "per person": n(q.perPerson),
     "per day": n(q.perDay),
     "per person and day": n(q.perPersonDay),
@@ -122,6 +127,7 @@ function cellsOf(need: Need): string[] {
     "hours from": n(when?.hoursToCareMin),
     carry: several(when?.carry),
     sensitivities: several(when?.sensitivities),
+    theirs: need.theirs ? "yes" : "",
     reason: need.reason ?? "",
   };
   return LIST_COLUMNS.map((c) => row[c]);
@@ -218,15 +224,18 @@ function needOf(
   const fn = functionIn("function", row.function ?? "");
   const sides = sidesOf(row["min size mm"] ?? "", bad);
   const accept = several("accept").flatMap((text) => standIn(text, isType, bad));
-  const sterile = (row.sterile ?? "").toLowerCase();
-  if (!["", "yes", "no", "x", "true", "false", "0", "1"].includes(sterile))
-    bad("sterile", "no-yes", { text: row.sterile ?? "" });
+  const isYes = (column: "sterile" | "theirs"): boolean => {
+    const cell = (row[column] ?? "").toLowerCase();
+    if (!["", "yes", "no", "x", "true", "false", "0", "1"].includes(cell))
+      bad(column, "no-yes", { text: row[column] ?? "" });
+    return ["yes", "x", "true", "1"].includes(cell);
+  };
   const companions = several("companions").flatMap((c) => functionIn("companions", c) ?? []);
   const spec = defined({
     minSizeMm: sides,
     minWidthMm: number("min width mm"),
     minLengthMm: number("min length mm"),
-    sterile: ["yes", "x", "true", "1"].includes(sterile) ? true : undefined,
+    sterile: isYes("sterile") ? true : undefined,
   });
   const when = defined({
     activities: orNone(several("activities")),
@@ -244,6 +253,7 @@ function needOf(
     tier: (row.tier ?? "").toLowerCase(),
     quantity: defined({
       base: number("base"),
+      baseFor: number("base for people"),
       perPerson: number("per person"),
       perDay: number("per day"),
       perPersonDay: number("per person and day"),
@@ -256,6 +266,7 @@ function needOf(
     ...(companions.length > 0 ? { companions } : {}),
     ...(accept.length > 0 ? { accept } : {}),
     ...(Object.keys(when).length > 0 ? { when } : {}),
+    ...(isYes("theirs") ? { theirs: true } : {}),
     ...(row.reason ? { reason: row.reason } : {}),
   };
   const { min, max } = given.quantity as Need["quantity"];

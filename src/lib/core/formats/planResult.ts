@@ -1,5 +1,5 @@
 import { auditResult } from "./auditResult.ts";
-import { actionsOf, type Action } from "../plan/actions.ts";
+import { actionsOf, unmetAfter, type Action } from "../plan/actions.ts";
 import { frontier } from "../plan/frontier.ts";
 import type { Solver } from "../plan/linearModel.ts";
 import { without } from "../plan/without.ts";
@@ -41,6 +41,7 @@ export function planResult(outcome: PlanOutcome, request: PlanRequest) {
       coverage: outcome.before.coverage === null ? null : six(outcome.before.coverage),
       grade: outcome.before.grade,
     },
+    unmet: unmetAfter(outcome).map((n) => ({ ...n, met: six(n.met) })),
     result: { coverage, interval, grade, gradeInterval, decidedBy, categories, needs },
   };
 }
@@ -113,6 +114,7 @@ function printed(action: Action) {
           price: two(action.runnerUp.price),
         },
       };
+    case "bring":
     case "move":
       return { ...action, gain: six(action.gain) };
     case "drop":

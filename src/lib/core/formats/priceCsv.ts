@@ -21,6 +21,8 @@ export const PRICE_COLUMNS = [
   "sizeMm",
   "volumeMl",
   "dosesPerPiece",
+  "strengthMg",
+  "latexFree",
   "price",
   "currency",
   "massG",
@@ -93,6 +95,8 @@ const HEADINGS: readonly (readonly [RegExp, PriceColumn])[] = [
   [/^(?:size|size ?mm|dimensions?)$/i, "sizeMm"],
   [/^(?:volume|volume ?ml|ml|content)$/i, "volumeMl"],
   [/^(?:doses|doses ?per ?piece)$/i, "dosesPerPiece"],
+  [/^(?:strength|strength ?mg|mg)$/i, "strengthMg"],
+  [/^(?:latex ?free)$/i, "latexFree"],
   [/^(?:price|unit price|net|net price|price each|cost|amount)$/i, "price"],
   [/^(?:currency|cur\.?)$/i, "currency"],
   [/^(?:mass|mass ?g|weight|weight ?g|grams?)$/i, "massG"],
@@ -241,6 +245,8 @@ function productOf(
     sizeMm: text("sizeMm")?.split(/[x×]/i).map(Number),
     volumeMl: amount("volumeMl"),
     dosesPerPiece: amount("dosesPerPiece"),
+    strengthMg: amount("strengthMg"),
+    latexFree: yesOrNo(text("latexFree")),
     price: { amount: amount("price"), currency: text("currency") ?? currency },
     massG: amount("massG"),
     bulkMl: amount("bulkMl"),
@@ -251,6 +257,10 @@ function productOf(
   };
   return defined(given);
 }
+
+/** "yes" and "no"; anything else is left as it stands, for the check to name. */
+const yesOrNo = (text: string | undefined): boolean | string | undefined =>
+  text === "yes" ? true : text === "no" ? false : text;
 
 /** A price book as CSV; cells that a spreadsheet would run as a formula are defused. */
 export function priceCsv(book: PriceBook): string {
@@ -271,6 +281,7 @@ export const priceTable = (book: PriceBook): (string | number)[][] => [
       sizeMm: p.sizeMm?.join("x"),
       price: p.price.amount,
       currency: p.price.currency,
+      latexFree: p.latexFree === undefined ? undefined : p.latexFree ? "yes" : "no",
     };
     return PRICE_COLUMNS.map((c) => (flat[c] ?? "") as string | number);
   }),

@@ -20,7 +20,7 @@ export const CATEGORIES = [
 export type Category = (typeof CATEGORIES)[number];
 
 /** What one unit of a function is. `pair` counts gloves, `dose` a tablet or sachet. */
-export type FunctionUnit = "each" | "pair" | "dose" | "metre" | "millilitre";
+export type FunctionUnit = "each" | "pair" | "dose" | "metre" | "millilitre" | "litre";
 
 /** A job that an item does. */
 export interface FunctionRecord {
@@ -34,4 +34,8 @@ export interface FunctionRecord {
   readonly neverPast?: boolean;
   /** Rescue breaths: only useful under the house rule `hands-only`. */
   readonly breaths?: boolean;
+  /** mg of a dose as planned with, whatever does it (sieve/dose.ts). */
+  readonly planningDoseMg?: number;
+  /** A large piece is several doses, not one. */
+  readonly everyGramCounts?: boolean;
 }

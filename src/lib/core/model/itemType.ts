@@ -6,6 +6,11 @@ export type Skill = (typeof SKILLS)[number];
 
 export const SENSITIVITIES = ["latex", "adhesive", "iodine", "nsaid", "sting"] as const;
 
+/** Whether what touches skin, wound or airway holds latex: the pack must say (`ask`), or mostly does. */
+const LATEX = ["no", "ask", "often", "yes"] as const;
+/** What is never dropped though no list asks for it, and why it may be wanted. */
+const KEPT_FOR = ["container", "prescribed", "life-saving"] as const;
+
 const CHECK_KINDS = ["by-touch", "batteries", "elastic"] as const;
 export type CheckKind = (typeof CHECK_KINDS)[number];
 
@@ -21,7 +26,8 @@ const creditSchema = z.strictObject({
 /**
  * A kind of thing, brand-free. The same shape serves the shipped catalogue and the user's own types.
  * - `measure`: what is counted; `metre` and `millilitre` are pieces × length or volume.
- * - `typical`: metres or millilitres a piece when none is printed (an unchecked fact).
+ * - `typical`: metres, millilitres or doses a piece when none is printed (an unchecked fact); a type in
+ *   doses without it is one dose a piece.
  * - `massG`, `bulkMl`: one piece as packed; absent: unknown, left out of totals and said so.
  * - `shelfMonths`: usual shelf life bought new; null or absent: none known.
  */
@@ -43,6 +49,19 @@ export const itemTypeSchema = z.strictObject({
   shelfMonths: z.number().min(0).max(600).nullable().optional(),
   /** For licensed or prescribed use: audited when it is there, never proposed for purchase. */
   licensed: z.boolean().optional(),
+  /** Never bought by a plan though anyone trained may use it: prescribed, or handed out. */
+  notForSale: z.boolean().optional(),
+  /** mg of a dose as planned with, where the function has none of its own. */
+  planningDoseMg: z.number().positive().max(1_000_000).optional(),
+  /** ml of one dose of a liquid medicine: what its doses say where its volume was not read. */
+  doseMl: z.number().positive().max(1000).optional(),
+  /** Functions that it does not do where children are among the activities. */
+  notWithChildren: z.array(z.string()).max(10).optional(),
+  /** Absent: by `clash`. */
+  latex: z.enum(LATEX).optional(),
+  keptFor: z.enum(KEPT_FOR).optional(),
+  /** For practice only: never a real thing. */
+  trainer: z.boolean().optional(),
   /** Not named by protocols: without credit for bleeding and breathing under `protocol-only`. */
   protocolBarred: z.boolean().optional(),
   /** A rigid thing: its usual length where none is printed, mm. */

@@ -33,7 +33,10 @@ export const lineSchema = z.strictObject({
   sizeMm: sizeMm.optional(),
   volumeMl: volumeMl.optional(),
   dosesPerPiece: doses.optional(),
+  /** Of one dose of the piece. */
   strengthMg: z.number().positive().max(1_000_000).optional(),
+  /** Whether the pack says that it is free of latex. Absent: not read yet. */
+  latexFree: z.boolean().optional(),
   /** Absent: not read yet. */
   expires: dateRead.optional(),
   condition: z.enum(CONDITIONS).optional(),

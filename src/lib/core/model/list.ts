@@ -16,6 +16,8 @@ export const needSchema = z.strictObject({
   tier: z.enum(TIERS),
   quantity: z.strictObject({
     base: quantityNumber.optional(),
+    /** People whom `base` is for: `perPerson` counts those beyond them. */
+    baseFor: quantityNumber.optional(),
     perPerson: quantityNumber.optional(),
     perDay: quantityNumber.optional(),
     perPersonDay: quantityNumber.optional(),
@@ -57,6 +59,8 @@ export const needSchema = z.strictObject({
     })
     .optional(),
   reason: z.string().max(2000).optional(),
+  /** A thing of a person's own, prescribed or brought: checked and counted, never bought or dropped. */
+  theirs: z.boolean().optional(),
 });
 export type Need = z.infer<typeof needSchema>;
 

@@ -15,6 +15,9 @@ export const productSchema = z.strictObject({
   sizeMm: sizeMm.optional(),
   volumeMl: volumeMl.optional(),
   dosesPerPiece: doses.optional(),
+  /** Of one dose of the piece. */
+  strengthMg: z.number().positive().max(1_000_000).optional(),
+  latexFree: z.boolean().optional(),
   price: moneySchema,
   massG: z.number().min(0).max(1e7).optional(),
   bulkMl: z.number().min(0).max(1e8).optional(),

@@ -4,7 +4,9 @@ import { creditFor, typeLookup } from "../catalogue/catalogue.ts";
 import { audit } from "../audit/audit.ts";
 import type { Skill } from "../model/itemType.ts";
 import type { AuditFile } from "../model/auditFile.ts";
-import { measureOf } from "../sieve/measure.ts";
+import { proposeVerdict } from "../audit/verdict.ts";
+import { broughtFor } from "./theirs.ts";
+import { measureOf, piecesOf } from "../sieve/measure.ts";
 import type { Mesh } from "../model/mesh.ts";
 import { PRODUCT_PREFIX } from "./candidates.ts";
 import { lineLoad } from "../bag/load.ts";
@@ -23,7 +25,10 @@ interface Serves {
 }
 export type Action =
   | {
-      /** `swap`: stands in for a good line that a limit drops. */
+      /**
+       * By what happens to lines: `replace`, a line of this job that does not do it goes; `swap`, a
+       * good one goes because a limit asks for it; `top-up`, the same kind stays; else `add`.
+       */
       readonly kind: "add" | "top-up" | "replace" | "swap";
       readonly phase: Phase;
       readonly product: Product;
@@ -47,6 +52,18 @@ export type Action =
       readonly instead: readonly string[];
     }
   | {
+      /** A person's own thing, which only they can bring or renew: it has no price. */
+      readonly kind: "bring";
+      readonly phase: Phase;
+      /** The need it is for; null: the list does not ask for it. */
+      readonly need: string | null;
+      /** The kit line that has failed or is past; null: there is none. */
+      readonly line: string | null;
+      readonly itemType: string;
+      readonly pieces: number;
+      readonly gain: number;
+    }
+  | {
       readonly kind: "move";
       readonly phase: Phase;
       readonly line: string;
@@ -58,7 +75,7 @@ export type Action =
       readonly phase: Phase;
       readonly line: string;
       readonly massG: number;
-      readonly because: "failed" | "past-date" | "in-name-only" | "serves-nothing" | "limit";
+      readonly because: "failed" | "past-date" | "in-name-only" | "not-asked" | "limit";
     }
   | {
       readonly kind: "repack";
@@ -118,10 +135,10 @@ export function actionsOf(outcome: Solved, request: PlanRequest): Action[] {
             ? "in-name-only"
             : before.pairing.pairs.some((p) => p.line === index && p.credit.credit > 0)
               ? "limit"
-              : "serves-nothing";
+              : "not-asked";
     return {
       kind: "drop",
-      phase: because === "serves-nothing" || because === "limit" ? "next-order" : "before-carried",
+      phase: because === "not-asked" || because === "limit" ? "next-order" : "before-carried",
       line: id,
       massG: lineLoad(line, type).massG,
       because,
@@ -156,9 +173,66 @@ export function actionsOf(outcome: Solved, request: PlanRequest): Action[] {
   const order = (a: Action) =>
     ["before-carried", "next-order", "at-rotation", "to-check"].indexOf(a.phase);
   const gain = (a: Action) => ("gain" in a ? a.gain : -1);
-  return [...training, ...buys, ...moves, ...repacks, ...drops]
+  return [...training, ...bringActions(outcome, without), ...buys, ...moves, ...repacks, ...drops]
     .sort((a, b) => order(a) - order(b) || gain(b) - gain(a))
     .concat(checks);
+}
+
+/** What owners bring, and what of theirs has failed or is past and only they can renew. */
+function bringActions({ choice, before }: Solved, without: (kit: AuditFile) => number): Action[] {
+  const renewed = new Set<string>();
+  const brought = choice.brought.map(({ product, packs }): Action => {
+    const need = broughtFor(product);
+    const n = before.context.needs.findIndex((x) => x.need.id === need);
+    const old = before.needs[n]!.pairs.find((p) => p.f === 0);
+    const line = old ? before.context.lines[old.pair.line]!.line.id : null;
+    if (line !== null) renewed.add(line);
+    const id = PRODUCT_PREFIX + product.id;
+    return {
+      kind: "bring",
+      phase: "before-carried",
+      need,
+      line,
+      itemType: product.itemType,
+      pieces: packs * product.pack,
+      gain: without(withLines(choice.kit, (lines) => lines.filter((l) => l.id !== id))),
+    };
+  });
+  const owners = before.context.lines.flatMap((l, i): Action[] => {
+    if (l.elsewhere || renewed.has(l.line.id)) return [];
+    if (proposeVerdict(before, i).because !== "owner-renews") return [];
+    return [
+      {
+        kind: "bring",
+        phase: "before-carried",
+        need: null,
+        line: l.line.id,
+        itemType: l.type!.id,
+        pieces: Math.max(1, piecesOf(l.line)),
+        gain: 0,
+      },
+    ];
+  });
+  return [...brought, ...owners];
+}
+
+/** Needs that the plan leaves short of full, the weightiest loss first. Values 0–1. */
+export function unmetAfter({ choice }: Solved): readonly {
+  readonly need: string;
+  readonly met: number;
+  readonly restsOn: Mesh | "pan";
+}[] {
+  const { needs, context } = choice.after;
+  return needs
+    .map((n, i) => ({
+      need: context.needs[i]!.need.id,
+      met: n.met,
+      restsOn: n.restsOn,
+      loss: context.needs[i]!.weight * (1 - n.met),
+    }))
+    .filter((n) => !isWhole(n.met))
+    .sort((a, b) => b.loss - a.loss)
+    .map(({ need, met, restsOn }) => ({ need, met, restsOn }));
 }
 
 const withLines = (
@@ -188,8 +262,7 @@ function buy(
       if (s.pair.line !== index || s.units <= 0 || s.f <= 0) continue;
       const asked = context.needs[n]!;
       serves.push({ need: asked.need.id, mesh: before.needs[n]!.restsOn, units: s.units });
-      used +=
-        type!.use === "tool" ? 1 : s.units / s.pair.credit.yield / measureOf(line, type!).perPiece;
+      used += type!.use === "tool" ? 1 : s.units / s.yield / measureOf(line, type!).perPiece;
       const weight = (asked.weight * s.units * s.f) / asked.required;
       if (weight > main.weight) main = { need: n, weight };
     }
@@ -201,21 +274,24 @@ function buy(
   const onlyUseful = serves.length > 0 && serves.every((s) => tierOf(s.need) === "useful");
   // What stands in for a thing that failed comes before the kit is carried again.
   const failed = serves.some((s) => s.mesh === "sound" && tierOf(s.need) !== "useful");
-  const held = main.need < 0 ? "enough" : before.needs[main.need]!.restsOn;
-  const swapped =
+  // Lines that claimed the job and go.
+  const going =
     main.need < 0
       ? []
-      : before.needs[main.need]!.pairs.filter((s) => s.units > 0 && s.f > 0)
-          .map((s) => before.context.lines[s.pair.line]!.line.id)
-          .filter((l) => choice.dropped.includes(l));
-  const kind =
-    swapped.length > 0
+      : before.needs[main.need]!.pairs.map((s) => ({
+          line: before.context.lines[s.pair.line]!.line.id,
+          good: s.units > 0 && s.f > 0,
+        })).filter((l) => choice.dropped.includes(l.line));
+  const stays = context.lines.some(
+    (l, i) => i !== index && !l.elsewhere && l.type?.id === type!.id && piecesOf(l.line) > 0,
+  );
+  const kind = stays
+    ? "top-up"
+    : going.some((l) => l.good)
       ? "swap"
-      : held === "enough" || held === "pan"
-        ? "top-up"
-        : held === "here" || held === "handy" || held === "usable"
-          ? "add"
-          : "replace";
+      : going.length > 0
+        ? "replace"
+        : "add";
   const pieces = p.packs * p.product.pack;
   const price = priceOf(p.product, p.packs);
   const gain = without(withLines(choice.kit, (lines) => lines.filter((l) => l.id !== id)));
@@ -241,14 +317,7 @@ function buy(
             outcome,
             request,
           ),
-    instead:
-      kind === "swap"
-        ? swapped
-        : kind === "replace" && main.need >= 0
-          ? before.needs[main.need]!.pairs.filter((s) => s.f < 1).map(
-              (s) => before.context.lines[s.pair.line]!.line.id,
-            )
-          : [],
+    instead: kind === "swap" || kind === "replace" ? going.map((l) => l.line) : [],
   };
 }
 

@@ -8,6 +8,7 @@ import { pairUp, type Pairing } from "../sieve/pairs.ts";
 import { sift } from "../sieve/sift.ts";
 import { lineLoad } from "../bag/load.ts";
 import { mayPropose } from "./mayPropose.ts";
+import { broughtFor, broughtProducts, isBrought } from "./theirs.ts";
 import { bookOf, type PlanRequest } from "./request.ts";
 import { companionFactor } from "../sieve/real.ts";
 import type { Product } from "../model/priceBook.ts";
@@ -58,6 +59,8 @@ export function boughtLine(product: Product, packs: number, today: string): Line
     ...(product.sizeMm ? { sizeMm: product.sizeMm } : {}),
     ...(product.volumeMl === undefined ? {} : { volumeMl: product.volumeMl }),
     ...(product.dosesPerPiece === undefined ? {} : { dosesPerPiece: product.dosesPerPiece }),
+    ...(product.strengthMg === undefined ? {} : { strengthMg: product.strengthMg }),
+    ...(product.latexFree === undefined ? {} : { latexFree: product.latexFree }),
     expires: product.shelfMonths ? lastGoodDayAfterMonths(today, product.shelfMonths) : "none",
     condition: "sound",
     location: "outside",
@@ -89,9 +92,10 @@ export function candidates(request: PlanRequest): Candidates {
   const { audit, today, catalogue } = request;
   const book = bookOf(request);
   const typeOf = typeLookup(audit.itemTypes, catalogue);
-  const products = book.products
-    .filter((p) => mayPropose(p, typeOf))
-    .map((p) => weighed(p, typeOf(p.itemType), today));
+  const products = [
+    ...book.products.filter((p) => mayPropose(p, typeOf)),
+    ...broughtProducts(audit, book.currency, catalogue),
+  ].map((p) => weighed(p, typeOf(p.itemType), today));
   const kitLines = audit.kit.lines;
   // Before moving, to know which lines a move would help.
   const before = pairUp(contextOf(audit, today, catalogue));
@@ -126,11 +130,17 @@ export function candidates(request: PlanRequest): Candidates {
       p.companionsMissing.forEach((c) => missingCompanions.add(c));
       const f = p.f / companionFactor(p.companionsMissing.length);
       if (f <= 0) continue;
+      // What an owner brings is for its need alone.
+      const product = isProduct(p.pair.line) ? products[p.pair.line - firstProduct] : undefined;
+      if (product && isBrought(product) && broughtFor(product) !== context.needs[n]!.need.id)
+        continue;
+      // And a person's own is never bought.
+      if (product && !isBrought(product) && context.needs[n]!.need.theirs) continue;
       uses.push({
         line: p.pair.line,
         need: n,
         f,
-        yield: p.pair.credit.yield,
+        yield: p.yield,
         tool: context.lines[p.pair.line]!.type!.use === "tool",
         lacking: p.companionsMissing,
       });

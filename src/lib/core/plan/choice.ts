@@ -9,6 +9,8 @@ import { fromMinor } from "../base/money.ts";
 import { boughtLine, movedLine, PRODUCT_PREFIX, type Candidates } from "./candidates.ts";
 import { kitLoad, type Load } from "../bag/load.ts";
 import type { PlanModel } from "./planModel.ts";
+import { neverLeft } from "./neverLeft.ts";
+import { isBrought } from "./theirs.ts";
 import { partOf } from "./portions.ts";
 import type { Product } from "../model/priceBook.ts";
 import type { Course, PlanRequest } from "./request.ts";
@@ -21,6 +23,8 @@ export interface Purchase {
 /** What is done, and the audit of the kit when it has been done. */
 export interface Choice {
   readonly purchases: readonly Purchase[];
+  /** What owners bring of their own (theirs.ts). */
+  readonly brought: readonly Purchase[];
   /** Kit lines taken out, by id. */
   readonly dropped: readonly string[];
   /** Kit lines of which only a part is carried, with the units of measure kept and had. */
@@ -79,7 +83,7 @@ export function settle(
   mayLeave: boolean,
 ): Choice {
   const out = new Set(left);
-  const keep = new Set(request.keep);
+  const keep = neverLeft(request);
   const useful = new Set(c.uses.map((u) => u.line));
   request.audit.kit.lines.forEach((line, l) => {
     // With a limit, what serves nothing goes first; without one only what cannot be trusted goes.
@@ -101,7 +105,8 @@ export function settle(
   const moved = settled === fewer ? needed : c.movable;
   const idOf = (l: number) => request.audit.kit.lines[l]!.id;
   return {
-    purchases,
+    purchases: purchases.filter((p) => !isBrought(p.product)),
+    brought: purchases.filter((p) => isBrought(p.product)),
     dropped: [...out].sort((a, b) => a - b).map(idOf),
     repacked: [...parts]
       .sort(([a], [b]) => a - b)

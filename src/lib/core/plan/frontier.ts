@@ -1,3 +1,4 @@
+import { neverLeft } from "./neverLeft.ts";
 import { roundMoneyUp } from "../base/money.ts";
 import { SHARE_TOLERANCE } from "../base/tolerance.ts";
 import { STAGE_SLACK } from "./stages.ts";
@@ -105,7 +106,7 @@ export function frontierPoint(
   const m = planModel(c, r.limits, {
     vitalInFull: false,
     mayLeave: limited,
-    keep: new Set(r.keep),
+    keep: neverLeft(r),
     maxSources: r.maxSources ?? null,
   });
   let x: ArrayLike<number> | undefined;

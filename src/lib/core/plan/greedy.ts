@@ -1,3 +1,4 @@
+import { neverLeft } from "./neverLeft.ts";
 import { minorPrice } from "../model/priceBook.ts";
 import { STAGE_SLACK } from "./stages.ts";
 import { fromMinor, toMinor } from "../base/money.ts";
@@ -77,7 +78,7 @@ interface Room {
 function roomOf(request: PlanRequest, c: Candidates): Room {
   // What serves nothing stays at home under a limit, and takes no room.
   const useful = new Set(c.uses.map((u) => u.line));
-  const keep = new Set(request.keep);
+  const keep = neverLeft(request);
   const lines = request.audit.kit.lines.filter((l, i) => useful.has(i) || keep.has(l.id));
   const kit = { ...request.audit, kit: { ...request.audit.kit, lines } };
   const load = kitLoad(kit, request.catalogue);
@@ -300,7 +301,7 @@ export function planBound(
   const m = planModel(c, request.limits, {
     vitalInFull: ready,
     mayLeave: limited,
-    keep: new Set(request.keep),
+    keep: neverLeft(request),
     maxSources: request.maxSources ?? null,
   });
   const cheapest = request.question === "cheapest";

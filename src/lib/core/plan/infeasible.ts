@@ -93,5 +93,5 @@ function onlyLicensedDo(functionId: string, catalogue: Catalogue): boolean {
   const does = [...catalogue.types.values()].filter(
     (t) => (creditFor(t, functionId)?.credit ?? 0) > 0,
   );
-  return does.length > 0 && does.every((t) => t.licensed);
+  return does.length > 0 && does.every((t) => t.licensed || t.notForSale);
 }

@@ -1,3 +1,4 @@
+import { neverLeft } from "./neverLeft.ts";
 import { audit, type Audit } from "../audit/audit.ts";
 import { SKILLS } from "../model/itemType.ts";
 import { score } from "../score/coverage.ts";
@@ -134,7 +135,7 @@ function solveWith(
   const m = planModel(c, limits, {
     vitalInFull: ready,
     mayLeave,
-    keep: new Set(request.keep),
+    keep: neverLeft(request),
     maxSources: request.maxSources ?? null,
   });
   const asked = ready ? c.context.rules.thresholds.ready : request.target;

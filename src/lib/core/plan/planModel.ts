@@ -5,6 +5,7 @@ import { minorPrice } from "../model/priceBook.ts";
 import { companionFactor, effectiveCredit } from "../sieve/real.ts";
 import type { Candidates, Use } from "./candidates.ts";
 import { addColumn, addRow, emptyModel, type LinearModel } from "./linearModel.ts";
+import { isBrought } from "./theirs.ts";
 import { lineLoad } from "../bag/load.ts";
 import { portionsOf, type Portions } from "./portions.ts";
 
@@ -100,7 +101,7 @@ function companionProducts(c: Candidates): Map<string, number[]> {
   const { context, products, firstProduct } = c;
   const does = (k: number, companion: string) => {
     const type = context.lines[firstProduct + k]!.type!;
-    return effectiveCredit(type, companion, undefined, context.rules, context.catalogue).credit > 0;
+    return effectiveCredit(type, companion, undefined, context).credit > 0;
   };
   return new Map(
     [...c.missingCompanions].map((companion) => [
@@ -389,7 +390,7 @@ function fewSources(
 ): void {
   const columns = new Map<string, number>();
   products.forEach((p, k) => {
-    if (packs[k]! < 0) return;
+    if (packs[k]! < 0 || isBrought(p)) return;
     const source = p.source ?? NO_SOURCE;
     let column = columns.get(source);
     if (column === undefined)

@@ -9,7 +9,7 @@ import { recordBase, recordId, versionAfter, type Migration, type OldRecord } fr
 
 /** A verdict that a person gave, with the reason; the rules only propose. */
 const verdictSchema = z.strictObject({
-  verdict: z.enum(["keep", "watch", "top-up", "replace", "move", "drop", "trained-hand"]),
+  verdict: z.enum(["keep", "watch", "top-up", "replace", "move", "spare", "drop", "trained-hand"]),
   why: z.string().max(2000).optional(),
   /** What the rules proposed when it was given. */
   proposed: z.string().max(40).optional(),

@@ -6,7 +6,10 @@ import type { Need } from "../model/list.ts";
 export const redressings = (hoursToCare: number, everyH: number | undefined): number =>
   everyH === undefined ? 0 : wholeDown(hoursToCare / everyH);
 
-/** Required quantity Q of a need, in the function's unit, at least 1. */
+/**
+ * Required quantity Q of a need, in the function's unit, at least 1. `perPerson` counts people beyond
+ * the `baseFor` that the base is for.
+ */
 export function requiredQuantity(
   need: Pick<Need, "quantity">,
   brief: Pick<Brief, "people" | "days" | "hoursToCare">,
@@ -15,7 +18,7 @@ export function requiredQuantity(
   const { people, days } = brief;
   const once =
     (q.base ?? 0) +
-    (q.perPerson ?? 0) * people +
+    (q.perPerson ?? 0) * Math.max(0, people - (q.baseFor ?? 0)) +
     (q.perDay ?? 0) * days +
     (q.perPersonDay ?? 0) * people * days;
   const asked = wholeUp(once * (1 + redressings(brief.hoursToCare, q.redressEveryH)));

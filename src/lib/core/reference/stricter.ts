@@ -11,6 +11,7 @@ export const NEED_FIELDS = [
   "companions",
   "accept",
   "when",
+  "theirs",
 ] as const;
 export type NeedField = (typeof NEED_FIELDS)[number];
 
@@ -41,6 +42,8 @@ export function stricterNeed(a: Need, b: Need, typeOf: TypeOf): Need {
     ...(companions.length > 0 ? { companions } : {}),
     ...(accept.length > 0 ? { accept } : {}),
     ...(when ? { when } : {}),
+    // A thing of a person's own asks for no training: looser than one that does.
+    ...(a.theirs && b.theirs ? { theirs: true } : {}),
     ...(reason ? { reason } : {}),
   };
 }
@@ -48,6 +51,8 @@ export function stricterNeed(a: Need, b: Need, typeOf: TypeOf): Need {
 function stricterQuantity(a: Need["quantity"], b: Need["quantity"]): Need["quantity"] {
   const larger = (k: "base" | "perPerson" | "perDay" | "perPersonDay" | "min") =>
     a[k] === undefined && b[k] === undefined ? {} : { [k]: Math.max(a[k] ?? 0, b[k] ?? 0) };
+  // Only where something is asked per person does it matter whom the base is for.
+  const baseFor = [a, b].filter((q) => q.perPerson).map((q) => q.baseFor ?? 0);
   const hours = [a.redressEveryH, b.redressEveryH].filter((h) => h !== undefined);
   // Without a ceiling more may be asked than with any. A floor above the other's ceiling lifts it.
   const ceiling =
@@ -56,6 +61,7 @@ function stricterQuantity(a: Need["quantity"], b: Need["quantity"]): Need["quant
       : Math.max(a.max, b.max, a.min ?? 0, b.min ?? 0);
   return {
     ...larger("base"),
+    ...(Math.min(...baseFor) > 0 && baseFor.length > 0 ? { baseFor: Math.min(...baseFor) } : {}),
     ...larger("perPerson"),
     ...larger("perDay"),
     ...larger("perPersonDay"),

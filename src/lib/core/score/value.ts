@@ -51,7 +51,7 @@ function servingPieces(context: AuditContext, passing: readonly SiftedNeed[]): n
       if (p.units <= 0 || p.f <= 0) continue;
       const { line, type } = context.lines[p.pair.line]!;
       used[p.pair.line]! +=
-        type!.use === "tool" ? 1 : p.units / p.pair.credit.yield / measureOf(line, type!).perPiece;
+        type!.use === "tool" ? 1 : p.units / p.yield / measureOf(line, type!).perPiece;
     }
   return used.map((u, l) => {
     const { line, type } = context.lines[l]!;

@@ -13,6 +13,6 @@ export function lineMark(a: Audit, lineId: string): Mesh | "pan" | "unchecked" {
   if (own.length === 0) return "pan";
   if (own.every((p) => p.pair.credit.credit === 0)) return "real";
   if (own.every((p) => p.fresh === 0)) return "fresh";
-  if (own.every((p) => p.pair.usable === 0)) return "usable";
+  if (own.every((p) => p.usable === 0)) return "usable";
   return "pan";
 }

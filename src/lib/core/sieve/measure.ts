@@ -28,27 +28,36 @@ export function extentOf(line: Pick<Line, "sizeMm">, type: Pick<ItemType, "measu
 /** Units of measure in one piece, and whether that is read or only typical. */
 export interface Measure {
   readonly perPiece: number;
+  /** What it is at least, where it is only typical; else the same. */
+  readonly worst: number;
   readonly known: boolean;
 }
+
+const read = (perPiece: number): Measure => ({ perPiece, worst: perPiece, known: true });
+/** A thing that is counted as it is. */
+export const ONE: Measure = read(1);
+const typical = (perPiece: number, worst: number): Measure => ({ perPiece, worst, known: false });
 
 /** Per piece: 1, doses, metres or millilitres by the type's measure. */
 export function measureOf(line: Line, type: ItemType): Measure {
   switch (type.measure) {
     case "each":
     case "pair":
-      return { perPiece: 1, known: true };
+      return ONE;
     case "dose":
-      return { perPiece: line.dosesPerPiece ?? 1, known: true };
+      // A tube or bottle whose doses were not read holds one at least.
+      if (line.dosesPerPiece !== undefined) return read(line.dosesPerPiece);
+      return type.typical === undefined ? ONE : typical(type.typical, 1);
     case "metre": {
       const { length } = extentOf(line, type);
-      return length === null
-        ? { perPiece: type.typical ?? 1, known: false }
-        : { perPiece: length / 1000, known: true };
+      return length === null ? typical(type.typical ?? 1, 0) : read(length / 1000);
     }
     case "millilitre":
-      return line.volumeMl === undefined
-        ? { perPiece: type.typical ?? 1, known: false }
-        : { perPiece: line.volumeMl, known: true };
+      if (line.volumeMl !== undefined) return read(line.volumeMl);
+      if (type.doseMl !== undefined && line.dosesPerPiece !== undefined)
+        return read(line.dosesPerPiece * type.doseMl);
+      // Of a liquid medicine one dose at least is in the bottle.
+      return typical(type.typical ?? 1, type.doseMl ?? 0);
   }
 }
 

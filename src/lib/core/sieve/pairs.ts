@@ -2,10 +2,11 @@ import type { AuditContext, ContextLine } from "./context.ts";
 import { dateStanding, freshFactor, type DateStanding } from "./fresh.ts";
 import { handyFactor, type HandyFactor } from "./handy.ts";
 import { claimsOrAccepted } from "./here.ts";
-import { isCounted, measureOf, piecesOf, type Measure } from "./measure.ts";
+import { doseFactor, type DoseFactor } from "./dose.ts";
+import { isCounted, measureOf, ONE, piecesOf, type Measure } from "./measure.ts";
 import { effectiveCredit, specFactor, type EffectiveCredit, type SpecFactor } from "./real.ts";
 import { soundFactor } from "./sound.ts";
-import { usableFactor } from "./usable.ts";
+import { usableFactor, type UsableFactor } from "./usable.ts";
 
 /** What is known of a line, whichever need looks at it. null factors are unchecked. */
 interface LineFacts {
@@ -25,7 +26,9 @@ export interface Pair {
   readonly spec: SpecFactor;
   readonly fresh: number | null;
   readonly handy: HandyFactor;
-  readonly usable: number;
+  readonly usable: UsableFactor;
+  /** Planning doses in a dose of the piece. */
+  readonly dose: DoseFactor;
 }
 
 /** Lines that do a companion function, by function id. */
@@ -53,17 +56,12 @@ export function pairUp(context: AuditContext): Pairing {
       pairs.push({
         line: l,
         need: n,
-        credit: effectiveCredit(
-          type,
-          asked.need.function,
-          asked.need.accept,
-          context.rules,
-          catalogue,
-        ),
+        credit: effectiveCredit(type, asked.need.function, asked.need.accept, context),
         spec: specFactor(line, type, asked.need.spec),
         fresh: freshFactor(facts[l]!.standing, type, asked.tier, context.rules.dates, catalogue),
         handy: handyFactor(line, type, asked.need.access, asked.tier),
-        usable: usableFactor(type, context.brief, context.rules.advanced),
+        usable: usableFactor(line, type, context.brief, context.rules.advanced, asked.need.theirs),
+        dose: doseFactor(line, type, catalogue.functions.get(asked.need.function)),
       });
     });
     ranges.push([from, pairs.length]);
@@ -75,7 +73,7 @@ function factsOf({ line, type }: ContextLine, { lastDay, catalogue }: AuditConte
   return {
     pieces: piecesOf(line),
     counted: isCounted(line),
-    measure: type ? measureOf(line, type) : { perPiece: 1, known: true },
+    measure: type ? measureOf(line, type) : ONE,
     sound: soundFactor(line, catalogue),
     standing: type ? dateStanding(line, type, lastDay) : "good",
   };
@@ -88,11 +86,7 @@ function companionLines(context: AuditContext): CompanionLines {
       if (found.has(companion)) continue;
       const lines: number[] = [];
       context.lines.forEach(({ type }, l) => {
-        if (
-          type &&
-          effectiveCredit(type, companion, undefined, context.rules, context.catalogue).credit > 0
-        )
-          lines.push(l);
+        if (type && effectiveCredit(type, companion, undefined, context).credit > 0) lines.push(l);
       });
       found.set(companion, lines);
     }

@@ -2,6 +2,7 @@ import { categoryOf, creditFor, type Catalogue } from "../catalogue/catalogue.ts
 import type { ItemType } from "../model/itemType.ts";
 import type { Line } from "../model/kit.ts";
 import type { Need } from "../model/list.ts";
+import type { Brief } from "../model/brief.ts";
 import type { Schools } from "../model/houseRules.ts";
 import { extentOf } from "./measure.ts";
 
@@ -14,8 +15,9 @@ const COMPANION_MISSING = 0.5;
 /** What is left of a thing without so many of its companions. */
 export const companionFactor = (missing: number): number => COMPANION_MISSING ** missing;
 
-/** What decided a credit: the catalogue, the need's own entry, or a house rule. */
-type CreditSource = "catalogue" | "accept" | "devices" | "improvised" | "cutting" | "none";
+/** What decided a credit: the catalogue, the need's own entry, a house rule, or children in the party. */
+type CreditSource =
+  "catalogue" | "accept" | "devices" | "improvised" | "cutting" | "children" | "none";
 export interface EffectiveCredit {
   readonly credit: number;
   /** Units of the function per unit of measure. */
@@ -23,20 +25,29 @@ export interface EffectiveCredit {
   readonly source: CreditSource;
 }
 
-type CreditRules = Pick<Schools, "devices" | "improvised" | "cutting">;
+/** What a credit is judged by. */
+export interface CreditContext {
+  readonly rules: Pick<Schools, "devices" | "improvised" | "cutting">;
+  readonly brief: Pick<Brief, "activities">;
+  readonly catalogue: Catalogue;
+}
 
-/** Credit of a type for a function after accept entry and house rules. */
+/** The activity that rules out what is not given to children. */
+const CHILDREN = "children";
+
+/** Credit of a type for a function after accept entry, house rules and who is there. */
 export function effectiveCredit(
   type: ItemType,
   functionId: string,
   accept: Need["accept"],
-  rules: CreditRules,
-  catalogue: Catalogue,
+  { rules, brief, catalogue }: CreditContext,
 ): EffectiveCredit {
   const own = creditFor(type, functionId);
   const entry = accept?.find((a) => a.itemType === type.id);
   const yields = entry?.yield ?? own?.yield ?? 1;
   const improvised = own?.improvised === true || entry?.improvised === true;
+  if (type.notWithChildren?.includes(functionId) && brief.activities.includes(CHILDREN))
+    return { credit: 0, yield: yields, source: "children" };
   if (rules.cutting === "scissors" && own?.underScissors !== undefined)
     return { credit: own.underScissors, yield: yields, source: "cutting" };
   if (rules.improvised === "deny" && improvised)

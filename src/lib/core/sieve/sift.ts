@@ -17,7 +17,10 @@ export interface SiftedPair {
   readonly sound: number;
   readonly fresh: number;
   readonly handy: number;
+  readonly usable: number;
   readonly f: number;
+  /** Units of the function in a unit of measure; 0: nothing, its strength taken as none. */
+  readonly yield: number;
   /** In the function's unit. */
   readonly units: number;
 }
@@ -53,14 +56,14 @@ export function sift(context: AuditContext, pairing: Pairing, passes: Assumption
   const taken = pairs.map((p) => take(p, context, pairing, passes[p.line]!, missing));
   const supply = facts.map((fact, l) => {
     const pieces = fact.counted || passes[l] ? fact.pieces : 0;
-    return fact.measure.known || passes[l] ? pieces * fact.measure.perPiece : 0;
+    return pieces * (passes[l] ? fact.measure.perPiece : fact.measure.worst);
   });
   const sharePairs: SharePair[] = [];
   const at: number[] = [];
   taken.forEach((t, k) => {
-    if (t.r <= 0) return;
-    const { line, need, credit } = t.pair;
-    sharePairs.push({ line, need, r: t.r, f: t.f, yield: credit.yield });
+    if (t.r <= 0 || t.yield <= 0) return;
+    const { line, need } = t.pair;
+    sharePairs.push({ line, need, r: t.r, f: t.f, yield: t.yield });
     at.push(k);
   });
   const units = shareOut({
@@ -98,8 +101,23 @@ function take(
   const sound = facts[pair.line]!.sound ?? (pass ? 1 : 0);
   const fresh = pair.fresh ?? (pass ? 1 : 0);
   const handy = pass ? pair.handy.factor : pair.handy.worst;
-  const f = r * sound * fresh * handy * pair.usable;
-  return { pair, companionsMissing, spec, r, sound, fresh, handy, f, units: 0 };
+  const usable = pass ? pair.usable.factor : pair.usable.worst;
+  const f = r * sound * fresh * handy * usable;
+  const doses = pair.dose.unchecked && !pass ? 0 : pair.dose.factor;
+  const yields = pair.credit.yield * doses;
+  return {
+    pair,
+    companionsMissing,
+    spec,
+    r,
+    yield: yields,
+    sound,
+    fresh,
+    handy,
+    usable,
+    f,
+    units: 0,
+  };
 }
 
 /** v₁ … v₇ of a need from its pairs; v₂ is the best stand-in, so a weak one in use shows at Enough. */
@@ -113,7 +131,7 @@ function valuesOf(pairs: readonly SiftedPair[], required: number): number[] {
     values[3]! += share *= p.sound;
     values[4]! += share *= p.fresh;
     values[5]! += share *= p.handy;
-    values[6]! += share * p.pair.usable;
+    values[6]! += share * p.usable;
   }
   return values;
 }

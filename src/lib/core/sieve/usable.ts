@@ -1,5 +1,6 @@
 import { SKILLS, type ItemType } from "../model/itemType.ts";
 import type { Brief } from "../model/brief.ts";
+import type { Line } from "../model/kit.ts";
 import type { Schools } from "../model/houseRules.ts";
 
 /** Mesh 7, Usable. */
@@ -7,13 +8,57 @@ import type { Schools } from "../model/houseRules.ts";
 /** Carried 'for a trained hand' who may come by. */
 const FOR_A_TRAINED_HAND = 0.5;
 
-/** 0, 0.5 or 1: training asked against the party's, and sensitivities. */
+export interface UsableFactor {
+  /** 0, 0.5 or 1, as known; a pack that should say whether it is free of latex is taken to say so. */
+  readonly factor: number;
+  /** The same with what the pack does not say taken as latex. */
+  readonly worst: number;
+  /** Whether the pack is still to be read for latex. */
+  readonly unchecked: boolean;
+}
+
+/**
+ * Training asked against the party's, and sensitivities.
+ * @param theirs the need asks for a thing of a person's own, who is trained to it
+ */
 export function usableFactor(
+  line: Pick<Line, "latexFree">,
   type: ItemType,
   brief: Pick<Brief, "skill" | "sensitivities">,
   advanced: Schools["advanced"],
-): number {
-  if (type.clash.some((c) => c !== "sting" && brief.sensitivities.includes(c))) return 0;
-  if (SKILLS.indexOf(type.skill) <= SKILLS.indexOf(brief.skill)) return 1;
-  return advanced === "carry" ? FOR_A_TRAINED_HAND : 0;
+  theirs = false,
+): UsableFactor {
+  const skilled = theirs || SKILLS.indexOf(type.skill) <= SKILLS.indexOf(brief.skill);
+  const skill = skilled ? 1 : advanced === "carry" ? FOR_A_TRAINED_HAND : 0;
+  const clashes = type.clash.some(
+    (c) => c !== "sting" && c !== "latex" && brief.sensitivities.includes(c),
+  );
+  const rest = clashes ? 0 : skill;
+  const latex = latexFactor(line, type, brief);
+  return {
+    factor: rest * latex.factor,
+    worst: rest * latex.worst,
+    unchecked: latex.factor !== latex.worst,
+  };
 }
+
+const NEITHER = { factor: 0, worst: 0 };
+const BOTH = { factor: 1, worst: 1 };
+
+/** The answer at the bench decides; latex gloves stay latex. Without an answer what often holds latex counts as such. */
+function latexFactor(
+  line: Pick<Line, "latexFree">,
+  type: Pick<ItemType, "latex" | "clash">,
+  brief: Pick<Brief, "sensitivities">,
+): { readonly factor: number; readonly worst: number } {
+  if (!brief.sensitivities.includes("latex")) return BOTH;
+  const latex = latexOf(type);
+  if (latex === "yes") return NEITHER;
+  if (line.latexFree !== undefined) return line.latexFree ? BOTH : NEITHER;
+  if (latex === "often") return NEITHER;
+  return latex === "ask" ? { factor: 1, worst: 0 } : BOTH;
+}
+
+/** Whether a kind of thing holds latex; of the user's own kinds by their clash where it is not said. */
+export const latexOf = (type: Pick<ItemType, "latex" | "clash">): NonNullable<ItemType["latex"]> =>
+  type.latex ?? (type.clash.includes("latex") ? "yes" : "no");

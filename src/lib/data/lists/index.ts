@@ -5,6 +5,7 @@ import { GROUP_LEADER } from "./groupLeader.ts";
 import { HOUSEHOLD } from "./household.ts";
 import { PERSONAL_DAY } from "./personalDay.ts";
 import { REMOTE_PARTY } from "./remoteParty.ts";
+import { SCHOOL_OUTING } from "./schoolOuting.ts";
 import type { ShippedList } from "./shippedList.ts";
 import { VEHICLE_LOCKER } from "./vehicleLocker.ts";
 import { WORKSHOP_CREW } from "./workshopCrew.ts";
@@ -20,5 +21,6 @@ export const SHIPPED_LISTS: readonly ShippedList[] = [
   BITE_WRAP,
   CLUB_TOUCHLINE,
   HOUSEHOLD,
+  SCHOOL_OUTING,
 ];
 export type { ShippedList };

@@ -2,7 +2,7 @@ import { CATALOGUE } from "$lib/data/catalogue.ts";
 import { json, type RequestHandler } from "@sveltejs/kit";
 import { audit } from "$lib/core/audit/audit.ts";
 import { parseAudit } from "$lib/core/formats/auditFile.ts";
-import { auditResult } from "$lib/core/formats/auditResult.ts";
+import { auditPrinted } from "$lib/report/auditPrinted.ts";
 import { refuse, serverToday, withJson } from "$lib/server/api.ts";
 
 /** Lines of one audit over the network: with all unchecked, each line is tried alone. */
@@ -20,6 +20,6 @@ export const POST: RequestHandler = ({ request }) =>
           what: `has ${file.value.kit.lines.length} lines; at most ${MOST_LINES}`,
         },
       ]);
-    return json(auditResult(audit(file.value, serverToday(), CATALOGUE)));
+    return json(auditPrinted(audit(file.value, serverToday(), CATALOGUE)));
   });
 export const fallback: RequestHandler = () => refuse(405, "POST an audit file");

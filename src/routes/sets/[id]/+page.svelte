@@ -10,7 +10,8 @@
   import SievePicture from "$lib/ui/SievePicture.svelte";
   import { saveCsv } from "$lib/ui/tables.ts";
   import WeaveChip from "$lib/ui/WeaveChip.svelte";
-  import { decidedBy, grams, needLabel, percent, percentRange } from "$lib/words/sentences.ts";
+  import { grams, needLabel, percent, percentRange } from "$lib/words/sentences.ts";
+  import { decidedBy } from "$lib/words/reasons.ts";
 
   const set = new SetState(() => `set:${page.params["id"]}`);
   const record = $derived(set.record);

@@ -5,6 +5,9 @@
   import type { DatedPart } from "$lib/core/inspect/dateText.ts";
   import { goodOnceOpened } from "$lib/core/inspect/openLife.ts";
   import { fullPiece, partLeft } from "$lib/core/inspect/partUsed.ts";
+  import { planningDoseOf } from "$lib/core/sieve/dose.ts";
+  import { latexOf } from "$lib/core/sieve/usable.ts";
+  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { splitLine, type LinePart } from "$lib/core/inspect/splitLine.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
@@ -12,7 +15,7 @@
   import NumberField from "$lib/ui/NumberField.svelte";
   import SizeField from "$lib/ui/SizeField.svelte";
   import { LOCATION_LABEL } from "$lib/words/labels.ts";
-  import { day, metres, number } from "$lib/words/sentences.ts";
+  import { day, metres, milligrams, number } from "$lib/words/sentences.ts";
 
   interface Props {
     line: Line;
@@ -75,6 +78,12 @@
           },
     );
   }
+  /** mg of a planning dose of what it does; null: it counts by the pack. */
+  const planningMg = $derived(planningDoseOf(type, CATALOGUE));
+  const latex = $derived(type ? latexOf(type) : "no");
+  const asksLatex = $derived(
+    latex === "ask" || latex === "often" || (latex === "no" && line.latexFree === false),
+  );
   const life = $derived(type?.openMonths ?? null);
 </script>
 
@@ -111,13 +120,24 @@
             unit="ml"
             onvalue={(n) => kit.updateLine(line.id, "volume", { volumeMl: n }, "ml")}
           />
-        {:else}<NumberField
+        {/if}
+        {#if type.measure === "dose" || type.doseMl !== undefined}<NumberField
             label="Doses a piece"
             value={line.dosesPerPiece}
             optional
             min={0.1}
             unit="doses a piece"
             onvalue={(n) => kit.updateLine(line.id, "doses", { dosesPerPiece: n }, "doses")}
+          />{/if}
+        {#if planningMg !== null}<NumberField
+            label="Strength of a dose"
+            value={line.strengthMg}
+            optional
+            min={0.001}
+            max={1_000_000}
+            unit="mg each; planned with {milligrams(planningMg)}"
+            onvalue={(n) =>
+              kit.updateLine(line.id, `strength of ${name}`, { strengthMg: n }, "strength")}
           />{/if}
       </span>
     {/if}
@@ -162,6 +182,24 @@
     </p>
   </div>
 </div>
+{#if asksLatex}
+  <fieldset class="sheet mt-2 flex flex-wrap items-center gap-2 px-4 py-2">
+    <legend class="sr-only">Latex</legend>
+    <span class="text-sm"
+      >{latex === "often" ? "Often holds latex." : "May hold latex."} Does its pack say that it is free
+      of it?</span
+    >
+    {#each [["Yes", true], ["No", false], ["Not read", undefined]] as const as [word, value] (word)}
+      <button
+        class="btn min-h-10 px-3 py-1 {line.latexFree === value ? 'btn-on' : ''}"
+        aria-pressed={line.latexFree === value}
+        aria-label="Free of latex: {word}"
+        onclick={() => kit.updateLine(line.id, `latex of ${name}`, { latexFree: value })}
+        >{line.latexFree === value ? "✓ " : ""}{word}</button
+      >
+    {/each}
+  </fieldset>
+{/if}
 <details
   class="sheet mt-2 px-4 py-1"
   open={line.lot !== undefined || line.opened !== undefined || line.firstUse !== undefined}

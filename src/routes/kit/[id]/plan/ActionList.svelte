@@ -6,6 +6,7 @@
   import { MESH_LABEL, SKILL_LABEL } from "$lib/words/labels.ts";
   import {
     ACTION_LABEL,
+    bringText,
     DROP_BECAUSE,
     grams,
     money,
@@ -29,7 +30,13 @@
   const PHASES = ["before-carried", "next-order", "at-rotation", "to-check"] as const;
   let open = $state<string | null>(null);
   const keyOf = (x: Action) =>
-    "product" in x ? x.product.id : x.kind === "train" ? `train-${x.to}` : `${x.kind}-${x.line}`;
+    "product" in x
+      ? x.product.id
+      : x.kind === "train"
+        ? `train-${x.to}`
+        : x.kind === "bring"
+          ? `bring-${x.need}-${x.line}`
+          : `${x.kind}-${x.line}`;
   const meshOf = (x: Action) => {
     if ("serves" in x) return x.serves[0]?.mesh ?? "enough";
     switch (x.kind) {
@@ -39,6 +46,8 @@
         return "unchecked";
       case "train":
         return "usable";
+      case "bring":
+        return x.line === null ? "here" : "fresh";
       case "drop":
         return x.because === "past-date"
           ? "fresh"
@@ -54,13 +63,19 @@
       ? `${x.product.title}${x.packs > 1 ? ` × ${x.packs}` : ""}`
       : x.kind === "train"
         ? `the party to ${SKILL_LABEL[x.to]}`
-        : lineLabel(x.line);
+        : x.kind === "bring"
+          ? x.line === null
+            ? `${x.pieces > 1 ? `${x.pieces} × ` : ""}${kit.typeOf(x.itemType)?.label ?? x.itemType}`
+            : lineLabel(x.line)
+          : lineLabel(x.line);
   const why = (x: Action) => {
     if ("serves" in x)
       return `${x.serves.map((s) => needName(s.need)).join(", ")}${x.spare > 0 ? `; ${number(x.spare)} left over` : ""}`;
     switch (x.kind) {
       case "move":
         return `within reach${x.label ? ", and marked" : ""}`;
+      case "bring":
+        return `${x.need === null ? "" : `${needName(x.need)}: `}${bringText(x)}`;
       case "drop":
         return DROP_BECAUSE[x.because];
       case "repack":

@@ -25,7 +25,8 @@
     TIER_LABEL,
     UNCHECKED_LABEL,
   } from "$lib/words/labels.ts";
-  import { decidedBy, money, number, percent, percentRange } from "$lib/words/sentences.ts";
+  import { money, number, percent, percentRange } from "$lib/words/sentences.ts";
+  import { decidedBy } from "$lib/words/reasons.ts";
 
   const kit = useKit();
   const ready = useReady();

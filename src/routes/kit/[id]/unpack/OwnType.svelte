@@ -25,6 +25,8 @@
   });
   const unit = $derived(FUNCTIONS.find((f) => f.id === job)?.unit ?? "each");
   let typical = $state(1);
+  /** What is asked for in litres is kept in millilitres. */
+  const LITRE_PER_ML = 0.001;
   const problem = $derived(label.trim() === "" ? "Give it a name." : "");
 
   function make(e: SubmitEvent) {
@@ -38,13 +40,15 @@
     }`;
     const taken = [...CATALOGUE.types.keys(), ...workspace.ownTypes.map((t) => t.id)];
     const id = freeId(base, new Set(taken));
-    const measured = unit === "metre" || unit === "millilitre";
+    const measured = unit === "metre" || unit === "millilitre" || unit === "litre";
     workspace.edit(`make the item type ${label.trim()}`, [
       itemTypeRecord({
         id,
         label: label.trim().slice(0, 120),
-        functions: job ? [{ function: job, credit }] : [],
-        measure: unit,
+        functions: job
+          ? [{ function: job, credit, ...(unit === "litre" ? { yield: LITRE_PER_ML } : {}) }]
+          : [],
+        measure: unit === "litre" ? "millilitre" : unit,
         ...(measured ? { typical } : {}),
         skill,
         use: flags.tool ? "tool" : "single",
@@ -91,7 +95,8 @@
               onvalue={(n) => (credit = n ?? credit)}
             /></label
           >{/if}
-        {#if unit === "metre" || unit === "millilitre"}<label class="flex items-center gap-3"
+        {#if unit === "metre" || unit === "millilitre" || unit === "litre"}<label
+            class="flex items-center gap-3"
             >A usual piece has <NumberField
               label="Typical"
               value={typical}
