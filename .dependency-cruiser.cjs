@@ -53,7 +53,7 @@ module.exports = {
     only("report-on-words", report, [core, data, words]),
     only("devices-on-core", devices, [core]),
     only("workers-thin", workers, [core, data, report]),
-    only("state-knows-no-screen", state, [core, data, words, workers, devices]),
+    only("state-knows-no-screen", state, [core, data, words, report, workers, devices]),
     only("ui-knows-no-route", ui, [core, data, words, report, state, workers, devices]),
     only("server-knows-no-screen", "^src/lib/server/", [core, data, words, report, devices]),
     only("cli-thin", "^src/cli/", [core, data, words, report]),

@@ -32,13 +32,24 @@ interface Mutant {
 
 /** Tests that look at a folder, the quickest first. */
 const TESTS: Readonly<Record<string, readonly string[]>> = {
-  sieve: ["meshes", "shareOut", "audits", "scores", "bag", "trial", "reference", "properties"],
-  score: ["scores", "audits", "meshes", "inspect", "compare", "shown", "sums"],
+  sieve: [
+    "meshes",
+    "shareOut",
+    "audits",
+    "scores",
+    "bag",
+    "trial",
+    "trade",
+    "reference",
+    "properties",
+  ],
+  score: ["scores", "audits", "meshes", "inspect", "compare", "shown", "sums", "trade"],
   plan: [
     "prices",
     "money",
     "scores",
     "compare",
+    "trade",
     "planLimits",
     "planHard",
     "plan",

@@ -19,7 +19,9 @@ import { auditPrinted } from "../lib/report/auditPrinted.ts";
 import { parsePriceBook, parsePriceCsv } from "../lib/core/formats/priceCsv.ts";
 import type { Outcome, Problem } from "../lib/core/model/problem.ts";
 import { jsonSchemaOf, SCHEMAS } from "../lib/core/formats/schemas.ts";
-import { actionsOf } from "../lib/core/plan/actions.ts";
+import { reviewData } from "../lib/report/reviewData.ts";
+import { emptyBag } from "../lib/core/compare/emptyBag.ts";
+import { actionsOf, unmetAfter } from "../lib/core/plan/actions.ts";
 import { highsSolver } from "../lib/core/plan/highsSolver.ts";
 import { keptToBag } from "../lib/core/plan/fitBag.ts";
 import { plan } from "../lib/core/plan/plan.ts";
@@ -115,7 +117,8 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
         throw new Usage("report takes --to pdf, html or md, and --out PATH");
       const book = PRICE_BOOK;
       const request = requestOf(file, new Map(), today, book);
-      const outcome = plan(request, highsSolver(await loadHighs()));
+      const solver = highsSolver(await loadHighs());
+      const outcome = plan(request, solver);
       const planned =
         outcome.status === "infeasible"
           ? null
@@ -126,14 +129,23 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
               gradeAfter: outcome.choice.after.grade ?? "",
               coverageAfter: outcome.choice.after.coverage ?? 0,
               proven: outcome.status === "optimal",
+              unmet: unmetAfter(outcome),
             };
-      const blocks = kitReport(audit(file, today, CATALOGUE), planned, {}, today);
+      const own = plan({ ...request, audit: emptyBag(file) }, solver);
+      const extras = {
+        buildOwn:
+          own.status === "infeasible"
+            ? null
+            : { price: own.choice.price, massG: own.choice.load.massG },
+      };
+      const a = audit(file, today, CATALOGUE);
+      const blocks = kitReport(a, planned, extras, today);
       writeFileSync(
         out,
         to === "pdf"
           ? await makePdf(toPdf(file.kit.name, blocks))
           : to === "html"
-            ? toHtml(file.kit.name, blocks)
+            ? toHtml(file.kit.name, blocks, reviewData(a, planned, extras, today))
             : toMarkdown(blocks),
       );
       io.err(`wrote ${out}\n`);

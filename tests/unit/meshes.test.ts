@@ -435,3 +435,17 @@ describe("an audit file for tests", () => {
     expect(JSON.stringify(file)).to.equal(before);
   });
 });
+
+describe("a companion in the low reading", () => {
+  it("is there if it was counted, sound and in date, whatever else nobody has looked at", () => {
+    const a = auditOf(
+      [need("c", "wound-closure", { companions: ["skin-primer"] }), need("s", "sling")],
+      [
+        good("strips", "closure-strips", 1, { expires: "2028-01" }),
+        good("primer", "benzoin-swab", 1, { expires: "2028-01" }),
+        { id: "tri", itemType: "triangular-bandage", claimed: 1 },
+      ],
+    );
+    expect(a.failing.map((n) => n.met)).to.deep.equal([1, 0]);
+  });
+});

@@ -1,10 +1,14 @@
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
-import { audit } from "../../src/lib/core/audit/audit.ts";
+import { audit, type Audit } from "../../src/lib/core/audit/audit.ts";
 import { auditOf } from "../../src/lib/core/records/auditOf.ts";
 import { demoRecords } from "../../src/lib/data/demo.ts";
 import type { Block } from "../../src/lib/report/blocks.ts";
-import { kitReport } from "../../src/lib/report/kitReport.ts";
+import { comparisonReport } from "../../src/lib/report/comparisonReport.ts";
+import { faced } from "../../src/lib/report/pdfFonts.ts";
+import { reviewData } from "../../src/lib/report/reviewData.ts";
+import { carryLine, verdictProse } from "../../src/lib/words/verdictProse.ts";
+import { kitReport, type ReportPlan } from "../../src/lib/report/kitReport.ts";
 import { sieveSvg } from "../../src/lib/report/sieveSvg.ts";
 import { toHtml } from "../../src/lib/report/toHtml.ts";
 import { toMarkdown } from "../../src/lib/report/toMarkdown.ts";
@@ -44,10 +48,12 @@ describe("the report", () => {
       "text",
       "text",
       "text",
-      "picture",
+      "text",
+      "text",
       "facts",
+      "picture",
     ]);
-    expect(first[4]).to.deep.include({
+    expect(first[6]).to.deep.include({
       text: "Checked: 14 of 25 lines counted, 13 inspected. The lower figure takes everything that was not checked as failing, the upper takes it on trust.",
     });
   });
@@ -131,5 +137,140 @@ describe("the comparison as a table", () => {
     expect(at("ready, in all")).to.equal(98);
     const bare = compareTable(rows, new Map())[1]!;
     expect(bare[head!.indexOf("to make ready")]).to.equal(null);
+  });
+});
+
+describe("the published verdict", () => {
+  const day = (lines: Parameters<typeof auditFile>[1]) =>
+    audit(
+      auditFile(
+        [
+          need("t", "limb-tourniquet", { tier: "vital" }),
+          need("s", "sling"),
+          need("l", "light", { tier: "useful" }),
+        ],
+        lines,
+      ),
+      TODAY,
+      CATALOGUE,
+    );
+  const whole = [
+    good("tq", "windlass-tourniquet"),
+    good("tri", "triangular-bandage"),
+    good("lamp", "torch"),
+  ];
+  const plan = (over: Partial<ReportPlan>): ReportPlan => ({
+    actions: [],
+    price: 0,
+    currency: "EUR",
+    gradeAfter: "Ready",
+    coverageAfter: 0.95,
+    proven: true,
+    unmet: [],
+    ...over,
+  });
+  const buys = (n: number) =>
+    Array.from({ length: n }, (_, i) => ({
+      kind: "add",
+      product: { id: `p${i}`, title: `Thing ${i}`, itemType: "torch" },
+    })) as unknown as ReportPlan["actions"];
+  const line = (
+    a: Audit,
+    p: ReportPlan | null,
+    own: { price: number; massG: number } | null = null,
+  ) => carryLine(a, { plan: p, buildOwn: own });
+
+  it("carry it: ready, and looked at", () =>
+    expect(line(day(whole), plan({}))).to.equal("Carry it, for this brief."));
+  it("ready on trust is not yet looked at", () =>
+    expect(
+      line(
+        day([{ id: "tq", itemType: "windlass-tourniquet", claimed: 1 }, ...whole.slice(1)]),
+        plan({}),
+      ),
+    ).to.contain("on trust"));
+  it("carry it after five purchases, with what they cost", () =>
+    expect(
+      line(day([]), plan({ actions: buys(5), price: 12 }), { price: 50, massG: 900 }),
+    ).to.equal("Carry it, for this brief, after these five purchases (€12.00)."));
+  it("leave it where more than half of one's own is still to be bought, or where nothing helps", () => {
+    expect(
+      line(day([]), plan({ actions: buys(5), price: 26 }), { price: 50, massG: 900 }),
+    ).to.match(/^Leave it on the shelf, for this brief: .*five purchases for €26\.00.*€50\.00\.$/);
+    expect(line(day([]), null)).to.equal("Leave it on the shelf, for this brief.");
+  });
+  it("says what it is for, does well, lacks, is made of, and what stays short, with no slip", () => {
+    const a = day([good("tq", "windlass-tourniquet"), good("junior", "adhesive-junior", 40)]);
+    const prose = verdictProse(a, {
+      plan: plan({ actions: buys(1), price: 3, unmet: [{ need: "l", met: 0.5 }] }),
+      buildOwn: { price: 40, massG: 700 },
+    });
+    expect(prose).to.deep.equal([
+      "“kit” was held against “test” for one person, a day, with care at hand.",
+      "It covers severe bleeding well.",
+      "What holds it back most: Nothing here slings an arm. Nothing here lights what you are doing.",
+      "Of 41 pieces, 1 do a job on the list: 98 % are small plasters and the list does not ask for 98 %.",
+      "To do: buy Thing 0, for €3.00; it is then ready at 95 %. Still short after it: see what you are doing. From an empty bag the same list costs €40.00 and weighs 700 g.",
+    ]);
+  });
+  it("goes out as schema.org Review data that no name can break out of", () => {
+    const a = audit(
+      {
+        ...auditFile([need("s", "sling")], []),
+        kit: { name: "</script><b>", claims: {}, lines: [] },
+      },
+      TODAY,
+      CATALOGUE,
+    );
+    const html = toHtml("x", [], reviewData(a, null, { inspector: "Ada" }, "2026-11-26"));
+    const data = /<script type="application\/ld\+json">(.*?)<\/script>/.exec(html)![1]!;
+    expect(data).to.not.include("<");
+    expect(JSON.parse(data)).to.deep.include({ "@type": "Review", datePublished: "2026-11-26" });
+    expect(JSON.parse(data).reviewRating.ratingValue).to.equal(0);
+  });
+  it("a PDF is set in the own face, or all of it in the wider one where a letter is missing", () => {
+    const face = (text: string) =>
+      faced({ content: [{ text }], info: { title: "x" } }).defaultStyle!.font;
+    expect(face("Zürich, 12 × 20 cm, “pad”, €3 − 5 %")).to.equal("Atkinson");
+    expect(face("Łódź")).to.equal("Roboto");
+  });
+});
+
+describe("the comparison as a report", () => {
+  const file = (lines: Parameters<typeof auditFile>[1]) => auditFile([need("s", "sling")], lines);
+  const judge = { brief: file([]).brief, list: file([]).list, houseRules: {} };
+  const rows = compareKits(
+    [
+      { id: "a", file: { ...file([]), kit: { name: "Bare", claims: {}, lines: [] } } },
+      {
+        id: "b",
+        file: {
+          ...file([good("t", "triangular-bandage")]),
+          kit: { name: "Full", claims: {}, lines: [good("t", "triangular-bandage")] },
+        },
+      },
+    ],
+    judge,
+    TODAY,
+    { id: "b", title: "b", currency: "EUR", products: [] },
+    CATALOGUE,
+  );
+  const report = (readyRows: typeof rows, ready = new Map()) =>
+    comparisonReport({ rows: readyRows, judge, currency: "EUR", ready, own: null, madeOn: TODAY });
+  it("names who is ready, best first, and what was not worked out", () => {
+    const blocks = report(rows);
+    expect(blocks[1]).to.deep.include({ text: "Ready for this brief: Full." });
+    const table = blocks.find((b) => b.kind === "table")!;
+    expect(table.rows.map((r) => [r[0], r[4]])).to.deep.equal([
+      ["Full", "not worked out"],
+      ["Bare", "not worked out"],
+    ]);
+  });
+  it("where none is ready, names the one that least is missing from", () => {
+    const bare = rows.slice(0, 1);
+    const text = report(bare, new Map([["a", { price: 4, massG: 90 }]]))[1];
+    expect(text).to.deep.include({
+      text: "Bare is not ready for this brief; it covers 0 %. Least is missing from Bare: €4.00 make it ready.",
+    });
   });
 });

@@ -201,6 +201,27 @@ describe("most worth checking, order and gains", () => {
   });
 });
 
+describe("most worth checking, what goes with a thing", () => {
+  it("a companion that serves no need itself gains what it halves: strips without primer, half of 3 of 3", () => {
+    const a = auditOf(
+      [need("c", "wound-closure", { companions: ["skin-primer"] })],
+      [
+        good("strips", "closure-strips", 1, { expires: "2028-01" }),
+        {
+          id: "primer",
+          itemType: "benzoin-swab",
+          claimed: 1,
+          condition: "sound",
+          expires: "2028-01",
+        },
+      ],
+    );
+    expect(a.interval).to.deep.equal([0.5, 1]);
+    const primer = worthChecking(a).find((w) => w.line === "primer")!;
+    expect(primer.gain).to.be.closeTo(0.5, 1e-12);
+  });
+});
+
 describe("what nobody has looked at yet", () => {
   const unchecked = (needs: Parameters<typeof auditOf>[0], line: object) =>
     auditOf(needs, [{ ...good("a", "triangular-bandage"), location: undefined, ...line } as never])

@@ -388,7 +388,7 @@ describe("reasons in the words of the trade", () => {
       [good("s", "saline-ampoule", 4, { volumeMl: 20, expires: "2028-01" })],
     );
     expect(whyItRests(a, 1)).to.equal(
-      "Too little: 0 ml of 100 ml asked for. More is there: 80 ml used for “Flush an eye”.",
+      "None of the 100 ml asked for. More is there: 80 ml used for “Flush an eye”.",
     );
   });
   it("names the fault that costs most, and the other beside it", () => {
@@ -397,7 +397,7 @@ describe("reasons in the words of the trade", () => {
       [good("t", "antihistamine-tablet", 6, { expires: "2028-01", labelled: false })],
     );
     expect(whyItRests(a, 0)).to.equal(
-      "Too little: 6 doses of 12 doses asked for. Also “Antihistamine tablet” is not labelled, hard to find or not in the hand in time.",
+      "Only 6 doses of the 12 doses asked for. Also “Antihistamine tablet” is not labelled, hard to find or not in the hand in time.",
     );
   });
   it("says too small, not a factor", () => {

@@ -27,6 +27,7 @@ import {
   repackText,
   size,
 } from "../words/sentences.ts";
+import { carryLine, verdictProse } from "../words/verdictProse.ts";
 import { decidedBy, whyItRests } from "../words/reasons.ts";
 import { VERDICT_LABEL } from "../words/verdicts.ts";
 import type { Block } from "./blocks.ts";
@@ -40,6 +41,8 @@ export interface ReportPlan {
   readonly gradeAfter: string;
   readonly coverageAfter: number;
   readonly proven: boolean;
+  /** Needs that stay short of full after it. */
+  readonly unmet: readonly { readonly need: string; readonly met: number }[];
 }
 
 /** What a report knows beyond the audit; all of it may be absent, as on the command line. */
@@ -51,6 +54,8 @@ export interface ReportExtras {
     readonly line?: string | undefined;
   }[];
   readonly inspector?: string;
+  /** The same list filled from an empty bag. */
+  readonly buildOwn?: { readonly price: number; readonly massG: number } | null;
   readonly history?: readonly { readonly on: string; readonly what: string }[];
 }
 
@@ -69,9 +74,9 @@ export function kitReport(
   madeOn: string,
 ): Block[] {
   return [
-    ...verdictBlocks(a),
+    ...verdictBlocks(a, plan, extras),
+    { kind: "facts", rows: [...categoryFacts(a), ...kitFacts(a, plan, extras)] },
     ...pictureBlocks(a),
-    { kind: "facts", rows: [...categoryFacts(a), ...kitFacts(a, plan)] },
     { kind: "new-page" },
     ...heldBackBlocks(a),
     ...categoryBlocks(a),
@@ -94,7 +99,18 @@ function lineName(a: Audit, id: string): string {
 
 // The first page
 
-function verdictBlocks(a: Audit): Block[] {
+/** The verdict's own sentences: the line, then the paragraph. */
+export function publishedVerdict(
+  a: Audit,
+  plan: ReportPlan | null,
+  extras: ReportExtras,
+): [string, string] {
+  const matter = { plan, buildOwn: extras.buildOwn ?? null };
+  return [carryLine(a, matter), verdictProse(a, matter).join(" ")];
+}
+
+function verdictBlocks(a: Audit, plan: ReportPlan | null, extras: ReportExtras): Block[] {
+  const [line, prose] = publishedVerdict(a, plan, extras);
   const { brief, kit, list } = a.context.audit;
   const counted = kit.lines.filter((l) => l.counted !== undefined).length;
   const inspected = kit.lines.filter((l) => lineCondition(l, a.context.catalogue) !== null).length;
@@ -102,6 +118,8 @@ function verdictBlocks(a: Audit): Block[] {
   const days = `${brief.days} ${brief.days === 1 ? "day" : "days"}`;
   return [
     { kind: "heading", level: 1, text: kit.name },
+    { kind: "text", strong: true, text: line },
+    ...(prose ? [{ kind: "text" as const, text: prose }] : []),
     {
       kind: "text",
       strong: true,
@@ -124,7 +142,7 @@ function pictureBlocks(a: Audit): Block[] {
   const restingOn = (m: (typeof a.needs)[number]["restsOn"]) =>
     a.needs.filter((n) => n.restsOn === m).length;
   const held = MESHES.map((m) => `${MESH_LABEL[m]} holds ${restingOn(m)}`).join(", ");
-  const alt = `The sieve: ${held}; ${restingOn("pan")} of ${a.needs.length} needs are in the pan.`;
+  const alt = `The sieve: ${held}; ${restingOn("pan")} of ${a.needs.length} needs can be relied on.`;
   return [{ kind: "picture", ...sieveSvg(a), alt }];
 }
 
@@ -133,16 +151,26 @@ function categoryFacts(a: Audit): Facts {
   const half = Math.min(NAMED, Math.floor(ranked.length / 2));
   if (half === 0) return [];
   const named = (cs: typeof ranked) =>
-    cs.map((c) => `${CATEGORY_LABEL[c.id]} ${percent(c.coverage)} %`).join(", ");
+    cs.map((c) => `${CATEGORY_LABEL[c.id]} ${percentRange(c.interval)}`).join(", ");
   return [
-    ["Best covered", named(ranked.slice(0, half))],
+    ["Best covered, from checked to on trust", named(ranked.slice(0, half))],
     ["Worst covered", named(ranked.slice(-half).reverse())],
   ];
 }
 
-function kitFacts(a: Audit, plan: ReportPlan | null): Facts {
+function kitFacts(a: Audit, plan: ReportPlan | null, { buildOwn }: ReportExtras): Facts {
   const { serving, counted, claimed } = a.value;
-  const { price } = a.context.audit.kit;
+  const { price, claims } = a.context.audit.kit;
+  const printed = claims.massG === undefined ? "" : `; ${grams(claims.massG)} printed`;
+  const own: Facts =
+    buildOwn && plan
+      ? [
+          [
+            "Built from an empty bag",
+            `${money(buildOwn.price, plan.currency)}, ${grams(buildOwn.massG)}`,
+          ],
+        ]
+      : [];
   return [
     ["Pieces", `${serving} of the ${counted} do a job on the list; ${claimed} claimed`],
     [
@@ -150,8 +178,9 @@ function kitFacts(a: Audit, plan: ReportPlan | null): Facts {
       a.quality === null ? "nothing inspected" : `${number(a.quality, 0)} of 100`,
     ],
     ["Price paid", price ? money(price.amount, price.currency) : "not given"],
-    ["Weight", `${grams(kitLoad(a.context.audit, a.context.catalogue).massG)}, by type`],
+    ["Weight", `${grams(kitLoad(a.context.audit, a.context.catalogue).massG)}, by type${printed}`],
     ["To make it ready", plan ? money(plan.price, plan.currency) : "no plan"],
+    ...own,
   ];
 }
 
@@ -164,7 +193,7 @@ function heldBackBlocks(a: Audit): Block[] {
     .filter((x) => x.n.restsOn !== "pan")
     .sort((x, y) => y.loss - x.loss || x.i - y.i);
   if (held.length === 0)
-    return [heading, { kind: "text", text: "Nothing: every need is in the pan." }];
+    return [heading, { kind: "text", text: "Nothing: every need can be relied on." }];
   return [
     heading,
     {
@@ -321,7 +350,7 @@ function methodBlocks(a: Audit, extras: ReportExtras, madeOn: string): Block[] {
     { kind: "heading", level: 2, text: "Method" },
     {
       kind: "text",
-      text: "Each need of the list passes seven meshes: Here, Real, Enough, Sound, Fresh, Handy, Usable. Coverage is what reaches the pan, weighted by tier (vital 5, core 3, useful 1) and by the emphasis of the house rules.",
+      text: "Each need of the list passes seven meshes: Here, Real, Enough, Sound, Fresh, Handy, Usable. Coverage is what passes all of them, weighted by tier (vital 5, core 3, useful 1) and by the emphasis of the house rules.",
     },
     {
       kind: "facts",
@@ -421,13 +450,24 @@ function planBlocks(plan: ReportPlan, a: Audit): Block[] {
     { kind: "heading", level: 2, text: "Plan" },
     {
       kind: "text",
-      text: `After it: ${plan.gradeAfter}, coverage ${number(plan.coverageAfter * 100, 1)} %. Cost ${money(plan.price, plan.currency)}${plan.proven ? ", proven the least" : ""}.`,
+      text: `After it: ${plan.gradeAfter}, coverage ${number(plan.coverageAfter * 100, 1)} %. Cost ${money(plan.price, plan.currency)}${plan.proven ? "; no plan from this price book is cheaper" : ""}.`,
     },
+    ...unmetBlocks(plan, need),
     {
       kind: "table",
       head: ["Action", "What", "For", "Points", "Cost", "When"],
       widths: [10, 28, 28, 8, 10, 16],
       rows,
     },
+  ];
+}
+
+/** What a plan that ends well still leaves short. */
+function unmetBlocks(plan: ReportPlan, need: (id: string) => string): Block[] {
+  if (plan.unmet.length === 0) return [{ kind: "text", text: "Every need is then met in full." }];
+  const items = plan.unmet.map((u) => `${need(u.need)}: met to ${number(u.met * 100, 0)} %`);
+  return [
+    { kind: "text", text: "Still short after it:" },
+    { kind: "list", items },
   ];
 }

@@ -1,5 +1,6 @@
 import { createRequire } from "node:module";
 import { dirname, join, resolve } from "node:path";
+import { faced, OWN_FACE, OWN_FILES, WIDE_FACE } from "./pdfFonts.ts";
 import type { TDocumentDefinitions } from "pdfmake/interfaces";
 
 interface Maker {
@@ -16,9 +17,16 @@ export async function makePdf(document: TDocumentDefinitions): Promise<Buffer> {
   if (!maker) {
     const require = createRequire(import.meta.url);
     const fonts = join(dirname(require.resolve("pdfmake/package.json")), "fonts", "Roboto");
+    const own = join(
+      dirname(require.resolve("@fontsource/atkinson-hyperlegible-next/package.json")),
+      "files",
+    );
     maker = require("pdfmake") as Maker;
     maker.setFonts({
-      Roboto: {
+      [OWN_FACE]: Object.fromEntries(
+        Object.entries(OWN_FILES).map(([style, file]) => [style, join(own, file)]),
+      ),
+      [WIDE_FACE]: {
         normal: join(fonts, "Roboto-Regular.ttf"),
         bold: join(fonts, "Roboto-Medium.ttf"),
         italics: join(fonts, "Roboto-Italic.ttf"),
@@ -26,7 +34,9 @@ export async function makePdf(document: TDocumentDefinitions): Promise<Buffer> {
       },
     });
     maker.setUrlAccessPolicy(() => false);
-    maker.setLocalAccessPolicy((path) => resolve(path).startsWith(resolve(fonts)));
+    maker.setLocalAccessPolicy((path) =>
+      [fonts, own].some((folder) => resolve(path).startsWith(resolve(folder))),
+    );
   }
-  return maker.createPdf(document).getBuffer();
+  return maker.createPdf(faced(document)).getBuffer();
 }

@@ -54,7 +54,7 @@ export function sieveSvg(a: Audit, width = 900): { svg: string; width: number; h
   }
   const wide = l.width + SLANT_ROOM;
   return {
-    svg: `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${wide} ${l.height}" width="${wide}" height="${l.height}" font-family="Roboto, system-ui, sans-serif">${weaveDefs()}${parts.join("")}</svg>`,
+    svg: `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${wide} ${l.height}" width="${wide}" height="${l.height}" font-family="Atkinson, system-ui, sans-serif">${weaveDefs()}${parts.join("")}</svg>`,
     width: wide,
     height: l.height,
   };

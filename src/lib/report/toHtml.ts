@@ -13,8 +13,21 @@ th,td{text-align:left;vertical-align:top;padding:.25rem .6rem .25rem 0;border-bo
 figure{margin:1rem 0;break-inside:avoid}figure img{max-width:100%;max-height:24rem}svg{max-width:100%;height:auto}nav ul{columns:2}
 @media print{h2{break-after:avoid}tr{break-inside:avoid}.new-page{break-before:page}nav{display:none}}`;
 
-/** A report as one HTML file that needs nothing else: style, pictures and photographs are in it. */
-export function toHtml(title: string, blocks: readonly Block[]): string {
+/** Data for machines; no text of a kit can end it. */
+const dataTag = (data: object | null): string =>
+  data === null
+    ? ""
+    : `<script type="application/ld+json">${JSON.stringify(data).replaceAll("<", "\\u003c")}</script>`;
+
+/**
+ * A report as one HTML file that needs nothing else: style, pictures and photographs are in it.
+ * @param data schema.org data that goes with it (reviewData.ts)
+ */
+export function toHtml(
+  title: string,
+  blocks: readonly Block[],
+  data: object | null = null,
+): string {
   const id = (text: string) => text.toLowerCase().replaceAll(/[^a-z0-9]+/g, "-");
   const sections = blocks.filter((b) => b.kind === "heading" && b.level === 2);
   const nav = `<nav aria-label="Sections"><ul>${sections
@@ -53,7 +66,7 @@ export function toHtml(title: string, blocks: readonly Block[]): string {
     })
     .join("\n");
   return `<!doctype html>
-<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>${escape(title)}</title><style>${STYLE}</style></head>
+<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>${escape(title)}</title><style>${STYLE}</style>${dataTag(data)}</head>
 <body>
 ${body}
 </body></html>

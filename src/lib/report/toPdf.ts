@@ -5,7 +5,7 @@ const HEADING_PT = { 1: 24, 2: 15, 3: 11.5 } as const;
 /** A4 less its margins, pt. */
 const PAGE_WIDTH = 595.28 - 2 * 40;
 /** The picture leaves room on the first page for what stands above and below it. */
-const MOST_PICTURE_HEIGHT = 300;
+const MOST_PICTURE_HEIGHT = 225;
 const PHOTO_WIDTH = 240;
 /** What the PDF maker can take in; other pictures are left out of a PDF. */
 const PHOTO = /^data:image\/(?:jpeg|png);base64,/;

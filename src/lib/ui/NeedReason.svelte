@@ -92,7 +92,7 @@
 <h2 class="text-2xl">{fn.label}</h2>
 <p class="mt-2 flex items-center gap-2 font-head text-lg font-bold">
   <WeaveChip mesh={need.restsOn} size={24} />
-  {need.restsOn === "pan" ? "In the pan" : `Held at ${MESH_LABEL[need.restsOn]}`}
+  {need.restsOn === "pan" ? "Relied on" : `Held at ${MESH_LABEL[need.restsOn]}`}
 </p>
 <p class="mt-2">{whyItRests(a, index)}</p>
 {#if asked.need.reason}<p class="mt-1 text-sm text-soft">

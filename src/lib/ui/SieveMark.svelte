@@ -7,7 +7,7 @@
   const { a }: { a: Pick<Audit, "caught" | "coverage"> } = $props();
   const rows = $derived(MESHES.map((m) => ({ m, held: a.caught?.[m] ?? 0 })));
   const told = $derived(
-    `${Math.round((a.coverage ?? 0) * 100)} % in the pan; held back: ${
+    `${Math.round((a.coverage ?? 0) * 100)} % can be relied on; held back: ${
       rows
         .filter((r) => r.held > 0.005)
         .map((r) => `${MESH_LABEL[r.m]} ${Math.round(r.held * 100)}`)

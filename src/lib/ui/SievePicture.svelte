@@ -21,7 +21,7 @@
   const uid = $props.id();
   const name = (i: number) => {
     const n = a.context.needs[i]!;
-    return `${CATALOGUE.functions.get(n.need.function)?.label}, ${n.tier}, ${CATEGORY_LABEL[n.category]}: ${a.needs[i]!.restsOn === "pan" ? "in the pan" : `held at ${MESH_LABEL[a.needs[i]!.restsOn]}`}, ${Math.round(a.needs[i]!.met * 100)} % met`;
+    return `${CATALOGUE.functions.get(n.need.function)?.label}, ${n.tier}, ${CATEGORY_LABEL[n.category]}: ${a.needs[i]!.restsOn === "pan" ? "relied on" : `held at ${MESH_LABEL[a.needs[i]!.restsOn]}`}, ${Math.round(a.needs[i]!.met * 100)} % met`;
   };
   const current = $derived(
     picked !== null && l.grains.some((g) => g.index === picked) ? picked : l.grains[0]?.index,
@@ -122,7 +122,7 @@
     font-size="17"
     font-weight="700"
     font-family="var(--font-head)"
-    fill="var(--pass)">In the pan</text
+    fill="var(--pass)">Relied on</text
   >
   <text x="0" y={l.panTop + 32} font-size="12.5" fill="var(--soft)">{MESH_ASKS.pan}</text>
   <text x="0" y={l.panBottom + 24} font-size="13" fill="var(--soft)">coverage, %</text>

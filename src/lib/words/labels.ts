@@ -30,7 +30,7 @@ export const MESH_LABEL: Record<Mesh | "pan", string> = {
   fresh: "Fresh",
   handy: "Handy",
   usable: "Usable",
-  pan: "In the pan",
+  pan: "Relied on",
 };
 
 /** The question each mesh asks. */

@@ -28,7 +28,7 @@ export function decidedBy(a: Audit): string {
     case "vital": {
       const n = a.context.needs.findIndex((x) => x.need.id === d.need);
       const met = number(d.value * 100, 1);
-      return `${whyItRests(a, n)} (A vital need, met to ${met} %; the next grade asks ${number(d.asked * 100, 1)} %.)`;
+      return `${faultOf(a, n)} (A vital need, met to ${met} %; the next grade asks ${number(d.asked * 100, 1)} %.)`;
     }
   }
 }
@@ -38,6 +38,14 @@ function onTrust(a: Audit): string {
   const [low, high] = a.interval ?? [0, 0];
   if (high - low <= SHARE_TOLERANCE) return "";
   return ` That takes on trust what nobody has checked; checked to fail, it would be ${number(low * 100, 1)} %.`;
+}
+
+/** Why a need is held back, standing alone: what the need is, unless the sentence says it. */
+export function faultOf(a: Audit, n: number): string {
+  const why = whyItRests(a, n);
+  if (why.startsWith("Nothing here")) return why;
+  const own = why.startsWith("“") ? why : why.charAt(0).toLowerCase() + why.slice(1);
+  return `${needLabel(functionOf(a, n))}: ${own}`;
 }
 
 /** Why a need rests where it rests: the fault that would change the result most, then any other of weight. */
@@ -98,12 +106,15 @@ const FAULT: Readonly<Record<Mesh, Sentence>> = {
     const asked = a.context.needs[n]!;
     const unit = CATALOGUE.functions.get(asked.need.function)!.unit;
     const given = a.needs[n]!.pairs.reduce((s, p) => s + p.units, 0);
-    const of = `${quantity(given, unit)} of ${quantity(asked.required, unit)}`;
+    const of =
+      given === 0
+        ? `None of the ${quantity(asked.required, unit)}`
+        : `Only ${quantity(given, unit)} of the ${quantity(asked.required, unit)}`;
     const elsewhere = usedElsewhere(a, n);
     if (given >= asked.required - 1e-9)
       return `There are enough, but a weak stand-in fills part: ${named(a, n, (p) => p.units > 0 && p.r < 1)}.`;
     const unread = a.needs[n]!.pairs.some((p) => p.pair.dose.factor < 1 && p.units > 0);
-    return `Too little: ${of} asked for${unread ? ", counted in planning doses" : ""}.${elsewhere}`;
+    return `${of} asked for${unread ? ", counted in planning doses" : ""}.${elsewhere}`;
   },
   sound: (a, n) => `Worn or failed: ${named(a, n, (p) => p.sound < 1)}.`,
   fresh: (a, n) => `Past its date before the last day: ${named(a, n, (p) => p.fresh < 1)}.`,

@@ -2,13 +2,16 @@
   import { goto } from "$app/navigation";
   import { onDestroy } from "svelte";
   import { compareTable } from "$lib/core/formats/compareTable.ts";
-  import { compareMarkdown } from "$lib/report/compareMarkdown.ts";
   import { CompareState } from "$lib/state/pages/compare.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import { download, fileName } from "$lib/ui/download.ts";
   import { kitPath } from "$lib/state/paths.ts";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import SieveMark from "$lib/ui/SieveMark.svelte";
+  import { toHtml } from "$lib/report/toHtml.ts";
+  import { toMarkdown } from "$lib/report/toMarkdown.ts";
+  import { toPdf } from "$lib/report/toPdf.ts";
+  import { savePdf } from "$lib/ui/pdf.ts";
   import { saveCsv, saveXlsx } from "$lib/ui/tables.ts";
   import { grams, litres, money, number, percentRange } from "$lib/words/sentences.ts";
   import ByCategory from "./ByCategory.svelte";
@@ -98,12 +101,22 @@
         <button
           class="btn"
           onclick={() =>
-            compare.judge &&
-            download(
-              fileName(TITLE, ".md"),
-              compareMarkdown(sorted, compare.judge, ready, own ?? null, currency, workspace.today),
-              "text/markdown",
-            )}>Markdown</button
+            download(fileName(TITLE, "-report.html"), toHtml(TITLE, compare.report()), "text/html")}
+          >Report, HTML</button
+        >
+        <button
+          class="btn"
+          onclick={() =>
+            download(fileName(TITLE, ".md"), toMarkdown(compare.report()), "text/markdown")}
+          >Markdown</button
+        >
+        <button
+          class="btn"
+          onclick={() =>
+            savePdf(fileName(TITLE, "-report.pdf"), toPdf(TITLE, compare.report())).catch(
+              (error: unknown) =>
+                workspace.say(`The PDF could not be made: ${(error as Error).message}`, true),
+            )}>Report, PDF</button
         >
         <button class="btn" disabled={compare.chosen.length === 0} onclick={asSet}
           >They go out together: judge as a set</button

@@ -1,11 +1,14 @@
 import { untrack } from "svelte";
 import { judged, type Contender, type Judge, type KitRow } from "../../core/compare/compareKits.ts";
+import { emptyBag } from "../../core/compare/emptyBag.ts";
 import type { ReadyCost } from "../../core/compare/readyCost.ts";
 import type { PriceBook } from "../../core/model/priceBook.ts";
 import { NO_LIMITS } from "../../core/plan/limits.ts";
 import { auditOf } from "../../core/records/auditOf.ts";
 import { setRecord } from "../../core/records/setRecord.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
+import type { Block } from "../../report/blocks.ts";
+import { comparisonReport } from "../../report/comparisonReport.ts";
 import { CompareRun } from "../../workers/compareRun.svelte.ts";
 import { PlanRun } from "../../workers/planRun.svelte.ts";
 import { newKey } from "../newKey.ts";
@@ -120,8 +123,7 @@ export class CompareState {
     const id = this.queue[0];
     if (!id || !this.judge || this.contenders.length === 0) return;
     const source = this.contenders.find((c) => c.id === id)?.file ?? this.contenders[0]!.file;
-    const empty = { ...source, kit: { name: "", claims: {}, lines: [] } };
-    const file = judged(id === BUILD_YOUR_OWN ? empty : source, this.judge);
+    const file = judged(id === BUILD_YOUR_OWN ? emptyBag(source) : source, this.judge);
     this.#plans.ask(
       {
         audit: $state.snapshot(file) as typeof file,
@@ -165,6 +167,19 @@ export class CompareState {
     const key = newKey();
     workspace.edit("make a set", [setRecord(key, { title, judgedBy: this.judgeKit.id, members })]);
     return key;
+  }
+
+  /** The comparison as a report to publish. */
+  report(): Block[] {
+    if (!this.judge) return [];
+    return comparisonReport({
+      rows: this.compared.rows,
+      judge: this.judge,
+      currency: this.currency,
+      ready: this.ready,
+      own: this.own ?? null,
+      madeOn: workspace.today,
+    });
   }
 
   dispose(): void {

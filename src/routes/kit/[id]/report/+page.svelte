@@ -1,10 +1,10 @@
 <script lang="ts">
   import { onDestroy } from "svelte";
-  import { kitReport, type ReportPlan } from "$lib/report/kitReport.ts";
   import { toHtml } from "$lib/report/toHtml.ts";
   import { toMarkdown } from "$lib/report/toMarkdown.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
   import { useReady } from "$lib/state/ready.svelte.ts";
+  import { ReportState } from "$lib/state/pages/report.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import { download, fileName } from "$lib/ui/download.ts";
   import ReportView from "$lib/ui/ReportView.svelte";
@@ -13,33 +13,13 @@
 
   const kit = useKit();
   const ready = useReady();
-  const result = $derived(ready.run.result);
-  const plan = $derived<ReportPlan | null>(
-    result && result.status !== "infeasible"
-      ? {
-          actions: result.actions,
-          price: result.price,
-          currency: kit.currency,
-          gradeAfter: result.grade,
-          coverageAfter: result.coverage,
-          proven: result.status === "optimal",
-        }
-      : null,
-  );
-  const title = $derived(kit.record?.kit.name ?? "kit");
-  const blocks = $derived(
-    kitReport(
-      kit.audit,
-      plan,
-      {
-        verdicts: kit.record?.verdicts ?? {},
-        photos: kit.photos,
-        inspector: kit.record?.inspector ?? "",
-        history: kit.record?.history ?? [],
-      },
-      workspace.today,
-    ),
-  );
+  const report = new ReportState(kit, () => ({
+    plan: ready.run.result,
+    request: ready.request,
+  }));
+  $effect(() => report.askOwn());
+  onDestroy(() => report.dispose());
+  const { title, blocks } = $derived(report);
 
   const pdf = new PdfRun();
   onDestroy(() => pdf.stop());
@@ -61,7 +41,8 @@
   {/if}
   <button
     class="btn"
-    onclick={() => download(fileName(title, "-report.html"), toHtml(title, blocks), "text/html")}
+    onclick={() =>
+      download(fileName(title, "-report.html"), toHtml(title, blocks, report.data()), "text/html")}
     >HTML, one file</button
   >
   <button
@@ -75,6 +56,8 @@
     onclick={() => download(fileName(title, ".widesieve.json"), JSON.stringify(kit.file, null, 1))}
     >Audit file</button
   >
-  {#if ready.run.running}<span class="text-soft">the plan is still being worked out …</span>{/if}
+  {#if ready.run.running || report.working}<span class="text-soft"
+      >the plan is still being worked out …</span
+    >{/if}
 </div>
 <ReportView {blocks} />

@@ -88,7 +88,7 @@
           </table>
           <p class="mt-1">
             Each need counts by its tier (vital 5, core 3, useful 1; the emphasis doubles some),
-            times the share of it that reaches the pan. The lower figure, {number(
+            times the share of it that can be relied on. The lower figure, {number(
               (a.interval?.[0] ?? 0) * 100,
               2,
             )} %, is the same with everything unchecked failing. Ready asks {number(
@@ -268,7 +268,7 @@
         <span class="flex items-center gap-2"
           ><svg width="18" height="18" aria-hidden="true"
             ><rect width="18" height="18" fill="var(--pass)" /></svg
-          >in the pan</span
+          >relied on</span
         >
         {#each MESHES as m (m)}<span class="flex items-center gap-2"
             ><WeaveChip mesh={m} size={18} />{MESH_LABEL[m]}</span

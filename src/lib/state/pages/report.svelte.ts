@@ -1,0 +1,66 @@
+import { emptyBag } from "../../core/compare/emptyBag.ts";
+import type { PlanRequest } from "../../core/plan/request.ts";
+import { kitReport, type ReportExtras, type ReportPlan } from "../../report/kitReport.ts";
+import { reviewData } from "../../report/reviewData.ts";
+import type { PlanShown } from "../../workers/protocol.ts";
+import { PlanRun } from "../../workers/planRun.svelte.ts";
+import type { KitState } from "../kit.svelte.ts";
+import { workspace } from "../workspace.svelte.ts";
+
+/** The report of a kit, with the plan that makes it ready and what one's own would cost. */
+export class ReportState {
+  readonly kit: KitState;
+  readonly #ready: () => { readonly plan: PlanShown | null; readonly request: PlanRequest | null };
+  readonly #own = new PlanRun();
+  /** @param ready the cheapest plan to Ready and what was asked for it, once known */
+  constructor(
+    kit: KitState,
+    ready: () => { readonly plan: PlanShown | null; readonly request: PlanRequest | null },
+  ) {
+    this.kit = kit;
+    this.#ready = ready;
+  }
+
+  title = $derived.by(() => this.kit.record?.kit.name ?? "kit");
+  plan = $derived.by((): ReportPlan | null => {
+    const { plan } = this.#ready();
+    return plan && plan.status !== "infeasible"
+      ? {
+          actions: plan.actions,
+          price: plan.price,
+          currency: this.kit.currency,
+          gradeAfter: plan.grade,
+          coverageAfter: plan.coverage,
+          proven: plan.status === "optimal",
+          unmet: plan.unmet,
+        }
+      : null;
+  });
+  #extras = $derived.by((): ReportExtras => {
+    const own = this.#own.result;
+    return {
+      verdicts: this.kit.record?.verdicts ?? {},
+      photos: this.kit.photos,
+      inspector: this.kit.record?.inspector ?? "",
+      history: this.kit.record?.history ?? [],
+      buildOwn:
+        own && own.status !== "infeasible" ? { price: own.price, massG: own.carriedMassG } : null,
+    };
+  });
+  blocks = $derived.by(() => kitReport(this.kit.audit, this.plan, this.#extras, workspace.today));
+  /** Whether something of it is still being worked out. */
+  working = $derived.by(() => this.#own.running !== null);
+
+  /** For an effect: once the plan of the kit is there, the one from an empty bag is sought too. */
+  askOwn(): void {
+    const { plan, request } = this.#ready();
+    if (plan && request) this.#own.ask({ ...request, audit: emptyBag(request.audit) }, 0);
+  }
+  /** schema.org data of the report. */
+  data(): object | null {
+    return reviewData(this.kit.audit, this.plan, this.#extras, workspace.today);
+  }
+  dispose(): void {
+    this.#own.dispose();
+  }
+}
