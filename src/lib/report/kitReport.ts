@@ -27,6 +27,8 @@ import {
   repackText,
   size,
 } from "../words/sentences.ts";
+import { carryCheck } from "../core/bag/carryCheck.ts";
+import { carryText } from "../words/carryTexts.ts";
 import { carryLine, verdictProse } from "../words/verdictProse.ts";
 import { decidedBy, whyItRests } from "../words/reasons.ts";
 import { VERDICT_LABEL } from "../words/verdicts.ts";
@@ -176,6 +178,10 @@ function kitFacts(a: Audit, plan: ReportPlan | null, { buildOwn }: ReportExtras)
     [
       "Quality of what was inspected",
       a.quality === null ? "nothing inspected" : `${number(a.quality, 0)} of 100`,
+    ],
+    [
+      "Will it be carried",
+      carryText(carryCheck(a.context.audit, kitLoad(a.context.audit, a.context.catalogue))),
     ],
     ["Price paid", price ? money(price.amount, price.currency) : "not given"],
     ["Weight", `${grams(kitLoad(a.context.audit, a.context.catalogue).massG)}, by type${printed}`],

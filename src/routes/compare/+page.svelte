@@ -181,7 +181,9 @@
                 <td class="pr-3 text-right"
                   >{r.price === null || !r.currency ? "–" : money(r.price, r.currency)}</td
                 >
-                <td class="pr-3 text-right">{grams(r.massG)}</td>
+                <td class="pr-3 text-right"
+                  >{grams(r.massG)}{r.carried === "no" ? ", may stay at home" : ""}</td
+                >
                 <td class="pr-3 text-right">{litres(r.volumeMl)}</td>
                 <td class="pr-3 text-right">{r.quality === null ? "–" : number(r.quality, 0)}</td>
                 <td class="pr-3 text-right">{r.serving} of {r.pieces}</td>

@@ -9,10 +9,14 @@ export interface Load {
   readonly volumeMl: number;
 }
 
-/** Mass (g) and bulk (ml) of a line by its type's typical piece; a longer roll or larger bottle weighs more. */
+/**
+ * Mass (g) and bulk (ml) of a line by its type's typical piece; a longer roll or larger bottle weighs
+ * more. What comes in doses, loose or in a tube, is weighed by the dose.
+ */
 export function lineLoad(line: Line, type: ItemType | null): Load {
   if (!type) return { massG: 0, volumeMl: 0 };
-  const scale = type.typical ? measureOf(line, type).perPiece / type.typical : 1;
+  const { perPiece } = measureOf(line, type);
+  const scale = !type.typical ? 1 : type.measure === "dose" ? perPiece : perPiece / type.typical;
   const pieces = piecesOf(line) * scale;
   return { massG: pieces * (type.massG ?? 0), volumeMl: pieces * (type.bulkMl ?? 0) };
 }

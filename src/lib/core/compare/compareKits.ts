@@ -6,6 +6,7 @@ import type { AuditFile } from "../model/auditFile.ts";
 import type { Brief } from "../model/brief.ts";
 import type { HouseRules } from "../model/houseRules.ts";
 import type { ReferenceList } from "../model/list.ts";
+import { carryCheck, type CarryCheck } from "../bag/carryCheck.ts";
 import { kitLoad } from "../bag/load.ts";
 import type { PriceBook } from "../model/priceBook.ts";
 import { replacementPrice } from "../plan/replacement.ts";
@@ -51,6 +52,8 @@ export interface KitRow {
   readonly pricePerPoint: number | null;
   readonly replacement: number;
   readonly massG: number;
+  /** Whether it will be carried (bag/carryCheck.ts). */
+  readonly carried: CarryCheck["carried"];
   readonly volumeMl: number;
   readonly inspected: number;
   readonly lines: number;
@@ -106,6 +109,7 @@ function rowOf(id: string, file: AuditFile, a: Audit, book: PriceBook): KitRow {
     pricePerPoint: a.value.pricePerPoint,
     replacement: replacementPrice(a, book).price,
     massG: load.massG,
+    carried: carryCheck(file, load).carried,
     volumeMl: load.volumeMl,
     inspected: file.kit.lines.filter((l) => l.condition || l.failedPoints).length,
     lines: file.kit.lines.length,

@@ -27,6 +27,47 @@ const containerLookSchema = z.strictObject({
 });
 export type ContainerLook = z.infer<typeof containerLookSchema>;
 
+/** Where a kit is carried or hangs. */
+export const CARRY_PLACES = [
+  "pocket",
+  "belt",
+  "ankle",
+  "chest-rig",
+  "day-pack",
+  "pack-outside",
+  "vehicle",
+  "wall",
+] as const;
+export type CarryPlace = (typeof CARRY_PLACES)[number];
+
+/** What decides whether it is carried at all (bag/carryCheck.ts). */
+const carriedSchema = z.strictObject({
+  /** Absent: as the brief says. */
+  place: z.enum(CARRY_PLACES).optional(),
+  /** Figures of the user's own; absent: the planning figures of the place. */
+  figures: z
+    .strictObject({
+      thicknessMm: mm.optional(),
+      widthMm: mm.optional(),
+      massG: grams.optional(),
+    })
+    .optional(),
+  /** Answers by question id; absent: not tried. */
+  answers: z.record(z.string(), z.boolean()).optional(),
+  /** Two weeks of wearing it, oldest first: days it stayed at home, and why. */
+  worn: z
+    .array(
+      z.strictObject({
+        on: z.string().max(10),
+        daysAtHome: z.number().int().min(0).max(14),
+        why: z.string().max(1000).optional(),
+      }),
+    )
+    .max(500)
+    .optional(),
+});
+export type Carried = z.infer<typeof carriedSchema>;
+
 export const containerSchema = z.strictObject({
   massG: grams.optional(),
   allowance: z.number().min(0).max(1e9).optional(),
@@ -36,6 +77,7 @@ export const containerSchema = z.strictObject({
   /** Answers by point id (bag/bag.ts); absent: not looked at. */
   points: z.record(z.string(), z.boolean()).optional(),
   compartments: z.array(compartmentSchema).max(50).optional(),
+  carried: carriedSchema.optional(),
   /** Oldest first. */
   looks: z.array(containerLookSchema).max(1000).optional(),
 });

@@ -30,6 +30,8 @@ const planQuestionSchema = z.strictObject({
   maxSources: z.number().int().min(1).max(100).optional(),
   /** Keep to the bag's measured compartments. */
   fitBag: z.boolean().optional(),
+  /** Keep to what the place of carry bears (bag/carryCheck.ts). */
+  fitCarry: z.boolean().optional(),
   /** What courses for the party would cost, by the skill they lead to. */
   courses: z.partialRecord(z.enum(SKILLS), z.number().min(0).max(1e9)).optional(),
 });

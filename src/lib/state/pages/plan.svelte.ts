@@ -1,7 +1,9 @@
+import { carryCheck } from "../../core/bag/carryCheck.ts";
 import type { Axis } from "../../core/plan/frontier.ts";
 import type { Stage } from "../../core/plan/stages.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
 import { grams, money, number } from "../../words/sentences.ts";
+import { carryAfterText } from "../../words/carryTexts.ts";
 import { PlanRun } from "../../workers/planRun.svelte.ts";
 import { lineName, type KitState } from "../kit.svelte.ts";
 import { workspace } from "../workspace.svelte.ts";
@@ -34,6 +36,15 @@ export class PlanState {
       ? "Ready"
       : `${number(this.planned.target * 100, 1)} % covered`,
   );
+
+  /** What the plan does to whether the kit is carried; "": nothing new. */
+  carryAfter = $derived.by(() => {
+    if (!this.solved) return "";
+    const { file, load } = this.kit;
+    const added = this.solved.carriedVolumeMl - load.volumeMl;
+    const after = { massG: this.solved.carriedMassG, volumeMl: this.solved.carriedVolumeMl };
+    return carryAfterText(carryCheck(file, load), carryCheck(file, after, Math.max(0, added)));
+  });
 
   /** For an effect: a run started anew whenever what it rests on changes. */
   start(): void {

@@ -1,5 +1,6 @@
 import type { Catalogue } from "../../core/catalogue/catalogue.ts";
 import type { AuditFile } from "../../core/model/auditFile.ts";
+import { keptToCarry } from "../../core/plan/fitCarry.ts";
 import { keptToBag } from "../../core/plan/fitBag.ts";
 import type { Course, PlanRequest } from "../../core/plan/request.ts";
 import type { PriceBook } from "../../core/model/priceBook.ts";
@@ -37,5 +38,6 @@ export function planRequestOf(
     timeLimitS: TIME_LIMIT_S,
     today,
   };
-  return plan.fitBag ? keptToBag(request) : request;
+  const bagged = plan.fitBag ? keptToBag(request) : request;
+  return plan.fitCarry ? keptToCarry(bagged) : bagged;
 }

@@ -16,6 +16,8 @@
   import { day, number } from "$lib/words/sentences.ts";
   import { PACKING_LABEL, PACKING_STATE } from "$lib/words/verdicts.ts";
 
+  import CarryCheck from "./CarryCheck.svelte";
+
   const kit = useKit();
   const packed = new LabelsState(kit);
   const { findings, labels, looks, sheet } = $derived(packed);
@@ -120,6 +122,7 @@
         </li>
       {:else}<li class="py-2 text-sm text-soft">No look recorded yet.</li>{/each}
     </ol>
+    <CarryCheck {packed} />
   </section>
 
   <section>

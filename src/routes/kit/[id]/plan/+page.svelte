@@ -140,6 +140,14 @@
                 {money(kit.record.kit.price.amount + plan.price, currency)}
               </dd>{/if}
           </dl>
+          {#if asked.carryAfter}<p class="noted mt-2 text-sm" data-testid="carry-after">
+              {asked.carryAfter}
+            </p>{/if}
+          {#if plan.unmet.length > 0}<p class="mt-2 text-sm" data-testid="unmet">
+              Still short after it: {plan.unmet
+                .map((u) => `${needName(u.need).toLowerCase()} (${percent(u.met)} %)`)
+                .join(", ")}.
+            </p>{/if}
           <p class="mt-2 text-sm text-soft">
             Takes what is unchecked as passing; the checks it leans on are listed last.
           </p>

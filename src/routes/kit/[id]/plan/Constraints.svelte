@@ -2,6 +2,8 @@
   import type { ComponentProps } from "svelte";
   import { defined } from "$lib/core/base/defined.ts";
   import { SKILLS } from "$lib/core/model/itemType.ts";
+  import { carryPlaceOf } from "$lib/core/bag/carryCheck.ts";
+  import { FOR_PLACE } from "$lib/words/carryTexts.ts";
   import { bagRoomMl } from "$lib/core/plan/fitBag.ts";
   import type { KitRecord } from "$lib/core/records/kitRecord.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
@@ -95,6 +97,16 @@
       />Only what the bag's compartments hold, {litres(room)}</label
     >
   {/if}
+
+  <label class="mt-2 flex min-h-11 items-center gap-2"
+    ><input
+      type="checkbox"
+      class="size-5"
+      checked={plan.fitCarry ?? false}
+      onchange={(e) =>
+        change("keep to what is carried", { fitCarry: e.currentTarget.checked || undefined })}
+    />Only what {FOR_PLACE[carryPlaceOf(kit.file)]} bears</label
+  >
 
   <details class="mt-3" bind:open={shown}>
     <summary class="flex min-h-11 cursor-pointer items-center font-semibold">Constraints</summary>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { carryCheck } from "$lib/core/bag/carryCheck.ts";
+  import { carryText } from "$lib/words/carryTexts.ts";
   import { page } from "$app/state";
   import { vitalMet } from "$lib/core/audit/audit.ts";
   import { SHARE_TOLERANCE } from "$lib/core/base/tolerance.ts";
@@ -67,6 +69,7 @@
             between {a.gradeInterval[0]} and {a.gradeInterval[1]} until all is checked
           </p>{/if}
         <p class="basis-full">{decidedBy(a)}</p>
+        <p class="basis-full text-sm text-soft">{carryText(carryCheck(kit.file, kit.load))}</p>
         <details class="basis-full text-sm">
           <summary class="min-h-8 cursor-pointer">How these figures come about</summary>
           <table class="mt-1" data-testid="sum">
