@@ -37,6 +37,15 @@ describe("the brief's page", () => {
     const added = effect.changes.filter((c) => c.from === 0).length;
     expect(effect.sign).to.equal(added > 0 ? `+${added}` : "");
   });
+  it("keeps one answer to which method is taught, and takes it back", () => {
+    const brief = new BriefState(kit);
+    brief.toggleActivity("snakes", "snake country");
+    brief.answerAsked("snakes", "wraps-taught");
+    brief.answerAsked("snakes", "wraps-not-taught");
+    expect(kit.brief.activities).to.include("wraps-not-taught").and.not.include("wraps-taught");
+    brief.answerAsked("snakes", "wraps-not-taught");
+    expect(kit.brief.activities).to.include("snakes").and.not.include("wraps-not-taught");
+  });
   it("gives a kit a brief of its own, that no longer follows the shared one", () => {
     const copy = workspace.copyKit(CREW_BOX)!;
     const brief = new BriefState(kit);

@@ -232,6 +232,10 @@ describe("a frontier", () => {
     expect(kneesOf(bent)).to.deep.equal([2]);
     expect(kneesOf([0, 1, 2, 3].map((i) => point(i, i / 10)))).to.deep.equal([]);
     expect(kneesOf([])).to.deep.equal([]);
+    // Slopes 64, 24, 8, 3, 1; on the whole 20: no bend matters from where a coin buys less than that.
+    const many = [0, 64, 88, 96, 99, 100].map((c, i) => point(i, c / 100));
+    expect(kneesOf(many).length).to.be.at.most(3);
+    expect(kneesOf(many)).to.deep.equal([1, 2]);
   });
   it("takes proven points in the place of quick ones, in order", () => {
     const quick = [point(0, 0.1), point(10, 0.2)];

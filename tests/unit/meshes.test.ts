@@ -448,4 +448,24 @@ describe("a companion in the low reading", () => {
     );
     expect(a.failing.map((n) => n.met)).to.deep.equal([1, 0]);
   });
+  it("is missing at worst while nobody has looked at it, and always when it failed", () => {
+    const primed = (condition: "failed" | undefined) =>
+      auditOf(
+        [need("c", "wound-closure", { companions: ["skin-primer"] })],
+        [
+          good("strips", "closure-strips", 1, { expires: "2028-01" }),
+          {
+            id: "primer",
+            itemType: "benzoin-swab",
+            counted: 1,
+            expires: "2028-01",
+            ...(condition ? { condition } : {}),
+          },
+        ],
+      );
+    expect([primed(undefined).needs[0]!.met, primed(undefined).failing[0]!.met]).to.deep.equal([
+      1, 0.5,
+    ]);
+    expect(primed("failed").needs[0]!.met).to.equal(0.5);
+  });
 });

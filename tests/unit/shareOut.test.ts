@@ -138,6 +138,39 @@ const smallProblem = fc
   })
   .filter((p) => p.pairs.length > 0);
 
+/** Needs of one weight and size, lines that do all equally well or half: nothing but the order decides. */
+const tiedProblem = fc
+  .record({
+    size: fc.integer({ min: 1, max: 3 }),
+    needs: fc.integer({ min: 2, max: 3 }),
+    lines: fc.array(fc.integer({ min: 1, max: 3 }), { minLength: 2, maxLength: 3 }),
+    cells: fc.array(
+      fc.record({
+        does: fc.boolean(),
+        half: fc.boolean(),
+        later: fc.boolean(),
+        wide: fc.boolean(),
+      }),
+      { minLength: 9, maxLength: 9 },
+    ),
+  })
+  .map(({ size, needs, lines, cells }) => {
+    const pairs: [number, number, number, number, number][] = [];
+    for (let n = 0; n < needs; n++)
+      lines.forEach((_, l) => {
+        const c = cells[3 * n + l]!;
+        if (!c.does) return;
+        const r = c.half ? 0.5 : 1;
+        pairs.push([n, l, r, c.later ? r / 2 : r, c.wide ? 2 : 1]);
+      });
+    return problem(
+      Array.from({ length: needs }, () => [size, 3]),
+      lines.map((s) => [s]),
+      pairs,
+    );
+  })
+  .filter((p) => p.pairs.length > 1 && p.pairs.length < 8);
+
 describe("sharing out", () => {
   it("gives the one triangular bandage to the sling (3 a piece) rather than to retention (0.25 · 0.5 · 1.5 a piece)", () => {
     const p = problem(
@@ -232,6 +265,18 @@ describe("sharing out", () => {
         );
       }),
       { numRuns: 250, seed: 20261125 },
+    );
+  }).timeout(60_000);
+
+  it("where nothing but the order decides, gives the same as trying every basic solution", () => {
+    fc.assert(
+      fc.property(tiedProblem, (p) => {
+        const fast = shareOut(p);
+        everyVertex(p).forEach((x, k) =>
+          expect(fast[k], `pair ${k} of ${JSON.stringify(p)}`).to.be.closeTo(Number(x), 1e-9),
+        );
+      }),
+      { numRuns: 200, seed: 20261126 },
     );
   }).timeout(60_000);
 

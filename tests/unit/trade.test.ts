@@ -10,6 +10,9 @@ import type { Line } from "../../src/lib/core/model/kit.ts";
 import type { ReferenceList } from "../../src/lib/core/model/list.ts";
 import { actionsOf, unmetAfter } from "../../src/lib/core/plan/actions.ts";
 import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
+import { plan } from "../../src/lib/core/plan/plan.ts";
+import { planningDoseOf } from "../../src/lib/core/sieve/dose.ts";
+import { reachOf } from "../../src/lib/core/sieve/handy.ts";
 import { NO_LIMITS } from "../../src/lib/core/plan/limits.ts";
 import { requiredQuantity } from "../../src/lib/core/reference/quantity.ts";
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
@@ -118,6 +121,27 @@ describe("doses by what is in them", () => {
     expect([bottle({}).needs[0]!.met, bottle({}).failing[0]!.met]).to.deep.equal([1, 0.1]);
     expect(bottle({ dosesPerPiece: 4 }).needs[0]!.met).to.be.closeTo(0.4, 1e-12);
     expect(bottle({ volumeMl: 60 }).needs[0]!.met).to.be.closeTo(0.6, 1e-12);
+  });
+});
+
+describe("what a strength is held against", () => {
+  const planning = (id: string) => planningDoseOf(CATALOGUE.types.get(id), CATALOGUE);
+  it("the function's planning dose, else the kind's, else none", () => {
+    expect(
+      ["aspirin", "glucose-gel", "paracetamol", "antihistamine-tablet", "gauze-pad"].map(planning),
+    ).to.deep.equal([300, 15_000, 1000, null, null]);
+    expect(planningDoseOf(undefined, CATALOGUE)).to.equal(null);
+  });
+});
+
+describe("the usual reach of a place", () => {
+  it("is 5, 12, 25, 60 and 120 s, until the stopwatch says better", () => {
+    const at = (location: Line["location"]) => reachOf({ id: "l", itemType: null, location });
+    expect(
+      ["outside", "open-top", "pocket", "bottom", "other-bag"].map((l) => at(l as never)),
+    ).to.deep.equal([5, 12, 25, 60, 120]);
+    expect(reachOf({ id: "l", itemType: null, location: "bottom", reachS: 9 })).to.equal(9);
+    expect(reachOf({ id: "l", itemType: null })).to.equal(null);
   });
 });
 
@@ -266,6 +290,31 @@ describe("what is theirs", () => {
     const r = request(file, [product("pad", "gauze-pad", 1, 2)]);
     const bring = actionsOf(solved(r, solver), r).filter((a) => a.kind === "bring");
     expect(bring.map((a) => a.kind === "bring" && a.line)).to.deep.equal(["pen"]);
+  });
+  it("brings what its need lacks and no more: another need for the same job is bought for", () => {
+    const file = auditFile(
+      [need("own", "antihistamine", { theirs: true }), need("kit", "antihistamine")],
+      [],
+    );
+    const r = request(file, [product("tabs", "antihistamine-tablet", 1, 3)]);
+    const outcome = solved(r, solver);
+    expect([outcome.choice.price, outcome.choice.brought.map((b) => b.packs)]).to.deep.equal([
+      3,
+      [1],
+    ]);
+  });
+  it("brings a wrap that is free of latex where someone reacts to it, and says when nothing bought is", () => {
+    const wrap = need("w", "joint-support", { tier: "vital" });
+    const brief = { sensitivities: ["latex" as const] };
+    const theirs = request(auditFile([{ ...wrap, theirs: true }], [], { brief }), []);
+    expect(solved(theirs, solver).choice.after.grade).to.equal("Ready");
+    const bought = request(auditFile([wrap], [], { brief }), [
+      product("w", "elastic-bandage", 1, 3),
+    ]);
+    expect(plan(bought, solver)).to.deep.include({
+      status: "infeasible",
+      why: [{ code: "sensitivity", need: "w", clash: "latex" }],
+    });
   });
   it("asks its owner for no training, and a brought thing serves its own need alone", () => {
     const a = auditOf(
@@ -477,5 +526,7 @@ describe("names on cards", () => {
     expect(typeOf("1 calamine lotion")).to.equal(null);
   });
   it("lists that are judged by read the trade right: the group list has no one-region method", () =>
-    expect(GROUP_LEADER.needs.map((n) => n.function)).to.not.include("pressure-immobilisation"));
+    expect(
+      GROUP_LEADER.needs.find((n) => n.function === "pressure-immobilisation")!.when,
+    ).to.deep.equal({ activities: ["wraps-taught"] }));
 });

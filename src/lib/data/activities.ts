@@ -1,5 +1,12 @@
+export interface Activity {
+  readonly id: string;
+  readonly label: string;
+  /** It answers a question that another activity raises (ASKED_OF), and is no pick of its own. */
+  readonly answers?: string;
+}
+
 /** Activities offered in the brief; a list may ask for any other id as well. */
-export const ACTIVITIES: readonly { id: string; label: string }[] = [
+export const ACTIVITIES: readonly Activity[] = [
   { id: "walking", label: "walking" },
   { id: "hiking", label: "hill walking" },
   { id: "running", label: "running" },
@@ -26,5 +33,11 @@ export const ACTIVITIES: readonly { id: string; label: string }[] = [
   { id: "water", label: "swimming and water" },
   { id: "children", label: "children along" },
   { id: "asthma", label: "someone has asthma" },
-  { id: "wraps-taught", label: "pressure wraps are taught there" },
+  { id: "wraps-taught", label: "pressure wraps are taught there", answers: "snakes" },
+  { id: "wraps-not-taught", label: "pressure wraps are not taught there", answers: "snakes" },
 ];
+
+/** Asked once where the activity is picked: regions teach different methods, and the wrong one harms. */
+export const ASKED_OF: Readonly<Record<string, string>> = {
+  snakes: "Which method is taught where you go, for a bite there?",
+};

@@ -21,5 +21,5 @@ export const BRIEF_PRESETS: readonly BriefPreset[] = [
   { id: "match", title: "Match day", list: "club-touchline", brief: { people: 30, days: 1, hoursToCare: 0.5, activities: ["team-sport", "running"], carry: "pack", skill: "trained" } },
   { id: "home", title: "At home", list: "household", brief: { people: 4, days: 1, hoursToCare: 0.5, activities: ["cooking", "children"], carry: "wall", skill: "anyone" } },
   { id: "snakes-wrap", title: "Walk in snake country where pressure wraps are taught", list: "bite-wrap", brief: { people: 3, days: 1, hoursToCare: 4, activities: ["walking", "snakes", "wraps-taught", "sun"], carry: "pack", skill: "trained" } },
-  { id: "snakes-rest", title: "Walk in snake country where a bitten limb is kept still without a wrap", list: "personal-day", brief: { people: 3, days: 1, hoursToCare: 4, activities: ["walking", "snakes", "sun"], carry: "pack", skill: "trained" } },
+  { id: "snakes-rest", title: "Walk in snake country where a bitten limb is kept still without a wrap", list: "personal-day", brief: { people: 3, days: 1, hoursToCare: 4, activities: ["walking", "snakes", "wraps-not-taught", "sun"], carry: "pack", skill: "trained" } },
 ];

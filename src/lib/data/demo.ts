@@ -229,6 +229,7 @@ export function demoRecords(): WorkspaceRecord[] {
       price: 69,
       massG: 95,
       list: BLEEDING_POUCH,
+      bag: { outerMm: [180, 130, 64], carried: { place: "belt" } },
       history: [{ on: "2026-10-02", what: "Mounted by the saw bench." }],
     }),
   ];

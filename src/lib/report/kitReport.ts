@@ -56,6 +56,8 @@ export interface ReportExtras {
     readonly line?: string | undefined;
   }[];
   readonly inspector?: string;
+  /** The plan is still being worked out. */
+  readonly pending?: boolean;
   /** The same list filled from an empty bag. */
   readonly buildOwn?: { readonly price: number; readonly massG: number } | null;
   readonly history?: readonly { readonly on: string; readonly what: string }[];
@@ -107,7 +109,7 @@ export function publishedVerdict(
   plan: ReportPlan | null,
   extras: ReportExtras,
 ): [string, string] {
-  const matter = { plan, buildOwn: extras.buildOwn ?? null };
+  const matter = { plan, buildOwn: extras.buildOwn ?? null, pending: extras.pending ?? false };
   return [carryLine(a, matter), verdictProse(a, matter).join(" ")];
 }
 
@@ -160,7 +162,7 @@ function categoryFacts(a: Audit): Facts {
   ];
 }
 
-function kitFacts(a: Audit, plan: ReportPlan | null, { buildOwn }: ReportExtras): Facts {
+function kitFacts(a: Audit, plan: ReportPlan | null, { buildOwn, pending }: ReportExtras): Facts {
   const { serving, counted, claimed } = a.value;
   const { price, claims } = a.context.audit.kit;
   const printed = claims.massG === undefined ? "" : `; ${grams(claims.massG)} printed`;
@@ -185,7 +187,10 @@ function kitFacts(a: Audit, plan: ReportPlan | null, { buildOwn }: ReportExtras)
     ],
     ["Price paid", price ? money(price.amount, price.currency) : "not given"],
     ["Weight", `${grams(kitLoad(a.context.audit, a.context.catalogue).massG)}, by type${printed}`],
-    ["To make it ready", plan ? money(plan.price, plan.currency) : "no plan"],
+    [
+      "To make it ready",
+      plan ? money(plan.price, plan.currency) : pending ? "being worked out" : "no plan",
+    ],
     ...own,
   ];
 }

@@ -69,6 +69,18 @@ function overText(f: CarryFinding, place: CarryPlace): string {
   return `${much} ${too} for ${FOR_PLACE[place]}`;
 }
 
+/** Where it is tried. */
+const WHERE: Readonly<Record<CarryPlace, string>> = {
+  pocket: "on you for an hour, seated too",
+  belt: "on you for an hour, seated too",
+  ankle: "on you for an hour, seated too",
+  "chest-rig": "on you for an hour, lying down too",
+  "day-pack": "in the pack, on a walk",
+  "pack-outside": "on the pack, on a walk",
+  vehicle: "where it lies, from a crouch and in the dark",
+  wall: "where it hangs, with the smallest person there",
+};
+
 /** Whether it will be carried, in one sentence. */
 export function carryText(c: CarryCheck): string {
   const faults = [
@@ -82,7 +94,7 @@ export function carryText(c: CarryCheck): string {
   if (c.carried === "yes")
     return `It will be carried: nothing speaks against ${FOR_PLACE[c.place]}.`;
   const open = c.findings.filter((f) => f.value === null).length > 0;
-  return `Whether it will be carried is open: ${open ? "measure its outside, and " : ""}wear it for an hour.`;
+  return `Whether it will be carried is open: ${open ? "measure its outside, and " : ""}try it ${WHERE[c.place]}.`;
 }
 
 /** What a plan does to it; "" where it does nothing new. */

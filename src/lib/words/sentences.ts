@@ -85,7 +85,7 @@ export const bringText = (x: {
   readonly line: string | null;
 }): string =>
   x.line === null
-    ? "its owner brings it; nobody can buy it for them"
+    ? "not bought: whoever it belongs to brings it, or says where it is"
     : "its owner puts another in its place: it failed or is past";
 
 /** How much of a line is carried. */

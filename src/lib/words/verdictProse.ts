@@ -19,6 +19,8 @@ export interface VerdictMatter {
     readonly coverageAfter: number;
     readonly unmet: readonly { readonly need: string; readonly met: number }[];
   } | null;
+  /** The plan is still being worked out. */
+  readonly pending?: boolean;
   /** The same list filled from an empty bag; null: not worked out. */
   readonly buildOwn: { readonly price: number; readonly massG: number } | null;
 }
@@ -44,12 +46,13 @@ const inWords = (n: number): string => NUMBER_WORDS[n] ?? String(n);
 const MOST_OF_OWN = 0.5;
 
 /** "Carry it", "Carry it after these five purchases", "Leave it on the shelf", for this brief. */
-export function carryLine(a: Audit, { plan, buildOwn }: VerdictMatter): string {
+export function carryLine(a: Audit, { plan, buildOwn, pending }: VerdictMatter): string {
   if (a.grade === null) return "Nothing to judge: the list asks for nothing under this brief.";
   if (a.grade === "Ready")
     return a.gradeInterval?.[0] === "Ready"
       ? "Carry it, for this brief."
       : "Carry it, for this brief, once what is taken on trust here has been checked.";
+  if (pending) return "Not ready as it is; what would make it so is still being worked out.";
   if (plan?.gradeAfter !== "Ready") return "Leave it on the shelf, for this brief.";
   const bought = plan.actions.filter((x) => "product" in x).length;
   if (bought === 0) return "Carry it, for this brief, after what is done below without buying.";
@@ -137,7 +140,8 @@ function madeOf(a: Audit): string {
   return `Of ${number(counted)} pieces, ${number(serving)} do a job on the list${kinds.length > 0 ? `: ${andList(kinds)}` : ""}.${claim}${mass}`;
 }
 
-function whatToDo(a: Audit, { plan, buildOwn }: VerdictMatter): string {
+function whatToDo(a: Audit, { plan, buildOwn, pending }: VerdictMatter): string {
+  if (pending) return "";
   if (!plan) return a.grade === "Ready" ? "" : "No purchase in the price book makes it ready.";
   const bought = plan.actions.filter((x) => "product" in x);
   const free = plan.actions.filter((x) => x.kind === "move" || x.kind === "drop").length;

@@ -1,6 +1,8 @@
 import { atLeast, isWhole } from "../base/tolerance.ts";
 import { creditFor, typeLookup, type Catalogue } from "../catalogue/catalogue.ts";
-import { SKILLS } from "../model/itemType.ts";
+import type { Brief } from "../model/brief.ts";
+import { SKILLS, type ItemType } from "../model/itemType.ts";
+import type { Pair } from "../sieve/pairs.ts";
 import type { Candidates } from "./candidates.ts";
 import { isLicensedOnly } from "./mayPropose.ts";
 import type { PriceBook } from "../model/priceBook.ts";
@@ -55,13 +57,10 @@ export function unreachableNeeds(c: Candidates, book: PriceBook): Obstacle[] {
     const whole = pairing.pairs
       .slice(from, to)
       .filter((p) => isWhole(p.credit.credit * p.spec.factor));
-    const clashing = whole.find((p) =>
-      context.lines[p.line]!.type!.clash.some((x) => context.brief.sensitivities.includes(x)),
-    );
-    const trained = whole.find(
-      (p) =>
-        SKILLS.indexOf(context.lines[p.line]!.type!.skill) > SKILLS.indexOf(context.brief.skill),
-    );
+    const beyond = (p: Pair) =>
+      SKILLS.indexOf(context.lines[p.line]!.type!.skill) > SKILLS.indexOf(context.brief.skill);
+    const clashing = whole.find((p) => p.usable.factor === 0 && !beyond(p));
+    const trained = whole.find(beyond);
     const licensed = book.products.some((p) => isLicensedOnly(p, typeOf));
     if (trained)
       obstacles.push({
@@ -74,7 +73,7 @@ export function unreachableNeeds(c: Candidates, book: PriceBook): Obstacle[] {
       obstacles.push({
         code: "sensitivity",
         need: id,
-        clash: context.lines[clashing.line]!.type!.clash.join(", "),
+        clash: clashOf(context.lines[clashing.line]!.type!, context.brief),
       });
     else if (licensed && whole.length === 0 && onlyLicensedDo(asked.need.function, catalogue))
       obstacles.push({ code: "licensed", need: id });
@@ -87,6 +86,10 @@ export function unreachableNeeds(c: Candidates, book: PriceBook): Obstacle[] {
   });
   return obstacles;
 }
+
+/** What the party reacts to in a kind of thing; what often holds latex names it in no clash. */
+const clashOf = (type: ItemType, brief: Brief): string =>
+  type.clash.filter((c) => brief.sensitivities.includes(c)).join(", ") || "latex";
 
 /** Whether everything in the catalogue that does a job at all is for licensed or prescribed use. */
 function onlyLicensedDo(functionId: string, catalogue: Catalogue): boolean {

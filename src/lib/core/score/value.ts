@@ -33,7 +33,7 @@ export function valueOf(
   const serving = sum(servingByLine.filter((_, l) => !context.lines[l]!.elsewhere));
   const price = kit.price?.amount;
   return {
-    claimed: kit.claims.pieces ?? sum(kit.lines.map((l) => l.claimed ?? l.counted ?? 0)),
+    claimed: kit.claims.pieces ?? sum(kit.lines.map((l) => l.claimed ?? piecesOf(l))),
     counted,
     serving,
     padding: counted > 0 ? 1 - serving / counted : null,

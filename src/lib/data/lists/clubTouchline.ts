@@ -11,7 +11,7 @@ export const CLUB_TOUCHLINE: ShippedList = {
   needs: [
     { id: "gloves", function: "gloves", tier: "vital", quantity: { base: 4 }, access: "seconds", reason: "Noses and knees; a pair for each player seen to." },
     { id: "breaths", function: "rescue-breath-barrier", tier: "vital", quantity: { base: 1 }, access: "seconds", accept: [{ itemType: "face-shield", credit: 1 }], reason: "Hearts stop on pitches; a barrier so that nobody hesitates." },
-    { id: "aed", function: "defibrillation", tier: "core", quantity: { base: 1 }, access: "minute", reason: "A defibrillator within reach of the pitch: know where it is, and how many minutes away." },
+    { id: "aed", function: "defibrillation", tier: "core", quantity: { base: 1 }, access: "minute", theirs: true, reason: "A defibrillator within reach of the pitch: know where it is, and how many minutes away." },
     { id: "absorb", function: "bulk-absorbent", tier: "core", quantity: { base: 1 }, spec: { minSizeMm: [120, 200], sterile: true }, access: "minute", accept: [{ itemType: "pressure-bandage", credit: 1 }], reason: "A stud or a goal post opens a leg." },
     { id: "small-cuts", function: "small-wound-cover", tier: "core", quantity: { base: 10, baseFor: 20, perPerson: 0.5 }, spec: { minLengthMm: 60 }, access: "minute", reason: "Play goes on when the cut is covered." },
     { id: "medium-wounds", function: "medium-wound-pad", tier: "core", quantity: { base: 4, baseFor: 30, perPerson: 0.125 }, spec: { minSizeMm: [75, 75], sterile: true }, reason: "Grazes from hard ground, palm and knee." },

@@ -15,7 +15,7 @@ export const WORKSHOP_CREW: ShippedList = {
     { id: "absorb", function: "bulk-absorbent", tier: "core", quantity: { base: 2 }, spec: { minSizeMm: [120, 200], sterile: true }, access: "minute", reason: "A thick pad for firm pressure, and a spare." },
     { id: "gloves", function: "gloves", tier: "vital", quantity: { base: 3, baseFor: 8, perPerson: 0.125 }, access: "seconds", reason: "Oily hands tear them: two pairs to have one on." },
     { id: "breaths", function: "rescue-breath-barrier", tier: "vital", quantity: { base: 1 }, access: "minute", accept: [{ itemType: "face-shield", credit: 1 }], reason: "Electric shock stops hearts; a barrier so that nobody hesitates." },
-    { id: "aed", function: "defibrillation", tier: "useful", quantity: { base: 1 }, access: "minute", reason: "A defibrillator within reach: where is it, and how many minutes away? Write it on the wall." },
+    { id: "aed", function: "defibrillation", tier: "useful", quantity: { base: 1 }, access: "minute", theirs: true, reason: "A defibrillator within reach: where is it, and how many minutes away? Write it on the wall." },
     { id: "small-cuts", function: "small-wound-cover", tier: "core", quantity: { base: 10, perPerson: 3 }, spec: { minLengthMm: 60 }, reason: "What the box is really used for; three a head between checks." },
     { id: "fingers", function: "medium-wound-pad", tier: "core", quantity: { base: 4, baseFor: 8, perPerson: 0.25 }, spec: { minSizeMm: [75, 75], sterile: true }, reason: "Sheet metal and splinters; larger than a plaster." },
     { id: "non-stick", function: "non-adherent-layer", tier: "core", quantity: { base: 2, baseFor: 8, perPerson: 0.125 }, spec: { minSizeMm: [50, 50], sterile: true }, reason: "Skin ground away sticks to plain gauze." },

@@ -2,6 +2,7 @@ import { audit } from "../../core/audit/audit.ts";
 import { briefEffect, type AskedChange } from "../../core/brief/briefEffect.ts";
 import type { Brief } from "../../core/model/brief.ts";
 import type { Container } from "../../core/model/container.ts";
+import { ACTIVITIES } from "../../data/activities.ts";
 import type { BriefPreset } from "../../data/briefPresets.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
 import { number } from "../../words/sentences.ts";
@@ -100,6 +101,14 @@ export class BriefState {
   toggleActivity(id: string, label: string): void {
     const activities = toggled(this.kit.brief.activities, id);
     this.kit.updateBrief(`activity: ${label}`, { activities });
+  }
+  /** Answers what an activity raises; the same answer again takes it back. */
+  answerAsked(asker: string, answer: string): void {
+    const others = ACTIVITIES.filter((x) => x.answers === asker && x.id !== answer).map(
+      (x) => x.id,
+    );
+    const kept = this.kit.brief.activities.filter((x) => !others.includes(x));
+    this.kit.updateBrief("which method is taught", { activities: toggled(kept, answer) });
   }
   nameKit(name: string): void {
     this.kit.update("name the kit", (r) => ({ ...r, kit: { ...r.kit, name } }), "name");

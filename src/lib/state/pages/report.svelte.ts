@@ -43,6 +43,7 @@ export class ReportState {
       photos: this.kit.photos,
       inspector: this.kit.record?.inspector ?? "",
       history: this.kit.record?.history ?? [],
+      pending: this.#ready().plan === null,
       buildOwn:
         own && own.status !== "infeasible" ? { price: own.price, massG: own.carriedMassG } : null,
     };

@@ -81,8 +81,10 @@
   /** mg of a planning dose of what it does; null: it counts by the pack. */
   const planningMg = $derived(planningDoseOf(type, CATALOGUE));
   const latex = $derived(type ? latexOf(type) : "no");
+  /** Nobody's question where nobody reacts to it, unless it was answered already. */
   const asksLatex = $derived(
-    latex === "ask" || latex === "often" || (latex === "no" && line.latexFree === false),
+    (kit.brief.sensitivities.includes("latex") || line.latexFree !== undefined) &&
+      (latex === "ask" || latex === "often" || (latex === "no" && line.latexFree === false)),
   );
   const life = $derived(type?.openMonths ?? null);
 </script>

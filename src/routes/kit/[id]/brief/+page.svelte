@@ -2,7 +2,7 @@
   import { page } from "$app/state";
   import { CARRIES } from "$lib/core/model/brief.ts";
   import { SENSITIVITIES, SKILLS } from "$lib/core/model/itemType.ts";
-  import { ACTIVITIES } from "$lib/data/activities.ts";
+  import { ACTIVITIES, ASKED_OF } from "$lib/data/activities.ts";
   import { BRIEF_PRESETS } from "$lib/data/briefPresets.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
   import { BriefState, toggled } from "$lib/state/pages/brief.svelte.ts";
@@ -183,7 +183,7 @@
     <fieldset class="mt-5">
       <legend class="font-head text-xl font-bold">What goes on there</legend>
       <div class="mt-2 flex flex-wrap gap-2">
-        {#each ACTIVITIES as act (act.id)}
+        {#each ACTIVITIES.filter((x) => !x.answers) as act (act.id)}
           {@const on = b.activities.includes(act.id)}
           {@const effect = brief.activityEffect(act.id)}
           {@const text = `${act.label}, ${on ? "left out" : "taken in"}: ${changesText(effect.changes, 6)}`}
@@ -203,6 +203,27 @@
           >
         {/each}
       </div>
+      {#each Object.entries(ASKED_OF).filter( ([id]) => b.activities.includes(id) ) as [asker, question] (asker)}
+        <div
+          class="noted mt-2 flex flex-wrap items-center gap-2"
+          role="group"
+          aria-label={question}
+        >
+          <span class="basis-full font-semibold">{question}</span>
+          {#each ACTIVITIES.filter((x) => x.answers === asker) as answer (answer.id)}
+            {@const on = b.activities.includes(answer.id)}
+            <button
+              class="btn min-h-10 px-3 py-1 {on ? 'btn-on' : ''}"
+              aria-pressed={on}
+              onclick={() => brief.answerAsked(asker, answer.id)}
+              >{on ? "✓ " : ""}{answer.label}</button
+            >
+          {/each}
+          {#if !ACTIVITIES.some((x) => x.answers === asker && b.activities.includes(x.id))}<span
+              class="text-sm">Not answered: ask there before you rely on any list.</span
+            >{/if}
+        </div>
+      {/each}
       <p class="mt-2 min-h-12 text-sm text-soft" data-testid="probe">
         {probe ?? "A number at a pick says how many needs it adds; point at it to see which."}
       </p>

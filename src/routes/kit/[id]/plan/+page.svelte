@@ -143,11 +143,17 @@
           {#if asked.carryAfter}<p class="noted mt-2 text-sm" data-testid="carry-after">
               {asked.carryAfter}
             </p>{/if}
-          {#if plan.unmet.length > 0}<p class="mt-2 text-sm" data-testid="unmet">
-              Still short after it: {plan.unmet
-                .map((u) => `${needName(u.need).toLowerCase()} (${percent(u.met)} %)`)
-                .join(", ")}.
-            </p>{/if}
+          {#if plan.unmet.length > 0}<details class="mt-2 text-sm" data-testid="unmet">
+              <summary class="flex min-h-9 cursor-pointer items-center"
+                >Still short after it: {plan.unmet.length}
+                {plan.unmet.length === 1 ? "need" : "needs"}</summary
+              >
+              <ul class="list-disc pl-5">
+                {#each plan.unmet as u (u.need)}<li>
+                    {needName(u.need)}: {percent(u.met)} % met
+                  </li>{/each}
+              </ul>
+            </details>{/if}
           <p class="mt-2 text-sm text-soft">
             Takes what is unchecked as passing; the checks it leans on are listed last.
           </p>
