@@ -39,6 +39,7 @@
       run: () => goto(listPath(r.id)),
     })),
     { label: "Price book", run: () => goto("/prices") },
+    { label: "Words: what they mean here", run: () => goto("/words") },
     { label: "Settings: units, dates, money", run: () => goto("/settings") },
     ...workspace.kits.map((k) => ({
       label: `Open ${k.kit.name}`,

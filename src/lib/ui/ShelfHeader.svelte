@@ -16,6 +16,7 @@
     { href: "/compare", label: "Compare" },
     { href: "/lists", label: "Lists" },
     { href: "/prices", label: "Price book" },
+    { href: "/words", label: "Words" },
     { href: "/settings", label: "Settings" },
   ];
 </script>

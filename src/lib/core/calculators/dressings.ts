@@ -4,7 +4,7 @@ import { sumOf, type Calculation, type SumBrief } from "./calculation.ts";
 export interface DressingsInput {
   /** Wounds of this size expected. */
   readonly wounds: number;
-  /** Hours between changes; practitioners change every 8 to 12. */
+  /** Hours between changes; a planning figure, 24 the usual choice. */
   readonly everyH: number;
 }
 

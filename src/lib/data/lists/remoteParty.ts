@@ -37,6 +37,7 @@ export const REMOTE_PARTY: ShippedList = {
     { id: "chafing", function: "skin-lubricant", tier: "useful", quantity: { base: 2, perDay: 1 }, reason: "Wet clothes and straps rub skin open." },
     { id: "splinters", function: "splinter-removal", tier: "core", quantity: { base: 1 }, reason: "A thorn left in for days festers." },
     { id: "sun", function: "sun-protection", tier: "useful", quantity: { perPersonDay: 1, max: 40 }, when: { activities: ["sun", "boating", "hiking", "climbing", "cold"] }, reason: "Snow, water and sand throw the sun back, and height makes it stronger." },
+    { id: "lips", function: "lip-protection", tier: "useful", quantity: { perPersonDay: 1, max: 40 }, when: { activities: ["sun", "boating", "cold", "climbing"] }, reason: "Lips burn and split first, in sun and in wind." },
     { id: "itch", function: "itch-relief", tier: "useful", quantity: { base: 4 }, reason: "Plants, insects, heat rash: what is scratched gets infected." },
     { id: "ticks", function: "tick-removal", tier: "core", quantity: { base: 1 }, when: { activities: ["walking", "hiking", "camping", "fieldwork", "forestry"] }, reason: "Off the same day, whole." },
     { id: "stings", function: "sting-relief", tier: "useful", quantity: { base: 2, baseFor: 4, perPerson: 0.25 }, reason: "Light to carry, and wanted daily in summer." },
