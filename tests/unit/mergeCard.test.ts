@@ -114,3 +114,12 @@ describe("what a person should look at before it is trusted", () => {
     });
   });
 });
+
+describe("what a card says of doses", () => {
+  const doses = (text: string) =>
+    linesFromCard(readCard(`- ${text}`, vocabularyOf(CATALOGUE))).lines[0]!.dosesPerPiece;
+  it("a sachet holds one, a tube is still to be read", () => {
+    expect(doses("10 antibiotic ointment sachets 0.9 g")).to.equal(1);
+    expect(doses("1 tube antibiotic ointment 15 g")).to.equal(undefined);
+  });
+});

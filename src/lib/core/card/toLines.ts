@@ -5,6 +5,9 @@ import type { CardReading } from "./readCard.ts";
 /** Below this a person should look at an entry before it is trusted. */
 const DOUBTFUL_BELOW = 0.9;
 
+/** Said of what holds a dose and is thrown away: a tube or bottle of the same would hold many. */
+const ONE_DOSE = /\b(?:sachets?|packets?|single[- ](?:use|dose)|foil packs?)\b/i;
+
 export type Doubt = KitRecord["doubts"][string];
 
 /** Lines of a kit from a card's entries, claimed and not yet counted; and which are doubtful, by line id. */
@@ -25,6 +28,7 @@ export function linesFromCard(
       ...(entry.sizeMm ? { sizeMm: [...entry.sizeMm] } : {}),
       ...(entry.volumeMl === null ? {} : { volumeMl: entry.volumeMl }),
       ...(entry.strengthMg === null ? {} : { strengthMg: entry.strengthMg }),
+      ...(ONE_DOSE.test(entry.text) ? { dosesPerPiece: 1 } : {}),
       cardLine: entry.source,
     };
   });
