@@ -22,7 +22,7 @@ export function comparisonReport(c: Comparison): Block[] {
   const { brief, list } = c.judge;
   const best = [...c.rows].sort((x, y) => (y.coverage ?? 0) - (x.coverage ?? 0));
   return [
-    { kind: "heading", level: 1, text: `${c.rows.length} kits side by side` },
+    { kind: "heading", level: 1, text: "Kits side by side" },
     { kind: "text", strong: true, text: firstLine(best, c) },
     {
       kind: "text",

@@ -21,7 +21,6 @@ import {
   money,
   needLabel,
   number,
-  percent,
   percentRange,
   PHASE_LABEL,
   repackText,
