@@ -21,7 +21,13 @@ import { toHtml } from "../../src/lib/report/toHtml.ts";
 import { toMarkdown } from "../../src/lib/report/toMarkdown.ts";
 import { PLAIN, showBy } from "../../src/lib/words/display.ts";
 import { factorReasons } from "../../src/lib/words/factors.ts";
-import { fieldText, quantityText, whenText } from "../../src/lib/words/needs.ts";
+import {
+  askedSumText,
+  fieldText,
+  quantityText,
+  specText,
+  whenText,
+} from "../../src/lib/words/needs.ts";
 import { gainText } from "../../src/lib/words/sentences.ts";
 import { stepText, CALCULATOR_LABEL, calculationReason } from "../../src/lib/words/calculations.ts";
 import { changesText, changeText, things } from "../../src/lib/words/things.ts";
@@ -70,6 +76,43 @@ describe("what a need asks for, in words", () => {
           expect(text, `${list.id} ${n.id} ${field}`).to.not.match(SLIPS);
           expect(text.length).to.be.greaterThan(0);
         }
+  });
+});
+
+describe("the sum behind a required quantity", () => {
+  const party = { people: 9, days: 3, hoursToCare: 30 };
+  const asked = (quantity: Need["quantity"], more: Partial<typeof party> = {}) =>
+    askedSumText({ function: "limb-tourniquet", quantity }, { ...party, ...more });
+
+  it("counts only the people beyond those that the base is for", () => {
+    const q = { base: 1, perPerson: 0.125, baseFor: 8 };
+    expect(asked(q)).to.equal("⌈1 + 0.125 × 1 person beyond 8⌉ = 2");
+    expect(asked(q, { people: 8 })).to.equal("⌈1 + 0.125 × 0 people beyond 8⌉ = 1");
+    expect(asked({ perPerson: 0.5 })).to.equal("⌈0.5 × 9 people⌉ = 5");
+  });
+
+  it("multiplies all of it by the changes of dressing: on, and two changes in 30 h", () => {
+    expect(asked({ base: 1, perDay: 2, redressEveryH: 12 })).to.equal(
+      "⌈(1 + 2 × 3 days) × 3⌉ = 21, as it is put on and changed every 12 h until care",
+    );
+    expect(asked({ base: 2, redressEveryH: 12 })).to.match(/^⌈2 × 3⌉ = 6,/);
+  });
+
+  it("says which bound wins, and none where none does", () => {
+    expect(asked({ perPersonDay: 0.5, max: 10 })).to.equal(
+      "⌈0.5 × 9 people × 3 days⌉ = 14, but at most 10",
+    );
+    expect(asked({ base: 1, min: 4 })).to.equal("⌈1⌉ = 1, but at least 4");
+    expect(asked({ base: 5, min: 4, max: 6 })).to.equal("⌈5⌉ = 5");
+    expect(asked({})).to.equal("⌈1⌉ = 1");
+  });
+
+  it("what else is asked of a thing stands behind it, in the units of the reader", () => {
+    const spec = { minSizeMm: [75, 100] as [number, number], minLengthMm: 4500, sterile: true };
+    expect(specText({ spec, access: "seconds" })).to.equal(
+      "in the hand within 15 seconds; at least 7.5 × 10 cm; at least 4.5 m long; sterile",
+    );
+    expect(specText({ access: "any" })).to.equal("");
   });
 });
 

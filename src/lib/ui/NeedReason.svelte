@@ -10,6 +10,7 @@
   import { CHANGE_LABEL, factorReasons } from "../words/factors.ts";
   import { cautionsFor, cautionsForFunction } from "../words/cautions.ts";
   import { CATEGORY_LABEL, MESH_LABEL } from "../words/labels.ts";
+  import { askedSumText, specText } from "../words/needs.ts";
   import { number, quantity } from "../words/sentences.ts";
   import { whyItRests } from "../words/reasons.ts";
   import WeaveChip from "./WeaveChip.svelte";
@@ -26,7 +27,6 @@
   const asked = $derived(a.context.needs[index]!);
   const need = $derived(a.needs[index]!);
   const fn = $derived(CATALOGUE.functions.get(asked.need.function)!);
-  const q = $derived(asked.need.quantity);
   const nameOf = (p: SiftedPair) => {
     const l = a.context.lines[p.pair.line]!;
     return l.line.text ?? l.type?.label ?? l.line.id;
@@ -61,19 +61,8 @@
     brief: "brief",
     bench: "bench",
   } as const;
-  const factors = ["credit", "spec", "sound", "fresh", "handy", "usable"] as const;
-  const sums = $derived(
-    [
-      q.base ? `${q.base}` : "",
-      q.perPerson ? `${q.perPerson} × ${a.context.brief.people} people` : "",
-      q.perDay ? `${q.perDay} × ${a.context.brief.days} days` : "",
-      q.perPersonDay
-        ? `${q.perPersonDay} × ${a.context.brief.people} × ${a.context.brief.days} person-days`
-        : "",
-    ]
-      .filter(Boolean)
-      .join(" + "),
-  );
+  const factors = ["credit", "spec", "dose", "sound", "fresh", "handy", "usable"] as const;
+  const spec = $derived(specText(asked.need));
   const cautions = $derived([
     ...new Map(
       [
@@ -112,17 +101,7 @@
 </dl>
 <h3 class="mt-4 text-lg">How the number comes about</h3>
 <p class="text-sm">
-  Asked: ⌈{sums || "0"}{q.redressEveryH
-    ? `, and again for each change every ${q.redressEveryH} h until care`
-    : ""}⌉ = {quantity(asked.required, fn.unit)}{asked.need.access && asked.need.access !== "any"
-    ? `; in the hand within ${asked.need.access === "seconds" ? "15 s" : "a minute"}`
-    : ""}{asked.need.spec?.minSizeMm
-    ? `; at least ${asked.need.spec.minSizeMm.join(" × ")} mm`
-    : ""}{asked.need.spec?.minWidthMm
-    ? `; at least ${asked.need.spec.minWidthMm} mm wide`
-    : ""}{asked.need.spec?.minLengthMm
-    ? `; at least ${asked.need.spec.minLengthMm} mm long`
-    : ""}{asked.need.spec?.sterile ? "; sterile" : ""}.
+  Asked: {askedSumText(asked.need, a.context.brief)}{spec && `; ${spec}`}.
 </p>
 {#if need.pairs.length === 0}
   <p class="mt-1 text-sm">No line claims to do this.</p>
@@ -144,7 +123,7 @@
               >{l.line.text ?? l.type?.label}{l.elsewhere ? " (elsewhere)" : ""}</td
             >
             <td class="py-1 pr-2 text-right font-semibold">{number(p.units, 2)}</td>
-            {#each [p.pair.credit.credit, p.spec, p.sound, p.fresh, p.handy, p.usable] as v, i (i)}
+            {#each [p.pair.credit.credit, p.spec, p.pair.dose.factor, p.sound, p.fresh, p.handy, p.usable] as v, i (i)}
               <td class="py-1 pr-1 text-right {v < 1 ? 'bad font-semibold' : ''}">{number(v, 2)}</td
               >
             {/each}

@@ -4,7 +4,7 @@ import type {
   CalculatorId,
   CalculationStep,
 } from "../core/calculators/calculation.ts";
-import { litres, metres, number, size } from "./display.ts";
+import { litres, many, metres, number, size } from "./display.ts";
 import { things } from "./things.ts";
 
 export const CALCULATOR_LABEL: Record<CalculatorId, string> = {
@@ -15,8 +15,6 @@ export const CALCULATOR_LABEL: Record<CalculatorId, string> = {
   tablets: "Doses by the label",
 };
 
-const many = (value: number, one: string, several: string) =>
-  `${number(value)} ${value === 1 ? one : several}`;
 const round = (mm: number) => size([Math.round(mm)]);
 
 /** Each step and assumption of a sum in words. A code without words does not compile. */
@@ -24,10 +22,10 @@ const STEP_WORDS: Record<CalculationStep["code"], (value: number) => string> = {
   "limb-length": (value) => `${round(value)} to wrap`,
   turns: (value) => `${number(value, 1)} turns`,
   used: (value) => `${metres(value / 1000)} of bandage a limb`,
-  "bandages-a-limb": (value) => `${many(value, "bandage", "bandages")} a limb`,
-  limbs: (value) => `${many(value, "limb", "limbs")}`,
-  wounds: (value) => `${many(value, "wound", "wounds")}`,
-  changes: (value) => `changed ${many(value, "time", "times")} before care`,
+  "bandages-a-limb": (value) => `${many(value, "bandage")} a limb`,
+  limbs: (value) => many(value, "limb"),
+  wounds: (value) => many(value, "wound"),
+  changes: (value) => `changed ${many(value, "time")} before care`,
   dressings: (value) => `${number(value)} dressings in all`,
   "tape-a-dressing": (value) => `${size([value])} of tape a dressing`,
   "tape-used": (value) => `${metres(value / 1000)} of tape`,

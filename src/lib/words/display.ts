@@ -30,6 +30,10 @@ export const number = (n: number, digits = 2): string =>
     Object.is(n, -0) ? 0 : n,
   );
 
+/** How many of what: "1 line", "3 lines". */
+export const many = (n: number, one: string, more = `${one}s`): string =>
+  `${number(n)} ${n === 1 ? one : more}`;
+
 export const money = (amount: number, currency: string): string =>
   formatter(currency, { style: "currency", currency }).format(amount);
 

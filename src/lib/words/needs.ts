@@ -1,12 +1,14 @@
 import { CATALOGUE } from "../data/catalogue.ts";
 import type { ItemType } from "../core/model/itemType.ts";
 import type { FunctionUnit } from "../core/model/functionRecord.ts";
+import type { Brief } from "../core/model/brief.ts";
 import type { Need } from "../core/model/list.ts";
+import { redressings, requiredQuantity } from "../core/reference/quantity.ts";
 import type { Direction } from "../core/reference/compareLists.ts";
 import type { NeedField } from "../core/reference/stricter.ts";
 import { ACTIVITIES } from "../data/activities.ts";
 import { CARRY_LABEL, SENSITIVITY_LABEL } from "./labels.ts";
-import { number, quantity, size } from "./sentences.ts";
+import { many, number, quantity, size } from "./sentences.ts";
 
 /** A need's rules in words. */
 
@@ -54,6 +56,53 @@ export function quantityText(need: Pick<Need, "quantity" | "function">): string 
   ]
     .filter(Boolean)
     .join(", ");
+}
+
+type Party = Pick<Brief, "people" | "days" | "hoursToCare">;
+
+/** The sum behind a required quantity: "⌈1 + 0.125 × 1 person beyond 8⌉ = 2, but at most 1". */
+export function askedSumText(need: Pick<Need, "quantity" | "function">, party: Party): string {
+  const q = need.quantity;
+  const unit = CATALOGUE.functions.get(need.function)?.unit ?? "each";
+  const { people, days } = party;
+  const beyond = q.baseFor ?? 0;
+  const persons = (n: number) => many(n, "person", "people");
+  const counted = `${persons(Math.max(0, people - beyond))}${beyond > 0 ? ` beyond ${number(beyond)}` : ""}`;
+  const parts = [
+    q.base ? number(q.base, 4) : "",
+    q.perPerson ? `${number(q.perPerson, 4)} × ${counted}` : "",
+    q.perDay ? `${number(q.perDay, 4)} × ${many(days, "day")}` : "",
+    q.perPersonDay
+      ? `${number(q.perPersonDay, 4)} × ${persons(people)} × ${many(days, "day")}`
+      : "",
+  ].filter(Boolean);
+  const once = parts.join(" + ") || "1";
+  const times = 1 + redressings(party.hoursToCare, q.redressEveryH);
+  const sum = times === 1 ? once : `${parts.length > 1 ? `(${once})` : once} × ${times}`;
+  const dressings =
+    times === 1
+      ? ""
+      : `, as it is put on and changed every ${number(q.redressEveryH!, 1)} h until care`;
+  const free = requiredQuantity({ quantity: { ...q, min: 0, max: Infinity } }, party);
+  const required = requiredQuantity(need, party);
+  const limit =
+    required === free
+      ? ""
+      : `, but ${required > free ? "at least" : "at most"} ${quantity(required, unit)}`;
+  return `⌈${sum}⌉ = ${quantity(free, unit)}${dressings}${limit}`;
+}
+
+/** What else a need asks of the things that meet it. */
+export function specText({ spec, access }: Pick<Need, "spec" | "access">): string {
+  return [
+    access && access !== "any" ? ACCESS_LABEL[access] : "",
+    spec?.minSizeMm ? `at least ${size(spec.minSizeMm)}` : "",
+    spec?.minWidthMm ? `at least ${size([spec.minWidthMm])} wide` : "",
+    spec?.minLengthMm ? `at least ${size([spec.minLengthMm])} long` : "",
+    spec?.sterile ? "sterile" : "",
+  ]
+    .filter(Boolean)
+    .join("; ");
 }
 
 /** "1 a person"; of a fraction how many people one is for: "1 for each 8 people beyond". */

@@ -1,3 +1,4 @@
+import { many } from "./display.ts";
 import type { Notice } from "../core/records/notice.ts";
 import type { RecordKind, WorkspaceRecord } from "../core/records/records.ts";
 import { isOffer } from "../core/records/keptCopy.ts";
@@ -52,7 +53,7 @@ export function offerDetail(r: WorkspaceRecord): string {
     case "settings":
       return `${r.units === "us" ? "US units" : "metric units"}, ${r.currency}`;
     case "priceBook":
-      return `${r.book.products.length} products in ${r.book.currency}`;
+      return `${many(r.book.products.length, "product")} in ${r.book.currency}`;
     case "alias":
     case "barcode":
       return `means ${r.itemType}`;
@@ -94,7 +95,7 @@ export function importedText(name: string, records: readonly WorkspaceRecord[]):
       ? lists === 1
         ? "a reference list"
         : `${lists} reference lists`
-      : `${kits} ${kits === 1 ? "kit" : "kits"}, ${records.length - offered.length} records`;
+      : `${many(kits, "kit")}, ${many(records.length - offered.length, "record")}`;
   const kinds = [...new Set(offered.map((r) => KIND_LABEL[r.kind]))].join(", ");
   if (offered.length === records.length)
     return `From ${name}, not in use yet: ${kinds}. Choose on the shelf.`;

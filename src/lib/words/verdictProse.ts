@@ -100,8 +100,8 @@ function doesWell(a: Audit): string {
     onTrust === 0
       ? ""
       : onTrust === good.length
-        ? ", all of it on trust until somebody looks"
-        : ", in part on trust until somebody looks";
+        ? ", so far on trust"
+        : ", in part so far on trust";
   return `It covers ${andList(names)} well${trust}.`;
 }
 
@@ -157,7 +157,7 @@ function whatToDo(a: Audit, { plan, buildOwn, pending }: VerdictMatter): string 
       : "",
     free > 0 ? `move or take out ${inWords(free)} ${free === 1 ? "thing" : "things"}` : "",
     brought > 0
-      ? `let ${brought === 1 ? "one owner" : `${inWords(brought)} owners`} bring or renew their own`
+      ? `have ${brought === 1 ? "one thing" : `${inWords(brought)} things`} brought or renewed by the person it belongs to`
       : "",
   ].filter(Boolean);
   const after =

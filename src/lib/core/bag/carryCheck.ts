@@ -17,7 +17,7 @@ export interface CarryFigures {
 }
 
 /** Planning figures of each place, for want of one's own trial; a kit's own figures win. */
-export const CARRY_FIGURES: Readonly<Record<CarryPlace, CarryFigures>> = {
+const CARRY_FIGURES: Readonly<Record<CarryPlace, CarryFigures>> = {
   // A fat wallet: thicker digs in when one sits, and heavier drags the trousers.
   pocket: { thicknessMm: 25, widthMm: 110, massG: 250 },
   // Stands out no further than a hand; the belt seat tilts above that.
@@ -37,7 +37,7 @@ export const CARRY_FIGURES: Readonly<Record<CarryPlace, CarryFigures>> = {
 };
 
 /** Tried by wearing it, place by place. */
-export const CARRY_QUESTIONS = [
+const CARRY_QUESTIONS = [
   { id: "either-hand-seated", places: ["pocket", "belt", "ankle", "chest-rig"] },
   { id: "either-hand-standing", places: ["pocket", "belt", "ankle", "chest-rig", "pack-outside"] },
   {

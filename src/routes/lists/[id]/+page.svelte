@@ -12,7 +12,7 @@
   import { shortcuts } from "$lib/ui/keys.ts";
   import ListDifferenceView from "$lib/ui/ListDifference.svelte";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
-  import { needLabel, percent, quantity } from "$lib/words/sentences.ts";
+  import { needLabel, many, percent, quantity } from "$lib/words/sentences.ts";
   import NeedForm from "./NeedForm.svelte";
 
   const id = $derived(`list:${page.params["id"]}`);
@@ -104,7 +104,7 @@
             "asked for nothing"}{#if before && before.coverage !== now.coverage}
             <span class="text-soft"
               >(when opened {percent(before.coverage)} %, {before.grade ?? "nothing asked"})</span
-            >{/if}; {now.context.needs.length} of {list.needs.length} needs asked.
+            >{/if}; {now.context.needs.length} of {many(list.needs.length, "need")} asked.
         </p>
       {/if}
       {#if holders.length > 0}

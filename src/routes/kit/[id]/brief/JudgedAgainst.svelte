@@ -7,7 +7,7 @@
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import ListDifferenceView from "$lib/ui/ListDifference.svelte";
   import { CATEGORY_LABEL } from "$lib/words/labels.ts";
-  import { percent, quantity } from "$lib/words/sentences.ts";
+  import { many, percent, quantity } from "$lib/words/sentences.ts";
 
   const kit = useKit();
   const list = $derived(kit.record?.list);
@@ -74,7 +74,8 @@
   {/if}
 
   <h3 class="mt-4 text-lg">
-    It asks for {kit.audit.context.needs.length} of its {list?.needs.length} needs under this brief
+    It asks for {kit.audit.context.needs.length} of its {many(list?.needs.length ?? 0, "need")} under
+    this brief
   </h3>
   {#if kit.audit.context.needs.length === 0}
     <p class="noted mt-2">

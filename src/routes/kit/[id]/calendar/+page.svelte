@@ -6,7 +6,7 @@
   import Chart from "$lib/ui/Chart.svelte";
   import { download, fileName } from "$lib/ui/download.ts";
   import { EVENT_LABEL, EVENT_WHY } from "$lib/words/calendarTexts.ts";
-  import { day, money } from "$lib/words/sentences.ts";
+  import { day, many, money } from "$lib/words/sentences.ts";
 
   const kit = useKit();
   const calendar = new CalendarState(kit);
@@ -101,7 +101,7 @@
     <h2 class="mt-8 text-2xl">Keeping it as it is</h2>
     <p data-testid="upkeep">
       Over five years {money(cost.total, kit.currency)} for what runs out{cost.unpriced.length > 0
-        ? `; ${cost.unpriced.length} lines have no product in the price book`
+        ? `; ${many(cost.unpriced.length, "line")} without a product in the price book`
         : ""}.
     </p>
     <Chart

@@ -13,7 +13,7 @@
   import NumberField from "$lib/ui/NumberField.svelte";
   import { savePdf } from "$lib/ui/pdf.ts";
   import { sheetLabel } from "$lib/words/labelTexts.ts";
-  import { day, number } from "$lib/words/sentences.ts";
+  import { day, many, number } from "$lib/words/sentences.ts";
   import { PACKING_LABEL, PACKING_STATE } from "$lib/words/verdicts.ts";
 
   import CarryCheck from "./CarryCheck.svelte";
@@ -169,7 +169,7 @@
 
     <h2 class="mt-8 text-2xl">A contents card that is true</h2>
     <p class="text-sm">
-      {card.rows.length} lines as counted{card.next ? `; next date ${day(card.next)}` : ""}.
+      {many(card.rows.length, "line")} as counted{card.next ? `; next date ${day(card.next)}` : ""}.
     </p>
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <div

@@ -74,7 +74,7 @@
 
 <section
   class="border-t border-line px-5 py-4"
-  aria-label="OtherWays other ways"
+  aria-label="Other ways to the same end"
   data-testid="beside"
 >
   <div class="flex flex-wrap items-center gap-2">

@@ -8,7 +8,7 @@
   import NumberField from "$lib/ui/NumberField.svelte";
   import SizeField from "$lib/ui/SizeField.svelte";
   import TypePicker from "$lib/ui/TypePicker.svelte";
-  import { number, size } from "$lib/words/sentences.ts";
+  import { many, number, size } from "$lib/words/sentences.ts";
   import CardText from "./CardText.svelte";
   import CountTools from "./CountTools.svelte";
   import Outside from "./Outside.svelte";
@@ -88,7 +88,7 @@
     <div class="flex flex-wrap items-baseline justify-between gap-3">
       <h2 class="text-2xl">{kit.lines.length} {kit.lines.length === 1 ? "line" : "lines"}</h2>
       <p class="text-soft">
-        {value.claimed} pieces claimed{#if kit.record?.kit.claims.pieces !== undefined && kit.lines.length > 0},
+        {many(value.claimed, "piece")} claimed{#if kit.record?.kit.claims.pieces !== undefined && kit.lines.length > 0},
           the lines add up to {kit.lines.reduce((s, l) => s + (l.claimed ?? 0), 0)}{/if};
         {kit.open.pieces} counted.
       </p>

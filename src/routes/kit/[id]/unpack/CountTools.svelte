@@ -7,7 +7,7 @@
   import { benchScale } from "$lib/state/scale.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
-  import { number } from "$lib/words/sentences.ts";
+  import { many, number } from "$lib/words/sentences.ts";
 
   const { picked, onpick }: { picked: string | null; onpick: (id: string) => void } = $props();
   const kit = useKit();
@@ -108,7 +108,7 @@
             ? scale.reading.steady
               ? "● steady"
               : "○ settling"
-            : ""}{scale.rubbish > 0 ? ` · ${scale.rubbish} lines not understood` : ""}</span
+            : ""}{scale.rubbish > 0 ? ` · ${many(scale.rubbish, "line")} not understood` : ""}</span
     >
   </div>
   <div class="mt-2 flex flex-wrap gap-2">

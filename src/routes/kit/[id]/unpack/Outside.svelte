@@ -7,7 +7,7 @@
   import { useReady } from "$lib/state/ready.svelte.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
   import { LOCATION_LABEL } from "$lib/words/labels.ts";
-  import { number } from "$lib/words/sentences.ts";
+  import { many, number } from "$lib/words/sentences.ts";
 
   const ready = useReady();
   const outside = new OutsideState(useKit(), () => ready.run.result);
@@ -123,6 +123,7 @@
     {/if}
   </div>
   {#if compartments.length > 0 && unplaced > 0}<p class="mt-2 text-sm text-soft">
-      {unplaced} lines lie in no compartment yet: say so at the line.
+      {many(unplaced, "line")}
+      {unplaced === 1 ? "lies" : "lie"} in no compartment yet: say so at the line.
     </p>{/if}
 </details>
