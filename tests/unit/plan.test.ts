@@ -117,7 +117,7 @@ describe("why there is no plan", () => {
       brief: { sensitivities: ["adhesive"] },
     });
     expect(why(request(allergic, [product("p", "adhesive-strip", 10, 1)]))).to.deep.equal([
-      { code: "sensitivity", need: "c", clash: "adhesive" },
+      { code: "sensitivity", need: "c", clash: ["adhesive"] },
     ]);
   });
   it("names the need that nothing in the book does in full", () => {

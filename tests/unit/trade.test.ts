@@ -313,7 +313,7 @@ describe("what is theirs", () => {
     ]);
     expect(plan(bought, solver)).to.deep.include({
       status: "infeasible",
-      why: [{ code: "sensitivity", need: "w", clash: "latex" }],
+      why: [{ code: "sensitivity", need: "w", clash: ["latex"] }],
     });
   });
   it("asks its owner for no training, and a brought thing serves its own need alone", () => {

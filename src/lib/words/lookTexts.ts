@@ -2,7 +2,7 @@ import type { LookedAt } from "../core/audit/secondOpinion.ts";
 import type { Catalogue } from "../core/catalogue/catalogue.ts";
 import { lineCondition } from "../core/inspect/quality.ts";
 import type { Line } from "../core/model/kit.ts";
-import { day, number, size } from "./display.ts";
+import { day, many, number, size } from "./display.ts";
 import { CONDITION_LABEL, LOCATION_LABEL } from "./labels.ts";
 
 const NOT_LOOKED = "–";
@@ -19,7 +19,7 @@ const FACT_TEXT: Record<
       : l.volumeMl
         ? `${number(l.volumeMl)} ml`
         : l.dosesPerPiece
-          ? `${number(l.dosesPerPiece)} doses`
+          ? many(l.dosesPerPiece, "dose")
           : undefined,
   place: (l) => l.location && LOCATION_LABEL[l.location],
   reach: (l) => (l.reachS === undefined ? undefined : `${number(l.reachS, 1)} s`),

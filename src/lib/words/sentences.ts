@@ -5,7 +5,7 @@ import type { Action } from "../core/plan/actions.ts";
 import type { Obstacle } from "../core/plan/infeasible.ts";
 import type { Measured } from "../core/plan/stages.ts";
 import { display, grams, litres, metres, money, number } from "./display.ts";
-import { SKILL_LABEL, UNIT_LABEL } from "./labels.ts";
+import { SENSITIVITY_LABEL, SKILL_LABEL, UNIT_LABEL } from "./labels.ts";
 
 /** Sentences that a person reads. Core gives codes and numbers; every wording is here. */
 
@@ -44,7 +44,7 @@ export function obstacle(o: Obstacle, label: (needId: string) => string, currenc
     case "training":
       return `${label(o.need)}: what does the job asks for training (${SKILL_LABEL[o.asks as keyof typeof SKILL_LABEL]}), and the party has ${SKILL_LABEL[o.has as keyof typeof SKILL_LABEL]}. No purchase helps: train, or carry it for a trained hand.`;
     case "sensitivity":
-      return `${label(o.need)}: all that does the job clashes with a sensitivity of the party (${o.clash}).`;
+      return `${label(o.need)}: all that does the job clashes with what someone reacts to (${o.clash.map((c) => SENSITIVITY_LABEL[c]).join(", ")}).`;
     case "licensed":
       return `${label(o.need)}: this is for licensed or prescribed use and is never proposed.`;
     case "coverage":

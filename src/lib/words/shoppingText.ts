@@ -1,5 +1,5 @@
 import type { ShoppingSource } from "../core/plan/shopping.ts";
-import { money, number } from "./display.ts";
+import { many, money, number } from "./display.ts";
 
 /** A shopping list to paste into a message. */
 export function shoppingText(
@@ -8,7 +8,7 @@ export function shoppingText(
   title: string,
 ): string {
   const blocks = sources.map((s) => {
-    const head = `${s.source || "No source given"}${s.leadDays === null ? "" : `, ${s.leadDays} days`}`;
+    const head = `${s.source || "No source given"}${s.leadDays === null ? "" : `, ${many(s.leadDays, "day")}`}`;
     const lines = s.lines.map(
       (l) =>
         `- ${l.packs} × ${l.product.title}${l.spare > 0 ? ` (${number(l.spare)} of ${l.pieces} left over)` : ""}, ${money(l.price, currency)}`,

@@ -5,6 +5,7 @@ export const SKILLS = ["anyone", "trained", "advanced", "licensed"] as const;
 export type Skill = (typeof SKILLS)[number];
 
 export const SENSITIVITIES = ["latex", "adhesive", "iodine", "nsaid", "sting"] as const;
+export type Sensitivity = (typeof SENSITIVITIES)[number];
 
 /** Whether what touches skin, wound or airway holds latex: the pack must say (`ask`), or mostly does. */
 const LATEX = ["no", "ask", "often", "yes"] as const;

@@ -1,7 +1,7 @@
 import { atLeast, isWhole } from "../base/tolerance.ts";
 import { creditFor, typeLookup, type Catalogue } from "../catalogue/catalogue.ts";
 import type { Brief } from "../model/brief.ts";
-import { SKILLS, type ItemType } from "../model/itemType.ts";
+import { SKILLS, type ItemType, type Sensitivity } from "../model/itemType.ts";
 import type { Pair } from "../sieve/pairs.ts";
 import type { Candidates } from "./candidates.ts";
 import { isLicensedOnly } from "./mayPropose.ts";
@@ -19,7 +19,7 @@ export type Obstacle =
       readonly has: string;
     }
   /** What does the job clashes with a sensitivity of the party. */
-  | { readonly code: "sensitivity"; readonly need: string; readonly clash: string }
+  | { readonly code: "sensitivity"; readonly need: string; readonly clash: readonly Sensitivity[] }
   /** What does the job is for licensed use only and is never proposed. */
   | { readonly code: "licensed"; readonly need: string }
   /** Even with everything bought, coverage stays below what was asked. */
@@ -88,8 +88,10 @@ export function unreachableNeeds(c: Candidates, book: PriceBook): Obstacle[] {
 }
 
 /** What the party reacts to in a kind of thing; what often holds latex names it in no clash. */
-const clashOf = (type: ItemType, brief: Brief): string =>
-  type.clash.filter((c) => brief.sensitivities.includes(c)).join(", ") || "latex";
+function clashOf(type: ItemType, brief: Brief): readonly Sensitivity[] {
+  const named = type.clash.filter((c) => brief.sensitivities.includes(c));
+  return named.length > 0 ? named : ["latex"];
+}
 
 /** Whether everything in the catalogue that does a job at all is for licensed or prescribed use. */
 function onlyLicensedDo(functionId: string, catalogue: Catalogue): boolean {
