@@ -95,7 +95,7 @@ describe("corrections and counting, as people speak", () => {
     ["four rehydration sachets, no, there's another, five", "rehydration-salts", 5],
     ["eight, nine, ten safety pins", "safety-pin", 10],
     ["plasters, the blue ones, thirty one by my count", "adhesive-strip", 31],
-    ["medium dressings, there should be six, I count four", "gauze-pad", 4],
+    ["medium dressings, there should be six, I count four", "bandaged-dressing", 4],
     ["gloves, three pairs, one's been opened", "disposable-gloves", 3],
     ["saline ampoules, five times twenty mil", "saline-ampoule", 5],
     ["two eyewash bottles, one's out of date", "eyewash", 2],

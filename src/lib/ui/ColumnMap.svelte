@@ -2,7 +2,7 @@
   import { Dialog } from "bits-ui";
   import { goto } from "$app/navigation";
   import { mappedCard } from "../core/card/columns.ts";
-  import type { ColumnRole } from "../core/card/layout.ts";
+  import type { ColumnRole } from "../core/card/columnRole.ts";
   import { workspace } from "../state/workspace.svelte.ts";
   import ColumnTable from "./ColumnTable.svelte";
   import { addCard } from "../state/import/takeFile.ts";

@@ -1,5 +1,6 @@
 import Papa from "papaparse";
-import { headerRoles, type ColumnRole } from "./layout.ts";
+import type { ColumnRole } from "./columnRole.ts";
+import { headerRoles } from "./layout.ts";
 
 /** A delimited file as a table, with what its columns seem to be. */
 export interface ColumnGuess {

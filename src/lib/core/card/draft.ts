@@ -30,5 +30,11 @@ export function draftOf(row: CardRow, vocabulary: Vocabulary): Draft {
 export const isSure = (m: Match) =>
   m.type !== null && m.whole === 1 && m.weight >= NAMES_FROM && m.explained > 0.5;
 
+/** Whether a cell of a table, its sizes left out, names one thing. */
+export function namesItem(text: string, vocabulary: Vocabulary): boolean {
+  const { type, weight } = matchType(readQuantity(lex(text)).noun, vocabulary);
+  return type !== null && weight >= NAMES_FROM;
+}
+
 /** "54 ESSENTIALS: everything for …" */
 export const PRAISE = /^\W*\d*\s*\p{Lu}[\p{Lu} -]{5,}:\s+\S/u;

@@ -1,4 +1,6 @@
 import Papa from "papaparse";
+import type { ColumnRole } from "./columnRole.ts";
+import { rolesByContent } from "./columnsByContent.ts";
 /** What a line of a card is, before its words are read: rows of a table, list marks, notes. */
 
 export interface CardRow {
@@ -39,8 +41,6 @@ const HEADER_ROLES: readonly (readonly [RegExp, Role])[] = [
   ],
   [/^(?:notes?|remarks?|comments?)$/i, "note"],
 ];
-/** What a column holds: names the item, counts it, its size, its unit or pack, a remark, or nothing to read. */
-export type ColumnRole = "text" | "quantity" | "size" | "unit" | "note" | "skip";
 type Role = ColumnRole;
 
 /** Longer headings by the word they hold: "Qty in kit", "Item description (EN)". */
@@ -80,11 +80,16 @@ interface Table {
 /** No line that names items is longer: it is not looked at, whatever it holds. */
 export const LONGEST_LINE = 2_000;
 
-/** Splits a card into rows. Table columns are found by a header line; all else is a row of text. */
-export function cardRows(text: string): CardRow[] {
-  const lines = text.split(/\r\n|\n|\r/);
+/**
+ * Splits a card into rows. Table columns are found by a header line, or by what they hold; all else is a
+ * row of text.
+ * @param isName whether a text surely names one item
+ */
+export function cardRows(lines: readonly string[], isName: (text: string) => boolean): CardRow[] {
   const rows: CardRow[] = [];
   let table: Table | null = null;
+  let lookedTo = 0;
+  let bodyFrom = 0;
   lines.forEach((line, i) => {
     if (line.length > LONGEST_LINE) return;
     if (line.trim() === "") {
@@ -93,6 +98,16 @@ export function cardRows(text: string): CardRow[] {
       return;
     }
     const header = tableHeader(line, lines[i + 1] ?? "");
+    if (!header && !table && i >= lookedTo) {
+      const block = blockFrom(lines, i);
+      lookedTo = block ? i + block.rows.length : i + 1;
+      const found = block && tableOf(block, isName);
+      if (found) {
+        table = found.table;
+        bodyFrom = i + found.headings;
+      }
+    }
+    if (i < bodyFrom) return;
     if (header) {
       table = withQuantity(header, line, lines.slice(i + 1, i + 1 + LOOK_AHEAD));
       return;
@@ -116,18 +131,61 @@ export function cardRows(text: string): CardRow[] {
   return withoutRunningNumbers(rows);
 }
 
-/** "Item | Qty | Item | Qty": tables that stand beside each other, each from its item column on. */
+/** "Item | Qty | Item | Qty", "Qty | Item | Qty | Item": tables that stand beside each other. */
 function sideBySide(
   roles: readonly (Role | null)[],
 ): { from: number; to: number; roles: readonly (Role | null)[] }[] {
   const texts = roles.flatMap((r, i) => (r === "text" ? [i] : []));
-  const counts = roles.filter((r) => r === "quantity").length;
-  if (texts.length < 2 || counts !== texts.length || texts[0] !== 0)
+  const counts = roles.flatMap((r, i) => (r === "quantity" ? [i] : []));
+  if (texts.length < 2 || counts.length !== texts.length)
     return [{ from: 0, to: roles.length, roles }];
-  return texts.map((from, k) => {
-    const to = texts[k + 1] ?? roles.length;
+  // Each begins where the first begins: with its name, or with its count.
+  const starts = counts[0]! < texts[0]! ? counts : texts;
+  return starts.map((start, k) => {
+    const from = k === 0 ? 0 : start;
+    const to = starts[k + 1] ?? roles.length;
     return { from, to, roles: roles.slice(from, to) };
   });
+}
+
+/** Lines that fall into equally many cells by one delimiter, three or more. */
+interface Block {
+  readonly split: (line: string) => string[];
+  readonly rows: readonly (readonly string[])[];
+}
+/** Two columns read well as they are; a table has so many rows at least. */
+const FEWEST_COLUMNS = 3;
+const FEWEST_ROWS = 4;
+
+function blockFrom(lines: readonly string[], at: number): Block | null {
+  for (const split of SPLITTERS) {
+    const width = split(lines[at]!).length;
+    if (width < FEWEST_COLUMNS || width > 20) continue;
+    const rows: string[][] = [];
+    for (let k = at; k < lines.length; k++) {
+      const line = lines[k]!;
+      const cells = line.length > LONGEST_LINE ? [] : split(line);
+      if (cells.length !== width) break;
+      rows.push(cells);
+    }
+    if (rows.length >= FEWEST_ROWS) return { split, rows };
+  }
+  return null;
+}
+
+/** The block as a table, where its cells tell what the columns hold; its first rows may be headings. */
+function tableOf(
+  { split, rows }: Block,
+  isName: (text: string) => boolean,
+): { table: Table; headings: number } | null {
+  const isRow = (cells: readonly string[]) =>
+    cells.some((c) => /^\W*\d/.test(c)) && cells.some(isName);
+  const first = rows.findIndex(isRow);
+  if (first < 0) return null;
+  const headings = first === 0 ? [] : rows[first - 1]!;
+  const body = rows.slice(first, first + LOOK_AHEAD).filter(isRow);
+  const roles = body.length >= FEWEST_ROWS - 1 ? rolesByContent(body, headings, isName) : null;
+  return roles && { table: { split, roles }, headings: first };
 }
 
 /** Rows of a table that are looked at to tell what an unclear column holds. */

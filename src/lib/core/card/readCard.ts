@@ -1,12 +1,14 @@
 import { claimOf } from "./claim.ts";
-import { draftOf, NAMES_FROM } from "./draft.ts";
+import { cleanLines } from "./cleanLines.ts";
+import { draftOf, namesItem, NAMES_FROM } from "./draft.ts";
 import { entryOf, type CardEntry } from "./entry.ts";
-import { cardRows, type CardRow } from "./layout.ts";
+import { cardRows, LONGEST_LINE, type CardRow } from "./layout.ts";
 import { isHeading, isNote } from "./notes.ts";
 import type { Reading } from "./quantity.ts";
+import { repairText } from "./repairText.ts";
 import { isOfTheKindBefore, speaksOfAbsence } from "./segments.ts";
 import { isAmongItems, styleOf } from "./style.ts";
-import { NO_TYPE, type Vocabulary } from "./vocabulary.ts";
+import { isKnownWord, NO_TYPE, type Vocabulary } from "./vocabulary.ts";
 
 export type { CardEntry } from "./entry.ts";
 export { LONGEST_LINE } from "./layout.ts";
@@ -25,7 +27,11 @@ export const MOST_LINES = 10_000;
  * Lines longer than LONGEST_LINE and beyond MOST_LINES are not read.
  */
 export function readCard(text: string, vocabulary: Vocabulary): CardReading {
-  const rows = cardRows(text).slice(0, MOST_LINES);
+  const isWord = (word: string) => isKnownWord(word, vocabulary);
+  const lines = cleanLines(text).map((line) =>
+    line.length > LONGEST_LINE ? line : repairText(line, isWord),
+  );
+  const rows = cardRows(lines, (text) => namesItem(text, vocabulary)).slice(0, MOST_LINES);
   const drafts = rows.map((row) => draftOf(row, vocabulary));
   const style = styleOf(drafts);
   let claimedPieces: number | null = null;
@@ -123,4 +129,4 @@ const endsBlock = (
 ) => previous !== undefined && previous.source !== block.source && row.source - previous.source > 1;
 
 const quantityIsNought = (quantity: string) =>
-  /^\s*(?:0+(?:\s+\p{L}+)?|nil|none|zero|-|—|n\/a)\s*$/iu.test(quantity);
+  /^\s*(?:0+(?:\s+\p{L}.*)?|nil|none|zero|-|—|n\/a)\s*$/iu.test(quantity);

@@ -1,5 +1,6 @@
 import { categoryOf, type Catalogue } from "../catalogue/catalogue.ts";
 import type { Category } from "../model/functionRecord.ts";
+import { isCutOf } from "./abbreviation.ts";
 import { foldedWords } from "./words.ts";
 
 /** Stands for a real thing that no item type describes. */
@@ -26,7 +27,7 @@ export interface Alias {
 
 /** What is said of an item besides what it is: never corrected into another word, never a thing. */
 const PLAIN =
-  "large small medium extra big little mini tiny long short wide narrow thick thin size sized assorted various mixed individually wrapped wrap sealed sterile blue red green yellow black white clear pink orange silver purple brown grey coloured colour disposable reusable waterproof washproof breathable hypoallergenic stretched unstretched stretchy soft hard strong premium quality heavy light duty standard regular adult child children kids baby unisex universal professional medical emergency compact portable folding folded flat new old unused unopened opened spare extra each only about approx approximately roughly maybe some with without from into over under left right inside outside other another more less than proper ordinary those these them they ones thing stuff looks like still good fine okay used grade latex alcohol powder water sheet sheets total count contents content packed vacuum boxed loose handy easy plus type style model includes including included item items things work works working doesn't does not don't it's that's there's here's which what when where while should would could been being have having having seems seem appears broken burst cracked damaged missing leaking leaky rusty dirty empty half nearly almost about still never always years year month months expired expiry dated brand branded basic essential deluxe mixed pieces piece each every other various";
+  "large small medium extra big little mini tiny long short wide narrow thick thin size sized assorted various mixed individually wrapped wrap sealed sterile blue red green yellow black white clear pink orange silver purple brown grey coloured colour disposable reusable waterproof washproof breathable hypoallergenic stretched unstretched stretchy soft hard strong premium quality heavy light duty standard regular adult child children kids baby unisex universal professional medical emergency compact portable folding folded flat new old unused unopened opened spare extra each only about approx approximately roughly maybe some with without from into over under left right inside outside other another more less than proper ordinary those these them they ones thing stuff looks like still good fine okay used grade latex alcohol powder water sheet sheets total count contents content packed vacuum boxed loose handy easy plus type style model includes including included item items things work works working doesn't does not don't it's that's there's here's which what when where while should would could been being have having having seems seem appears broken burst cracked damaged missing leaking leaky rusty dirty empty half nearly almost about still never always years year month months expired expiry dated brand branded basic essential deluxe mixed pieces piece each every other various check last";
 const PLAIN_WORDS = new Set(foldedWords(PLAIN));
 const isPlain = (w: string) => PLAIN_WORDS.has(w);
 
@@ -91,6 +92,8 @@ export interface Match {
   readonly respelt: boolean;
   /** Share of the recognised words of the text that the phrase explains, 0–1. */
   readonly explained: number;
+  /** Words before any 'for', 'with' that nothing is known of: they may tell another kind. */
+  readonly unknown: number;
   readonly alternatives: readonly string[];
 }
 
@@ -101,6 +104,7 @@ const NOTHING: Match = {
   margin: 0,
   respelt: false,
   explained: 0,
+  unknown: 0,
   alternatives: [],
 };
 
@@ -153,10 +157,14 @@ function findMatch(text: string, vocabulary: Vocabulary): Match {
   const strength = new Map<string, number>();
   const order: string[] = [];
   let respelt = false;
+  let unknown = 0;
   const take = (part: string, factor: number) => {
     for (const raw of foldedWords(part)) {
       const word = known(raw, vocabulary);
-      if (word === null) continue;
+      if (word === null) {
+        if (factor === 1 && raw.length >= SHORTEST_MODIFIER && !isPlain(raw)) unknown++;
+        continue;
+      }
       if (word !== raw) respelt = true;
       order.push(word);
       const s = word === raw ? factor : factor * 0.9;
@@ -211,6 +219,7 @@ function findMatch(text: string, vocabulary: Vocabulary): Match {
     margin: top.score === 0 ? 0 : (top.score - second) / top.score,
     respelt,
     explained: all === 0 ? 1 : explained / all,
+    unknown,
     alternatives: ranked
       .slice(1, 5)
       .map(([id]) => id)
@@ -225,16 +234,45 @@ function sideBySide(order: readonly string[], words: readonly string[]): boolean
   return false;
 }
 
+/** Shorter ones are sizes, units and marks. */
+const SHORTEST_MODIFIER = 4;
+
+/** Shorter words are taken as they are. */
+const SHORTEST_UNKNOWN = 3;
+
+/** Whether a word stands in the vocabulary or among the plain ones, as it is. */
+export const isKnownWord = (word: string, vocabulary: Vocabulary): boolean => {
+  const folded = /^[\p{L}'’-]+$/u.test(word) ? foldedWords(word) : [];
+  return folded.length === 1 && (vocabulary.weightOf.has(folded[0]!) || isPlain(folded[0]!));
+};
+
 const respellings = new WeakMap<Vocabulary, Map<string, string | null>>();
 
 /** The word itself when known, its likely correction, or null. */
 function known(word: string, vocabulary: Vocabulary): string | null {
   if (vocabulary.weightOf.has(word)) return word;
-  if (word.length < 5 || isPlain(word)) return null;
+  if (word.length < SHORTEST_UNKNOWN || isPlain(word)) return null;
   let cache = respellings.get(vocabulary);
   if (!cache) respellings.set(vocabulary, (cache = new Map()));
   const cached = cache.get(word);
   if (cached !== undefined) return cached;
+  const found = (word.length < 5 ? null : respelt(word, vocabulary)) ?? uncut(word, vocabulary);
+  if (cache.size > 20_000) cache.clear();
+  cache.set(word, found);
+  return found;
+}
+
+/** The commonest word that this one is short for, or null. */
+function uncut(word: string, vocabulary: Vocabulary): string | null {
+  let best: string | null = null;
+  for (const [candidate, weight] of vocabulary.weightOf)
+    if (isCutOf(word, candidate) && (best === null || weight < vocabulary.weightOf.get(best)!))
+      best = candidate;
+  return best;
+}
+
+/** The word within a slip or two, or null. */
+function respelt(word: string, vocabulary: Vocabulary): string | null {
   // One slip in a short word, two in a long one; the first letter is seldom wrong.
   const slips = word.length >= 7 ? 2 : 1;
   let best: string | null = null;
@@ -252,8 +290,6 @@ function known(word: string, vocabulary: Vocabulary): string | null {
         bestWeight = weight;
       }
     }
-  if (cache.size > 20_000) cache.clear();
-  cache.set(word, best);
   return best;
 }
 

@@ -10,7 +10,7 @@ const JOINED: readonly (readonly [RegExp, string])[] = [
   [/\bs[\s-]+roll(ed)?\b/g, "sroll"],
   [/\bself[\s-]+(?=[a-z])/g, "self"],
   [/\banti[\s-]+(?=[a-z])/g, "anti"],
-  [/\bfirst[\s-]+aid\b/g, "firstaid"],
+  [/\bfirst[\s-]+aid\b|\bf\/a(?= )/g, "firstaid"],
   [/\bmouth[\s-]+to[\s-]+mouth\b/g, "mouthtomouth"],
   [/\bmulti[\s-]+(?=[a-z])/g, "multi"],
   [/\bauto[\s-]+inj/g, "autoinj"],
@@ -125,7 +125,7 @@ function foldText(text: string): string {
 
 /** Whether any joining could apply: most texts hold none of these beginnings. */
 const MAY_JOIN =
-  /\b(?:non|alcohol|latex|powder|fragrance|sting|dye|sugar|perfume|lint|without|no|low|z|s|self|anti|first|mouth|multi|auto|eye|key|pen|head|flash|note|finger|mole|sun|super|para|pocket|cold|pvp|tea|cohesive|de|hyper|compact)\b|eyewash|moleskin/;
+  /\b(?:non|alcohol|latex|powder|fragrance|sting|dye|sugar|perfume|lint|without|no|low|z|s|self|anti|first|f|mouth|multi|auto|eye|key|pen|head|flash|note|finger|mole|sun|super|para|pocket|cold|pvp|tea|cohesive|de|hyper|compact)\b|eyewash|moleskin/;
 
 /** Words of a text, folded; digits that belong to a name (0.9, 4x4) are kept as words. */
 export const foldedWords = (text: string): string[] =>

@@ -1,0 +1,56 @@
+import { decodeHTML } from "entities";
+import { LONGEST_LINE } from "./layout.ts";
+
+/** Takes off what a card's text carries besides its words: markup, quoting, what is struck out. */
+
+/** A step over the lines of a card. Each line keeps its place, so that an entry can name it. */
+type Step = (lines: readonly string[]) => string[];
+
+const each =
+  (change: (line: string) => string): Step =>
+  (lines) =>
+    lines.map((line) => (line.length > LONGEST_LINE ? line : change(line)));
+
+/** `<li>4 &times; wipes</li>` → `4 × wipes`; a page saved or copied with its markup. */
+const withoutTags: Step = each((line) =>
+  /<\/?[a-z][^<>]*>|&(?:#\d+|[a-z]+);/i.test(line)
+    ? decodeHTML(line.replace(/<\/?[a-z][^<>]*>/gi, " ")).replace(/\u00a0/g, " ")
+    : line,
+);
+
+/** `~~iodine~~ teat dip`: what is struck out is gone, and so is a remark on it alone. */
+const withoutStruckOut: Step = each((line) => {
+  if (!/~~[^~]*~~/.test(line)) return line;
+  const struckFirst = /^\s*(?:[-*•]|\d+[.)]|\[[ x]?\])?\s*~~/i.test(line);
+  return struckFirst ? "" : line.replace(/~~[^~]*~~/g, " ");
+});
+
+/** `✗ cold packs 2`: ticked off as not there. */
+const withoutCrossed: Step = each((line) => (/^\s*(?:[-*•]\s*)?[✗✘❌☒]/u.test(line) ? "" : line));
+
+const QUOTED = /^\s*>+\s?/;
+/** Mail: the older letter quoted below an answer is not the list; a list that is all quoted is. */
+const withoutQuoted: Step = (lines) => {
+  const written = lines.filter((l) => l.trim() !== "");
+  const quoted = written.filter((l) => QUOTED.test(l)).length;
+  if (quoted === 0) return [...lines];
+  const isAll = quoted > written.length / 2;
+  return lines.map((l) => (QUOTED.test(l) ? (isAll ? l.replace(QUOTED, "") : "") : l));
+};
+
+/** `2INX4.1YD` → `2IN x 4.1YD`: a unit glued to the next number. */
+const withoutGlue: Step = each((line) =>
+  line.replace(/(\d\s?(?:in|mm|cm|m|ft|yd|"))x(?=\d)/gi, "$1 x "),
+);
+
+const STEPS: readonly Step[] = [
+  withoutGlue,
+  withoutTags,
+  withoutQuoted,
+  withoutStruckOut,
+  withoutCrossed,
+];
+
+/** The lines of a card without markup. Same number of lines, in the same places. */
+export const cleanLines = (text: string): string[] =>
+  STEPS.reduce((lines, step) => step(lines), text.split(/\r\n|\n|\r/));

@@ -1,0 +1,102 @@
+import type { ColumnRole } from "./columnRole.ts";
+
+/** What the columns of a table hold, told by their cells; a heading is only a hint. */
+
+/** What one cell looks like. */
+type CellKind = "blank" | "name" | "count" | "price" | "date" | "code" | "size" | "words";
+
+const COUNT = /^\d{1,4}(?:\s*(?:x|×)\s*\d{1,3})?(?:\s*\p{L}{1,5}\.?)?$/u;
+const PRICE = /^[^\p{L}\d]{0,2}\d{1,4}[.,]\d{2}[^\p{L}\d]{0,2}$/u;
+const DATE =
+  /^(?:\d{1,2}[-/.]\d{4}|\d{4}-\d{1,2}(?:-\d{1,2})?|\d{1,2}[-/.]\d{1,2}[-/.]\d{2,4}|\p{L}{3,9}\.? \d{2,4})\W*$/u;
+const CODE = /^(?=.*\d)(?:\p{Lu}{1,4}[-. ]?\d[\w-]*|\d{5,}|\d+-\d{3,})$/u;
+const SIZE = /^[^\p{L}]*\d\s*(?:mm|cm|m|in|"|ml|l|g|kg|oz|[x×])(?![\p{L}])/iu;
+
+function kindOf(cell: string, isName: (text: string) => boolean): CellKind {
+  const text = cell.trim();
+  if (/^[-–—.\s]*$/.test(text)) return "blank";
+  if (PRICE.test(text)) return "price";
+  if (DATE.test(text)) return "date";
+  if (CODE.test(text)) return "code";
+  if (SIZE.test(text)) return "size";
+  if (COUNT.test(text)) return "count";
+  return isName(text) ? "name" : "words";
+}
+
+/** This share of a column's cells must look alike. */
+const ALIKE = 0.6;
+/** Half the names known make a column of names: the rest are names not known yet. */
+const NAMES_ALIKE = 0.4;
+/** Numbers above this that all differ number the articles. */
+const SMALLEST_ARTICLE = 100;
+
+function columnKind(cells: readonly string[], isName: (text: string) => boolean): CellKind {
+  const kinds = cells.map((c) => kindOf(c, isName)).filter((k) => k !== "blank");
+  if (kinds.length === 0) return "blank";
+  const share = (k: CellKind) => kinds.filter((x) => x === k).length / kinds.length;
+  if (share("name") >= NAMES_ALIKE) return "name";
+  if (share("count") >= ALIKE) {
+    const numbers = cells.map((c) => parseInt(c, 10)).filter((n) => !Number.isNaN(n));
+    const running = numbers.every((n, i) => i === 0 || n === numbers[i - 1]! + 1);
+    const articles =
+      new Set(numbers).size === numbers.length && numbers.every((n) => n >= SMALLEST_ARTICLE);
+    return running || articles ? "code" : "count";
+  }
+  return (["price", "date", "code", "size"] as const).find((k) => share(k) >= ALIKE) ?? "words";
+}
+
+/** What a heading says of a column of numbers where several are. */
+const HINTS: readonly (readonly [RegExp, ColumnRole])[] = [
+  [/\b(?:min|max|par|target|required|reorder|needed|should)\b/i, "skip"],
+  [/\b(?:weight|mass|g|kg|price|value|cost)\b/i, "skip"],
+  [/^(?:per|a)\b|\b(?:pack|per|box)\b(?!s)/i, "unit"],
+  [
+    /\b(?:act|actual|held|here|now|have|qty|quantity|stock|packs|pcs|pieces|count|no|nr)\b/i,
+    "quantity",
+  ],
+];
+const hint = (heading: string): ColumnRole | null =>
+  HINTS.find(([pattern]) => pattern.test(heading.trim()))?.[1] ?? null;
+
+const ROLE: Readonly<Record<CellKind, ColumnRole | null>> = {
+  name: "text",
+  size: "size",
+  count: null,
+  price: "skip",
+  date: "skip",
+  code: "skip",
+  blank: "skip",
+  words: "note",
+};
+
+/**
+ * Roles of the columns of a table, or null where no column names items or none counts them.
+ * @param rows cells of the rows below the heading, all of one length
+ * @param headings the cells of the heading; empty: there is none
+ * @param isName whether a text surely names one item
+ */
+export function rolesByContent(
+  rows: readonly (readonly string[])[],
+  headings: readonly string[],
+  isName: (text: string) => boolean,
+): (ColumnRole | null)[] | null {
+  const width = rows[0]?.length ?? 0;
+  const kinds = Array.from({ length: width }, (_, i) =>
+    columnKind(
+      rows.map((r) => r[i] ?? ""),
+      isName,
+    ),
+  );
+  const names = kinds.filter((k) => k === "name").length;
+  if (names === 0) return null;
+  const roles = kinds.map((k, i) => (k === "count" ? hint(headings[i] ?? "") : ROLE[k]));
+  const isOpen = (i: number) => kinds[i] === "count" && roles[i] === null;
+  if (!roles.includes("quantity"))
+    for (let k = 0, wanted = names; k < width && wanted > 0; k++)
+      if (isOpen(k)) {
+        roles[k] = "quantity";
+        wanted--;
+      }
+  if (roles.filter((r) => r === "quantity").length !== names) return null;
+  return roles.map((r, i) => (isOpen(i) ? "skip" : r));
+}

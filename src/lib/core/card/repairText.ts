@@ -1,0 +1,66 @@
+/** Letters and digits that a recogniser takes for each other, put right where the words allow one reading. */
+
+/** What is read as a digit in a numeric place; a bar is not, it rules columns. */
+const AS_DIGIT: Readonly<Record<string, string>> = {
+  O: "0",
+  o: "0",
+  l: "1",
+  I: "1",
+  S: "5",
+  B: "8",
+};
+/** What a digit or sign inside a word may be, the likeliest first. */
+const AS_LETTER: Readonly<Record<string, readonly string[]>> = {
+  "0": ["o"],
+  "1": ["l", "i"],
+  "|": ["l", "i"],
+  "5": ["s"],
+  "8": ["b"],
+  I: ["l"],
+};
+/** More doubtful letters than this in one word are noise. */
+const MOST_DOUBTFUL = 4;
+
+const digits = (text: string) => text.replace(/[OolISB]/g, (c) => AS_DIGIT[c]!);
+
+/** "l2cm", "1Ocm", "2Oml", "5crn": a number that has a digit or a unit, spoilt letters in it. */
+const NUMBER_WITH_UNIT =
+  /(?<![\p{L}\d|])([\dOolI]{1,4}(?:[.,][\dOolI]{1,2})?)\s?(mm|cm|crn|ml|rnl|mg|rng|m|g)(?![\p{L}\d|])/gu;
+const UNIT: Readonly<Record<string, string>> = { crn: "cm", rnl: "ml", rng: "mg" };
+
+/** "1O", "2O29": a digit first, then digits and their look-alikes. */
+const NUMBER = /(?<![\p{L}\d|])\d[\dOolI]*[OolI][\dOolI]*(?![\p{L}\d|])/gu;
+
+/** "wipes    lO": a count set apart at the end of a line, all look-alikes. */
+const COUNT_APART = /(\s{2,}|\.{3,}\s*)([OlI]{1,2})\s*$/;
+
+/** A word with a digit or bar in it, or a capital I amid small letters: "p1asters", "|abel", "aIcohol". */
+const SPOILT_WORD = /(?<![\p{L}\d|])(?=[\p{L}\d|]*\p{Ll})[\p{L}\d|]*[\d|I][\p{L}\d|]*(?![\d|])/gu;
+
+/** The readings of a spoilt word, likeliest first. */
+function* readings(word: string): Generator<string> {
+  const places = [...word].flatMap((c, i) => (AS_LETTER[c] && (i > 0 || c !== "I") ? [i] : []));
+  if (places.length === 0 || places.length > MOST_DOUBTFUL) return;
+  let open = [word];
+  for (const at of places)
+    open = open.flatMap((w) =>
+      AS_LETTER[word[at]!]!.map((letter) => w.slice(0, at) + letter + w.slice(at + 1)),
+    );
+  yield* open;
+}
+
+/** A line as it was most likely printed; a word changes only into one that `isWord` knows. */
+export function repairText(line: string, isWord: (word: string) => boolean): string {
+  if (!/[\d|I]/.test(line) && !COUNT_APART.test(line)) return line;
+  return line
+    .replace(COUNT_APART, (_, gap: string, count: string) => gap + digits(count))
+    .replace(NUMBER_WITH_UNIT, (whole, number: string, unit: string) =>
+      /\d/.test(number) ? `${digits(number)}${UNIT[unit] ?? unit}` : whole,
+    )
+    .replace(NUMBER, digits)
+    .replace(SPOILT_WORD, (word) => {
+      if (/^\d+\p{L}{1,2}$/u.test(word) || isWord(word)) return word;
+      for (const reading of readings(word)) if (isWord(reading)) return reading;
+      return word;
+    });
+}
