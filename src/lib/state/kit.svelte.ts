@@ -69,6 +69,14 @@ export class KitState {
       workspace.edit(label, [change(this.record)], [], mergeKey && `${this.record.id} ${mergeKey}`);
   }
 
+  updateContainer(label: string, patch: Partial<Container>, mergeKey: string | null = null): void {
+    this.update(
+      label,
+      (r) => ({ ...r, kit: { ...r.kit, container: { ...r.kit.container, ...patch } } }),
+      mergeKey,
+    );
+  }
+
   updateBrief(label: string, patch: Partial<Brief>, mergeKey: string | null = null): void {
     const r = this.briefRecord;
     if (r)

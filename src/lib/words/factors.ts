@@ -3,7 +3,7 @@ import type { ItemType } from "../core/model/itemType.ts";
 import type { Line } from "../core/model/kit.ts";
 import type { Need } from "../core/model/list.ts";
 import { ACCESS_LIMIT_S, isHidden, reachOf } from "../core/sieve/handy.ts";
-import { latexOf } from "../core/sieve/usable.ts";
+import { clashesOf, latexOf } from "../core/sieve/usable.ts";
 import { companionFactor } from "../core/sieve/real.ts";
 import { lineCondition } from "../core/inspect/quality.ts";
 import type { SiftedPair } from "../core/sieve/sift.ts";
@@ -173,7 +173,7 @@ const LATEX_REASON = {
 function usableReason({ a, p, line, type }: Facts): FactorReason[] {
   if (p.usable >= 1 && !p.pair.usable.unchecked) return [];
   const { brief } = a.context;
-  const clash = type?.clash.filter((c) => c !== "sting" && brief.sensitivities.includes(c)) ?? [];
+  const clash = type ? clashesOf(type, brief) : [];
   if (
     type &&
     clash.length === 0 &&

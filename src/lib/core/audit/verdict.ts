@@ -1,6 +1,7 @@
 import type { Audit } from "./audit.ts";
 import { lineCondition } from "../inspect/quality.ts";
 import type { ItemType } from "../model/itemType.ts";
+import { clashesOf } from "../sieve/usable.ts";
 
 export const VERDICTS = [
   "keep",
@@ -85,7 +86,8 @@ function ofAsked(a: Audit, index: number): Proposed {
       .map((p) => ({ p, n })),
   );
   if (pairs.every(({ p }) => p.usable === 0)) {
-    if (clashes(a, type!)) return { verdict: "replace", because: "clashes" };
+    if (clashesOf(type!, a.context.brief).length > 0)
+      return { verdict: "replace", because: "clashes" };
     if (latexHolds(a, index))
       return line.latexFree === false
         ? { verdict: "replace", because: "clashes" }
@@ -105,10 +107,6 @@ function ofAsked(a: Audit, index: number): Proposed {
     return { verdict: "top-up", because: "too-few" };
   return { verdict: "keep", because: "sound" };
 }
-
-/** By its kind, whatever its pack says. */
-const clashes = (a: Audit, type: ItemType): boolean =>
-  type.clash.some((c) => c !== "sting" && a.context.brief.sensitivities.includes(c));
 
 /** Nobody here is short of training for it: what rules it out is latex. */
 function latexHolds(a: Audit, index: number): boolean {

@@ -29,8 +29,9 @@ export const isTouched = (line: Line): boolean =>
 export function mergeCard(record: KitRecord, cardText: string, reading: CardReading): KitRecord {
   const kept = record.kit.lines.filter(isTouched);
   const taken = new Set(kept.map((l) => l.id));
-  const idOf = () => {
-    const id = numberedId("L", 1, taken);
+  // The entries before have taken as many numbers at least.
+  const idOf = (index: number) => {
+    const id = numberedId("L", index + 1, taken);
     taken.add(id);
     return id;
   };

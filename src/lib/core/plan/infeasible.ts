@@ -2,6 +2,7 @@ import { atLeast, isWhole } from "../base/tolerance.ts";
 import { creditFor, typeLookup, type Catalogue } from "../catalogue/catalogue.ts";
 import type { Brief } from "../model/brief.ts";
 import { SKILLS, type ItemType, type Sensitivity } from "../model/itemType.ts";
+import { clashesOf } from "../sieve/usable.ts";
 import type { Pair } from "../sieve/pairs.ts";
 import type { Candidates } from "./candidates.ts";
 import { isLicensedOnly } from "./mayPropose.ts";
@@ -89,7 +90,7 @@ export function unreachableNeeds(c: Candidates, book: PriceBook): Obstacle[] {
 
 /** What the party reacts to in a kind of thing; what often holds latex names it in no clash. */
 function clashOf(type: ItemType, brief: Brief): readonly Sensitivity[] {
-  const named = type.clash.filter((c) => brief.sensitivities.includes(c));
+  const named = clashesOf(type, brief);
   return named.length > 0 ? named : ["latex"];
 }
 

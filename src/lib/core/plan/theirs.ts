@@ -3,7 +3,7 @@ import { creditFor } from "../catalogue/catalogue.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import type { Need } from "../model/list.ts";
 import type { Product } from "../model/priceBook.ts";
-import { latexOf } from "../sieve/usable.ts";
+import { clashesOf, latexOf } from "../sieve/usable.ts";
 
 /**
  * Needs that are a person's own (`theirs`) are never bought: where the thing is not there, its owner
@@ -46,7 +46,7 @@ export function broughtProducts(
 function usualType(need: Need, { brief }: AuditFile, catalogue: Catalogue) {
   for (const type of catalogue.types.values()) {
     if (creditFor(type, need.function)?.credit !== 1) continue;
-    if (!type.clash.some((c) => c !== "sting" && brief.sensitivities.includes(c))) return type;
+    if (clashesOf(type, brief).length === 0) return type;
   }
   return undefined;
 }

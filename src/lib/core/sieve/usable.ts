@@ -1,4 +1,4 @@
-import { SKILLS, type ItemType } from "../model/itemType.ts";
+import { SKILLS, type ItemType, type Sensitivity } from "../model/itemType.ts";
 import type { Brief } from "../model/brief.ts";
 import type { Line } from "../model/kit.ts";
 import type { Schools } from "../model/houseRules.ts";
@@ -30,9 +30,8 @@ export function usableFactor(
 ): UsableFactor {
   const skilled = theirs || SKILLS.indexOf(type.skill) <= SKILLS.indexOf(brief.skill);
   const skill = skilled ? 1 : advanced === "carry" ? FOR_A_TRAINED_HAND : 0;
-  const clashes = type.clash.some(
-    (c) => c !== "sting" && c !== "latex" && brief.sensitivities.includes(c),
-  );
+  // Latex is a question of its own.
+  const clashes = clashesOf(type, brief).some((c) => c !== "latex");
   const rest = clashes ? 0 : skill;
   const latex = latexFactor(line, type, brief);
   return {
@@ -41,6 +40,13 @@ export function usableFactor(
     unchecked: latex.factor !== latex.worst,
   };
 }
+
+/** What the party reacts to in a kind of thing; who reacts to stings needs what is for them. */
+export const clashesOf = (
+  type: Pick<ItemType, "clash">,
+  brief: Pick<Brief, "sensitivities">,
+): readonly Sensitivity[] =>
+  type.clash.filter((c) => c !== "sting" && brief.sensitivities.includes(c));
 
 const NEITHER = { factor: 0, worst: 0 };
 const BOTH = { factor: 1, worst: 1 };

@@ -1,7 +1,6 @@
 import { audit } from "../../core/audit/audit.ts";
 import { briefEffect, type AskedChange } from "../../core/brief/briefEffect.ts";
 import type { Brief } from "../../core/model/brief.ts";
-import type { Container } from "../../core/model/container.ts";
 import { ACTIVITIES } from "../../data/activities.ts";
 import type { BriefPreset } from "../../data/briefPresets.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
@@ -116,13 +115,6 @@ export class BriefState {
   setLimit(limit: keyof Brief["limits"], label: string, n: number | undefined): void {
     const limits = { ...this.kit.brief.limits, [limit]: n };
     this.kit.updateBrief(label, { limits }, limit);
-  }
-  setBag(label: string, patch: Partial<Container>, mergeKey: string): void {
-    this.kit.update(
-      label,
-      (r) => ({ ...r, kit: { ...r.kit, container: { ...r.kit.container, ...patch } } }),
-      mergeKey,
-    );
   }
   /** In the currency it was given in, else the one set; undefined takes the price away. */
   setPricePaid(n: number | undefined): void {

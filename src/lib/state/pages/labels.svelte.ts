@@ -34,20 +34,8 @@ export class LabelsState {
   whyAtHome = $state("");
 
   #setCarried(label: string, patch: Partial<Carried>, mergeKey: string | null = null): void {
-    this.kit.update(
-      label,
-      (r) => ({
-        ...r,
-        kit: {
-          ...r.kit,
-          container: {
-            ...r.kit.container,
-            carried: defined({ ...r.kit.container?.carried, ...patch }),
-          },
-        },
-      }),
-      mergeKey,
-    );
+    const carried = defined({ ...this.kit.container.carried, ...patch });
+    this.kit.updateContainer(label, { carried }, mergeKey);
   }
   setPlace(place: CarryPlace): void {
     // Answers and figures are of the place they were tried at.
@@ -68,11 +56,7 @@ export class LabelsState {
     if (mm === undefined) return;
     const outerMm: [number, number, number] = [...(now ?? ([mm, mm, mm] as const))];
     outerMm[at] = mm;
-    this.kit.update(
-      "outer size of the bag",
-      (r) => ({ ...r, kit: { ...r.kit, container: { ...r.kit.container, outerMm } } }),
-      `outer ${at}`,
-    );
+    this.kit.updateContainer("outer size of the bag", { outerMm }, `outer ${at}`);
   }
   /** Keeps how two weeks of carrying it went. */
   recordWorn(): void {
@@ -100,10 +84,7 @@ export class LabelsState {
       ...(by ? { by } : {}),
     };
     const looks = [...this.looks, look];
-    this.kit.update("record a look at the bag", (r) => ({
-      ...r,
-      kit: { ...r.kit, container: { ...r.kit.container, looks } },
-    }));
+    this.kit.updateContainer("record a look at the bag", { looks });
     this.finding = "";
   }
 }

@@ -1,6 +1,6 @@
 import { fitInto, type Fit, type Misfit } from "../../core/bag/fit.ts";
 import { numberedId } from "../../core/base/freeId.ts";
-import type { Compartment, Container } from "../../core/model/container.ts";
+import type { Compartment } from "../../core/model/container.ts";
 import type { Line } from "../../core/model/kit.ts";
 import { boughtLine } from "../../core/plan/candidates.ts";
 import { litres, number } from "../../words/sentences.ts";
@@ -69,15 +69,8 @@ export class OutsideState {
     }
   }
 
-  set(label: string, patch: Partial<Container>, mergeKey: string | null = null): void {
-    this.kit.update(
-      label,
-      (r) => ({ ...r, kit: { ...r.kit, container: { ...r.kit.container, ...patch } } }),
-      mergeKey,
-    );
-  }
   answer(point: string, what: string, good: boolean): void {
-    this.set(`the outside: ${what.toLowerCase()}`, {
+    this.kit.updateContainer(`the outside: ${what.toLowerCase()}`, {
       points: { ...this.bag.points, [point]: good },
     });
   }
@@ -116,7 +109,7 @@ export class OutsideState {
     const taken = new Set(this.compartments.map((c) => c.id));
     const id = numberedId("c", this.compartments.length + 1, taken);
     const compartments = [...this.compartments, { id, name: "", place: "pocket" as const }];
-    this.set("add a compartment", { compartments });
+    this.kit.updateContainer("add a compartment", { compartments });
   }
   /** Its lines stay in the kit and lie nowhere in particular. */
   remove(c: Compartment): void {

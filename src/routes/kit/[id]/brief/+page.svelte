@@ -288,13 +288,13 @@
           brief.setPricePaid(n),
         )}
         {@render limit("Empty bag weighs", "mass", kit.record?.kit.container?.massG, (n) =>
-          brief.setBag("weight of the bag", { massG: n }, "bag"),
+          kit.updateContainer("weight of the bag", { massG: n }, "bag"),
         )}
         {@render limit(
           "The bag is worth",
           kit.currency,
           kit.record?.kit.container?.allowance,
-          (n) => brief.setBag("worth of the bag", { allowance: n }, "allowance"),
+          (n) => kit.updateContainer("worth of the bag", { allowance: n }, "allowance"),
         )}
       </div>
       <p class="mt-2 text-sm text-soft">

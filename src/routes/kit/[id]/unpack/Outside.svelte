@@ -10,7 +10,8 @@
   import { many, number } from "$lib/words/sentences.ts";
 
   const ready = useReady();
-  const outside = new OutsideState(useKit(), () => ready.run.result);
+  const kit = useKit();
+  const outside = new OutsideState(kit, () => ready.run.result);
   const { bag, compartments, fits, unplaced } = $derived(outside);
 </script>
 
@@ -43,7 +44,8 @@
       class="field w-40"
       maxlength="100"
       value={bag.sealNumber ?? ""}
-      oninput={(e) => outside.set("seal number", { sealNumber: e.currentTarget.value }, "seal")}
+      oninput={(e) =>
+        kit.updateContainer("seal number", { sealNumber: e.currentTarget.value }, "seal")}
     /></label
   >
 
