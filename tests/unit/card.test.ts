@@ -3,53 +3,12 @@ import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { expect } from "chai";
 import fc from "fast-check";
-import { readdirSync, readFileSync } from "node:fs";
+import { fileURLToPath } from "node:url";
+import { markFolder } from "../../scripts/markCard.ts";
 import { guessColumns, mappedCard } from "../../src/lib/core/card/columns.ts";
 import { cardLeftOut, cardTextProblem, tooManyEntries } from "../../src/lib/core/card/cardText.ts";
-import { readCard, type CardEntry } from "../../src/lib/core/card/readCard.ts";
+import { readCard } from "../../src/lib/core/card/readCard.ts";
 import { buildVocabulary } from "../../src/lib/core/card/vocabulary.ts";
-
-type Expected = Pick<
-  CardEntry,
-  "source" | "itemType" | "pieces" | "sizeMm" | "volumeMl" | "strengthMg"
->;
-interface ExpectedCard {
-  claimedPieces: number | null;
-  /** `alsoRight`: other kinds that are equally right. */
-  entries: (Expected & { alsoRight?: string[] })[];
-}
-
-const same = (a: Expected, b: ExpectedCard["entries"][number]) =>
-  a.source === b.source &&
-  (a.itemType === b.itemType || (b.alsoRight ?? []).includes(a.itemType ?? "")) &&
-  a.pieces === b.pieces &&
-  JSON.stringify(a.sizeMm) === JSON.stringify(b.sizeMm);
-
-/** Right entries of a card: type, pieces and size together; what is read too much counts against it. */
-function markCard(text: string, expected: ExpectedCard) {
-  const got = [...readCard(text, vocabularyOf(CATALOGUE)).entries];
-  const wrong: string[] = [];
-  let right = 0;
-  let sure = 0;
-  let sureRight = 0;
-  for (const e of expected.entries) {
-    const at = got.findIndex((g) => same(g, e));
-    if (at < 0) {
-      const near = got.find((g) => g.source === e.source);
-      wrong.push(
-        `line ${e.source}: want ${JSON.stringify([e.itemType, e.pieces, e.sizeMm])}, got ${JSON.stringify(near && [near.itemType, near.pieces, near.sizeMm])}`,
-      );
-      continue;
-    }
-    right++;
-    if (got[at]!.confidence >= 0.9) sureRight++;
-    got.splice(at, 1);
-  }
-  for (const g of readCard(text, vocabularyOf(CATALOGUE)).entries) if (g.confidence >= 0.9) sure++;
-  for (const g of got)
-    wrong.push(`line ${g.source}: read '${g.text}' as ${g.itemType}, but there is no such item`);
-  return { right, all: expected.entries.length, wrong, sure, sureRight };
-}
 
 const one = (line: string) => {
   const { entries } = readCard(line, vocabularyOf(CATALOGUE));
@@ -74,37 +33,20 @@ describe("the reader of contents cards", () => {
     "aside-2": [0.75, 0.9, 0],
   };
   for (const [set, [bar, sureBar, claimsWrong]] of Object.entries(BARS)) {
-    const folder = new URL(`../fixtures/${set}/`, import.meta.url);
-    const names = readdirSync(folder).filter((f) => f.endsWith(".txt"));
     it(`reads the ${set} nearly all right, and is right where it is sure`, () => {
-      let right = 0;
-      let all = 0;
-      let sure = 0;
-      let sureRight = 0;
-      const wrong: string[] = [];
-      const claims: string[] = [];
-      for (const name of names) {
-        const text = readFileSync(new URL(name, folder), "utf8");
-        const expected = JSON.parse(
-          readFileSync(new URL(name.replace(".txt", ".expected.json"), folder), "utf8"),
-        ) as ExpectedCard;
-        const marked = markCard(text, expected);
-        right += marked.right;
-        all += marked.all;
-        sure += marked.sure;
-        sureRight += marked.sureRight;
-        wrong.push(...marked.wrong.map((w) => `${name} ${w}`));
-        if (readCard(text, vocabularyOf(CATALOGUE)).claimedPieces !== expected.claimedPieces)
-          claims.push(name);
-      }
+      const folder = fileURLToPath(new URL(`../fixtures/${set}/`, import.meta.url));
+      const m = markFolder(folder, vocabularyOf(CATALOGUE));
+      const { right, all, sure, sureRight } = m;
       console.log(
         `      ${set}: ${right} of ${all} entries right (${((100 * right) / all).toFixed(1)} %); of ${sure} given 0.9 or more, ${sureRight} right`,
       );
-      wrong.forEach((w) => console.log(`      ${w}`));
+      m.faults.forEach((f) => console.log(`      ${f}`));
       expect(right / all).to.be.at.least(bar);
-      expect(wrong.length / all).to.be.at.most(2 * (1 - bar));
+      expect((m.missed + m.left) / all).to.be.at.most(2 * (1 - bar));
       expect(sureRight / sure).to.be.at.least(sureBar);
-      expect(claims.length, `claims: ${claims.join(", ")}`).to.be.at.most(claimsWrong);
+      expect(m.claimsWrong.length, `claims: ${m.claimsWrong.join(", ")}`).to.be.at.most(
+        claimsWrong,
+      );
     });
   }
 
