@@ -6,7 +6,7 @@ import type { Vocabulary } from "../src/lib/core/card/vocabulary.ts";
 /** What a card's entry should be read as. */
 interface Expected extends Pick<CardEntry, "source" | "itemType" | "pieces" | "sizeMm"> {
   /** Other kinds that are equally right. */
-  readonly alsoRight?: readonly string[];
+  readonly alsoRight?: readonly (string | null)[];
 }
 interface ExpectedCard {
   readonly claimedPieces: number | null;
@@ -18,7 +18,7 @@ const SURE = 0.9;
 
 const same = (got: CardEntry, want: Expected): boolean =>
   got.source === want.source &&
-  (got.itemType === want.itemType || (want.alsoRight ?? []).includes(got.itemType ?? "")) &&
+  (got.itemType === want.itemType || (want.alsoRight ?? []).includes(got.itemType)) &&
   got.pieces === want.pieces &&
   JSON.stringify(got.sizeMm) === JSON.stringify(want.sizeMm);
 
