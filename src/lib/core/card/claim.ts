@@ -51,7 +51,7 @@ export function claimOf({ row, segments }: Draft, isTitle: boolean): number | nu
     if (namesKit || value >= 10 || items.length === 0)
       return namesKit ||
         isTotal ||
-        /^\W*\d+\s*[-–]?\s*(?:piece|pcs|pieces|peices|items?)\b\W*$/i.test(row.text)
+        /^\W*\d+\s*[-–]?\s*(?:piece|pcs|pieces|peices|items?|parts|articles)\b\W*$/i.test(row.text)
         ? value
         : null;
   }

@@ -152,6 +152,9 @@ function refine(type: string | null, noun: string, size: readonly number[] | nul
   if (type === "gauze-pad" && size.length > 1 && length >= 1000) return "roller-bandage";
   // A plaster metres long with 'elastic' on it is a strapping bandage.
   if (type === "adhesive-strip" && length >= 1000 && named(/elastic/i)) return "elastic-bandage";
+  // A finger strip to wind round: longer than any shaped one.
+  if (type === "adhesive-knuckle" && size.length > 1 && width <= 25 && length >= 100)
+    return "adhesive-strip";
   if (type === "adhesive-strip" && size.length > 1 && width >= 38 && length >= 60 && length < 500)
     return "adhesive-large";
   if (type === "adhesive-strip" && size.length > 1 && width <= 12 && length <= 45)

@@ -4,6 +4,10 @@ import { isCapitals, type Style } from "./style.ts";
 const NOTE_START =
   /^\W*(?:it\s+(?:weighs|fits|comes|has|is)|weighing|note|nb|n\.b|store|keep|stored?|check(?:ed)?\s+(?:the|by|all|contents?|dates?|expiry|every|regularly|monthly|before|for)|checked|date|dated|delivery|delivered|dimensions?|weight|weighs|colou?r|made|manufactur|replace|warning|caution|important|suitable|fits|price|order|contact|www|http|tel\b|phone|email|returns?|warranty|guarantee|rating|reviews?|you may|location|appointed|next\s|see\s|do not|don't|please|always|never|use\s|in an? |if\s|call\s|super\s|best\s|ideal|perfect|great|be\s|our\s|this\s|these\s|with\s(?:over|more)|all\s|home\s*>|model|serial|lot|batch|expiry|expires?|signed?|signature|name:|owner|prepared|packed\s+by|inspected|last\s|revision|rev\b|page|total\s|subtotal|vat|shipping|approved|meets|complies|conforms|designed|that's|thats|package\s(?:includes?|contents?)|what's\s+in|whats\s+in|contents?\s*$|contents?\s*:?\s*$|includes?\s*:?\s*$|quantity|remember|refill|restock|report|for\s+(?:use|two|one|up|emergency|home|car|\d)|up\s+to|free\s|click|share|save|customers?|description|features?|size\s*:|material|packaging|sku|brand|category|availability|in\s+stock|add\s+to|buy|item\s+no|stock)\b/i;
 
+/** Page numbers, addresses of forms, terms of trade. */
+const FOOTER =
+  /^\W*page\s*\d|\b(?:tel\.?|phone|ext)\s*\.{3,}|\.{6,}\s*$|\b(?:ships?|shipping|freight|delivery|returns?|reviews?|rated|buyers|initials|families\s+of|next\s+due|inspected\s+by|rev\.)\b|\b\d{2}\/\d{2}\s*$/i;
+
 /** Sentences that tell something, and list nothing. */
 export function isNote(
   { row, match, segments, whole, headNamesItem }: Draft,
@@ -12,12 +16,15 @@ export function isNote(
   const text = row.text.trim();
   if (text === "") return true;
   if (/^(?:sub-?\s?)?total\b/i.test(text)) return true;
+  if (FOOTER.test(text) && !segments.some((s) => isSure(s.match))) return true;
   if (row.inTable)
     return /^(?:sub-?\s?total|total|grand total|sum|carriage|postage|shipping|vat|tax|delivery)\b/i.test(
       text,
     );
   // "54 ESSENTIALS: everything for …" praises.
   if (PRAISE.test(text) && !(isSure(match) && headNamesItem)) return true;
+  // A whole line in brackets says something of the one above.
+  if (/^\([^()]*\)\.?$/.test(text) && !row.bullet) return true;
   if (/_{3,}/.test(text) && !segments.some((s) => isSure(s.match))) return true;
   if (/\b(?:https?:|www\.|@\w+\.)/i.test(text)) return true;
   const bare = !row.bullet && (whole.pieces === null || whole.article);
@@ -112,7 +119,9 @@ export function isHeading(
   if (counted || whole.sizeMm !== null) return false;
   if (row.bullet && style.counts && SECTIONS.test(normalHeading(text))) return true;
   if (row.bullet && style.bullets) return false;
-  if (HEADINGS.has(normalHeading(text)) && (style.counts || style.bullets)) return true;
+  // "tape" amid items in small letters is a thing; headings are plural or have a capital.
+  const isThing = names && text === text.toLowerCase() && !text.endsWith("s");
+  if (!isThing && HEADINGS.has(normalHeading(text)) && (style.counts || style.bullets)) return true;
   if (style.counts && next && !style.capitals && isCapitals(text) && !isCapitals(next.row.text))
     return true;
   if (style.counts && style.indent > row.indent && !row.bullet) return true;

@@ -21,9 +21,9 @@ export interface Reading {
 }
 
 const PACK =
-  /^(?:packs?|pks?|pkts?|pkgs?|packages?|bxs?|rls?|btls?|packets?|boxe?s?|cards?|blisters?|strips?|bags?|tubes?|bottles?|tins?|tubs?|pots?|cartons?|sets?|sleeves?|bundles?|wallets?|pouch(?:es)?|sachets?|rolls?|sheets?|ampoules?|vials?|foils?|envelopes?|refills?|containers?|jars?|cans?|bunch(?:es)?|cases?|twinpacks?|multipacks?|trays?|dispensers?)$/i;
+  /^(?:packs?|pks?|pkts?|pkgs?|packages?|bxs?|rls?|btls?|packets?|boxe?s?|cards?|blisters?|strips?|bags?|tubes?|bottles?|tins?|tubs?|pots?|cartons?|sets?|sleeves?|bundles?|wallets?|pouch(?:es)?|sachets?|rolls?|sheets?|ampoules?|vials?|foils?|envelopes?|envs?|refills?|containers?|jars?|cans?|bunch(?:es)?|cases?|twinpacks?|multipacks?|trays?|dispensers?)$/i;
 const PACK_ONLY =
-  /^(?:packs?|pks?|pk|pkt|pkg|package|packet|bx|rl|btl|box|card|blister|strip|bag|carton|set|sleeve|bundle|wallet|tin|tub|tube|bottle|envelope|sheet|case|tray|roll|foil|pouch|sachet)$/i;
+  /^(?:packs?|pks?|pk|pkt|pkg|package|packet|bx|rl|btl|box|card|blister|strip|bag|carton|set|sleeve|bundle|wallet|tin|tub|tube|bottle|envelope|env|sheet|case|tray|roll|foil|pouch|sachet)$/i;
 const COUNT_WORD =
   /^(?:pcs?|pces?|pieces?|stk|stück|ea|each|units?|count|ct|off|nos?|items?|x|qty|quantity|tablets?|tabs?|caps?|capsules?|caplets?|doses?|singles?|of|parts?)$/i;
 /** What may stand between a number and its pack: "two little bottles". */
@@ -103,7 +103,8 @@ function readTokens(tokens: readonly Token[]): Reading {
       bare ??= [n, number(i + 2)!];
       used.add(i).add(i + 2);
     }
-    if (n === null || !Number.isInteger(n)) continue;
+    // "7.0" is a size, as no count has a point.
+    if (n === null || !Number.isInteger(n) || /\.\d/.test(tokens[i]!.text)) continue;
     const token = tokens[i] as Token & { article: boolean };
     let next = i + 1;
     const hyphen = kind(next) === "dash" && tokens[next]!.start === tokens[i]!.end;
@@ -113,7 +114,11 @@ function readTokens(tokens: readonly Token[]): Reading {
     const beforeWord = word(i - 1);
     const before2 = word(i - 2);
     // "scissors A 145", "size M 4": a letter before it makes a model of a number.
-    if (NOT_A_COUNT_AFTER.test(beforeWord) || /^\p{Lu}$/u.test(beforeWord)) continue;
+    if (NOT_A_COUNT_AFTER.test(beforeWord)) continue;
+    if (/^\p{Lu}$/u.test(beforeWord) && token.start - tokens[i - 1]!.end <= 1) continue;
+    // "(windlass one)": the one of that kind.
+    if (inside[i] && beforeWord !== "" && /^one$/i.test(token.text) && kind(i + 1) === "close")
+      continue;
     // "2 dressings (No 8)": a model.
     if (inside[i] && /^no$/i.test(beforeWord)) continue;
     // one, two, three rolls: counting aloud
@@ -263,9 +268,20 @@ function readTokens(tokens: readonly Token[]): Reading {
       word(i),
     ) &&
     (i === 0 ||
-      tokens[i - 1]?.kind === "number" ||
+      ["number", "separator", "dash", "open", "colon"].includes(kind(i - 1)!) ||
       ((i === 1 || tokens[i - 2]?.kind === "number") && PACK_SIZE.test(word(i - 1)))) &&
-    /^(?:of|with|containing)$/i.test(word(i + 1));
+    (/^(?:of|with|containing)$/i.test(word(i + 1)) ||
+      // "1 box gloves"
+      (/^(?:box(?:es)?|packs?|packets?|cartons?|tubs?)$/i.test(word(i)) &&
+        tokens[i - 1]?.kind === "number" &&
+        kind(i + 1) === "word"));
+  // "tissues 1 box": nor does it at the end.
+  const endingIn = (i: number) =>
+    i > 1 &&
+    PACK_ONLY.test(word(i)) &&
+    tokens[i - 1]?.kind === "number" &&
+    ["separator", "close", undefined].includes(kind(i + 1)) &&
+    tokens.slice(0, i - 1).some((t) => t.kind === "word" && !isBookkeeping(t.text));
   // "mask in a pouch": nor does what it lies in.
   const lyingIn = (i: number) =>
     i > 1 &&
@@ -285,6 +301,7 @@ function readTokens(tokens: readonly Token[]): Reading {
         !isBookkeeping(t.text) &&
         !wrapping(i) &&
         !lyingIn(i) &&
+        !endingIn(i) &&
         !boxed(i),
     )
     .map((t) => t.text)

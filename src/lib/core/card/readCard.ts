@@ -1,14 +1,16 @@
 import { claimOf } from "./claim.ts";
 import { cleanLines } from "./cleanLines.ts";
-import { draftOf, namesItem, NAMES_FROM } from "./draft.ts";
+import { draftOf, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
 import { entryOf, type CardEntry } from "./entry.ts";
 import { cardRows, LONGEST_LINE, type CardRow } from "./layout.ts";
 import { isHeading, isNote } from "./notes.ts";
 import type { Reading } from "./quantity.ts";
+import { plainly } from "./plainly.ts";
 import { repairText } from "./repairText.ts";
-import { isOfTheKindBefore, speaksOfAbsence } from "./segments.ts";
+import { isOfTheKindBefore, speaksOfAbsence, type Segment } from "./segments.ts";
 import { isAmongItems, styleOf } from "./style.ts";
-import { isKnownWord, NO_TYPE, type Vocabulary } from "./vocabulary.ts";
+import { namedByHeading } from "./sizesBelow.ts";
+import { isKnownWord, matchType, NO_TYPE, type Match, type Vocabulary } from "./vocabulary.ts";
 
 export type { CardEntry } from "./entry.ts";
 export { LONGEST_LINE } from "./layout.ts";
@@ -31,8 +33,11 @@ export function readCard(text: string, vocabulary: Vocabulary): CardReading {
   const lines = cleanLines(text).map((line) =>
     line.length > LONGEST_LINE ? line : repairText(line, isWord),
   );
-  const rows = cardRows(lines, (text) => namesItem(text, vocabulary)).slice(0, MOST_LINES);
-  const drafts = rows.map((row) => draftOf(row, vocabulary));
+  const names = (text: string) => namesItem(text, vocabulary);
+  const rows = plainly(cardRows(lines, names).slice(0, MOST_LINES), names);
+  const own = rows.map((row) => draftOf(row, vocabulary));
+  const headings = namedByHeading(own);
+  const drafts = own.map((draft, at) => underHeading(draft, headings[at] ?? null));
   const style = styleOf(drafts);
   let claimedPieces: number | null = null;
   const found: (CardEntry & { dropped?: boolean })[] = [];
@@ -51,6 +56,7 @@ export function readCard(text: string, vocabulary: Vocabulary): CardReading {
     }
     if (absentBlock || isNote(draft, style) || isHeading(draft, drafts[at + 1], style, at === 0))
       return;
+    if (headings[at + 1] && !headings[at]) return;
     if (startsWithAbsence(row.text)) return;
     const foundBefore = found.length;
     for (const said of draft.segments) {
@@ -87,6 +93,7 @@ export function readCard(text: string, vocabulary: Vocabulary): CardReading {
         const fixed = same
           ? {
               ...last,
+              itemType: kindTold(last, segment, vocabulary),
               pieces: correctedPieces(segment.reading, last),
               sizeMm: segment.reading.sizeMm ?? last.sizeMm,
             }
@@ -100,11 +107,32 @@ export function readCard(text: string, vocabulary: Vocabulary): CardReading {
   return { claimedPieces, entries: found };
 }
 
+/** A row of sizes alone is of the kind that its heading names. */
+const underHeading = (draft: Draft, heading: Match | null): Draft =>
+  heading === null
+    ? draft
+    : {
+        ...draft,
+        match: heading,
+        segments: draft.segments.map((s) => ({ ...s, match: heading })),
+        row: { ...draft.row, bullet: true },
+      };
+
 /** "Sold separately: tick card, whistle": the whole line is of what is not there. */
 const startsWithAbsence = (text: string): boolean => {
+  if (/^\W*(?:(?:i|we)\s+)?(?:need|have|must|remember)\s+to\s+(?:get|buy|order|replace|restock)\b/i.test(text))
+    return true;
   const colon = text.indexOf(":");
   return colon > 0 && colon < text.length - 1 && speaksOfAbsence(text.slice(0, colon));
 };
+
+/** "Gloves five pairs, sorry, six pairs, the purple nitrile": the kind is told with the number. */
+function kindTold(last: CardEntry, segment: Segment, vocabulary: Vocabulary): string | null {
+  const { noun } = segment.reading;
+  if (noun.trim() === "") return last.itemType;
+  const { type, whole, weight } = matchType(`${last.text} ${noun}`, vocabulary);
+  return whole === 1 && weight >= NAMES_FROM && type !== NO_TYPE ? type : last.itemType;
+}
 
 const correctedPieces = (reading: Reading, last: CardEntry): number =>
   reading.pairs ?? reading.pieces ?? last.pieces;

@@ -25,17 +25,23 @@ const digits = (text: string) => text.replace(/[OolISB]/g, (c) => AS_DIGIT[c]!);
 
 /** "l2cm", "1Ocm", "2Oml", "5crn": a number that has a digit or a unit, spoilt letters in it. */
 const NUMBER_WITH_UNIT =
-  /(?<![\p{L}\d|])([\dOolI]{1,4}(?:[.,][\dOolI]{1,2})?)\s?(mm|cm|crn|ml|rnl|mg|rng|m|g)(?![\p{L}\d|])/gu;
-const UNIT: Readonly<Record<string, string>> = { crn: "cm", rnl: "ml", rng: "mg" };
+  /(?<![\p{L}\d|])([\dOolI]{1,4}(?:[.,][\dOolI]{1,2})?)\s?(mm|cm|crn|ml|rnl|mg|rng|rn|m|g)(?![\p{L}\d|])/gu;
+const UNIT: Readonly<Record<string, string>> = { crn: "cm", rn: "m", rnl: "ml", rng: "mg" };
 
 /** "1O", "2O29": a digit first, then digits and their look-alikes. */
 const NUMBER = /(?<![\p{L}\d|])\d[\dOolI]*[OolI][\dOolI]*(?![\p{L}\d|])/gu;
 
 /** "wipes    lO": a count set apart at the end of a line, all look-alikes. */
-const COUNT_APART = /(\s{2,}|\.{3,}\s*)([OlI]{1,2})\s*$/;
+const COUNT_APART = /(\s{2,}|\.{3,}\s*)([OlI\d]{1,3})\s*$/;
 
 /** A word with a digit or bar in it, or a capital I amid small letters: "p1asters", "|abel", "aIcohol". */
 const SPOILT_WORD = /(?<![\p{L}\d|])(?=[\p{L}\d|]*\p{Ll})[\p{L}\d|]*[\d|I][\p{L}\d|]*(?![\d|])/gu;
+
+/** Small words in which `rn` may have been an `m`, or a first `l` a capital I: "cornpress", "lnstruction". */
+const RUN_TOGETHER = /(?<![\p{L}\d])(?:\p{L}*rn\p{Ll}*|l[^\Waeiouy\d]\p{Ll}+)(?![\p{L}\d])/gu;
+/** Words in capitals with a digit, a bar or a small l in them: "P0UCH", "F|RST", "FlRST". */
+const SPOILT_CAPITALS = /(?<![\p{L}\d|])(?=[\p{Lu}\d|l]*\p{Lu})[\p{Lu}\d|l]*[\d|l][\p{Lu}\d|l]*(?![\p{L}\d|])/gu;
+const AS_CAPITAL: Readonly<Record<string, string>> = { "0": "O", "1": "I", "|": "I", l: "I", "5": "S", "8": "B" };
 
 /** The readings of a spoilt word, likeliest first. */
 function* readings(word: string): Generator<string> {
@@ -51,13 +57,22 @@ function* readings(word: string): Generator<string> {
 
 /** A line as it was most likely printed; a word changes only into one that `isWord` knows. */
 export function repairText(line: string, isWord: (word: string) => boolean): string {
-  if (!/[\d|I]/.test(line) && !COUNT_APART.test(line)) return line;
+  if (!/[\d|Il]|rn/.test(line) && !COUNT_APART.test(line)) return line;
   return line
     .replace(COUNT_APART, (_, gap: string, count: string) => gap + digits(count))
     .replace(NUMBER_WITH_UNIT, (whole, number: string, unit: string) =>
-      /\d/.test(number) ? `${digits(number)}${UNIT[unit] ?? unit}` : whole,
+      /\d|^[lI][Oo]+$/.test(number) ? `${digits(number)}${UNIT[unit] ?? unit}` : whole,
     )
     .replace(NUMBER, digits)
+    .replace(RUN_TOGETHER, (word) => {
+      if (isWord(word)) return word;
+      const read = word.startsWith("l") ? `I${word.slice(1)}` : word.replace("rn", "m");
+      return isWord(read) ? read : word;
+    })
+    .replace(SPOILT_CAPITALS, (word) => {
+      const read = word.replace(/[01|l58]/g, (c) => AS_CAPITAL[c]!);
+      return !isWord(word) && isWord(read) ? read : word;
+    })
     .replace(SPOILT_WORD, (word) => {
       if (/^\d+\p{L}{1,2}$/u.test(word) || isWord(word)) return word;
       for (const reading of readings(word)) if (isWord(reading)) return reading;

@@ -16,7 +16,10 @@ export interface Segment {
 }
 
 const ABSENT =
-  /\b(?:not\s+(?:supplied|included|provided|in\s+(?:the\s+)?(?:kit|box|bag|pack)|present|there|found|here|part)|sold\s+separately|available\s+separately|(?:is|are|was|were|now|gone)?\s*missing|excluded|excluding|without(?!\s+(?:alcohol|latex|powder))|doesn'?t\s+(?:include|have|contain)|does\s+not\s+(?:include|have|contain)|no\s+longer|isn'?t|aren'?t|hasn'?t|haven'?t|couldn'?t\s+find|can'?t\s+(?:find|see)|cannot\s+find|none\s+(?:left|here|found|at all)|out\s+of\s+stock|discontinued|removed|used\s+up|all\s+gone|to\s+be\s+(?:added|bought|ordered)|not\s+any|optional\s+extra|(?:add|buy|order)\s+(?:separately|your\s+own)|left\s+(?:out|(?:it\s+|them\s+)?(?:at\s+home|behind))|empty\s+slot|(?:not|never)\s+(?:been\s+)?(?:replaced|put\s+back|restocked))\b|:\s*none\b|[-–,]\s*none\b|\bnone\s*$|^\s*none\b|\?\s*(?:no|nope|nothing)\b|\bbut\s+(?:we|i|they|it)\s+(?:do|does|have|has|did)(?:n'?t|\s+not)\b|\b(?:not\s+(?:needed|wanted)|don'?t\s+(?:need|want))\b|\bleave\b.*\b(?:at\s+home|behind)\b/i;
+  /\b(?:not\s+(?:supplied|included|provided|in\s+(?:the\s+)?(?:kit|box|bag|pack)|present|there|found|here|part)|sold\s+separately|available\s+separately|(?:is|are|was|were|now|gone)?\s*missing|excluded|excluding|without(?!\s+(?:alcohol|latex|powder|pre))|doesn'?t\s+(?:include|have|contain)|does\s+not\s+(?:include|have|contain)|no\s+longer|isn'?t|aren'?t|hasn'?t|haven'?t|couldn'?t\s+find|can'?t\s+(?:find|see)|cannot\s+find|none\s+(?:left|here|found|at all)|out\s+of\s+stock|discontinued|removed|used\s+up|all\s+gone|to\s+be\s+(?:added|bought|ordered)|not\s+any|optional\s+extra|(?:add|buy|order)\s+(?:separately|your\s+own)|left\s+(?:out|(?:it\s+|them\s+)?(?:at\s+home|behind))|empty\s+slot|not\s+enclosed|not\s+taking|(?:not|never)\s+(?:been\s+)?(?:replaced|put\s+back|restocked))\b|:\s*none\b|[-–,]\s*none\b|\bnone\s*$|^\s*none\b|\?\s*(?:no|nope|nothing)\b|\bbut\s+(?:we|i|they|it)\s+(?:do|does|have|has|did)(?:n'?t|\s+not)\b|\b(?:not\s+(?:needed|wanted)|don'?t\s+(?:need|want))\b|\bleave\b.*\b(?:at\s+home|behind)\b/i;
+/** It is somewhere else, or gone. */
+const ELSEWHERE =
+  /\b(?:lives?\s+(?:on|in|at)\s+the|(?:moved|gone|went|goes)\s+to\s+the|(?:is|are|s)\s+in\s+the\s+(?:vaccine\s+|staff\s+|glove\s+)?(?:hut|van|car|office|folder|fridge|freezer|drawer|vehicle|ute|truck|house|shed|safe|locker|glove\s*box)|in\s+the\s+(?:staff\s+)?(?:fridge|freezer)|never\s+came|chucked|thrown\s+(?:out|away)|binned|(?:that'?s|belongs\s+to)\s+the\s+dog'?s?|need\s+to\s+(?:get|buy|order)|(?:oh\s+)?delete\s+that)\b/i;
 const ABSENT_NO =
   /(?:^|\b(?:but|and|there'?s|there\s+is|there\s+are|has|have|with|i\s+see|still)\s+|,\s*)no\s+(?!(?:wait|sorry|make|actually|\d)\b|\.)(?=\p{L})/iu;
 
@@ -45,7 +48,11 @@ export function segmentsOf(text: string, vocabulary: Vocabulary): Segment[] {
   const parts = splitCorrections(text);
   const segments: Segment[] = [];
   for (const part of parts) {
-    const drafts = merge(chunks(part.text), vocabulary);
+    const drafts = merge(
+      chunks(part.text).flatMap((d) => atWith(d, vocabulary)),
+      part.corrects,
+      vocabulary,
+    );
     drafts.forEach((draft, i) => {
       segments.push(finish(draft, part.text, part.corrects && i === 0, vocabulary));
     });
@@ -120,7 +127,7 @@ const textOf = (tokens: readonly Token[]): string =>
 
 const ABSENT_WORDS = /\b(?:no|not|none|missing|without|separately|isn't|aren't|excluding)\b/i;
 
-function merge(drafts: Draft[], vocabulary: Vocabulary): Draft[] {
+function merge(drafts: Draft[], corrects: boolean, vocabulary: Vocabulary): Draft[] {
   const seen = drafts.map((d) => {
     const reading = readQuantity(d.tokens);
     return { reading, match: matchType(reading.noun, vocabulary) };
@@ -161,6 +168,11 @@ function merge(drafts: Draft[], vocabulary: Vocabulary): Draft[] {
   function startsAnItem(before: Draft, draft: Draft, reading: Reading, match: Match): boolean {
     const before1 = readQuantity(before.tokens);
     const named = before.sameAs ?? before1.noun;
+    // "… make that twelve. Strip of ten antihistamine": the number corrects, the sentence after it does not.
+    if (before.sameAs !== undefined && match.whole === 1 && match.type !== matchType(named, vocabulary).type)
+      return true;
+    if (corrects && merged.length === 1 && draft.strong && before1.noun.trim() === "")
+      return match.type !== null;
     // "plasters: a card of ten, a card of twenty, and eight loose knuckle ones"
     if (leadingCount(draft.tokens) && named.trim() !== "") {
       const packs = ONLY_PACKS.test(reading.noun) && reading.noun.trim() !== "";
@@ -185,9 +197,10 @@ function merge(drafts: Draft[], vocabulary: Vocabulary): Draft[] {
       return true;
     }
     if (reading.noun.trim() === "") return false;
+    if (leadingCount(draft.tokens) && onlyRemarks(draft.tokens)) return false;
     if (TELLS_STATE.test(reading.noun.replace(/^s /, ""))) return false;
     const beforeText = textOf(before.tokens);
-    const beforeMatch = matchType(readQuantity(before.tokens).noun, vocabulary);
+    const beforeMatch = matchType(named, vocabulary);
     if (
       ABSENT_WORDS.test(textOf(draft.tokens)) &&
       match.type !== null &&
@@ -242,6 +255,9 @@ function merge(drafts: Draft[], vocabulary: Vocabulary): Draft[] {
     if (match.whole === 1 && reading.pieces !== null && !reading.article && before1.pieces !== null)
       return true;
     if (match.weight < STANDS_ALONE) return false;
+    // "pencil, report cards (5)": two things, each named whole.
+    const both = match.type !== "container" && match.whole === 1 && beforeMatch.whole === 1 && beforeMatch.explained === 1;
+    if (both && reading.pieces !== null && beforeMatch.weight >= STANDS_ALONE) return true;
     return draft.strong || explicit === 0 || fullTypes.size >= 3;
   }
 
@@ -253,6 +269,23 @@ function merge(drafts: Draft[], vocabulary: Vocabulary): Draft[] {
     );
     return both.whole === 1 && both.weight > Math.max(weight, beforeWeight) * 1.1;
   }
+}
+
+/** "airway c/w lube sachet": what comes with it is a thing of its own, where both name one whole. */
+function atWith(draft: Draft, vocabulary: Vocabulary): Draft[] {
+  const at = draft.tokens.findIndex((t) => t.kind === "word" && /^with$/i.test(t.text));
+  if (at < 1) return [draft];
+  const [before, after] = [draft.tokens.slice(0, at), draft.tokens.slice(at + 1)];
+  const [a, b] = [before, after].map((t) => matchType(readQuantity(t).noun, vocabulary));
+  const whole = (m: Match) => m.whole === 1 && m.explained === 1 && m.unknown === 0;
+  if (!whole(a!) || !whole(b!) || a!.type === b!.type || b!.weight < STANDS_ALONE) return [draft];
+  if (NOT_APART.has(b!.type) || readQuantity(after).pieces !== null) return [draft];
+  const both = matchType(`${readQuantity(before).noun} ${readQuantity(after).noun}`, vocabulary);
+  if (both.whole === 1 && both.type !== a!.type && both.type !== b!.type) return [draft];
+  return [
+    { ...draft, tokens: before },
+    { tokens: after, corrects: false, strong: true },
+  ];
 }
 
 /** Only what things come in: "a card of ten". */
@@ -271,8 +304,8 @@ export const isOfTheKindBefore = (segment: Segment): boolean =>
   !/^\s*another\s*$/i.test(segment.text);
 
 /** "dressings, three medium and one large" */
-const SIZE_WORD = /\b(?:small|medium|large|big|little)\b/i;
-const SIZE_ONLY = /^\s*(?:extra[\s-]+)?(?:small|medium|large|big|little)(?:\s+ones?)?\s*$/i;
+const SIZE_WORD = /\b(?:small|medium|large|big|little|[SML]|X+L)\b/i;
+const SIZE_ONLY = /^\s*(?:extra[\s-]+)?(?:small|medium|large|big|little|[SML]|X+L)(?:\s+ones?)?\s*$/i;
 
 const isWith = (t: Token): boolean =>
   (t.kind === "word" && /^with$/i.test(t.text)) || (t.kind === "separator" && t.text === "w/");
@@ -284,7 +317,7 @@ const saysOnes = (tokens: readonly Token[]): boolean =>
 
 /** "a torch, dead battery": the state of what came before. */
 const TELLS_STATE =
-  /^\s*(?:a\s+)?(?:dead|flat|empty|no|old)\s+batter(?:y|ies)\s*$|^\s*(?:of\s+(?:them|which)\s+)?(?:s|is|are|has|have|was|were|been|already|a\s+bit|looks?|look)*\s*(?:(?:s|is|are|has|have|was|were|been|already|looks?)\s+)*(?:out\s+(?:of\s+)?date|in\s+date|opened|open|used|torn|expired|damaged|crumpled|creased|loose|rusty|split|wet|damp|past\s+it)\s*$/i;
+  /^\s*(?:a\s+)?(?:dead|flat|empty|no|old)\s+batter(?:y|ies)\s*$|^\s*(?:(?:of\s+)?(?:them|which)\s+)?(?:s|is|are|has|have|was|were|been|already|a\s+bit|looks?|look)*\s*(?:(?:s|is|are|has|have|was|were|been|already|looks?)\s+)*(?:out\s+(?:of\s+)?date|in\s+date|opened|open|used|torn|expired|damaged|crumpled|creased|loose|rusty|split|wet|damp|past\s+it)\s*$/i;
 /** "top layer", "front pocket": where things lie, not a thing. */
 const TELLS_PLACE =
   /^\s*(?:in|on|at)?\s*(?:the\s+)?(?:very\s+)?(?:top|bottom|front|back|side|inside|outside|inner|outer|left|right|middle|main|lid|first|second|third|next|lower|upper|zip|zipped|mesh)\s+(?:layer|pocket|shelf|tray|lid|compartment|drawer|pouch|section|bit|part|half)s?\s*$/i;
@@ -298,6 +331,12 @@ const onlyDescribes = (noun: string): boolean =>
         w,
       ),
     );
+
+/** "12 (cheap ones, dont stick)": a count with a remark in brackets, and no thing named outside them. */
+function onlyRemarks(tokens: readonly Token[]): boolean {
+  const open = tokens.findIndex((t) => t.kind === "open");
+  return open > 0 && onlyDescribes(readQuantity(tokens.slice(0, open)).noun || "off");
+}
 
 const hasNoun = (reading: Reading) =>
   /\p{L}{3,}/u.test(reading.noun) && !onlyDescribes(reading.noun);
@@ -337,7 +376,7 @@ function finish(
   const to = tokens.at(-1)?.end ?? 0;
   const own = text.slice(from, to);
   const said = withoutOwnThings(own, vocabulary);
-  const absent = ABSENT.test(said) || ABSENT_NO.test(said);
+  const absent = ABSENT.test(said) || ABSENT_NO.test(said) || ELSEWHERE.test(said);
   const match = matchType(sameAs ?? reading.noun, vocabulary);
   return {
     tokens,
@@ -369,6 +408,23 @@ const ACCESSORIES: ReadonlySet<string | null> = new Set([
   NO_TYPE,
 ]);
 
+/** Comes with so many things that it is never meant for itself. */
+const NOT_APART: ReadonlySet<string | null> = new Set([
+  "bandage-clip",
+  "safety-pin",
+  "container",
+  "first-aid-guide",
+  "contents-card",
+  "cord",
+  "pencil",
+  "wristband",
+  "roller-bandage",
+  "gauze-pad",
+  "adhesive-strip",
+  "medical-tape",
+  NO_TYPE,
+]);
+
 /** "elastic bandage with clips": what stands before `with` is named, where that names something. */
 function withoutAccessory(tokens: readonly Token[], match: Match, vocabulary: Vocabulary): Match {
   const at = tokens.findIndex(isWith);
@@ -380,6 +436,6 @@ function withoutAccessory(tokens: readonly Token[], match: Match, vocabulary: Vo
 /** Whether a whole line speaks of what is not there. */
 export const speaksOfAbsence = (text: string): boolean =>
   ABSENT.test(text) ||
-  /\b(?:you\s+may\s+also\s+like|also\s+available|optional\s+extras?|recommended\s+(?:additions?|extras?)|customers\s+also|not\s+included|frequently\s+bought|consider\s+adding|suggested\s+(?:additions?|extras?)|add\s+your\s+own|wish\s?list|people\s+also\s+buy|sold\s+separately|refills?\s+available)\b/i.test(
+  /\b(?:you\s+may\s+also\s+like|also\s+available|optional\s+extras?|recommended\s+(?:additions?|extras?)|customers\s+also|not\s+included|frequently\s+bought|consider\s+adding|suggested\s+(?:additions?|extras?)|add\s+your\s+own|wish\s?list|people\s+also\s+buy|sold\s+separately|refills?\s+available|shopping|to\s+(?:buy|get|order)|not\s+in\s+there)\b/i.test(
     text,
   );

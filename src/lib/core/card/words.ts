@@ -25,6 +25,8 @@ const JOINED: readonly (readonly [RegExp, string])[] = [
   [/\bsun[\s-]+(?=(screen|cream|block)\b)/g, "sun"],
   [/\bsuper[\s-]+glue/g, "superglue"],
   [/\bpara[\s-]+cord/g, "paracord"],
+  [/\btriple[\s-]+a\b/g, "aaa"],
+  [/\bdouble[\s-]+a\b/g, "aa"],
   [/\bpocket[\s-]+knife/g, "pocketknife"],
   [/\bcold[\s&]+(and |n |'n' )?flu\b/g, "coldflu"],
   [/\bpvp[\s-]+i\b/g, "pvp"],
@@ -125,7 +127,7 @@ function foldText(text: string): string {
 
 /** Whether any joining could apply: most texts hold none of these beginnings. */
 const MAY_JOIN =
-  /\b(?:non|alcohol|latex|powder|fragrance|sting|dye|sugar|perfume|lint|without|no|low|z|s|self|anti|first|f|mouth|multi|auto|eye|key|pen|head|flash|note|finger|mole|sun|super|para|pocket|cold|pvp|tea|cohesive|de|hyper|compact)\b|eyewash|moleskin/;
+  /\b(?:non|alcohol|latex|powder|fragrance|sting|dye|sugar|perfume|lint|without|no|low|z|s|self|anti|first|f|mouth|multi|auto|eye|key|pen|head|flash|note|finger|mole|sun|super|para|triple|double|pocket|cold|pvp|tea|cohesive|de|hyper|compact)\b|eyewash|moleskin/;
 
 /** Words of a text, folded; digits that belong to a name (0.9, 4x4) are kept as words. */
 export const foldedWords = (text: string): string[] =>

@@ -1,0 +1,183 @@
+import { VALUE_OF, NUMBER_WORDS } from "./numberWords.ts";
+
+/**
+ * Ways of writing that the grammar of counts does not take apart by itself, put into one that it
+ * does. An ordered table: an earlier phrase may make what a later one reads.
+ */
+export interface Phrase {
+  readonly name: string;
+  /** As on a card, and as it is read on. */
+  readonly example: readonly [written: string, read: string];
+  readonly pattern: RegExp;
+  readonly read: string | ((...groups: string[]) => string);
+}
+
+const N = NUMBER_WORDS;
+const PACK =
+  "(?:pack|pk|pkt|packet|bx|box|card|blister|strip|bag|tube|tub|tin|carton|set|sleeve|envelope|env|wallet|sheet|pouch)";
+
+const half = (number: string) => String(Math.ceil(Number(VALUE_OF[number.toLowerCase()] ?? number) / 2));
+
+export const PHRASES: readonly Phrase[] = [
+  {
+    name: "with, shortened",
+    example: ["tweezers c/w magnifier", "tweezers with magnifier"],
+    pattern: /\b(?:c\/w|cw|w\.|w)\s+(?=\p{Ll}{3})/gu,
+    read: "with ",
+  },
+  {
+    name: "a dressing with its bandage",
+    example: ["wound dressings with bandage 12 x 12 cm", "wound bandaged dressing 12 x 12 cm"],
+    pattern: /\bdressings?\s+with\s+(?:an?\s+)?bandages?\b/giu,
+    read: "bandaged dressing",
+  },
+  {
+    name: "first aid, shortened",
+    example: ["F/A dressing", "first aid dressing"],
+    pattern: /\bF\/A\b/g,
+    read: "first aid",
+  },
+  {
+    name: "a square's one side",
+    example: ["swabs 7.5 cm sq", "swabs 7.5 x 7.5 cm"],
+    pattern: /(\d+(?:[.,]\d+)?)\s*(cm|mm|in|")\s*(?:sq\b\.?|square\b)/giu,
+    read: "$1 x $1 $2",
+  },
+  {
+    name: "area or least size",
+    example: ["cold compress, min. 200 cm², instant", "cold compress, instant"],
+    pattern: /,?\s*\b(?:min|max)\.?\s*\d+\s*(?:cm|mm|in)[²2]/giu,
+    read: "",
+  },
+  {
+    name: "how long it lasts",
+    example: ["glow stick, lasts 12 h", "glow stick"],
+    pattern: /,?\s*\b(?:lasts|burns|glows|good for|up to)\s+\d+\s*(?:h|hrs?|hours?|min|minutes)\b/giu,
+    read: "",
+  },
+  {
+    name: "what one pack holds, said after",
+    example: ["12 packets, 2 tablets per packet", "12 packets, 2 per packet"],
+    pattern: new RegExp(`\\b(${N})\\s+\\p{L}+\\s+(?:per|in each|to (?:a|each))\\s+(${PACK})\\b`, "giu"),
+    read: "$1 per $2",
+  },
+  {
+    name: "pack over its content",
+    example: ["wipes, PKT/10", "wipes, PKT of 10"],
+    pattern: new RegExp(`\\b(${PACK})\\s*\\/\\s*(\\d+)\\b`, "giu"),
+    read: "$1 of $2",
+  },
+  {
+    name: "half a box of so many",
+    example: ["gloves, 1/2 box (of 100)", "gloves, 50 pcs"],
+    pattern: new RegExp(`(?:\\b1\\/2|½|\\bhalf an?)\\s*${PACK}\\s*\\(?of\\s+(${N})\\)?`, "giu"),
+    read: (_, n) => `${half(n!)} pcs`,
+  },
+  {
+    name: "a box of so many, half of it left",
+    example: ["swabs, box of 100, about half left", "swabs, 50 pcs"],
+    pattern: new RegExp(
+      `\\b(?:an? |one |1 )?${PACK}\\s+of\\s+(${N})\\s*[,(–-]?\\s*(?:about|roughly|only|maybe)?\\s*half\\s+(?:left|gone|used|full|empty)\\)?`,
+      "giu",
+    ),
+    read: (_, n) => `${half(n!)} pcs`,
+  },
+  {
+    name: "so many left of a pack",
+    example: ["paracetamol packet of twenty there's twelve left", "paracetamol packet of twenty, make that twelve"],
+    pattern: new RegExp(
+      `(?:,|;|\\b(?:with|but|and))?\\s*(?:there(?:'?s| is| are))?\\s*(?:only|about)?\\s*\\b(${N})\\s+(?:\\p{L}+\\s+)?left(?:\\s+(?:in|of|over)\\s+(?:it|them|that|the \\p{L}+))?\\b`,
+      "giu",
+    ),
+    read: ", make that $1",
+  },
+  {
+    name: "only so many counted",
+    example: ["says forty on it but i count thirty two", "says forty on it, make that thirty two"],
+    pattern: new RegExp(
+      `(?:\\s*[,;]?\\s*\\bbut\\s+i\\s+(?:only\\s+)?(?:count|make\\s+it)|(?:\\s*[,;]?\\s*\\b(?:but\\s+)?it'?s\\s+\\p{L}+)?\\s+call\\s+it|(?<=[,)])\\s*so(?:\\s+(?:count|say))?|\\s+so\\s+count|\\s*(?:→|->|,)\\s*say)\\s+(?=(?:${N})\\b(?!\\s+\\p{L}+\\s+of\\b))`,
+      "giu",
+    ),
+    read: ", make that ",
+  },
+  {
+    name: "shared out, so many in each",
+    example: ["wipes, box of 20 so 10 in each", "wipes, box of 20, make that 10"],
+    pattern: new RegExp(`\\s+so\\s+(${N})\\s+(?:in|for)\\s+each\\b`, "giu"),
+    read: ", make that $1",
+  },
+  {
+    name: "packs of so many, and how many packs after it",
+    example: ["box of 50, ran out so taking 2 boxes", "2 box of 50"],
+    pattern: new RegExp(
+      `\\b(${PACK})\\s+of\\s+(${N})\\b[^;.]*\\b(?:so\\s+)?(?:taking|packed|brought)\\s+(${N})\\s+\\1(?:es|s)\\b`,
+      "giu",
+    ),
+    read: "$3 $1 of $2",
+  },
+  {
+    name: "one of them spoilt",
+    example: ["sachets four scratch that three one's split", "sachets four scratch that three"],
+    pattern:
+      /,?\s*\b(?:one|two)(?:'s|\s+is|\s+are)\s+(?:split|torn|open(?:ed)?|broken|damaged|used|dried\s+out)\b/giu,
+    read: "",
+  },
+  {
+    name: "for how many people",
+    example: ["group shelter 4-6 man", "group shelter"],
+    pattern: /\s*\b\d+\s*[-–]\s*\d+\s*(?:-?\s*)?(?:man|men|person|people|users?)\b/giu,
+    read: "",
+  },
+  {
+    name: "what lies elsewhere",
+    example: ["tourniquet 1, another one lives on the quad", "tourniquet 1"],
+    pattern: /[,;(–-]\s*(?:and\s+)?another(?:\s+one)?\s+(?:lives|is|one's|kept|in|on)\b[^,;)]*\)?/giu,
+    read: "",
+  },
+  {
+    name: "what it hangs on or lies in",
+    example: ["pen on string", "pen"],
+    pattern:
+      /,?\s*\b(?:on|tied to|attached to|clipped to)\s+(?:an?\s+|the\s+|its\s+)?(?:\p{L}+\s+)?(?:string|cord|lanyard|chain|key\s?ring|clip|strap|hook)\b/giu,
+    read: "",
+  },
+  {
+    name: "in a case of its own",
+    example: ["CPR mask, hard case", "CPR mask"],
+    pattern: /,\s*(?:in\s+)?(?:an?\s+)?(?:hard|soft|zip|plastic|own)\s+(?:case|pouch|box|bag)\b/giu,
+    read: "",
+  },
+  {
+    name: "a remark after a dash",
+    example: ["sunscreen 110 ml - kids have their own", "sunscreen 110 ml"],
+    pattern:
+      /\s+[-–—]\s+(?:kids|they|it|it'?s|this|these|we|he|she|people|only|because|as|since|check|keep|ask|see|not|also|everyone|nobody)\s+[^\d]*$/iu,
+    read: "",
+  },
+  {
+    name: "not pairs",
+    example: ["gloves, single (not pairs)", "gloves, single"],
+    pattern: /\s*\(not pairs\)/giu,
+    read: "",
+  },
+  {
+    name: "packed in pairs",
+    example: ["compresses 10 x 10 cm, packed in pairs", "compresses 10 x 10 cm"],
+    pattern: /(?<!glove[^;]*),\s*packed in pairs\b/giu,
+    read: "",
+  },
+  {
+    name: "one of each of the sizes listed",
+    example: ["OPA 2, 3, 4    1 of each", "OPA 3 pcs"],
+    pattern: /((?:\s*,?\s*(?:nos?\.?|sizes?)?\s*\d{1,2}(?:\.\d)?){2,})\s*[-–:,.]*\s*(?:1|one)\s+(?:of\s+)?each\b/giu,
+    read: (_, sizes) => ` ${sizes!.match(/\d+(?:\.\d)?/g)!.length} pcs`,
+  },
+];
+
+/** A text with its odd ways of writing put into plain ones. */
+export const rephrase = (text: string): string =>
+  PHRASES.reduce(
+    (said, { pattern, read }) =>
+      typeof read === "string" ? said.replace(pattern, read) : said.replace(pattern, read),
+    text,
+  );

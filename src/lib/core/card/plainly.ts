@@ -1,0 +1,75 @@
+import type { CardRow } from "./layout.ts";
+import { rephrase } from "./phrases.ts";
+import { speaksOfAbsence } from "./segments.ts";
+
+/** Rows in the plain writing that the grammar of counts reads; what leans on the row above is filled in. */
+
+/** "do.", "ditto", "-do-": the name of the row above. */
+const DITTO = /(?:^|(?<=\s))-?(?:do\.|ditto|〃|do-)(?=\s|$)/iu;
+const SIZE_WORD = /\b(?:small|medium|large|lge|med|sml?|lg|big|little|xl)\b\.?/giu;
+
+/** The name on a row: its words before any number, without counts and size words. */
+const nameOf = (text: string): string =>
+  text
+    .replace(/^\W*\d+\s*(?:[x×]|pcs?|pkts?|prs?)?\s+/iu, "")
+    .split(/\s*[,;:(]|\s+[-–—]\s|\s*[–-]?\s*\d/u)[0]!
+    .replace(SIZE_WORD, " ")
+    .replace(/\s+/g, " ")
+    .trim();
+
+function withoutDitto(rows: readonly CardRow[]): CardRow[] {
+  let above = "";
+  return rows.map((row) => {
+    const head = above.split(" ").at(-1)!;
+    const text = row.text
+      .replace(DITTO, above)
+      // "blister ones": of what stands above.
+      .replace(/^(\p{L}+)\s+ones\b/iu, head === "" ? "$&" : `$1 ${head}`);
+    if (/\p{L}{3}/u.test(text)) above = nameOf(text);
+    return text === row.text ? row : { ...row, text };
+  });
+}
+
+/** Where things lie, not what they are. */
+const PLACE =
+  /^(?:the\s+)?(?:(?:very\s+)?(?:top|bottom|front|back|rear|side|left|right|inner|outer|inside|outside|main|middle|lower|upper|first|second|third|lid|small|big|large|zip|mesh|belt|chest)\s*)+(?:layer|pockets?|shelf|tray|lid|compartment|drawer|pouch|section|front|flap|half)?\s*$/i;
+
+/** "TOP POCKET: 2 pr gloves", "right front - 3 pr gloves": the place before the things goes. */
+function withoutPlace(row: CardRow, names: (text: string) => boolean): CardRow {
+  if (row.inTable) return row;
+  const m = /^([^:,;\d(]{3,28}?)(?::\s+|\s+[-–—]\s+)(?=\S)/u.exec(row.text);
+  if (!m || speaksOfAbsence(m[1]!)) return row;
+  const label = m[1]!.trim();
+  const rest = row.text.slice(m[0].length);
+  const isPlace =
+    PLACE.test(label) ||
+    (/:\s/.test(m[0]) && /[,;]/.test(rest) && !names(label) && rest.split(/[,;+]/).some(names));
+  return isPlace && rest.split(/[,;+]/).some(names) ? { ...row, text: rest, bullet: true } : row;
+}
+
+/** "cas cards / pencils   3 / 2": names and counts each side of a stroke. */
+function eachSideOfStroke(row: CardRow): CardRow[] {
+  const m = /^(\p{L}[^/]*(?:\([^)]*\))?[^/\d]*)\s\/\s([^/]*?\p{L})\s{1,}(\d{1,3})\s*\/\s*(\d{1,3})\s*$/u.exec(row.text);
+  if (!m) return [row];
+  return [
+    { ...row, text: `${m[1]!.trim()}  ${m[3]}` },
+    { ...row, text: `${m[2]!.trim()}  ${m[4]}` },
+  ];
+}
+
+/** Shorter lines are one sentence, or abbreviations with their dots. */
+const LONG_LINE = 100;
+/** A line that goes on for several sentences, as dictated, is a row for each. */
+function eachSentence(row: CardRow): CardRow[] {
+  if (row.inTable || row.text.length < LONG_LINE) return [row];
+  return row.text
+    .split(/(?<=\p{Ll}{3}\)?)\.\s+(?=\p{Lu}\p{Ll})/u)
+    .map((text) => ({ ...row, text }));
+}
+
+export const plainly = (rows: readonly CardRow[], names: (text: string) => boolean): CardRow[] =>
+  withoutDitto(rows).flatMap((row) =>
+    eachSentence(row).flatMap((said) =>
+      eachSideOfStroke(withoutPlace({ ...said, text: rephrase(said.text) }, names)),
+    ),
+  );
