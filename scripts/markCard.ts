@@ -65,6 +65,19 @@ function faultsOf(text: string, { missed, left }: ReturnType<typeof markCard>): 
   return [...wrong, ...open.map((e) => `${e.source} not there: ${tell(e)} | ${words(e.source)}`)];
 }
 
+/** Each entry read from a card (`NAME.txt`), and whether its reading is wanted as it is. */
+export function rightEntries(file: string, vocabulary: Vocabulary) {
+  const expected = JSON.parse(
+    readFileSync(file.replace(".txt", ".expected.json"), "utf8"),
+  ) as ExpectedCard;
+  const open = [...expected.entries];
+  return readCard(readFileSync(file, "utf8"), vocabulary).entries.map((entry) => {
+    const at = open.findIndex((want) => same(entry, want));
+    if (at >= 0) open.splice(at, 1);
+    return { entry, right: at >= 0 };
+  });
+}
+
 /** All cards of a folder (`NAME.txt` with `NAME.expected.json`) taken together. */
 export function markFolder(folder: string, vocabulary: Vocabulary) {
   const sum = { all: 0, right: 0, sure: 0, sureRight: 0 };

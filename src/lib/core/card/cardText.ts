@@ -38,8 +38,9 @@ const share = (text: string, of: RegExp) => (text.match(of)?.length ?? 0) / text
 /** A reading as the command line and the server routes give it. */
 export const cardResult = (reading: CardReading) => ({
   claimedPieces: reading.claimedPieces,
-  entries: reading.entries.map(({ text, ...entry }) => {
+  entries: reading.entries.map(({ text, doubts, ...entry }) => {
     void text;
+    void doubts;
     return entry;
   }),
 });

@@ -1,11 +1,12 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
+import { confidenceOf, doubtsOf, type CardDoubt } from "./confidence.ts";
 import { NAMES_FROM, type Draft } from "./draft.ts";
 import type { CardRow } from "./layout.ts";
 import { countOf } from "./pieces.ts";
 import type { Reading } from "./quantity.ts";
 import type { Segment } from "./segments.ts";
 import type { Style } from "./style.ts";
-import { NO_TYPE, type Match } from "./vocabulary.ts";
+import { NO_TYPE } from "./vocabulary.ts";
 
 /** One item that a card names. */
 export interface CardEntry {
@@ -19,13 +20,18 @@ export interface CardEntry {
   readonly sizeMm: readonly number[] | null;
   readonly volumeMl: number | null;
   readonly strengthMg: number | null;
-  /** How sure type, pieces and size are together, 0–1. */
+  /** How likely type, pieces and size are all right, 0–1. */
   readonly confidence: number;
+  /** What speaks against it. */
+  readonly doubts: readonly CardDoubt[];
   /** Next-best item types, best first. */
   readonly alternatives: readonly string[];
   /** The words of the card that made it. */
   readonly text: string;
 }
+
+/** A pad holds a millilitre or two; what holds more of a liquid is a bottle of it. */
+const BOTTLE_FROM_ML = 10;
 
 /** The entry a segment makes; null: it names nothing. */
 export function entryOf(
@@ -87,12 +93,22 @@ export function entryOf(
     return null;
   const type = named && match.type !== NO_TYPE ? match.type : null;
   const sized = sizeOf(reading, row, type, style.metric);
-  const refined = refine(type, reading.noun, sized.sizeMm);
+  const refined =
+    type === "iodine-pad" && reading.volumeMl !== null && reading.volumeMl >= BOTTLE_FROM_ML
+      ? "iodine-solution"
+      : refine(type, reading.noun, sized.sizeMm);
   const shippedT = refined === null ? undefined : catalogue.types.get(refined);
   const pieces = countOf(reading, row, refined, sized.bareIsCount);
-  const sure = confidenceOf(match, named, pieces.sure, refined !== type, style, counted);
-  const guessed = LEFT_OPEN.some(([id, said]) => refined === id && !said.test(reading.noun));
-  const confidence = guessed ? Math.min(sure, GUESSED) : sure;
+  const doubts = doubtsOf(segment, {
+    named,
+    isRefined: refined !== type,
+    isOpen: LEFT_OPEN.some(([id, said]) => refined === id && !said.test(reading.noun)),
+    piecesSure: pieces.sure,
+    counted,
+    cardCounts: style.counts,
+    spoken: style.spoken,
+    unitAssumed: reading.sizeMm === null && sized.sizeMm !== null,
+  });
   return {
     source: row.source,
     itemType: refined,
@@ -100,7 +116,8 @@ export function entryOf(
     sizeMm: sized.sizeMm,
     volumeMl: volumeOf(reading, shippedT?.measure, refined),
     strengthMg: reading.strengthMg === null ? null : Math.round(reading.strengthMg * 1000) / 1000,
-    confidence,
+    confidence: confidenceOf(doubts),
+    doubts,
     alternatives: [
       ...new Set([
         ...(refined !== type && type !== null ? [type] : []),
@@ -188,33 +205,3 @@ const LEFT_OPEN: readonly (readonly [type: string, said: RegExp])[] = [
   ["disposable-gloves", /(?!)/],
   ["plain-chest-seal", /plain|occlusive|vented/i],
 ];
-
-/** What is only the least kind of a thing is shown among the doubtful ones. */
-const GUESSED = 0.85;
-
-/** "Coagulant gauze": a word nobody knows before a known one makes the line one to look at. */
-const UNKNOWN_MODIFIER = 0.1;
-
-/** Calibrated on the development cards: of those given 0.9 or more, at least 98 % are right. */
-function confidenceOf(
-  match: Match,
-  named: boolean,
-  piecesSure: boolean,
-  refined: boolean,
-  style: Style,
-  counted: boolean,
-): number {
-  if (!named) return 0.55;
-  let c = 0.97;
-  if (match.whole < 1) c -= 0.35;
-  if (match.respelt) c -= 0.03;
-  if (match.weight < 2) c -= 0.2;
-  if (match.margin < 0.1) c -= 0.25;
-  else if (match.margin < 0.25) c -= 0.1;
-  if (match.explained < 0.6) c -= 0.2;
-  else if (match.explained < 0.85) c -= 0.06;
-  if (match.unknown > 0) c -= UNKNOWN_MODIFIER;
-  if (refined) c -= 0.1;
-  if (!piecesSure) c -= counted ? 0.1 : style.counts ? 0.08 : 0.03;
-  return Math.max(0.05, Math.round(c * 100) / 100);
-}

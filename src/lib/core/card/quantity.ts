@@ -16,6 +16,8 @@ export interface Reading {
   readonly volumeMl: number | null;
   readonly volumeMaybeMass: boolean;
   readonly strengthMg: number | null;
+  /** Numbers on the line that no rule placed, besides the one taken. */
+  readonly leftOver: number;
   /** The words left, as text. */
   readonly noun: string;
 }
@@ -316,6 +318,7 @@ function readTokens(tokens: readonly Token[]): Reading {
     volumeMl,
     volumeMaybeMass,
     strengthMg,
+    leftOver: plain.filter((c) => c !== first && c.value !== first?.value && !c.article).length,
     noun,
   };
 }

@@ -17,6 +17,8 @@ export interface Vocabulary {
   readonly phrasesByWord: ReadonlyMap<string, readonly Phrase[]>;
   readonly weightOf: ReadonlyMap<string, number>;
   readonly byLength: ReadonlyMap<number, readonly string[]>;
+  /** Words that a name ends on: "wipe", "mask", "bandage". */
+  readonly heads: ReadonlySet<string>;
 }
 
 /** A user's own wording for an item type, learned from a correction. */
@@ -68,7 +70,8 @@ export function buildVocabulary(catalogue: Catalogue, aliases: readonly Alias[] 
   }
   const byLength = new Map<number, string[]>();
   for (const w of weightOf.keys()) byLength.set(w.length, [...(byLength.get(w.length) ?? []), w]);
-  return { catalogue, phrasesByWord, weightOf, byLength };
+  const heads = new Set(raw.filter((r) => r.words.length > 1).map((r) => r.words.at(-1)!));
+  return { catalogue, phrasesByWord, weightOf, byLength, heads };
 }
 
 const plain = new WeakMap<Catalogue, Vocabulary>();
@@ -90,10 +93,16 @@ export interface Match {
   readonly margin: number;
   /** A word was taken for a misspelling. */
   readonly respelt: boolean;
+  /** A word of three or four letters was taken for a longer one cut short. */
+  readonly cutShort: boolean;
   /** Share of the recognised words of the text that the phrase explains, 0–1. */
   readonly explained: number;
   /** Words before any 'for', 'with' that nothing is known of: they may tell another kind. */
   readonly unknown: number;
+  /** The same of two or three letters: "IPA", "NS", "HW". */
+  readonly unknownShort: number;
+  /** The last word of the name is none of the phrase's: "burn mask gel" by its "burn gel". */
+  readonly headElsewhere: boolean;
   readonly alternatives: readonly string[];
 }
 
@@ -103,8 +112,11 @@ const NOTHING: Match = {
   whole: 0,
   margin: 0,
   respelt: false,
+  cutShort: false,
   explained: 0,
   unknown: 0,
+  unknownShort: 0,
+  headElsewhere: false,
   alternatives: [],
 };
 
@@ -157,21 +169,27 @@ function findMatch(text: string, vocabulary: Vocabulary): Match {
   const strength = new Map<string, number>();
   const order: string[] = [];
   let respelt = false;
+  let cutShort = false;
   let unknown = 0;
+  let unknownShort = 0;
   const take = (part: string, factor: number) => {
     for (const raw of foldedWords(part)) {
       const word = known(raw, vocabulary);
       if (word === null) {
         if (factor === 1 && raw.length >= SHORTEST_MODIFIER && !isPlain(raw)) unknown++;
+        else if (factor === 1 && raw.length > 1 && !isPlain(raw)) unknownShort++;
         continue;
       }
       if (word !== raw) respelt = true;
+      if (word !== raw && raw.length <= SHORTEST_MODIFIER) cutShort = true;
       order.push(word);
       const s = word === raw ? factor : factor * 0.9;
       strength.set(word, Math.max(strength.get(word) ?? 0, s));
     }
   };
   take(main ?? "", 1);
+  const last = order.findLast((w) => !isPlain(w));
+  const head = last !== undefined && vocabulary.heads.has(last) ? last : undefined;
   const named = order.some((w) => !isPlain(w));
   for (const tail of tails) take(tail, named ? AFTER_PREPOSITION : 1);
   if (strength.size === 0) return NOTHING;
@@ -218,8 +236,11 @@ function findMatch(text: string, vocabulary: Vocabulary): Match {
     whole: top.whole,
     margin: top.score === 0 ? 0 : (top.score - second) / top.score,
     respelt,
+    cutShort,
     explained: all === 0 ? 1 : explained / all,
     unknown,
+    unknownShort,
+    headElsewhere: head !== undefined && !top.words.includes(head) && explained < all,
     alternatives: ranked
       .slice(1, 5)
       .map(([id]) => id)

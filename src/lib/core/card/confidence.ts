@@ -1,0 +1,99 @@
+import { BASE, COST } from "./confidenceModel.ts";
+import type { Segment } from "./segments.ts";
+
+/**
+ * How likely an entry is right in type, pieces and size: a logistic model over named doubts, each of
+ * which only lowers it. Fitted by `npm run confidence` (scripts/fitConfidence.ts).
+ */
+
+/** What may speak against a reading; what the words mean to a person is in words/cardDoubts.ts. */
+export const CARD_DOUBTS = [
+  /** No item type is named. */
+  "no-type",
+  /** Only a part of a known name stands there. */
+  "part-of-name",
+  /** A word was taken for a misspelling or a short form. */
+  "respelt",
+  /** A short word was taken for a longer one cut short. */
+  "cut-short",
+  /** The name is one common word. */
+  "common-word",
+  /** Another kind fits nearly as well. */
+  "close-second",
+  /** Another kind fits somewhat. */
+  "second",
+  /** Less than 60 % of the known words are explained by the name found. */
+  "half-explained",
+  /** Less than 85 %. */
+  "partly-explained",
+  /** A word before any "for" or "with" is not known. */
+  "unknown-word",
+  /** A mark of two or three letters is not known. */
+  "unknown-mark",
+  /** The last word of the name belongs to another thing. */
+  "head-elsewhere",
+  /** The size decided between look-alikes. */
+  "kind-by-size",
+  /** The name leaves the kind open. */
+  "kind-open",
+  /** The pieces follow from a rule, as singles made pairs. */
+  "count-derived",
+  /** No number, on a card that counts. */
+  "no-count",
+  /** A number on the line is not used. */
+  "number-left",
+  /** A size without a unit. */
+  "unit-assumed",
+  /** Many words for one thing. */
+  "long",
+  /** Dictated. */
+  "spoken",
+] as const;
+export type CardDoubt = (typeof CARD_DOUBTS)[number];
+
+/** Names are shorter; longer ones are sentences. */
+const LONG_NAME = 6;
+
+interface Circumstances {
+  readonly named: boolean;
+  readonly isRefined: boolean;
+  readonly isOpen: boolean;
+  readonly piecesSure: boolean;
+  readonly counted: boolean;
+  readonly cardCounts: boolean;
+  readonly spoken: boolean;
+  readonly unitAssumed: boolean;
+}
+
+/** The doubts about what was read in a segment. */
+export function doubtsOf({ match, reading }: Segment, c: Circumstances): CardDoubt[] {
+  const holds: Readonly<Record<CardDoubt, boolean>> = {
+    "no-type": !c.named,
+    "part-of-name": c.named && match.whole < 1,
+    respelt: match.respelt,
+    "cut-short": c.named && match.cutShort,
+    "common-word": c.named && match.weight < 2,
+    "close-second": c.named && match.margin < 0.1,
+    second: c.named && match.margin >= 0.1 && match.margin < 0.25,
+    "half-explained": match.explained < 0.6,
+    "partly-explained": match.explained >= 0.6 && match.explained < 0.85,
+    "unknown-word": c.named && match.unknown > 0,
+    "unknown-mark": c.named && match.unknownShort > 0,
+    "head-elsewhere": c.named && match.headElsewhere,
+    "kind-by-size": c.isRefined,
+    "kind-open": c.isOpen,
+    "count-derived": !c.piecesSure && c.counted,
+    "no-count": !c.piecesSure && !c.counted && c.cardCounts,
+    "number-left": reading.leftOver > 0,
+    "unit-assumed": c.unitAssumed,
+    long: reading.noun.split(" ").length > LONG_NAME,
+    spoken: c.spoken,
+  };
+  return CARD_DOUBTS.filter((d) => holds[d]);
+}
+
+/** Chance that an entry with these doubts is right, 0–1, two digits. */
+export function confidenceOf(doubts: readonly CardDoubt[]): number {
+  const logOdds = doubts.reduce((sum, d) => sum - COST[d], BASE);
+  return Math.round(100 / (1 + Math.exp(-logOdds))) / 100;
+}
