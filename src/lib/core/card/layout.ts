@@ -45,6 +45,9 @@ type Role = ColumnRole;
 
 /** Longer headings by the word they hold: "Qty in kit", "Item description (EN)". */
 const HEADER_WORDS: readonly (readonly [RegExp, Role])[] = [
+  // How many there should be is not how many there are.
+  [/\b(?:min|max|minimum|maximum|par|target|required|reorder|should)\b/i, "skip"],
+  [/\bunit\s+of\s+(?:issue|measure|sale)\b/i, "unit"],
   [/\b(?:qty|quantity|quantities)\b/i, "quantity"],
   [/\b(?:size|dimensions?)\s*[/&,+]|[/&,+]\s*(?:size|dimensions?)\b/i, "size"],
   [

@@ -28,7 +28,7 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "a dressing with its bandage",
     example: ["wound dressings with bandage 12 x 12 cm", "wound bandaged dressing 12 x 12 cm"],
-    pattern: /\bdressings?\s+with\s+(?:an?\s+)?bandages?\b/giu,
+    pattern: /(?<!eye\s+(?:\p{L}+\s+)?)\bdressings?\s+with\s+(?:an?\s+)?bandages?\b/giu,
     read: "bandaged dressing",
   },
   {

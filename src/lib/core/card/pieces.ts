@@ -83,8 +83,8 @@ function otherCount(text: string, amount: number): number | null {
   return m && Number(m[1]) !== amount ? Number(m[1]) : null;
 }
 
-/** "PK5", "BX100" in the unit column. */
+/** "PK5", "BX100" in the unit column; "PK/5" the reading of the column knows itself. */
 const gluedPack = (quantity: string): number | null => {
-  const m = /\b(?:pk|pkt|pack|bx|box|bg|bag|cs)[-/]?(\d{1,4})\b/i.exec(quantity);
+  const m = /\b(?:pk|pkt|pack|bx|box|bg|bag|cs|st|set)-?(\d{1,4})\b/i.exec(quantity);
   return m ? Number(m[1]) : null;
 };

@@ -1,6 +1,7 @@
 import type { CardRow } from "./layout.ts";
 import { rephrase } from "./phrases.ts";
 import { speaksOfAbsence } from "./segments.ts";
+import { eachVariant } from "./variants.ts";
 
 /** Rows in the plain writing that the grammar of counts reads; what leans on the row above is filled in. */
 
@@ -49,6 +50,10 @@ function withoutPlace(row: CardRow, names: (text: string) => boolean): CardRow {
 
 /** "cas cards / pencils   3 / 2": names and counts each side of a stroke. */
 function eachSideOfStroke(row: CardRow): CardRow[] {
+  // "saline pods 25 / skin wipes 20": each side has its count.
+  const sides = row.text.split(/\s\/\s/);
+  if (sides.length === 2 && sides.every((s) => /\p{L}{3}/u.test(s) && /(?:^|\s|x|×)\d+\s*(?:pcs|pk)?\s*$/iu.test(s)))
+    return sides.map((text) => ({ ...row, text }));
   const m = /^(\p{L}[^/]*(?:\([^)]*\))?[^/\d]*)\s\/\s([^/]*?\p{L})\s{1,}(\d{1,3})\s*\/\s*(\d{1,3})\s*$/u.exec(row.text);
   if (!m) return [row];
   return [
@@ -70,6 +75,8 @@ function eachSentence(row: CardRow): CardRow[] {
 export const plainly = (rows: readonly CardRow[], names: (text: string) => boolean): CardRow[] =>
   withoutDitto(rows).flatMap((row) =>
     eachSentence(row).flatMap((said) =>
-      eachSideOfStroke(withoutPlace({ ...said, text: rephrase(said.text) }, names)),
+      eachSideOfStroke(withoutPlace({ ...said, text: rephrase(said.text) }, names)).flatMap((row) =>
+        eachVariant(row.text).map((text) => ({ ...row, text })),
+      ),
     ),
   );

@@ -25,7 +25,7 @@ export interface Reading {
 const PACK =
   /^(?:packs?|pks?|pkts?|pkgs?|packages?|bxs?|rls?|btls?|packets?|boxe?s?|cards?|blisters?|strips?|bags?|tubes?|bottles?|tins?|tubs?|pots?|cartons?|sets?|sleeves?|bundles?|wallets?|pouch(?:es)?|sachets?|rolls?|sheets?|ampoules?|vials?|foils?|envelopes?|envs?|refills?|containers?|jars?|cans?|bunch(?:es)?|cases?|twinpacks?|multipacks?|trays?|dispensers?)$/i;
 const PACK_ONLY =
-  /^(?:packs?|pks?|pk|pkt|pkg|package|packet|bx|rl|btl|box|card|blister|strip|bag|carton|set|sleeve|bundle|wallet|tin|tub|tube|bottle|envelope|env|sheet|case|tray|roll|foil|pouch|sachet)$/i;
+  /^(?:packs?|pks?|pk|pkt|pkg|package|packet|bx|rl|btl|box|card|blister|strip|bag|carton|set|sleeve|bundle|wallet|tin|tub|tube|bottle|envelope|env|sheet|case|tray|roll|foil|pouch|sachet|st)$/i;
 const COUNT_WORD =
   /^(?:pcs?|pces?|pieces?|stk|stück|ea|each|units?|count|ct|off|nos?|items?|x|qty|quantity|tablets?|tabs?|caps?|capsules?|caplets?|doses?|singles?|of|parts?)$/i;
 /** What may stand between a number and its pack: "two little bottles". */
@@ -170,7 +170,9 @@ function readTokens(tokens: readonly Token[]): Reading {
       inner = n;
     } else if (
       /^(?:per|to)$/i.test(w) ||
-      (/^in$/i.test(w) && /^(?:a|an|each|every|one)$/i.test(tokens[next + 1]?.text ?? "")) ||
+      (/^in$/i.test(w) &&
+        (/^(?:a|an|each|every|one)$/i.test(tokens[next + 1]?.text ?? "") ||
+          PACK_ONLY.test(word(next + 1)))) ||
       (kind(next) === "slash" && PACK_ONLY.test(word(next + 1)))
     ) {
       inner = n;
@@ -187,7 +189,8 @@ function readTokens(tokens: readonly Token[]): Reading {
       (/^(?:pack|pk)$/i.test(w) && n > 1 && !/^(?:of|with|containing)$/i.test(word(next + 1)))
     ) {
       // "2 pk gauze (2/pk)": what one pack holds is said later.
-      if (saysPerPack(tokens, next + 1)) outer ??= n;
+      const perPack = saysPerPack(tokens, next + 1) || kind(next + 1) === "slash";
+      if (perPack) outer ??= n;
       else inner = n;
     } else if (hyphen && /^(?:piece|pc|count|ct)$/i.test(w)) {
       plain.push({ value: n, strength: 3, article: false });
@@ -460,6 +463,9 @@ function isCountAfterSize(
   if (parts.length === 0 || number.kind !== "number" || !Number.isInteger(number.value))
     return false;
   if (parts.at(-1)!.mm === null || tokens[k + 1]?.kind === "times") return false;
+  // "2.5 cm x 2 rolls"
+  const next = tokens[k + 1];
+  if (next?.kind === "word" && (COUNT_WORD.test(next.text) || PACK.test(next.text))) return true;
   const clings =
     times?.kind === "times" && times.end === number.start && times.start > tokens[k - 2]!.end;
   return clings || parts.length >= 2;

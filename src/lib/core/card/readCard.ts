@@ -9,8 +9,8 @@ import { plainly } from "./plainly.ts";
 import { repairText } from "./repairText.ts";
 import { isOfTheKindBefore, speaksOfAbsence, type Segment } from "./segments.ts";
 import { isAmongItems, styleOf } from "./style.ts";
-import { namedByHeading } from "./sizesBelow.ts";
-import { isKnownWord, matchType, NO_TYPE, type Match, type Vocabulary } from "./vocabulary.ts";
+import { namedByHeading, type SizeHeading } from "./sizesBelow.ts";
+import { isKnownWord, matchType, NO_TYPE, type Vocabulary } from "./vocabulary.ts";
 
 export type { CardEntry } from "./entry.ts";
 export { LONGEST_LINE } from "./layout.ts";
@@ -70,6 +70,7 @@ export function readCard(text: string, vocabulary: Vocabulary): CardReading {
         found.length > 0 &&
         segment.reading.noun.trim() === "" &&
         segment.reading.pieces === null &&
+        segment.reading.sizeMm === null &&
         !segment.absent
       ) {
         if (/scratch|strike/i.test(row.text)) found.pop();
@@ -108,15 +109,22 @@ export function readCard(text: string, vocabulary: Vocabulary): CardReading {
 }
 
 /** A row of sizes alone is of the kind that its heading names. */
-const underHeading = (draft: Draft, heading: Match | null): Draft =>
-  heading === null
-    ? draft
-    : {
-        ...draft,
-        match: heading,
-        segments: draft.segments.map((s) => ({ ...s, match: heading })),
-        row: { ...draft.row, bullet: true },
-      };
+function underHeading(draft: Draft, heading: SizeHeading | null): Draft {
+  if (heading === null) return draft;
+  const { match, perPack } = heading;
+  const { quantity } = draft.row;
+  const packs = quantity !== null && /\p{L}/u.test(quantity) && perPack !== null;
+  return {
+    ...draft,
+    match,
+    segments: draft.segments.map((s) => ({ ...s, match })),
+    row: {
+      ...draft.row,
+      bullet: true,
+      quantity: packs ? `${quantity.replace(/\.$/, "")} of ${perPack}` : quantity,
+    },
+  };
+}
 
 /** "Sold separately: tick card, whistle": the whole line is of what is not there. */
 const startsWithAbsence = (text: string): boolean => {

@@ -24,7 +24,7 @@ const ABSENT_NO =
   /(?:^|\b(?:but|and|there'?s|there\s+is|there\s+are|has|have|with|i\s+see|still)\s+|,\s*)no\s+(?!(?:wait|sorry|make|actually|\d)\b|\.)(?=\p{L})/iu;
 
 const CORRECTION =
-  /\s*(?:[-–,.;…]|\b)\s*\b(?:no[,\s]+wait|wait[,\s]+no|no[,\s]+sorry|sorry[,\s]+no|no[,\s]+(?:make|that)'?s?(?:\s+(?:that|it))?|no[,\s]+there'?s\s+another(?:\s+one)?[,\s]+(?=\w)|make\s+that|make\s+it|i\s+mean|i\s+meant|or\s+rather|(?:no[,\s]+)?i\s+tell\s+a\s+lie|scratch\s+that|strike\s+that|correction|actually|but\s+(?:i\s+(?:can\s+)?(?:only\s+)?(?:see|count|find|have)|there(?:'s|\s+are|\s+is)\s+only|only)|sorry|(?:there\s+)?(?:should|ought\s+to)\s+be\s+[\w-]+[,\s]+(?:but\s+)?(?:i\s+(?:can\s+)?(?:only\s+)?(?:see|count|find|have|make\s+it)|there(?:'s|\s+are|\s+is)|only)(?:\s+only)?|hang\s+on|hold\s+on|(?<!\()\bno(?=[,]?\s+(?:it'?s|they'?re|there'?s|there\s+are|that'?s|only|just|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|a\s+dozen|\d)))\b[,:]?\s*/i;
+  /\s*(?:[-–,.;…]|\b)\s*\b(?:no[,\s]+wait|wait[,\s]+no|no[,\s]+sorry|sorry[,\s]+no|no[,\s]+(?:make|that)'?s?(?:\s+(?:that|it))?|no[,\s]+there'?s\s+another(?:\s+one)?[,\s]+(?=\w)|make\s+that|make\s+it|i\s+mean|i\s+meant|or\s+rather|(?:no[,\s]+)?i\s+tell\s+a\s+lie|scratch\s+that|strike\s+that|correction|actually|but\s+(?:i\s+(?:can\s+)?(?:only\s+)?(?:see|count|find|have)|there(?:'s|\s+are|\s+is)\s+only|only)|sorry|(?:there\s+)?(?:should|ought\s+to)\s+be\s+[\w-]+[,\s]+(?:but\s+)?(?:i\s+(?:can\s+)?(?:only\s+)?(?:see|count|find|have|make\s+it)|there(?:'s|\s+are|\s+is)|only)(?:\s+only)?|hang\s+on|hold\s+on|(?<!\()\bno(?=[,]?\s+(?:it'?s|they'?re|there'?s|there\s+are|that'?s|only|just|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|a\s+dozen))|(?<=[,;–-]\s*)\bno,\s+(?=\d))\b[,:]?\s*/i;
 
 /** Full phrases from this weight may stand as an item of their own after a comma. */
 const STANDS_ALONE = 2.5;
@@ -275,11 +275,15 @@ function merge(drafts: Draft[], corrects: boolean, vocabulary: Vocabulary): Draf
 function atWith(draft: Draft, vocabulary: Vocabulary): Draft[] {
   const at = draft.tokens.findIndex((t) => t.kind === "word" && /^with$/i.test(t.text));
   if (at < 1) return [draft];
-  const [before, after] = [draft.tokens.slice(0, at), draft.tokens.slice(at + 1)];
+  const open = draft.tokens.findIndex((t, i) => i > at && t.kind === "open");
+  const [before, after] = [draft.tokens.slice(0, at), draft.tokens.slice(at + 1, open < 0 ? undefined : open)];
   const [a, b] = [before, after].map((t) => matchType(readQuantity(t).noun, vocabulary));
   const whole = (m: Match) => m.whole === 1 && m.explained === 1 && m.unknown === 0;
+  if (a!.type === "container") return [draft];
   if (!whole(a!) || !whole(b!) || a!.type === b!.type || b!.weight < STANDS_ALONE) return [draft];
-  if (NOT_APART.has(b!.type) || readQuantity(after).pieces !== null) return [draft];
+  const isCounted = leadingCount(after) && !readQuantity(after).article;
+  if (NOT_APART.has(b!.type) && !isCounted) return [draft];
+  if (readQuantity(after).pieces !== null && !isCounted) return [draft];
   const both = matchType(`${readQuantity(before).noun} ${readQuantity(after).noun}`, vocabulary);
   if (both.whole === 1 && both.type !== a!.type && both.type !== b!.type) return [draft];
   return [
@@ -376,7 +380,7 @@ function finish(
   const to = tokens.at(-1)?.end ?? 0;
   const own = text.slice(from, to);
   const said = withoutOwnThings(own, vocabulary);
-  const absent = ABSENT.test(said) || ABSENT_NO.test(said) || ELSEWHERE.test(said);
+  const absent = ABSENT.test(said) || ABSENT_NO.test(said) || ELSEWHERE.test(own.replace(/\([^)]*\)?/g, " "));
   const match = matchType(sameAs ?? reading.noun, vocabulary);
   return {
     tokens,

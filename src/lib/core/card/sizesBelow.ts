@@ -13,19 +13,29 @@ const saysNoName = (d: Draft): boolean =>
   (d.whole.sizeMm !== null || d.whole.bare !== null) &&
   /\d/.test(d.row.text);
 
-/** For each draft: the match of the heading it stands under, or null where it names itself. */
-export function namedByHeading(drafts: readonly Draft[]): (Match | null)[] {
-  let heading: { match: Match; source: number } | null = null;
+/** What a heading says of the rows of sizes below it. */
+export interface SizeHeading {
+  readonly match: Match;
+  /** "2 per envelope": what each pack counted below holds; null: it does not say. */
+  readonly perPack: number | null;
+}
+
+const PER_PACK = /\b(\d{1,3})\s*(?:per|in\s+an?|to\s+an?)\s+\p{L}+/iu;
+
+/** For each draft: the heading it stands under, or null where it names itself. */
+export function namedByHeading(drafts: readonly Draft[]): (SizeHeading | null)[] {
+  let heading: (SizeHeading & { source: number }) | null = null;
   return drafts.map((d) => {
     if (saysNoName(d)) {
       if (!heading || d.row.source - heading.source > 1) return null;
-      heading.source = d.row.source;
-      return heading.match;
+      heading = { ...heading, source: d.row.source };
+      return heading;
     }
-    const counted = d.whole.pieces !== null && !/\d+\s*per\s/i.test(d.row.text);
+    const perPack = PER_PACK.exec(d.row.text)?.[1];
+    const isCounted = d.whole.pieces !== null && perPack === undefined;
     heading =
-      isSure(d.match) && !counted && d.whole.sizeMm === null
-        ? { match: d.match, source: d.row.source }
+      isSure(d.match) && !isCounted && d.whole.sizeMm === null && d.row.quantity === null
+        ? { match: d.match, perPack: perPack ? Number(perPack) : null, source: d.row.source }
         : null;
     return null;
   });

@@ -25,6 +25,7 @@ const JOINED: readonly (readonly [RegExp, string])[] = [
   [/\bsun[\s-]+(?=(screen|cream|block)\b)/g, "sun"],
   [/\bsuper[\s-]+glue/g, "superglue"],
   [/\bpara[\s-]+cord/g, "paracord"],
+  [/\bsea[\s-]+sick/g, "seasick"],
   [/\btriple[\s-]+a\b/g, "aaa"],
   [/\bdouble[\s-]+a\b/g, "aa"],
   [/\bpocket[\s-]+knife/g, "pocketknife"],
@@ -95,6 +96,8 @@ const SAME: Readonly<Record<string, string>> = {
   odour: "odour",
   crape: "crepe",
   tq: "tourniquet",
+  tqs: "tourniquet",
+  tuff: "tough",
   cleaning: "cleaning",
 };
 
@@ -127,7 +130,7 @@ function foldText(text: string): string {
 
 /** Whether any joining could apply: most texts hold none of these beginnings. */
 const MAY_JOIN =
-  /\b(?:non|alcohol|latex|powder|fragrance|sting|dye|sugar|perfume|lint|without|no|low|z|s|self|anti|first|f|mouth|multi|auto|eye|key|pen|head|flash|note|finger|mole|sun|super|para|triple|double|pocket|cold|pvp|tea|cohesive|de|hyper|compact)\b|eyewash|moleskin/;
+  /\b(?:non|alcohol|latex|powder|fragrance|sting|dye|sugar|perfume|lint|without|no|low|z|s|self|anti|first|f|mouth|multi|auto|eye|key|pen|head|flash|note|finger|mole|sun|super|para|triple|double|sea|pocket|cold|pvp|tea|cohesive|de|hyper|compact)\b|eyewash|moleskin/;
 
 /** Words of a text, folded; digits that belong to a name (0.9, 4x4) are kept as words. */
 export const foldedWords = (text: string): string[] =>

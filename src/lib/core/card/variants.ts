@@ -1,0 +1,110 @@
+import { NUMBER_WORDS } from "./numberWords.ts";
+
+/**
+ * One name with several variants, each with its own count: a line each, the name repeated.
+ * An ordered table; the first pattern that takes the whole line wins.
+ */
+interface VariantPattern {
+  readonly name: string;
+  readonly example: readonly [written: string, lines: readonly string[]];
+  readonly split: (text: string) => string[] | null;
+}
+
+const N = NUMBER_WORDS;
+const UNIT = `(?:mm|cm|m|in(?:ch)?|ft|yd|"|″|-inch)`;
+const SIZE = `\\d+(?:[.,]\\d+)?\\s*${UNIT}?(?:\\s*[x×]\\s*\\d+(?:[.,]\\d+)?\\s*${UNIT}?)?`;
+const BETWEEN = /\s*(?:[,;+&]|\band\b)\s*/iu;
+const SIZE_WORD = "(?:extra[ -])?(?:small|medium|large|big|little)|[SML]|X+L";
+
+const whole = (pattern: string) => new RegExp(`^(?:${pattern})$`, "iu");
+const SIZE_THEN_COUNT = whole(
+  `(${SIZE})\\s*(?:[-–:=]|[(x×])\\s*(\\d{1,3})\\)?(?:\\s*(?:pcs|off|rolls?))?`,
+);
+const COUNT_THEN_SIZE = whole(`\\((\\d{1,3})\\)\\s*(${SIZE})`);
+const COUNT_THEN_WORDS = whole(`(${N})\\s+(\\p{L}[\\p{L} -]*)`);
+
+/** Each part by the pattern, or null where one part is written otherwise. */
+function eachPart<T>(
+  list: string,
+  pattern: RegExp,
+  read: (first: string, second: string) => T,
+): T[] | null {
+  const parts = list.trim().split(BETWEEN);
+  if (parts.length < 2) return null;
+  const read_: T[] = [];
+  for (const part of parts) {
+    const m = pattern.exec(part.trim());
+    if (!m) return null;
+    read_.push(read(m[1]!, m[2]!));
+  }
+  return read_;
+}
+
+/** Name first, then the list: the text before the first number, and all from there. */
+function nameAndList(text: string): [name: string, list: string] | null {
+  const m = /^(\p{L}[^\d(]*?)[\s:,–-]+((?:\(\d|\d).*)$/u.exec(text.trim());
+  return m && [m[1]!.trim(), m[2]!];
+}
+
+export const VARIANTS: readonly VariantPattern[] = [
+  {
+    name: "sizes with their counts behind",
+    example: [
+      "Bandages, elastic: 6 cm (3), 8 cm (2)",
+      ["Bandages, elastic 6 cm x 3 pcs", "Bandages, elastic 8 cm x 2 pcs"],
+    ],
+    split: (text) => {
+      const [name, list] = nameAndList(text) ?? [];
+      if (name === undefined || !new RegExp(UNIT, "iu").test(list!)) return null;
+      return eachPart(list!, SIZE_THEN_COUNT, (size, n) => `${name} ${size} x ${n} pcs`);
+    },
+  },
+  {
+    name: "counts in brackets before the sizes",
+    example: [
+      "Gauze pads (6) 2 x 2 in, (4) 3 x 3 in",
+      ["Gauze pads 2 x 2 in x 6 pcs", "Gauze pads 3 x 3 in x 4 pcs"],
+    ],
+    split: (text) => {
+      const [name, list] = nameAndList(text) ?? [];
+      if (name === undefined) return null;
+      return eachPart(list!, COUNT_THEN_SIZE, (n, size) => `${name} ${size} x ${n} pcs`);
+    },
+  },
+  {
+    name: "so many, and in brackets which",
+    example: ["2 tourniquets (1 windlass, 1 ratchet)", ["1 windlass tourniquets", "1 ratchet tourniquets"]],
+    split: (text) => {
+      const m = new RegExp(`^(${N})\\s+(\\p{L}[^(]*?)\\s*\\(([^)]*)\\)\\s*$`, "iu").exec(text.trim());
+      if (!m) return null;
+      const parts = eachPart(m[3]!, COUNT_THEN_WORDS, (n, kind) => ({ n, kind }));
+      const sum = parts?.reduce((s, p) => s + Number(p.n), 0);
+      return parts && sum === Number(m[1]) ? parts.map((p) => `${p.n} ${p.kind} ${m[2]}`) : null;
+    },
+  },
+  {
+    name: "so many each of several sizes",
+    example: [
+      "1 each of small, medium and large wound dressings",
+      ["1 small wound dressings", "1 medium wound dressings", "1 large wound dressings"],
+    ],
+    split: (text) => {
+      const m = new RegExp(
+        `^(${N})\\s+(?:of\\s+)?each(?:\\s+of)?:?\\s+((?:(?:${SIZE_WORD})\\s*(?:,|and|&|\\/)\\s*)+)((?:${SIZE_WORD})\\s+)(.*)$`,
+        "iu",
+      ).exec(text.trim());
+      if (!m) return null;
+      const sizes = [...m[2]!.split(/\s*(?:,|\band\b|&|\/)\s*/iu).filter(Boolean), m[3]!.trim()];
+      return sizes.map((size) => `${m[1]} ${size} ${m[4]!.replace(/,\s*$/, "")}`);
+    },
+  },
+];
+
+/** The lines that a line with variants stands for; itself where it has none. */
+export function eachVariant(text: string): string[] {
+  for (const { split } of VARIANTS) {
+    const lines = split(text);
+    if (lines) return lines;
+  }
+  return [text];
+}
