@@ -21,8 +21,9 @@ const FITTED: readonly (readonly [folder: string, weight: number])[] = [
   ["tests/fixtures/own-cards", 0.1],
   ["tests/fixtures/kept-aside-1", 1],
   ["tests/fixtures/kept-aside-2", 1],
+  ["tests/fixtures/aside-3", 1],
 ];
-const JUDGED = ["tests/fixtures/aside-cards", "tests/fixtures/aside-2"];
+const JUDGED = ["tests/fixtures/aside-cards", "tests/fixtures/aside-2", "tests/fixtures/aside-4"];
 const SYNONYMS = "../shared/data/synonyms.csv";
 /** A name alone among two others is a harder case than most lines of a card, and shows what other words do. */
 const NAME_WEIGHT = 1;
@@ -33,6 +34,12 @@ const NAME_WEIGHT = 1;
 const WRONG_COUNTS = 3;
 /** Keeps a cost that few cases speak for small. */
 const RIDGE = 0.02;
+
+/**
+ * Least cost of a doubt that must always be asked about, however few cases speak for it: an open kind
+ * is taken as its least until somebody answers, and a guessed column spoils every row.
+ */
+const LEAST_COST: Partial<Record<CardDoubt, number>> = { "kind-open": 1, "column-guessed": 1.5 };
 
 interface Case {
   readonly doubts: readonly CardDoubt[];
@@ -86,7 +93,9 @@ function fit(cases: readonly Case[]): { base: number; cost: number[] } {
       for (const k of r.on) slope[k]! -= miss;
     }
     base -= 4 * slopeBase;
-    cost.forEach((c, k) => (cost[k] = Math.max(0, c - 4 * slope[k]!)));
+    cost.forEach(
+      (c, k) => (cost[k] = Math.max(LEAST_COST[CARD_DOUBTS[k]!] ?? 0, c - 4 * slope[k]!)),
+    );
   }
   return { base, cost };
 }

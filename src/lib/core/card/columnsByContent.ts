@@ -47,11 +47,11 @@ function columnKind(cells: readonly string[], isName: (text: string) => boolean)
 
 /** What a heading says of a column of numbers where several are. */
 const HINTS: readonly (readonly [RegExp, ColumnRole])[] = [
-  [/\b(?:min|max|par|target|required|reorder|needed|should)\b/i, "skip"],
+  [/\b(?:min|max|par|target|req(?:uired|'?d)?|reorder|needed|should|std|standard|issue)\b/i, "skip"],
   [/\b(?:weight|mass|g|kg|price|value|cost)\b/i, "skip"],
   [/^(?:per|a)\b|\b(?:pack|per|box)\b(?!s)/i, "unit"],
   [
-    /\b(?:act|actual|held|here|now|have|qty|quantity|stock|packs|pcs|pieces|count|no|nr)\b/i,
+    /\b(?:act|actual|found|left|held|here|now|have|counted|present|in\s+box|qty|quantity|stock|packs|pcs|pieces|count|no|nr)\b/i,
     "quantity",
   ],
 ];
@@ -70,7 +70,8 @@ const ROLE: Readonly<Record<CellKind, ColumnRole | null>> = {
 };
 
 /**
- * Roles of the columns of a table, or null where no column names items or none counts them.
+ * Roles of the columns of a table, or null where no column names items or none counts them; unclear
+ * where several columns count and no heading tells which is how many there are.
  * @param rows cells of the rows below the heading, all of one length
  * @param headings the cells of the heading; empty: there is none
  * @param isName whether a text surely names one item
@@ -79,7 +80,7 @@ export function rolesByContent(
   rows: readonly (readonly string[])[],
   headings: readonly string[],
   isName: (text: string) => boolean,
-): (ColumnRole | null)[] | null {
+): { readonly roles: readonly (ColumnRole | null)[]; readonly isUnclear: boolean } | null {
   const width = rows[0]?.length ?? 0;
   const kinds = Array.from({ length: width }, (_, i) =>
     columnKind(
@@ -90,6 +91,8 @@ export function rolesByContent(
   const names = kinds.filter((k) => k === "name").length;
   if (names === 0) return null;
   const roles = kinds.map((k, i) => (k === "count" ? hint(headings[i] ?? "") : ROLE[k]));
+  const counts = kinds.filter((k) => k === "count").length;
+  const isUnclear = counts > names && !roles.includes("quantity");
   const isOpen = (i: number) => kinds[i] === "count" && roles[i] === null;
   if (!roles.includes("quantity"))
     for (let k = 0, wanted = names; k < width && wanted > 0; k++)
@@ -98,5 +101,5 @@ export function rolesByContent(
         wanted--;
       }
   if (roles.filter((r) => r === "quantity").length !== names) return null;
-  return roles.map((r, i) => (isOpen(i) ? "skip" : r));
+  return { roles: roles.map((r, i) => (isOpen(i) ? "skip" : r)), isUnclear };
 }

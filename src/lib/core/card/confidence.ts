@@ -44,6 +44,8 @@ export const CARD_DOUBTS = [
   "number-left",
   /** A size without a unit. */
   "unit-assumed",
+  /** Several columns count, and none is headed. */
+  "column-guessed",
   /** Many words for one thing. */
   "long",
   /** Dictated. */
@@ -63,6 +65,7 @@ interface Circumstances {
   readonly cardCounts: boolean;
   readonly spoken: boolean;
   readonly unitAssumed: boolean;
+  readonly columnGuessed: boolean;
 }
 
 /** The doubts about what was read in a segment. */
@@ -86,6 +89,7 @@ export function doubtsOf({ match, reading }: Segment, c: Circumstances): CardDou
     "no-count": !c.piecesSure && !c.counted && c.cardCounts,
     "number-left": reading.leftOver > 0,
     "unit-assumed": c.unitAssumed,
+    "column-guessed": c.columnGuessed,
     long: reading.noun.split(" ").length > LONG_NAME,
     spoken: c.spoken,
   };

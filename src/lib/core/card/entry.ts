@@ -108,6 +108,7 @@ export function entryOf(
     cardCounts: style.counts,
     spoken: style.spoken,
     unitAssumed: reading.sizeMm === null && sized.sizeMm !== null,
+    columnGuessed: row.columnsUnclear === true,
   });
   return {
     source: row.source,

@@ -14,6 +14,8 @@ export interface CardRow {
   /** List mark or other sign that the line is one of a list. */
   readonly bullet: boolean;
   readonly indent: number;
+  /** Several columns count, and no heading tells which holds what is there. */
+  readonly columnsUnclear?: boolean;
 }
 
 const HEADER_ROLES: readonly (readonly [RegExp, Role])[] = [
@@ -76,6 +78,7 @@ const TITLE_THEN_ITEMS =
   /^([^:;,]*\b(?:kit|set|bag|box|pouch|pack)\b[^:;,]*?\b\d+\s*-?\s*(?:pieces?|pcs?|items?|parts?)\b[^:;,]*):\s+(\S.*)$/i;
 
 interface Table {
+  readonly isUnclear?: boolean;
   readonly split: (line: string) => string[];
   readonly roles: readonly (Role | null)[];
 }
@@ -104,7 +107,7 @@ export function cardRows(lines: readonly string[], isName: (text: string) => boo
     if (!header && !table && i >= lookedTo) {
       const block = blockFrom(lines, i);
       lookedTo = block ? i + block.rows.length : i + 1;
-      const found = block && tableOf(block, isName);
+      const found = block && tableOf(block, lines[i - 1] ?? "", isName);
       if (found) {
         table = found.table;
         bodyFrom = i + found.headings;
@@ -121,7 +124,10 @@ export function cardRows(lines: readonly string[], isName: (text: string) => boo
       if (cells.length >= 2) {
         for (const part of sideBySide(table.roles))
           if (cells.slice(part.from, part.to).some((c) => c !== ""))
-            rows.push(tableRow(cells.slice(part.from, part.to), part.roles, i + 1));
+            rows.push({
+              ...tableRow(cells.slice(part.from, part.to), part.roles, i + 1),
+              ...(table.isUnclear ? { columnsUnclear: true } : {}),
+            });
         return;
       }
       if (!/^\s*\|/.test(line) && cells.length < 2)
@@ -179,16 +185,27 @@ function blockFrom(lines: readonly string[], at: number): Block | null {
 /** The block as a table, where its cells tell what the columns hold; its first rows may be headings. */
 function tableOf(
   { split, rows }: Block,
+  above: string,
   isName: (text: string) => boolean,
 ): { table: Table; headings: number } | null {
   const isRow = (cells: readonly string[]) =>
     cells.some((c) => /^\W*\d/.test(c)) && cells.some(isName);
-  const first = rows.findIndex(isRow);
+  const first = rows.slice(0, LOOK_AHEAD).findIndex(isRow);
   if (first < 0) return null;
-  const headings = first === 0 ? [] : rows[first - 1]!;
+  const headings = first === 0 ? headingsAbove(above, rows[0]!.length) : rows[first - 1]!;
   const body = rows.slice(first, first + LOOK_AHEAD).filter(isRow);
-  const roles = body.length >= FEWEST_ROWS - 1 ? rolesByContent(body, headings, isName) : null;
-  return roles && { table: { split, roles }, headings: first };
+  const found = body.length >= FEWEST_ROWS - 1 ? rolesByContent(body, headings, isName) : null;
+  return (
+    found && { table: { split, ...found }, headings: first }
+  );
+}
+
+/** "             REQ.  FOUND" over the last columns of a table: its cells, set to the right. */
+function headingsAbove(line: string, width: number): string[] {
+  const cells = spaced(line);
+  return cells.length < width && cells.every((c) => !/\d/.test(c))
+    ? [...Array<string>(width - cells.length).fill(""), ...cells]
+    : [];
 }
 
 /** Rows of a table that are looked at to tell what an unclear column holds. */
@@ -342,6 +359,8 @@ function tableRow(
     quantity = cells.at(-1)!;
     if (sizeText === quantity) sizeText = "";
   }
+  // "half empty, 55 left", "to order": a remark that says how many there are.
+  const remark = /\bleft\b|\bto\s+order\b|\bmissing\b|\bnone\b/i.test(of("note")) ? `, ${of("note")}` : "";
   const packed = of("unit") === quantity ? "" : of("unit");
   // A bare number there is what one pack holds.
   const unit = /^\d+$/.test(packed) ? `pack of ${packed}` : packed;
@@ -349,7 +368,9 @@ function tableRow(
   const hasName = texts !== "";
   return {
     source,
-    text: stripPrices(hasName ? `${texts}${sizeText === "" ? "" : ` (${sizeText})`}` : ""),
+    text: stripPrices(
+      hasName ? `${texts}${sizeText === "" ? "" : ` (${sizeText})`}${remark}` : "",
+    ),
     quantity: quantity === "" ? (unit === "" ? null : `1 ${unit}`) : amount,
     inTable: true,
     bullet: true,

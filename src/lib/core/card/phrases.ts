@@ -68,6 +68,21 @@ export const PHRASES: readonly Phrase[] = [
     read: "$1 of $2",
   },
   {
+    name: "packs of so many, the number behind in brackets",
+    example: ["2 full boxes (40s)", "2 boxes of 40"],
+    pattern: new RegExp(
+      `\\b(${N})\\s+(?:full\\s+|new\\s+|sealed\\s+)?(${PACK}(?:es|s)?)\\s*\\((?:of\\s+)?(\\d{1,3})'?s\\)`,
+      "giu",
+    ),
+    read: "$1 $2 of $3",
+  },
+  {
+    name: "packs of so many, times how many",
+    example: ["swabs 10x10 5s x 14", "swabs 10x10, 14 packs of 5"],
+    pattern: /\s+(\d{1,3})'?s\s*[x×]\s*(\d{1,3})\b/giu,
+    read: ", $2 packs of $1",
+  },
+  {
     name: "half a box of so many",
     example: ["gloves, 1/2 box (of 100)", "gloves, 50 pcs"],
     pattern: new RegExp(`(?:\\b1\\/2|½|\\bhalf an?)\\s*${PACK}\\s*\\(?of\\s+(${N})\\)?`, "giu"),

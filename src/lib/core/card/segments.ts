@@ -16,7 +16,7 @@ export interface Segment {
 }
 
 const ABSENT =
-  /\b(?:not\s+(?:supplied|included|provided|in\s+(?:the\s+)?(?:kit|box|bag|pack)|present|there|found|here|part)|sold\s+separately|available\s+separately|(?:is|are|was|were|now|gone)?\s*missing|excluded|excluding|without(?!\s+(?:alcohol|latex|powder|pre))|doesn'?t\s+(?:include|have|contain)|does\s+not\s+(?:include|have|contain)|no\s+longer|isn'?t|aren'?t|hasn'?t|haven'?t|couldn'?t\s+find|can'?t\s+(?:find|see)|cannot\s+find|none\s+(?:left|here|found|at all)|out\s+of\s+stock|discontinued|removed|used\s+up|all\s+gone|to\s+be\s+(?:added|bought|ordered)|not\s+any|optional\s+extra|(?:add|buy|order)\s+(?:separately|your\s+own)|left\s+(?:out|(?:it\s+|them\s+)?(?:at\s+home|behind))|empty\s+slot|not\s+enclosed|not\s+taking|(?:not|never)\s+(?:been\s+)?(?:replaced|put\s+back|restocked))\b|:\s*none\b|[-–,]\s*none\b|\bnone\s*$|^\s*none\b|\?\s*(?:no|nope|nothing)\b|\bbut\s+(?:we|i|they|it)\s+(?:do|does|have|has|did)(?:n'?t|\s+not)\b|\b(?:not\s+(?:needed|wanted)|don'?t\s+(?:need|want))\b|\bleave\b.*\b(?:at\s+home|behind)\b/i;
+  /\b(?:not\s+(?:supplied|included|provided|in\s+(?:the\s+)?(?:kit|box|bag|pack)|present|there|found|here|part)|sold\s+separately|available\s+separately|(?:is|are|was|were|now|gone)?\s*missing|excluded|excluding|without(?!\s+(?:alcohol|latex|powder|pre))|doesn'?t\s+(?:include|have|contain)|does\s+not\s+(?:include|have|contain)|no\s+longer|isn'?t|aren'?t|hasn'?t|haven'?t|couldn'?t\s+find|can'?t\s+(?:find|see)|cannot\s+find|none\s+(?:left|here|found|at all)|out\s+of\s+stock|discontinued|removed|used\s+up|all\s+gone|to\s+be\s+(?:added|bought|ordered)|not\s+any|optional\s+extra|(?:add|buy|order)\s+(?:separately|your\s+own)|left\s+(?:out|(?:it\s+|them\s+)?(?:at\s+home|behind))|empty\s+slot|not\s+enclosed|not\s+taking|to\s+order|(?:not|never)\s+(?:been\s+)?(?:replaced|put\s+back|restocked))\b|:\s*none\b|[-–,]\s*none\b|\bnone\s*$|^\s*none\b|\?\s*(?:no|nope|nothing)\b|\bbut\s+(?:we|i|they|it)\s+(?:do|does|have|has|did)(?:n'?t|\s+not)\b|\b(?:not\s+(?:needed|wanted)|don'?t\s+(?:need|want))\b|\bleave\b.*\b(?:at\s+home|behind)\b/i;
 /** It is somewhere else, or gone. */
 const ELSEWHERE =
   /\b(?:lives?\s+(?:on|in|at)\s+the|(?:moved|gone|went|goes)\s+to\s+the|(?:is|are|s)\s+in\s+the\s+(?:vaccine\s+|staff\s+|glove\s+)?(?:hut|van|car|office|folder|fridge|freezer|drawer|vehicle|ute|truck|house|shed|safe|locker|glove\s*box)|in\s+the\s+(?:staff\s+)?(?:fridge|freezer)|never\s+came|chucked|thrown\s+(?:out|away)|binned|(?:that'?s|belongs\s+to)\s+the\s+dog'?s?|need\s+to\s+(?:get|buy|order)|(?:oh\s+)?delete\s+that)\b/i;
@@ -381,7 +381,11 @@ function finish(
   const own = text.slice(from, to);
   const said = withoutOwnThings(own, vocabulary);
   const absent = ABSENT.test(said) || ABSENT_NO.test(said) || ELSEWHERE.test(own.replace(/\([^)]*\)?/g, " "));
-  const match = matchType(sameAs ?? reading.noun, vocabulary);
+  const match = outsideBrackets(
+    tokens,
+    matchType(sameAs ?? reading.noun, vocabulary),
+    vocabulary,
+  );
   return {
     tokens,
     text: own.trim(),
@@ -390,6 +394,14 @@ function finish(
     absent,
     corrects,
   };
+}
+
+/** "paracetamol (locked tin)": what holds a thing is not the thing. */
+function outsideBrackets(tokens: readonly Token[], match: Match, vocabulary: Vocabulary): Match {
+  const open = tokens.findIndex((t) => t.kind === "open");
+  if (match.type !== "container" || open < 1) return match;
+  const outside = matchType(readQuantity(tokens.slice(0, open)).noun, vocabulary);
+  return outside.whole === 1 && outside.type !== null ? outside : match;
 }
 
 /** "Headlamp (batteries not included)": what brackets say of another thing is not said of this one. */

@@ -23,6 +23,10 @@ const SIZE_THEN_COUNT = whole(
 const COUNT_THEN_SIZE = whole(`\\((\\d{1,3})\\)\\s*(${SIZE})`);
 const COUNT_THEN_WORDS = whole(`(${N})\\s+(\\p{L}[\\p{L} -]*)`);
 
+/** Has one printed dimension, so that the other number counts. */
+const ON_A_ROLL = /bandage|crepe|crêpe|tape|roll|wrap/i;
+const COUNT_TIMES_WIDTH = whole(`(\\d{1,3})\\s*[x×]\\s*(\\d+(?:[.,]\\d+)?\\s*${UNIT})`);
+
 /** Each part by the pattern, or null where one part is written otherwise. */
 function eachPart<T>(
   list: string,
@@ -57,6 +61,18 @@ export const VARIANTS: readonly VariantPattern[] = [
       const [name, list] = nameAndList(text) ?? [];
       if (name === undefined || !new RegExp(UNIT, "iu").test(list!)) return null;
       return eachPart(list!, SIZE_THEN_COUNT, (size, n) => `${name} ${size} x ${n} pcs`);
+    },
+  },
+  {
+    name: "counts and widths of what comes on a roll",
+    example: [
+      "crepe bandages: 5 x 7.5cm, 3 x 10cm",
+      ["crepe bandages 7.5cm x 5 pcs", "crepe bandages 10cm x 3 pcs"],
+    ],
+    split: (text) => {
+      const [name, list] = nameAndList(text) ?? [];
+      if (name === undefined || !ON_A_ROLL.test(name)) return null;
+      return eachPart(list!, COUNT_TIMES_WIDTH, (n, width) => `${name} ${width} x ${n} pcs`);
     },
   },
   {
