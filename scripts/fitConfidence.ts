@@ -109,7 +109,15 @@ const at = new Map(CARD_DOUBTS.map((d, i) => [d, i]));
 function judge(name: string, cases: readonly Case[]) {
   const judged = cases.map((c) => ({
     ...c,
-    p: Math.round(100 * chance(base, cost, c.doubts.map((d) => at.get(d)!))) / 100,
+    p:
+      Math.round(
+        100 *
+          chance(
+            base,
+            cost,
+            c.doubts.map((d) => at.get(d)!),
+          ),
+      ) / 100,
   }));
   const sure = judged.filter((c) => c.p >= 0.9);
   const wrong = judged.filter((c) => !c.right);

@@ -118,7 +118,7 @@ describe("columns by what they hold", () => {
       ["K1", "1107", "tape", "1", "06-2026", "6,80"],
       ["K2", "1120", "whistle", "4", "02-2028", "1,10"],
     ];
-    expect(rolesByContent(rows, [], isName)).to.deep.equal([
+    expect(rolesByContent(rows, [], isName)?.roles).to.deep.equal([
       "skip",
       "skip",
       "text",
@@ -133,7 +133,7 @@ describe("columns by what they hold", () => {
       ["tape", "1", "4", "3"],
       ["gloves", "50", "2", "2"],
     ];
-    expect(rolesByContent(rows, ["Descr", "per", "min", "act"], isName)).to.deep.equal([
+    expect(rolesByContent(rows, ["Descr", "per", "min", "act"], isName)?.roles).to.deep.equal([
       "text",
       "unit",
       "skip",

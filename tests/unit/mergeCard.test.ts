@@ -10,7 +10,7 @@ import { PERSONAL_DAY } from "../../src/lib/data/lists/personalDay.ts";
 
 const EMPTY = emptyKitRecord("k", "Kit", "brief:b", PERSONAL_DAY);
 const read = (record: KitRecord, text: string) =>
-  mergeCard(record, text, readCard(text, vocabularyOf(CATALOGUE)));
+  mergeCard(record, text, readCard(text, vocabularyOf(CATALOGUE)), CATALOGUE);
 const kinds = (r: KitRecord) => r.kit.lines.map((l) => [l.itemType, l.claimed, l.counted]);
 const withLine = (r: KitRecord, at: number, facts: Partial<Line>): KitRecord => ({
   ...r,
@@ -104,20 +104,71 @@ describe("what a person should look at before it is trusted", () => {
     volumeMl: null,
     strengthMg: null,
     confidence,
+    doubts: [],
     alternatives: ["gauze-nonsterile"],
   });
   it("is an entry below 0.9", () => {
-    const reading = { claimedPieces: null, entries: [entry(0.89), entry(0.9), entry(0.6)] };
-    expect(linesFromCard(reading).doubts).to.deep.equal({
+    const reading = {
+      claimedPieces: null,
+      columnsUnclearAt: null,
+      entries: [entry(0.89), entry(0.9), entry(0.6)],
+    };
+    expect(linesFromCard(reading, CATALOGUE).doubts).to.deep.equal({
       L1: { confidence: 0.89, alternatives: ["gauze-nonsterile"] },
       L3: { confidence: 0.6, alternatives: ["gauze-nonsterile"] },
     });
   });
 });
 
+describe("a name that leaves the kind open", () => {
+  const first = (text: string) => {
+    const { lines, doubts } = linesFromCard(
+      readCard(`- ${text}\n- 2 eye pads`, vocabularyOf(CATALOGUE)),
+      CATALOGUE,
+    );
+    return {
+      itemType: lines[0]!.itemType,
+      open: doubts["L1"]?.open,
+      kinds: doubts["L1"]?.alternatives,
+    };
+  };
+  it("counts as the least of its kinds until somebody says, and asks which one", () => {
+    expect(first("1 tourniquet")).to.deep.equal({
+      itemType: "phlebotomy-strap",
+      open: "tourniquet",
+      kinds: [
+        "phlebotomy-strap",
+        "stretch-wrap-tourniquet",
+        "elastic-loop-tourniquet",
+        "ratchet-tourniquet",
+        "windlass-tourniquet",
+      ],
+    });
+    expect(first("2 pairs disposable gloves").open).to.equal("gloves");
+    expect(first("1 tweezers").itemType).to.equal("tweezers-plastic");
+  });
+  it("asks nothing where a word tells the kind", () => {
+    expect(first("1 windlass tourniquet")).to.deep.equal({
+      itemType: "windlass-tourniquet",
+      open: undefined,
+      kinds: undefined,
+    });
+    expect(first("2 pairs nitrile gloves").open).to.equal(undefined);
+    expect(first("1 fine tweezers").open).to.equal(undefined);
+  });
+  it("offers kinds that the catalogue has, each once", () => {
+    for (const { kinds } of CATALOGUE.openNames) {
+      const ids = kinds.map(([id]) => id);
+      expect(new Set(ids).size).to.equal(ids.length);
+      for (const id of ids) expect(CATALOGUE.types.has(id), id).to.equal(true);
+    }
+  });
+});
+
 describe("what a card says of doses", () => {
   const doses = (text: string) =>
-    linesFromCard(readCard(`- ${text}`, vocabularyOf(CATALOGUE))).lines[0]!.dosesPerPiece;
+    linesFromCard(readCard(`- ${text}`, vocabularyOf(CATALOGUE)), CATALOGUE).lines[0]!
+      .dosesPerPiece;
   it("a sachet holds one, a tube is still to be read", () => {
     expect(doses("10 antibiotic ointment sachets 0.9 g")).to.equal(1);
     expect(doses("1 tube antibiotic ointment 15 g")).to.equal(undefined);

@@ -1,6 +1,7 @@
 import { makeCatalogue } from "../core/catalogue/catalogue.ts";
 import { CARD_WORDS, NO_TYPE_WORDS } from "./cardVocabulary.ts";
 import { FUNCTIONS } from "./functions.ts";
+import { OPEN_NAMES } from "./openNames.ts";
 import { INSPECTION_POINTS, POINTS_BY_TYPE } from "./inspectionPoints.ts";
 import { ITEM_TYPES } from "./itemTypes.ts";
 
@@ -12,4 +13,5 @@ export const CATALOGUE = makeCatalogue({
   pointsByType: POINTS_BY_TYPE,
   words: CARD_WORDS,
   noTypeWords: NO_TYPE_WORDS,
+  openNames: OPEN_NAMES,
 });

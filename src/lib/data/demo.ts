@@ -150,7 +150,7 @@ function kitFrom(
   },
 ): KitRecord {
   const reading = readCard(card, vocabularyOf(CATALOGUE));
-  const { lines, doubts } = linesFromCard(reading);
+  const { lines, doubts } = linesFromCard(reading, CATALOGUE);
   for (const [word, facts] of found) {
     const line = lines.find((l) => l.text!.toLowerCase().includes(word.toLowerCase()));
     if (!line) throw new Error(`the demo card of ${id} has no '${word}'`);

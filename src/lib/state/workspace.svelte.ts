@@ -1,5 +1,8 @@
 import { CATALOGUE } from "../data/catalogue.ts";
+import type { ColumnRole } from "../core/card/columnRole.ts";
 import type { ColumnGuess } from "../core/card/columns.ts";
+import { buildVocabulary, vocabularyOf } from "../core/card/vocabulary.ts";
+import { habitOfColumns, habitsFrom } from "../core/records/habitRecord.ts";
 import { typeLookup } from "../core/catalogue/catalogue.ts";
 import { readImport } from "../core/formats/importFile.ts";
 import { listFile } from "../core/formats/listFile.ts";
@@ -54,7 +57,14 @@ class Workspace {
   message = $state.raw<{ text: string; problem: boolean; problems?: readonly Told[] } | null>(null);
   today = $state(localToday());
   /** A dropped table that waits to be told what its columns are. */
-  columns = $state.raw<{ name: string; guess: ColumnGuess } | null>(null);
+  columns = $state.raw<{
+    name: string;
+    guess: ColumnGuess;
+    /** The kit whose card it is; absent: it becomes a new one. */
+    kit?: string;
+    /** Lines of the card above and below the table. */
+    around?: readonly [above: string, below: string];
+  } | null>(null);
 
   #values = $derived([...this.records.values()]);
   kits = $derived(inUse(this.#values, "kit"));
@@ -62,6 +72,13 @@ class Workspace {
   ownTypes = $derived<ItemType[]>(inUse(this.#values, "itemType").map((r) => r.itemType));
   typeOf = $derived(typeLookup(this.ownTypes, CATALOGUE));
   aliases = $derived(inUse(this.#values, "alias"));
+  /** What corrections have taught of how this user's cards are written. */
+  habitRecords = $derived(inUse(this.#values, "habit"));
+  habits = $derived(habitsFrom(this.habitRecords));
+  /** The words of the catalogue and the user's own. */
+  vocabulary = $derived.by(() =>
+    this.aliases.length > 0 ? buildVocabulary(CATALOGUE, this.aliases) : vocabularyOf(CATALOGUE),
+  );
   barcodes = $derived(inUse(this.#values, "barcode"));
   #photos = $derived(inUse(this.#values, "photo"));
   priceBook = $derived(inUse(this.#values, "priceBook")[0]?.book ?? PRICE_BOOK);
@@ -239,6 +256,12 @@ class Workspace {
         ...(sizeMm ? { sizeMm: [...sizeMm] } : {}),
       }),
     ]);
+  }
+
+  /** Remembers what the columns of a table with this heading hold. */
+  learnColumns(heading: readonly string[], roles: readonly (ColumnRole | null)[]): void {
+    if (heading.some((h) => h.trim() !== ""))
+      this.edit("remember the columns", [habitOfColumns(heading, roles, this.today)]);
   }
 
   /** Puts another price book in place of the one in use; undo brings the former back. */

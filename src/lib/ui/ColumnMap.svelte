@@ -5,7 +5,7 @@
   import type { ColumnRole } from "../core/card/columnRole.ts";
   import { workspace } from "../state/workspace.svelte.ts";
   import ColumnTable from "./ColumnTable.svelte";
-  import { addCard } from "../state/import/takeFile.ts";
+  import { addCard, readAnew } from "../state/import/takeFile.ts";
   import { kitPath } from "../state/paths.ts";
 
   /** Asks what the columns of a dropped table are, where their heading does not tell. */
@@ -28,10 +28,12 @@
 
   async function take() {
     if (!pending) return;
-    const text = mappedCard(pending.guess.rows, roles, heading);
-    const name = pending.name;
+    const { guess, name, kit, around } = pending;
+    const text = mappedCard(guess.rows, roles, heading);
     workspace.columns = null;
-    await goto(`${kitPath(addCard(name, text))}/unpack`);
+    if (heading) workspace.learnColumns(guess.rows[0]!, roles);
+    if (kit === undefined) await goto(`${kitPath(addCard(name, text))}/unpack`);
+    else readAnew(kit, [around?.[0], text, around?.[1]].filter((t) => t).join("\n"));
   }
 </script>
 

@@ -1,6 +1,7 @@
 import { many } from "./display.ts";
 import type { Notice } from "../core/records/notice.ts";
 import type { RecordKind, WorkspaceRecord } from "../core/records/records.ts";
+import { habitText } from "./habitTexts.ts";
 import { isOffer } from "../core/records/keptCopy.ts";
 
 const KIND_LABEL: Record<RecordKind, string> = {
@@ -11,6 +12,7 @@ const KIND_LABEL: Record<RecordKind, string> = {
   itemType: "the item type",
   alias: "the remembered name",
   barcode: "the barcode",
+  habit: "what was learned of your cards",
   list: "the list",
   settings: "the settings",
   set: "the set",
@@ -41,6 +43,8 @@ function nameOf(r: WorkspaceRecord): string {
       return `“${r.text}”`;
     case "barcode":
       return r.gtin;
+    case "habit":
+      return `“${habitText(r.habit)}”`;
     case "photo":
     case "settings":
       return "";

@@ -2,6 +2,7 @@
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
+  import { habitText } from "$lib/words/habitTexts.ts";
   import { day, grams, litres, money, size } from "$lib/words/display.ts";
 
   const s = $derived(workspace.settings);
@@ -132,4 +133,39 @@
         >{/if}
     </form>
   </fieldset>
+  <section class="mt-8" aria-labelledby="learned">
+    <h2 id="learned" class="text-xl">What your corrections have taught</h2>
+    <p class="text-sm text-soft">
+      The next card is read by these. They go out and come in with everything else you export.
+    </p>
+    {#if workspace.aliases.length + workspace.habitRecords.length === 0}
+      <p class="mt-2">Nothing yet: correct a line of a card, and it is remembered here.</p>
+    {/if}
+    <ul class="mt-2 grid gap-1">
+      {#each workspace.aliases as a (a.id)}
+        <li class="flex flex-wrap items-center gap-3">
+          <span class="min-w-0 flex-1 break-words"
+            >“{a.text}” is {workspace.typeOf(a.itemType)?.label ?? a.itemType}{a.on
+              ? `, since ${day(a.on)}`
+              : ""}</span
+          >
+          <button
+            class="btn"
+            aria-label="Forget that “{a.text}” has a meaning"
+            onclick={() => workspace.edit("forget a name", [], [a.id])}>Forget</button
+          >
+        </li>
+      {/each}
+      {#each workspace.habitRecords as h (h.id)}
+        <li class="flex flex-wrap items-center gap-3">
+          <span class="min-w-0 flex-1 break-words">{habitText(h.habit)}, since {day(h.on)}</span>
+          <button
+            class="btn"
+            aria-label="Forget: {habitText(h.habit)}"
+            onclick={() => workspace.edit("forget what was learned", [], [h.id])}>Forget</button
+          >
+        </li>
+      {/each}
+    </ul>
+  </section>
 </main>

@@ -38,9 +38,10 @@ const share = (text: string, of: RegExp) => (text.match(of)?.length ?? 0) / text
 /** A reading as the command line and the server routes give it. */
 export const cardResult = (reading: CardReading) => ({
   claimedPieces: reading.claimedPieces,
-  entries: reading.entries.map(({ text, doubts, ...entry }) => {
+  entries: reading.entries.map(({ text, doubts, open, ...entry }) => {
     void text;
     void doubts;
+    void open;
     return entry;
   }),
 });

@@ -1,6 +1,6 @@
 import Papa from "papaparse";
 import type { ColumnRole } from "./columnRole.ts";
-import { headerRoles } from "./layout.ts";
+import { blockAround, headerRoles } from "./layout.ts";
 
 /** A delimited file as a table, with what its columns seem to be. */
 export interface ColumnGuess {
@@ -19,6 +19,22 @@ export function guessColumns(text: string): ColumnGuess | null {
   if (rows.length < 2 || width < 2) return null;
   const roles = Array.from({ length: width }, (_, i) => headerRoles(rows[0]![i] ?? ""));
   return { rows, roles, clear: roles.includes("text") && roles.includes("quantity") };
+}
+
+/** The table of a card that a line lies in, with the text above and below it; null: it lies in none. */
+export function columnsOfCard(
+  text: string,
+  line: number,
+): { guess: ColumnGuess; around: readonly [above: string, below: string] } | null {
+  const lines = text.split(/\r\n|\n|\r/);
+  const block = blockAround(lines, line - 1);
+  if (!block) return null;
+  const { rows, from, to } = block;
+  const roles = rows[0]!.map(headerRoles);
+  return {
+    guess: { rows, roles, clear: false },
+    around: [lines.slice(0, from).join("\n"), lines.slice(to).join("\n")],
+  };
 }
 
 const HEADING: Readonly<Record<ColumnRole, string>> = {

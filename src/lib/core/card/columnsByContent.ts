@@ -47,7 +47,10 @@ function columnKind(cells: readonly string[], isName: (text: string) => boolean)
 
 /** What a heading says of a column of numbers where several are. */
 const HINTS: readonly (readonly [RegExp, ColumnRole])[] = [
-  [/\b(?:min|max|par|target|req(?:uired|'?d)?|reorder|needed|should|std|standard|issue)\b/i, "skip"],
+  [
+    /\b(?:min|max|par|target|req(?:uired|'?d)?|reorder|needed|should|std|standard|issue)\b/i,
+    "skip",
+  ],
   [/\b(?:weight|mass|g|kg|price|value|cost)\b/i, "skip"],
   [/^(?:per|a)\b|\b(?:pack|per|box)\b(?!s)/i, "unit"],
   [

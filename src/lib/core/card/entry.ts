@@ -1,7 +1,9 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import { confidenceOf, doubtsOf, type CardDoubt } from "./confidence.ts";
+import type { Habits } from "./habits.ts";
 import { NAMES_FROM, type Draft } from "./draft.ts";
 import type { CardRow } from "./layout.ts";
+import { openNameOf } from "./openName.ts";
 import { countOf } from "./pieces.ts";
 import type { Reading } from "./quantity.ts";
 import type { Segment } from "./segments.ts";
@@ -26,8 +28,17 @@ export interface CardEntry {
   readonly doubts: readonly CardDoubt[];
   /** Next-best item types, best first. */
   readonly alternatives: readonly string[];
+  /** The name leaves the kind open: id of the open name to ask about. */
+  readonly open?: string;
   /** The words of the card that made it. */
   readonly text: string;
+}
+
+/** What a pack holds by an earlier correction, where the card counts packs and does not say. */
+function packKnown(reading: Reading, row: CardRow, { packs }: Habits): number | undefined {
+  if (packs.size === 0 || row.quantity !== null || reading.packsOfUnknown === null)
+    return undefined;
+  return packs.get(reading.noun.toLowerCase());
 }
 
 /** A pad holds a millilitre or two; what holds more of a liquid is a bottle of it. */
@@ -40,6 +51,7 @@ export function entryOf(
   style: Style,
   amongItems: boolean,
   catalogue: Catalogue,
+  habits: Habits,
 ): CardEntry | null {
   const { match, reading } = segment;
   const { row } = draft;
@@ -92,17 +104,25 @@ export function entryOf(
   )
     return null;
   const type = named && match.type !== NO_TYPE ? match.type : null;
-  const sized = sizeOf(reading, row, type, style.metric);
+  const sized = sizeOf(
+    reading,
+    row,
+    type,
+    habits.bareUnit === null ? style.metric : habits.bareUnit === "cm",
+  );
   const refined =
     type === "iodine-pad" && reading.volumeMl !== null && reading.volumeMl >= BOTTLE_FROM_ML
       ? "iodine-solution"
       : refine(type, reading.noun, sized.sizeMm);
   const shippedT = refined === null ? undefined : catalogue.types.get(refined);
-  const pieces = countOf(reading, row, refined, sized.bareIsCount);
+  const said = countOf(reading, row, refined, sized.bareIsCount);
+  const perPack = packKnown(reading, row, habits);
+  const pieces = perPack ? { value: said.value * perPack, sure: true } : said;
+  const open = openNameOf(reading.noun, catalogue);
   const doubts = doubtsOf(segment, {
     named,
     isRefined: refined !== type,
-    isOpen: LEFT_OPEN.some(([id, said]) => refined === id && !said.test(reading.noun)),
+    isOpen: open !== null,
     piecesSure: pieces.sure,
     counted,
     cardCounts: style.counts,
@@ -127,6 +147,7 @@ export function entryOf(
       ]),
     ].slice(0, 4),
     text: segment.text,
+    ...(open === null ? {} : { open: open.id }),
   };
 }
 
@@ -200,9 +221,3 @@ function volumeOf(
   if (reading.volumeMaybeMass && !liquid) return null;
   return Math.round(reading.volumeMl * 10) / 10;
 }
-
-/** Taken where the name leaves the kind open, until somebody looks; with what would say the kind. */
-const LEFT_OPEN: readonly (readonly [type: string, said: RegExp])[] = [
-  ["disposable-gloves", /(?!)/],
-  ["plain-chest-seal", /plain|occlusive|vented/i],
-];

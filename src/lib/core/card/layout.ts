@@ -1,6 +1,7 @@
 import Papa from "papaparse";
 import type { ColumnRole } from "./columnRole.ts";
 import { rolesByContent } from "./columnsByContent.ts";
+import { headingKey, NO_HABITS, type Habits } from "./habits.ts";
 /** What a line of a card is, before its words are read: rows of a table, list marks, notes. */
 
 export interface CardRow {
@@ -91,7 +92,11 @@ export const LONGEST_LINE = 2_000;
  * row of text.
  * @param isName whether a text surely names one item
  */
-export function cardRows(lines: readonly string[], isName: (text: string) => boolean): CardRow[] {
+export function cardRows(
+  lines: readonly string[],
+  isName: (text: string) => boolean,
+  habits: Habits = NO_HABITS,
+): CardRow[] {
   const rows: CardRow[] = [];
   let table: Table | null = null;
   let lookedTo = 0;
@@ -103,7 +108,7 @@ export function cardRows(lines: readonly string[], isName: (text: string) => boo
         table = null;
       return;
     }
-    const header = tableHeader(line, lines[i + 1] ?? "");
+    const header = rememberedHeader(line, habits) ?? tableHeader(line, lines[i + 1] ?? "");
     if (!header && !table && i >= lookedTo) {
       const block = blockFrom(lines, i);
       lookedTo = block ? i + block.rows.length : i + 1;
@@ -182,6 +187,26 @@ function blockFrom(lines: readonly string[], at: number): Block | null {
   return null;
 }
 
+/** The block of cells that a line lies in, with the lines it spans; a heading right above belongs to it. */
+export function blockAround(
+  lines: readonly string[],
+  at: number,
+): { rows: string[][]; from: number; to: number } | null {
+  let from = at;
+  while (from > 0 && lines[from - 1]!.trim() !== "") from--;
+  for (let k = from; k <= at; k++) {
+    const block = blockFrom(lines, k);
+    if (!block || k + block.rows.length <= at) continue;
+    const width = block.rows[0]!.length;
+    const heading = k > from ? headingsAbove(lines[k - 1]!, width) : [];
+    const rows = block.rows.map((r) => [...r]);
+    return heading.length > 0
+      ? { rows: [heading, ...rows], from: k - 1, to: k + rows.length }
+      : { rows, from: k, to: k + rows.length };
+  }
+  return null;
+}
+
 /** The block as a table, where its cells tell what the columns hold; its first rows may be headings. */
 function tableOf(
   { split, rows }: Block,
@@ -195,9 +220,7 @@ function tableOf(
   const headings = first === 0 ? headingsAbove(above, rows[0]!.length) : rows[first - 1]!;
   const body = rows.slice(first, first + LOOK_AHEAD).filter(isRow);
   const found = body.length >= FEWEST_ROWS - 1 ? rolesByContent(body, headings, isName) : null;
-  return (
-    found && { table: { split, ...found }, headings: first }
-  );
+  return found && { table: { split, ...found }, headings: first };
 }
 
 /** "             REQ.  FOUND" over the last columns of a table: its cells, set to the right. */
@@ -262,6 +285,17 @@ function withText(cells: readonly string[], roles: readonly (Role | null)[]): (R
     (r, i) => r === null && /^\p{L}[\p{L} -]*$/u.test(cells[i]!.trim()),
   );
   return roles.map((r, i) => (i === unknown ? "text" : r));
+}
+
+/** A heading whose columns the user has named before. */
+function rememberedHeader(line: string, { columns }: Habits): Table | null {
+  if (columns.size === 0) return null;
+  for (const split of SPLITTERS) {
+    const cells = split(line);
+    const roles = cells.length > 1 ? columns.get(headingKey(cells)) : undefined;
+    if (roles) return { split: split === spaced ? underHeadings(line) : split, roles };
+  }
+  return null;
 }
 
 function tableHeader(line: string, next: string): Table | null {
@@ -360,7 +394,9 @@ function tableRow(
     if (sizeText === quantity) sizeText = "";
   }
   // "half empty, 55 left", "to order": a remark that says how many there are.
-  const remark = /\bleft\b|\bto\s+order\b|\bmissing\b|\bnone\b/i.test(of("note")) ? `, ${of("note")}` : "";
+  const remark = /\bleft\b|\bto\s+order\b|\bmissing\b|\bnone\b/i.test(of("note"))
+    ? `, ${of("note")}`
+    : "";
   const packed = of("unit") === quantity ? "" : of("unit");
   // A bare number there is what one pack holds.
   const unit = /^\d+$/.test(packed) ? `pack of ${packed}` : packed;
@@ -368,9 +404,7 @@ function tableRow(
   const hasName = texts !== "";
   return {
     source,
-    text: stripPrices(
-      hasName ? `${texts}${sizeText === "" ? "" : ` (${sizeText})`}${remark}` : "",
-    ),
+    text: stripPrices(hasName ? `${texts}${sizeText === "" ? "" : ` (${sizeText})`}${remark}` : ""),
     quantity: quantity === "" ? (unit === "" ? null : `1 ${unit}`) : amount,
     inTable: true,
     bullet: true,

@@ -85,7 +85,10 @@ const LENGTH_UNITS: readonly (readonly [RegExp, LengthUnit])[] = [
   [/^(?:met(?:re|er)s?|mtrs?|m)(?![\p{L}])/iu, "m"],
   [/^inch(?:es)?(?![\p{L}])/iu, "in"],
   // "10 in a box" is no inch.
-  [/^ins?\.?(?![\p{L}])(?!\s+(?:a|an|each|one|every|the|total|all|per|tub|box|bag|pack|packet|pkt|tin|jar|strip|card)\b)/iu, "in"],
+  [
+    /^ins?\.?(?![\p{L}])(?!\s+(?:a|an|each|one|every|the|total|all|per|tub|box|bag|pack|packet|pkt|tin|jar|strip|card)\b)/iu,
+    "in",
+  ],
   [/^(?:"|″|”|“|''|′′|’’)/u, "in"],
   [/^(?:feet|foot|ft\.?)(?![\p{L}])/iu, "ft"],
   [/^(?:'|′|’)(?![\p{L}\d])/u, "ft"],

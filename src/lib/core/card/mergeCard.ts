@@ -1,8 +1,7 @@
 import { numberedId } from "../base/freeId.ts";
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { Line } from "../model/kit.ts";
 import type { KitRecord } from "../records/kitRecord.ts";
-import { lex } from "./lexer.ts";
-import { readQuantity } from "./quantity.ts";
 import type { CardReading } from "./readCard.ts";
 import { linesFromCard } from "./toLines.ts";
 
@@ -26,7 +25,12 @@ export const isTouched = (line: Line): boolean =>
  * A kit whose card was read anew: lines that somebody worked on stay as they are, all others come
  * from the card. An entry that already has its line (same card line and kind) makes no second one.
  */
-export function mergeCard(record: KitRecord, cardText: string, reading: CardReading): KitRecord {
+export function mergeCard(
+  record: KitRecord,
+  cardText: string,
+  reading: CardReading,
+  catalogue: Catalogue,
+): KitRecord {
   const kept = record.kit.lines.filter(isTouched);
   const taken = new Set(kept.map((l) => l.id));
   // The entries before have taken as many numbers at least.
@@ -46,7 +50,7 @@ export function mergeCard(record: KitRecord, cardText: string, reading: CardRead
       return at < 0;
     }),
   };
-  const { lines, doubts } = linesFromCard(fresh, idOf);
+  const { lines, doubts } = linesFromCard(fresh, catalogue, idOf);
   const order = (l: Line) => (typeof l.cardLine === "number" ? l.cardLine : Infinity);
   const all = [...kept, ...lines].sort((a, b) => order(a) - order(b));
   const claims = { ...record.kit.claims };
@@ -61,6 +65,3 @@ export function mergeCard(record: KitRecord, cardText: string, reading: CardRead
     kit: { ...record.kit, claims, lines: all },
   };
 }
-
-/** The words of a card entry that name the thing, as an alias remembers them. */
-export const nameOnCard = (text: string): string => readQuantity(lex(text)).noun;

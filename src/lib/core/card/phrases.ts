@@ -16,7 +16,8 @@ const N = NUMBER_WORDS;
 const PACK =
   "(?:pack|pk|pkt|packet|bx|box|card|blister|strip|bag|tube|tub|tin|carton|set|sleeve|envelope|env|wallet|sheet|pouch)";
 
-const half = (number: string) => String(Math.ceil(Number(VALUE_OF[number.toLowerCase()] ?? number) / 2));
+const half = (number: string) =>
+  String(Math.ceil(Number(VALUE_OF[number.toLowerCase()] ?? number) / 2));
 
 export const PHRASES: readonly Phrase[] = [
   {
@@ -52,13 +53,17 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "how long it lasts",
     example: ["glow stick, lasts 12 h", "glow stick"],
-    pattern: /,?\s*\b(?:lasts|burns|glows|good for|up to)\s+\d+\s*(?:h|hrs?|hours?|min|minutes)\b/giu,
+    pattern:
+      /,?\s*\b(?:lasts|burns|glows|good for|up to)\s+\d+\s*(?:h|hrs?|hours?|min|minutes)\b/giu,
     read: "",
   },
   {
     name: "what one pack holds, said after",
     example: ["12 packets, 2 tablets per packet", "12 packets, 2 per packet"],
-    pattern: new RegExp(`\\b(${N})\\s+\\p{L}+\\s+(?:per|in each|to (?:a|each))\\s+(${PACK})\\b`, "giu"),
+    pattern: new RegExp(
+      `\\b(${N})\\s+\\p{L}+\\s+(?:per|in each|to (?:a|each))\\s+(${PACK})\\b`,
+      "giu",
+    ),
     read: "$1 per $2",
   },
   {
@@ -99,7 +104,10 @@ export const PHRASES: readonly Phrase[] = [
   },
   {
     name: "so many left of a pack",
-    example: ["paracetamol packet of twenty there's twelve left", "paracetamol packet of twenty, make that twelve"],
+    example: [
+      "paracetamol packet of twenty there's twelve left",
+      "paracetamol packet of twenty, make that twelve",
+    ],
     pattern: new RegExp(
       `(?:,|;|\\b(?:with|but|and))?\\s*(?:there(?:'?s| is| are))?\\s*(?:only|about)?\\s*\\b(${N})\\s+(?:\\p{L}+\\s+)?left(?:\\s+(?:in|of|over)\\s+(?:it|them|that|the \\p{L}+))?\\b`,
       "giu",
@@ -146,7 +154,8 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "what lies elsewhere",
     example: ["tourniquet 1, another one lives on the quad", "tourniquet 1"],
-    pattern: /[,;(–-]\s*(?:and\s+)?another(?:\s+one)?\s+(?:lives|is|one's|kept|in|on)\b[^,;)]*\)?/giu,
+    pattern:
+      /[,;(–-]\s*(?:and\s+)?another(?:\s+one)?\s+(?:lives|is|one's|kept|in|on)\b[^,;)]*\)?/giu,
     read: "",
   },
   {
@@ -184,7 +193,8 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "one of each of the sizes listed",
     example: ["OPA 2, 3, 4    1 of each", "OPA 3 pcs"],
-    pattern: /((?:\s*,?\s*(?:nos?\.?|sizes?)?\s*\d{1,2}(?:\.\d)?){2,})\s*[-–:,.]*\s*(?:1|one)\s+(?:of\s+)?each\b/giu,
+    pattern:
+      /((?:\s*,?\s*(?:nos?\.?|sizes?)?\s*\d{1,2}(?:\.\d)?){2,})\s*[-–:,.]*\s*(?:1|one)\s+(?:of\s+)?each\b/giu,
     read: (_, sizes) => ` ${sizes!.match(/\d+(?:\.\d)?/g)!.length} pcs`,
   },
 ];

@@ -52,9 +52,15 @@ function withoutPlace(row: CardRow, names: (text: string) => boolean): CardRow {
 function eachSideOfStroke(row: CardRow): CardRow[] {
   // "saline pods 25 / skin wipes 20": each side has its count.
   const sides = row.text.split(/\s\/\s/);
-  if (sides.length === 2 && sides.every((s) => /\p{L}{3}/u.test(s) && /(?:^|\s|x|×)\d+\s*(?:pcs|pk)?\s*$/iu.test(s)))
+  if (
+    sides.length === 2 &&
+    sides.every((s) => /\p{L}{3}/u.test(s) && /(?:^|\s|x|×)\d+\s*(?:pcs|pk)?\s*$/iu.test(s))
+  )
     return sides.map((text) => ({ ...row, text }));
-  const m = /^(\p{L}[^/]*(?:\([^)]*\))?[^/\d]*)\s\/\s([^/]*?\p{L})\s{1,}(\d{1,3})\s*\/\s*(\d{1,3})\s*$/u.exec(row.text);
+  const m =
+    /^(\p{L}[^/]*(?:\([^)]*\))?[^/\d]*)\s\/\s([^/]*?\p{L})\s{1,}(\d{1,3})\s*\/\s*(\d{1,3})\s*$/u.exec(
+      row.text,
+    );
   if (!m) return [row];
   return [
     { ...row, text: `${m[1]!.trim()}  ${m[3]}` },

@@ -16,6 +16,8 @@ export interface Reading {
   readonly volumeMl: number | null;
   readonly volumeMaybeMass: boolean;
   readonly strengthMg: number | null;
+  /** Packs that are counted where nothing says what one holds; null: none are. */
+  readonly packsOfUnknown: number | null;
   /** Numbers on the line that no rule placed, besides the one taken. */
   readonly leftOver: number;
   /** The words left, as text. */
@@ -28,6 +30,8 @@ const PACK_ONLY =
   /^(?:packs?|pks?|pk|pkt|pkg|package|packet|bx|rl|btl|box|card|blister|strip|bag|carton|set|sleeve|bundle|wallet|tin|tub|tube|bottle|envelope|env|sheet|case|tray|roll|foil|pouch|sachet|st)$/i;
 const COUNT_WORD =
   /^(?:pcs?|pces?|pieces?|stk|stück|ea|each|units?|count|ct|off|nos?|items?|x|qty|quantity|tablets?|tabs?|caps?|capsules?|caplets?|doses?|singles?|of|parts?)$/i;
+const HOLDS_SEVERAL =
+  /^(?:packs?|pks?|pkts?|pkgs?|packages?|bxs?|packets?|box(?:es)?|cards?|blisters?|strips?|cartons?|sets?|sleeves?|wallets?|envelopes?|envs?)$/i;
 /** What may stand between a number and its pack: "two little bottles". */
 const PACK_SIZE =
   /^(?:little|small|large|big|full|new|unopened|sealed|individual|plastic|spare|whole|twin|double)$/i;
@@ -89,6 +93,8 @@ function readTokens(tokens: readonly Token[]): Reading {
   let outer: number | null = null;
   let pairs: number | null = null;
   let bare: [number, number] | null = null;
+  /** Of the packs counted, those that hold several: boxes and cards, not tubes and rolls. */
+  let packs: number | null = null;
   const plain: Counted[] = [];
   let inPairs = false;
   tokens.forEach((_, i) => {
@@ -214,6 +220,7 @@ function readTokens(tokens: readonly Token[]): Reading {
         if (PAIR.test(follows)) inPairs = true;
         used.add(of);
       }
+      if (HOLDS_SEVERAL.test(bagWord)) packs = n;
       if (outer === null) outer = n;
       else plain.push({ value: n, strength: 1, article: token.article });
     } else if (/^each$/i.test(w) && outer !== null) {
@@ -321,6 +328,7 @@ function readTokens(tokens: readonly Token[]): Reading {
     volumeMl,
     volumeMaybeMass,
     strengthMg,
+    packsOfUnknown: inner === null && packs !== null && pieces === packs ? packs : null,
     leftOver: plain.filter((c) => c !== first && c.value !== first?.value && !c.article).length,
     noun,
   };

@@ -3,6 +3,7 @@ import { cleanLines } from "./cleanLines.ts";
 import { draftOf, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
 import { entryOf, type CardEntry } from "./entry.ts";
 import { cardRows, LONGEST_LINE, type CardRow } from "./layout.ts";
+import { NO_HABITS, type Habits } from "./habits.ts";
 import { isHeading, isNote } from "./notes.ts";
 import type { Reading } from "./quantity.ts";
 import { plainly } from "./plainly.ts";
@@ -19,6 +20,8 @@ export interface CardReading {
   /** The piece total the card itself states; null: none. */
   readonly claimedPieces: number | null;
   readonly entries: readonly CardEntry[];
+  /** First line of a table with several columns that count, none of them headed; null: none is. */
+  readonly columnsUnclearAt: number | null;
 }
 
 /** No card has more; beyond it a paste was a mistake. */
@@ -28,13 +31,17 @@ export const MOST_LINES = 10_000;
  * Reads a contents card into entries, in reading order. Pure; never throws on text.
  * Lines longer than LONGEST_LINE and beyond MOST_LINES are not read.
  */
-export function readCard(text: string, vocabulary: Vocabulary): CardReading {
+export function readCard(
+  text: string,
+  vocabulary: Vocabulary,
+  habits: Habits = NO_HABITS,
+): CardReading {
   const isWord = (word: string) => isKnownWord(word, vocabulary);
   const lines = cleanLines(text).map((line) =>
     line.length > LONGEST_LINE ? line : repairText(line, isWord),
   );
   const names = (text: string) => namesItem(text, vocabulary);
-  const rows = plainly(cardRows(lines, names).slice(0, MOST_LINES), names);
+  const rows = plainly(cardRows(lines, names, habits).slice(0, MOST_LINES), names);
   const own = rows.map((row) => draftOf(row, vocabulary));
   const headings = namedByHeading(own);
   const drafts = own.map((draft, at) => underHeading(draft, headings[at] ?? null));
@@ -76,7 +83,14 @@ export function readCard(text: string, vocabulary: Vocabulary): CardReading {
         if (/scratch|strike/i.test(row.text)) found.pop();
         continue;
       }
-      const entry = entryOf(segment, draft, style, isAmongItems(drafts, at), vocabulary.catalogue);
+      const entry = entryOf(
+        segment,
+        draft,
+        style,
+        isAmongItems(drafts, at),
+        vocabulary.catalogue,
+        habits,
+      );
       if (
         segment.absent ||
         (segment.reading.pieces === 0 && row.quantity === null) ||
@@ -105,7 +119,8 @@ export function readCard(text: string, vocabulary: Vocabulary): CardReading {
       if (entry) found.push(entry);
     }
   });
-  return { claimedPieces, entries: found };
+  const columnsUnclearAt = rows.find((r) => r.columnsUnclear)?.source ?? null;
+  return { claimedPieces, entries: found, columnsUnclearAt };
 }
 
 /** A row of sizes alone is of the kind that its heading names. */
@@ -128,7 +143,11 @@ function underHeading(draft: Draft, heading: SizeHeading | null): Draft {
 
 /** "Sold separately: tick card, whistle": the whole line is of what is not there. */
 const startsWithAbsence = (text: string): boolean => {
-  if (/^\W*(?:(?:i|we)\s+)?(?:need|have|must|remember)\s+to\s+(?:get|buy|order|replace|restock)\b/i.test(text))
+  if (
+    /^\W*(?:(?:i|we)\s+)?(?:need|have|must|remember)\s+to\s+(?:get|buy|order|replace|restock)\b/i.test(
+      text,
+    )
+  )
     return true;
   const colon = text.indexOf(":");
   return colon > 0 && colon < text.length - 1 && speaksOfAbsence(text.slice(0, colon));

@@ -40,8 +40,16 @@ const SPOILT_WORD = /(?<![\p{L}\d|])(?=[\p{L}\d|]*\p{Ll})[\p{L}\d|]*[\d|I][\p{L}
 /** Small words in which `rn` may have been an `m`, or a first `l` a capital I: "cornpress", "lnstruction". */
 const RUN_TOGETHER = /(?<![\p{L}\d])(?:\p{L}*rn\p{Ll}*|l[^\Waeiouy\d]\p{Ll}+)(?![\p{L}\d])/gu;
 /** Words in capitals with a digit, a bar or a small l in them: "P0UCH", "F|RST", "FlRST". */
-const SPOILT_CAPITALS = /(?<![\p{L}\d|])(?=[\p{Lu}\d|l]*\p{Lu})[\p{Lu}\d|l]*[\d|l][\p{Lu}\d|l]*(?![\p{L}\d|])/gu;
-const AS_CAPITAL: Readonly<Record<string, string>> = { "0": "O", "1": "I", "|": "I", l: "I", "5": "S", "8": "B" };
+const SPOILT_CAPITALS =
+  /(?<![\p{L}\d|])(?=[\p{Lu}\d|l]*\p{Lu})[\p{Lu}\d|l]*[\d|l][\p{Lu}\d|l]*(?![\p{L}\d|])/gu;
+const AS_CAPITAL: Readonly<Record<string, string>> = {
+  "0": "O",
+  "1": "I",
+  "|": "I",
+  l: "I",
+  "5": "S",
+  "8": "B",
+};
 
 /** The readings of a spoilt word, likeliest first. */
 function* readings(word: string): Generator<string> {

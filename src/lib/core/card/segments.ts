@@ -169,7 +169,11 @@ function merge(drafts: Draft[], corrects: boolean, vocabulary: Vocabulary): Draf
     const before1 = readQuantity(before.tokens);
     const named = before.sameAs ?? before1.noun;
     // "… make that twelve. Strip of ten antihistamine": the number corrects, the sentence after it does not.
-    if (before.sameAs !== undefined && match.whole === 1 && match.type !== matchType(named, vocabulary).type)
+    if (
+      before.sameAs !== undefined &&
+      match.whole === 1 &&
+      match.type !== matchType(named, vocabulary).type
+    )
       return true;
     if (corrects && merged.length === 1 && draft.strong && before1.noun.trim() === "")
       return match.type !== null;
@@ -256,7 +260,11 @@ function merge(drafts: Draft[], corrects: boolean, vocabulary: Vocabulary): Draf
       return true;
     if (match.weight < STANDS_ALONE) return false;
     // "pencil, report cards (5)": two things, each named whole.
-    const both = match.type !== "container" && match.whole === 1 && beforeMatch.whole === 1 && beforeMatch.explained === 1;
+    const both =
+      match.type !== "container" &&
+      match.whole === 1 &&
+      beforeMatch.whole === 1 &&
+      beforeMatch.explained === 1;
     if (both && reading.pieces !== null && beforeMatch.weight >= STANDS_ALONE) return true;
     return draft.strong || explicit === 0 || fullTypes.size >= 3;
   }
@@ -276,7 +284,10 @@ function atWith(draft: Draft, vocabulary: Vocabulary): Draft[] {
   const at = draft.tokens.findIndex((t) => t.kind === "word" && /^with$/i.test(t.text));
   if (at < 1) return [draft];
   const open = draft.tokens.findIndex((t, i) => i > at && t.kind === "open");
-  const [before, after] = [draft.tokens.slice(0, at), draft.tokens.slice(at + 1, open < 0 ? undefined : open)];
+  const [before, after] = [
+    draft.tokens.slice(0, at),
+    draft.tokens.slice(at + 1, open < 0 ? undefined : open),
+  ];
   const [a, b] = [before, after].map((t) => matchType(readQuantity(t).noun, vocabulary));
   const whole = (m: Match) => m.whole === 1 && m.explained === 1 && m.unknown === 0;
   if (a!.type === "container") return [draft];
@@ -309,7 +320,8 @@ export const isOfTheKindBefore = (segment: Segment): boolean =>
 
 /** "dressings, three medium and one large" */
 const SIZE_WORD = /\b(?:small|medium|large|big|little|[SML]|X+L)\b/i;
-const SIZE_ONLY = /^\s*(?:extra[\s-]+)?(?:small|medium|large|big|little|[SML]|X+L)(?:\s+ones?)?\s*$/i;
+const SIZE_ONLY =
+  /^\s*(?:extra[\s-]+)?(?:small|medium|large|big|little|[SML]|X+L)(?:\s+ones?)?\s*$/i;
 
 const isWith = (t: Token): boolean =>
   (t.kind === "word" && /^with$/i.test(t.text)) || (t.kind === "separator" && t.text === "w/");
@@ -380,12 +392,9 @@ function finish(
   const to = tokens.at(-1)?.end ?? 0;
   const own = text.slice(from, to);
   const said = withoutOwnThings(own, vocabulary);
-  const absent = ABSENT.test(said) || ABSENT_NO.test(said) || ELSEWHERE.test(own.replace(/\([^)]*\)?/g, " "));
-  const match = outsideBrackets(
-    tokens,
-    matchType(sameAs ?? reading.noun, vocabulary),
-    vocabulary,
-  );
+  const absent =
+    ABSENT.test(said) || ABSENT_NO.test(said) || ELSEWHERE.test(own.replace(/\([^)]*\)?/g, " "));
+  const match = outsideBrackets(tokens, matchType(sameAs ?? reading.noun, vocabulary), vocabulary);
   return {
     tokens,
     text: own.trim(),

@@ -1,3 +1,4 @@
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { Line } from "../model/kit.ts";
 import type { KitRecord } from "../records/kitRecord.ts";
 import type { CardReading } from "./readCard.ts";
@@ -13,16 +14,24 @@ export type Doubt = KitRecord["doubts"][string];
 /** Lines of a kit from a card's entries, claimed and not yet counted; and which are doubtful, by line id. */
 export function linesFromCard(
   reading: CardReading,
+  catalogue: Catalogue,
   idOf: (index: number) => string = (i) => `L${i + 1}`,
 ): { lines: Line[]; doubts: Record<string, Doubt> } {
   const doubts: Record<string, Doubt> = {};
   const lines = reading.entries.map((entry, i): Line => {
     const id = idOf(i);
-    if (entry.confidence < DOUBTFUL_BELOW)
-      doubts[id] = { confidence: entry.confidence, alternatives: [...entry.alternatives] };
+    const open = catalogue.openNames.find((o) => o.id === entry.open);
+    if (entry.confidence < DOUBTFUL_BELOW || open)
+      doubts[id] = {
+        confidence: entry.confidence,
+        alternatives: open ? open.kinds.map(([type]) => type) : [...entry.alternatives],
+        ...(entry.doubts.length > 0 ? { reasons: [...entry.doubts] } : {}),
+        ...(open ? { open: open.id } : {}),
+      };
     return {
       id,
-      itemType: entry.itemType,
+      // Until somebody looks, the least of the kinds that the name may mean.
+      itemType: open ? open.kinds[0]![0] : entry.itemType,
       text: withoutLeader(entry.text),
       claimed: entry.pieces,
       ...(entry.sizeMm ? { sizeMm: [...entry.sizeMm] } : {}),

@@ -89,9 +89,14 @@ export const VARIANTS: readonly VariantPattern[] = [
   },
   {
     name: "so many, and in brackets which",
-    example: ["2 tourniquets (1 windlass, 1 ratchet)", ["1 windlass tourniquets", "1 ratchet tourniquets"]],
+    example: [
+      "2 tourniquets (1 windlass, 1 ratchet)",
+      ["1 windlass tourniquets", "1 ratchet tourniquets"],
+    ],
     split: (text) => {
-      const m = new RegExp(`^(${N})\\s+(\\p{L}[^(]*?)\\s*\\(([^)]*)\\)\\s*$`, "iu").exec(text.trim());
+      const m = new RegExp(`^(${N})\\s+(\\p{L}[^(]*?)\\s*\\(([^)]*)\\)\\s*$`, "iu").exec(
+        text.trim(),
+      );
       if (!m) return null;
       const parts = eachPart(m[3]!, COUNT_THEN_WORDS, (n, kind) => ({ n, kind }));
       const sum = parts?.reduce((s, p) => s + Number(p.n), 0);

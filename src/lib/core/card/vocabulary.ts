@@ -31,7 +31,9 @@ export interface Alias {
 const PLAIN =
   "large small medium extra big little mini tiny long short wide narrow thick thin size sized assorted various mixed individually wrapped wrap sealed sterile blue red green yellow black white clear pink orange silver purple brown grey coloured colour disposable reusable waterproof washproof breathable hypoallergenic stretched unstretched stretchy soft hard strong premium quality heavy light duty standard regular adult child children kids baby unisex universal professional medical emergency compact portable folding folded flat new old unused unopened opened spare extra each only about approx approximately roughly maybe some with without from into over under left right inside outside other another more less than proper ordinary those these them they ones thing stuff looks like still good fine okay used grade latex alcohol powder water sheet sheets total count contents content packed vacuum boxed loose handy easy plus type style model includes including included item items things work works working doesn't does not don't it's that's there's here's which what when where while should would could been being have having having seems seem appears broken burst cracked damaged missing leaking leaky rusty dirty empty half nearly almost about still never always years year month months expired expiry dated brand branded basic essential deluxe mixed pieces piece each every other various check last";
 const PLAIN_WORDS = new Set(foldedWords(PLAIN));
-const isPlain = (w: string) => PLAIN_WORDS.has(w);
+/** Says of a thing what it is like, never what it is. */
+export const isPlainWord = (w: string): boolean => PLAIN_WORDS.has(w);
+const isPlain = isPlainWord;
 
 /** Builds the index of every way to call a thing. Own aliases weigh a little more than shipped words. */
 export function buildVocabulary(catalogue: Catalogue, aliases: readonly Alias[] = []): Vocabulary {

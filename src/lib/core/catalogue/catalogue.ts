@@ -1,5 +1,6 @@
 import type { Category, FunctionRecord } from "../model/functionRecord.ts";
 import type { InspectionPoint } from "../model/inspectionPoint.ts";
+import type { OpenName } from "./openName.ts";
 import type { Credit, ItemType } from "../model/itemType.ts";
 
 /**
@@ -17,6 +18,8 @@ export interface Catalogue {
   readonly words: ReadonlyMap<string, readonly string[]>;
   /** Names on cards of real things that no type describes. */
   readonly noTypeWords: readonly string[];
+  /** Names that leave the kind open, and the kinds to ask for. */
+  readonly openNames: readonly OpenName[];
 }
 
 /** The catalogue from its rows. Ids are unique: a test of the data looks. */
@@ -27,6 +30,7 @@ export const makeCatalogue = (rows: {
   readonly pointsByType: Readonly<Record<string, readonly string[]>>;
   readonly words: Readonly<Record<string, readonly string[]>>;
   readonly noTypeWords: readonly string[];
+  readonly openNames: readonly OpenName[];
 }): Catalogue => ({
   functions: new Map(rows.functions.map((f) => [f.id, f])),
   types: new Map(rows.types.map((t) => [t.id, t])),
@@ -34,6 +38,7 @@ export const makeCatalogue = (rows: {
   pointsByType: new Map(Object.entries(rows.pointsByType)),
   words: new Map(Object.entries(rows.words)),
   noTypeWords: rows.noTypeWords,
+  openNames: rows.openNames,
 });
 
 export type TypeLookup = (id: string) => ItemType | undefined;

@@ -19,6 +19,7 @@ export const CONFLICT_POLICY: Readonly<Record<RecordKind, "copy" | "offer">> = {
   itemType: "offer",
   alias: "offer",
   barcode: "offer",
+  habit: "offer",
 };
 
 /** Nothing that a person or a file names is spelt so. */

@@ -52,7 +52,14 @@ export const kitRecordSchema = z.strictObject({
   /** Lines read from the card that nobody has confirmed yet, by line id: the confidence and next-best types. */
   doubts: z.record(
     z.string(),
-    z.strictObject({ confidence: z.number(), alternatives: z.array(z.string()) }),
+    z.strictObject({
+      confidence: z.number(),
+      alternatives: z.array(z.string()),
+      /** Codes of what speaks against the reading. */
+      reasons: z.array(z.string().max(40)).max(40).optional(),
+      /** The name leaves the kind open: which one is asked; until then it counts as the least. */
+      open: z.string().max(80).optional(),
+    }),
   ),
   /** Short notes of what happened when, newest last. */
   history: z.array(z.strictObject({ on: z.string(), what: z.string().max(2000) })),

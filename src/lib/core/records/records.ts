@@ -4,6 +4,7 @@ import { fail, type Outcome, type Problem, problem } from "../model/problem.ts";
 import { ALIAS_MIGRATIONS, aliasRecordSchema } from "./aliasRecord.ts";
 import { BARCODE_MIGRATIONS, barcodeRecordSchema } from "./barcodeRecord.ts";
 import { BRIEF_MIGRATIONS, briefRecordSchema } from "./briefRecord.ts";
+import { HABIT_MIGRATIONS, habitRecordSchema } from "./habitRecord.ts";
 import { ITEM_TYPE_MIGRATIONS, itemTypeRecordSchema } from "./itemTypeRecord.ts";
 import { KIT_MIGRATIONS, kitRecordSchema } from "./kitRecord.ts";
 import { LIST_MIGRATIONS, listRecordSchema } from "./listRecord.ts";
@@ -22,6 +23,7 @@ export const recordSchema = z.discriminatedUnion("kind", [
   itemTypeRecordSchema,
   aliasRecordSchema,
   barcodeRecordSchema,
+  habitRecordSchema,
   listRecordSchema,
   settingsRecordSchema,
   setRecordSchema,
@@ -44,6 +46,7 @@ export const RECORD_KINDS: { readonly [K in RecordKind]: KindOfRecord<K> } = {
   itemType: { schema: itemTypeRecordSchema, migrations: ITEM_TYPE_MIGRATIONS },
   alias: { schema: aliasRecordSchema, migrations: ALIAS_MIGRATIONS },
   barcode: { schema: barcodeRecordSchema, migrations: BARCODE_MIGRATIONS },
+  habit: { schema: habitRecordSchema, migrations: HABIT_MIGRATIONS },
   list: { schema: listRecordSchema, migrations: LIST_MIGRATIONS },
   settings: { schema: settingsRecordSchema, migrations: SETTINGS_MIGRATIONS },
   set: { schema: setRecordSchema, migrations: SET_MIGRATIONS },

@@ -152,6 +152,7 @@ function withNames(r: WorkspaceRecord, names: Renamed): WorkspaceRecord {
         members: r.members.map((m) => ({ ...m, kit: record(m.kit) })),
       };
     case "itemType":
+    case "habit":
     case "settings":
       return { ...r, id };
   }

@@ -1,6 +1,5 @@
 import { kitPath, listPath } from "../paths.ts";
 import { problemText } from "../../words/problems.ts";
-import { vocabularyOf } from "../../core/card/vocabulary.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
 import { parsePriceBook, parsePriceCsv } from "../../core/formats/priceCsv.ts";
 import { csvRows, isListHeading, listFromRows } from "../../core/formats/listTable.ts";
@@ -63,7 +62,7 @@ export async function takeFile(file: File): Promise<string | null> {
 export function addCard(name: string, text: string): string {
   const id = workspace.addKit(name.replace(/\.[^.]+$/, "") || "New kit");
   const kit = workspace.kit(id)!;
-  const reading = readCard(text, vocabularyOf(CATALOGUE));
+  const reading = readCard(text, workspace.vocabulary, workspace.habits);
   const many = tooManyEntries(reading);
   if (many)
     workspace.say(
@@ -71,9 +70,17 @@ export function addCard(name: string, text: string): string {
       true,
     );
   workspace.edit(`read ${name}`, [
-    many ? { ...kit, cardText: text } : mergeCard(kit, text, reading),
+    many ? { ...kit, cardText: text } : mergeCard(kit, text, reading, CATALOGUE),
   ]);
   return id;
+}
+
+/** A kit's card, written anew. */
+export function readAnew(kitId: string, text: string): void {
+  const kit = workspace.kit(kitId);
+  if (!kit) return;
+  const reading = readCard(text, workspace.vocabulary, workspace.habits);
+  workspace.edit("say what the columns are", [mergeCard(kit, text, reading, CATALOGUE)]);
 }
 
 /** The heading of a list's table stands within the first rows. */

@@ -1,10 +1,14 @@
 import { cardLeftOut, cardTextProblem, tooManyEntries } from "../../core/card/cardText.ts";
-import { mergeCard, nameOnCard } from "../../core/card/mergeCard.ts";
+import { columnsOfCard } from "../../core/card/columns.ts";
+import { lessonOfPieces, lessonOfSize, nameOnCard, type Lesson } from "../../core/card/habits.ts";
+import { isTouched, mergeCard } from "../../core/card/mergeCard.ts";
+import { lex } from "../../core/card/lexer.ts";
+import { readQuantity } from "../../core/card/quantity.ts";
 import { readCard } from "../../core/card/readCard.ts";
-import { buildVocabulary, vocabularyOf } from "../../core/card/vocabulary.ts";
 import { mergeLines } from "../../core/count/scanned.ts";
 import type { Line } from "../../core/model/kit.ts";
 import { aliasRecord } from "../../core/records/aliasRecord.ts";
+import { habitOfLesson } from "../../core/records/habitRecord.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
 import { tooManyOnCard } from "../../words/benchTexts.ts";
 import { lineName, type KitState } from "../kit.svelte.ts";
@@ -26,11 +30,6 @@ export class UnpackState {
     this.kit = kit;
   }
 
-  #vocabulary = $derived.by(() =>
-    workspace.aliases.length > 0
-      ? buildVocabulary(CATALOGUE, workspace.aliases)
-      : vocabularyOf(CATALOGUE),
-  );
   cardText = $derived.by(() => this.kit.record?.cardText ?? "");
   problem = $derived.by(() => (this.cardText === "" ? null : cardTextProblem(this.cardText)));
   leftOut = $derived.by(() => (this.cardText === "" ? [] : cardLeftOut(this.cardText)));
@@ -58,12 +57,12 @@ export class UnpackState {
       return;
     }
     const readable = text.trim() === "" || cardTextProblem(text) === null;
-    const reading = readable ? readCard(text, this.#vocabulary) : null;
+    const reading = readable ? readCard(text, workspace.vocabulary, workspace.habits) : null;
     const many = reading && tooManyEntries(reading);
     if (many) workspace.say(tooManyOnCard(many), true);
     this.kit.update(
       "read the card",
-      (r) => (reading && !many ? mergeCard(r, text, reading) : { ...r, cardText: text }),
+      (r) => (reading && !many ? mergeCard(r, text, reading, CATALOGUE) : { ...r, cardText: text }),
       "card",
     );
   }
@@ -77,11 +76,100 @@ export class UnpackState {
       return;
     }
     const name = line.text ? nameOnCard(line.text) : "";
-    if (!name) return;
+    // A name that leaves the kind open means another kind on the next card: that is asked again.
+    if (!name || this.doubts[line.id]?.open) return;
     const known = workspace.aliases.find((a) => a.text === name);
     workspace.edit("remember the name", [
-      known ? { ...known, itemType } : aliasRecord(name, itemType),
+      { ...(known ?? aliasRecord(name, itemType)), itemType, on: workspace.today },
     ]);
+  }
+
+  /** The pieces claimed, and what a correction of them teaches of the packs on this user's cards. */
+  setClaimed(line: Line, label: string, claimed: number | undefined): void {
+    this.kit.updateLine(line.id, `claimed ${label}`, { claimed }, "claimed");
+    if (line.text && claimed !== undefined && line.claimed !== undefined)
+      this.#learn(lessonOfPieces(line.text, line.claimed, claimed));
+  }
+
+  /** The size, and what a correction of it teaches of sizes without a unit. */
+  setSize(line: Line, label: string, sizeMm: number[] | undefined): void {
+    this.kit.updateLine(line.id, `size of ${label}`, { sizeMm }, "size");
+    if (line.text && sizeMm) this.#learn(lessonOfSize(line.text, sizeMm));
+  }
+
+  #learn(lesson: Lesson | null): void {
+    if (lesson)
+      workspace.edit("learn from the correction", [habitOfLesson(lesson, workspace.today)]);
+  }
+
+  /** Days of the corrections that made this line what it is. */
+  learned(line: Line): { what: "name" | "pack" | "unit"; on: string | undefined }[] {
+    if (!line.text || line.byHand) return [];
+    const name = nameOnCard(line.text);
+    const { bare, packsOfUnknown, sizeMm } = readQuantity(lex(line.text));
+    const alias = workspace.aliases.find((a) => a.text === name && a.itemType === line.itemType);
+    const found: { what: "name" | "pack" | "unit"; on: string | undefined }[] = [];
+    if (alias) found.push({ what: "name", on: alias.on });
+    for (const { habit, on } of workspace.habitRecords) {
+      const packed = habit.what === "pack" && habit.name === name.toLowerCase();
+      if (packed && packsOfUnknown !== null && line.claimed === packsOfUnknown * habit.pieces)
+        found.push({ what: "pack", on });
+      if (habit.what === "unit" && bare !== null && sizeMm === null && line.sizeMm)
+        found.push({ what: "unit", on });
+    }
+    return found;
+  }
+
+  /** Lines of the card, from 1, that made no line of the kit. */
+  unread = $derived.by(() => {
+    const read = new Set(this.kit.lines.map((l) => l.cardLine));
+    return this.cardText
+      .split(/\r\n|\n|\r/)
+      .flatMap((text, i) => (/\p{L}/u.test(text) && !read.has(i + 1) ? [i + 1] : []));
+  });
+  /** How many lines of the kit came from the card and need nobody's look, and how many do. */
+  states = $derived.by(() => {
+    const fromCard = this.kit.lines.filter((l) => l.cardLine !== undefined);
+    const look = fromCard.filter((l) => l.id in this.doubts && !isTouched(l)).length;
+    return { sure: fromCard.length - look, look, unread: this.unread.length };
+  });
+
+  /** A line of the card that was taken for no item becomes one. */
+  addFromCard(cardLine: number): void {
+    const text = this.cardText.split(/\r\n|\n|\r/)[cardLine - 1]?.trim() ?? "";
+    const id = this.kit.nextLineId();
+    const { pieces, sizeMm } = readQuantity(lex(text));
+    this.#setLines("read a line as an item", (lines) => [
+      ...lines,
+      {
+        id,
+        itemType: null,
+        text,
+        cardLine,
+        claimed: pieces ?? 1,
+        ...(sizeMm ? { sizeMm: [...sizeMm] } : {}),
+        byHand: true,
+      },
+    ]);
+    this.picked = id;
+  }
+
+  /** Line of the card where a table begins whose columns nobody has named; null: none. */
+  columnsUnclearAt = $derived.by(() =>
+    this.cardText === "" || this.long || this.problem
+      ? null
+      : readCard(this.cardText, workspace.vocabulary, workspace.habits).columnsUnclearAt,
+  );
+  askColumns(): void {
+    const at = this.columnsUnclearAt;
+    const found = at === null ? null : columnsOfCard(this.cardText, at);
+    if (found && this.kit.record)
+      workspace.columns = {
+        name: this.kit.record.kit.name,
+        guess: found.guess,
+        kit: this.kit.record.id,
+        around: found.around,
+      };
   }
 
   accept(id: string): void {

@@ -8,8 +8,10 @@
   import NumberField from "$lib/ui/NumberField.svelte";
   import SizeField from "$lib/ui/SizeField.svelte";
   import TypePicker from "$lib/ui/TypePicker.svelte";
+  import { learnedText } from "$lib/words/cardDoubts.ts";
   import { many, number, size } from "$lib/words/sentences.ts";
   import CardText from "./CardText.svelte";
+  import Doubtful from "./Doubtful.svelte";
   import CountTools from "./CountTools.svelte";
   import Outside from "./Outside.svelte";
   import OwnType from "./OwnType.svelte";
@@ -30,7 +32,8 @@
   function rowKey(e: KeyboardEvent, line: Line) {
     if (!(line.id in doubts) || (e.target as HTMLElement).closest("input, select")) return;
     const alternative = doubts[line.id]!.alternatives[Number(e.key) - 1];
-    if (e.key !== "Enter" && !alternative) return;
+    const accepts = e.key === "Enter" && !doubts[line.id]!.open;
+    if (!accepts && !alternative) return;
     e.preventDefault();
     if (alternative) unpack.chooseType(line, alternative);
     else unpack.accept(line.id);
@@ -66,7 +69,34 @@
           oninput={(e) => unpack.read(e.currentTarget.value)}></textarea></label
       >
     {:else}
-      <CardText {cardText} lines={kit.lines} {doubts} picked={unpack.picked} onpick={pick} />
+      <CardText
+        {cardText}
+        lines={kit.lines}
+        {doubts}
+        picked={unpack.picked}
+        onpick={pick}
+        onadd={(n) => unpack.addFromCard(n)}
+      />
+      <p class="mt-2 flex flex-wrap gap-x-4 gap-y-1 text-sm" aria-live="polite">
+        <span
+          ><span class="underline decoration-pass decoration-2 underline-offset-4"
+            >{unpack.states.sure} sure</span
+          ></span
+        >
+        <span
+          ><span class="underline decoration-note decoration-wavy decoration-2 underline-offset-4"
+            >{unpack.states.look} to look at</span
+          ></span
+        >
+        <span class="text-soft">{many(unpack.states.unread, "line")} not read as items</span>
+      </p>
+    {/if}
+    {#if unpack.columnsUnclearAt !== null}
+      <p class="noted mt-3 flex flex-wrap items-center gap-3">
+        This looks like a table, and more than one column holds numbers: which one says how many
+        there are?
+        <button class="btn" onclick={() => unpack.askColumns()}>Say what the columns are</button>
+      </p>
     {/if}
     <CountTools picked={unpack.picked} onpick={pick} />
     <Outside />
@@ -167,13 +197,7 @@
               >size<SizeField
                 width="w-30"
                 {line}
-                onsize={(mm) =>
-                  kit.updateLine(
-                    line.id,
-                    `size of ${lineName(line, type?.label)}`,
-                    { sizeMm: mm },
-                    "size",
-                  )}
+                onsize={(mm) => unpack.setSize(line, lineName(line, type?.label), mm)}
               /></label
             >
             <label class="flex flex-col text-xs text-soft"
@@ -182,13 +206,7 @@
                 value={line.claimed}
                 width="w-18"
                 optional={line.counted !== undefined}
-                onvalue={(n) =>
-                  kit.updateLine(
-                    line.id,
-                    `claimed ${lineName(line, type?.label)}`,
-                    { claimed: n },
-                    "claimed",
-                  )}
+                onvalue={(n) => unpack.setClaimed(line, lineName(line, type?.label), n)}
               /></label
             >
             <label class="flex flex-col text-xs text-soft"
@@ -230,19 +248,16 @@
               >
             {/if}
           </div>
+          {#each unpack.learned(line) as l (l.what)}
+            <p class="mt-1 text-sm text-soft">{learnedText(l.what, l.on)}</p>
+          {/each}
           {#if doubt}
-            <div class="noted mt-2 flex flex-wrap items-center gap-2 py-2">
-              <span class="font-semibold">Read right?</span>
-              <button class="btn min-h-9 px-3 py-1" onclick={() => unpack.accept(line.id)}
-                >Yes <span class="kbd">Enter</span></button
-              >
-              {#each doubt.alternatives as id, i (id)}
-                <button class="btn min-h-9 px-3 py-1" onclick={() => unpack.chooseType(line, id)}
-                  >{kit.typeOf(id)?.label ?? id} <span class="kbd">{i + 1}</span></button
-                >
-              {/each}
-              <span class="text-sm text-soft">sure to {number(doubt.confidence * 100, 0)} %</span>
-            </div>
+            <Doubtful
+              {doubt}
+              name={lineName(line, type?.label)}
+              onaccept={() => unpack.accept(line.id)}
+              onchoose={(id) => unpack.chooseType(line, id)}
+            />
           {/if}
           <p class="sr-only">{size(line.sizeMm)}</p>
         </li>

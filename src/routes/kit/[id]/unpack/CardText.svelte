@@ -7,8 +7,10 @@
     doubts: Record<string, unknown>;
     picked: string | null;
     onpick: (id: string) => void;
+    /** A line of the card, from 1, that was taken for no item is one. */
+    onadd: (cardLine: number) => void;
   }
-  const { cardText, lines, doubts, picked, onpick }: Props = $props();
+  const { cardText, lines, doubts, picked, onpick, onadd }: Props = $props();
 
   interface Piece {
     text: string;
@@ -61,6 +63,13 @@
               onfocus={() => onpick(piece.id!)}>{piece.text}</button
             >{:else}<span class="text-soft">{piece.text || " "}</span>{/if}{/each}</span
       >
+      {#if row.every((p) => p.id === null) && row.some((p) => /\p{L}/u.test(p.text))}
+        <button
+          class="ml-auto min-h-6 shrink-0 px-1 font-body text-xs text-soft underline underline-offset-4 hover:text-ink"
+          aria-label="Line {i + 1} is an item: add it"
+          onclick={() => onadd(i + 1)}>is an item</button
+        >
+      {/if}
     </li>
   {/each}
 </ol>

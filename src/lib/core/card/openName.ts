@@ -1,0 +1,18 @@
+import type { Catalogue } from "../catalogue/catalogue.ts";
+import type { OpenName } from "../catalogue/openName.ts";
+import { isPlainWord } from "./vocabulary.ts";
+import { foldedWords } from "./words.ts";
+
+/**
+ * The name that leaves open which kind it is; null: the words tell, or name another thing.
+ * @param noun words that name the thing, counts and sizes off
+ */
+export function openNameOf(noun: string, { openNames }: Catalogue): OpenName | null {
+  const all = foldedWords(noun);
+  const words = all.filter((w) => !isPlainWord(w));
+  if (words.length === 0) return null;
+  return (
+    openNames.find((o) => words.includes(o.words[0]!) && words.every((w) => o.words.includes(w))) ??
+    null
+  );
+}

@@ -1,0 +1,12 @@
+/** A name that leaves the kind open, as "tourniquet" or "gloves". */
+export interface OpenName {
+  readonly id: string;
+  /** As one says it: "Which tourniquet is it?" */
+  readonly label: string;
+  /** Folded words that say no more than the name itself; any other word may tell the kind. */
+  readonly words: readonly string[];
+  /** Words that mostly describe, but of this thing tell the kind. */
+  readonly tells?: readonly string[];
+  /** Item type and how one tells it in the hand; the least of them first. */
+  readonly kinds: readonly (readonly [itemType: string, tell: string])[];
+}

@@ -1,0 +1,180 @@
+import { expect } from "chai";
+import fc from "fast-check";
+import { CARD_DOUBTS, confidenceOf } from "../../src/lib/core/card/confidence.ts";
+import { BASE, COST } from "../../src/lib/core/card/confidenceModel.ts";
+import {
+  headingKey,
+  lessonOfPieces,
+  lessonOfSize,
+  nameOnCard,
+  NO_HABITS,
+} from "../../src/lib/core/card/habits.ts";
+import { PHRASES, rephrase } from "../../src/lib/core/card/phrases.ts";
+import { columnsOfCard, mappedCard } from "../../src/lib/core/card/columns.ts";
+import { readCard } from "../../src/lib/core/card/readCard.ts";
+import { eachVariant, VARIANTS } from "../../src/lib/core/card/variants.ts";
+import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
+
+const vocabulary = vocabularyOf(CATALOGUE);
+const read = (card: string, habits = NO_HABITS) =>
+  readCard(card, vocabulary, habits).entries.map((e) => [e.source, e.itemType, e.pieces, e.sizeMm]);
+
+describe("ways of writing on a card", () => {
+  for (const { name, example, pattern } of PHRASES)
+    it(name, () => {
+      expect(example[0]).to.match(pattern);
+      expect(rephrase(example[0]).trim()).to.equal(example[1]);
+    });
+  it("are left as they are where none applies", () => {
+    for (const text of ["10 sterile gauze pads 10 x 10 cm", "tape 2.5 cm x 5 m", "2 pairs gloves"])
+      expect(rephrase(text)).to.equal(text);
+  });
+});
+
+describe("one name with several variants", () => {
+  for (const { name, example } of VARIANTS)
+    it(name, () => expect(eachVariant(example[0])).to.deep.equal(example[1]));
+  it("are not made of one size, or of counts that do not add up", () => {
+    for (const text of [
+      "gauze pads 10 x 10 cm (5)",
+      "3 tourniquets (1 windlass, 1 ratchet)",
+      "gauze pads: 5 x 7.5 cm, 10 x 10 cm",
+    ])
+      expect(eachVariant(text)).to.deep.equal([text]);
+  });
+});
+
+describe("what leans on other lines of a card", () => {
+  it("ditto repeats the name above, not its size", () =>
+    expect(
+      read("- burn gel dressing 10 x 10 cm, 2\n- do. 20 x 20 cm, 1\n- eye pads 2"),
+    ).to.deep.equal([
+      [1, "burn-gel-dressing", 2, [100, 100]],
+      [2, "burn-gel-dressing", 1, [200, 200]],
+      [3, "eye-pad", 2, null],
+    ]));
+  it("sizes alone are of the kind of their heading, which is no item then", () =>
+    expect(
+      read("2 eye pads\nCrepe bandages\n5 cm x 4.5 m - 6\n10 cm x 4.5 m - 4\n1 whistle"),
+    ).to.deep.equal([
+      [1, "eye-pad", 2, null],
+      [3, "elastic-bandage", 6, [50, 4500]],
+      [4, "elastic-bandage", 4, [100, 4500]],
+      [5, "whistle", 1, null],
+    ]));
+  it("a place before the things is no thing", () =>
+    expect(read("top pocket: 2 eye pads, 1 whistle\n- 3 safety pins\n- 1 torch")).to.deep.equal([
+      [1, "eye-pad", 2, null],
+      [1, "whistle", 1, null],
+      [2, "safety-pin", 3, null],
+      [3, "torch", 1, null],
+    ]));
+  it("sentences of a dictated line are read one by one", () =>
+    expect(
+      read(
+        "Okay the tub in the truck so plasters there's a box of forty but it's been opened call it twenty five. Two whistles. Eye pads two.",
+      ),
+    ).to.deep.equal([
+      [1, "adhesive-strip", 25, null],
+      [1, "whistle", 2, null],
+      [1, "eye-pad", 2, null],
+    ]));
+});
+
+describe("a table whose headings are over its last columns", () => {
+  const rows =
+    "Eye pads          4     3\nWhistles          2     2\nSafety pins      12    10\nTriangular bandages   4     1";
+  it("counts what was found, not what is asked for", () => {
+    expect(
+      read(`                 REQ.  FOUND\n${rows}`).map(([, type, n]) => [type, n]),
+    ).to.deep.equal([
+      ["eye-pad", 3],
+      ["whistle", 2],
+      ["safety-pin", 10],
+      ["triangular-bandage", 1],
+    ]);
+  });
+  it("asks which column counts where none is headed", () => {
+    const { columnsUnclearAt, entries } = readCard(rows, vocabulary);
+    expect(columnsUnclearAt).to.equal(1);
+    expect(entries.every((e) => e.confidence < 0.9)).to.equal(true);
+  });
+  it("reads it as told", () => {
+    const { guess, around } = columnsOfCard(`My kit\n\n${rows}\n\nthe end`, 3)!;
+    expect(around).to.deep.equal(["My kit\n", "\nthe end"]);
+    const told = mappedCard(guess.rows, ["text", "skip", "quantity"], false);
+    expect(read(told).map(([, type, n]) => [type, n])).to.deep.equal([
+      ["eye-pad", 3],
+      ["whistle", 2],
+      ["safety-pin", 10],
+      ["triangular-bandage", 1],
+    ]);
+  });
+});
+
+describe("what corrections teach", () => {
+  it("packs: 2 boxes corrected to 80 pieces hold 40 each", () => {
+    expect(lessonOfPieces("2 boxes of plasters", 2, 80)).to.deep.equal({
+      what: "pack",
+      name: "plasters",
+      pieces: 40,
+    });
+  });
+  it("packs: nothing where the card states the content, or the number does not divide", () => {
+    expect(lessonOfPieces("2 boxes of 20 plasters", 40, 80)).to.equal(null);
+    expect(lessonOfPieces("2 boxes of plasters", 2, 81)).to.equal(null);
+    expect(lessonOfPieces("2 rolls of tape", 2, 4)).to.equal(null);
+  });
+  it("packs are multiplied on the next card, and sure", () => {
+    const habits = { ...NO_HABITS, packs: new Map([["plasters", 40]]) };
+    expect(read("- 3 boxes of plasters\n- 2 eye pads", habits)).to.deep.equal([
+      [1, "adhesive-strip", 120, null],
+      [2, "eye-pad", 2, null],
+    ]);
+    expect(read("- 3 boxes of 10 plasters\n- 2 eye pads", habits)[0]![2]).to.equal(30);
+  });
+  it("units: 4 x 4 corrected to 40 x 40 mm is in centimetres", () => {
+    expect(lessonOfSize("6 gauze pads 4 x 4", [40, 40])).to.deep.equal({
+      what: "unit",
+      unit: "cm",
+    });
+    expect(lessonOfSize("6 gauze pads 4 x 4", [102, 102])).to.deep.equal({
+      what: "unit",
+      unit: "in",
+    });
+    expect(lessonOfSize("6 gauze pads 4 x 4 cm", [102, 102])).to.equal(null);
+    const inCm = { ...NO_HABITS, bareUnit: "cm" as const };
+    expect(read("- 6 gauze pads 4 x 4\n- 2 eye pads", inCm)[0]![3]).to.deep.equal([40, 40]);
+  });
+  it("columns: a heading that was told once is known", () => {
+    const heading = ["Zeug", "Soll", "Ist"];
+    const card = `${heading.join(";")}\neye pads;4;3\nwhistles;2;1`;
+    const columns = new Map([[headingKey(heading), ["text", "skip", "quantity"] as const]]);
+    expect(read(card, { ...NO_HABITS, columns }).map((e) => e[2])).to.deep.equal([3, 1]);
+  });
+  it("a name is remembered without its count", () =>
+    expect(nameOnCard("12 blue fish plasters (2 packs)")).to.equal("blue fish plasters"));
+});
+
+describe("confidence of an entry", () => {
+  it("is by the model: 1 / (1 + e^-(base - costs))", () => {
+    expect(confidenceOf([])).to.equal(Math.round(100 / (1 + Math.exp(-BASE))) / 100);
+    const cost = COST["unknown-word"] + COST["second"];
+    expect(confidenceOf(["unknown-word", "second"])).to.equal(
+      Math.round(100 / (1 + Math.exp(cost - BASE))) / 100,
+    );
+  });
+  it("never rises with a doubt more", () => {
+    fc.assert(
+      fc.property(fc.subarray([...CARD_DOUBTS]), fc.constantFrom(...CARD_DOUBTS), (some, more) => {
+        expect(confidenceOf([...some, more])).to.be.at.most(confidenceOf(some));
+      }),
+    );
+  });
+  it("an entry without a doubt is sure, an open kind and a guessed column never are", () => {
+    expect(confidenceOf([])).to.be.at.least(0.9);
+    expect(confidenceOf(["kind-open"])).to.be.below(0.9);
+    expect(confidenceOf(["column-guessed"])).to.be.below(0.9);
+  });
+});
