@@ -48,7 +48,16 @@ await build({
   target: "node20",
   conditions: ["browser", "svelte"],
   mainFields: ["module", "main"],
-  external: ["chai", "fast-check", "fake-indexeddb", "fake-indexeddb/auto"],
+  external: [
+    "chai",
+    "fast-check",
+    "fake-indexeddb",
+    "fake-indexeddb/auto",
+    // Loaded only when a picture is read.
+    "tesseract.js",
+    "pdfjs-dist",
+    "pdfjs-dist/*",
+  ],
   sourcemap: "inline",
   logLevel: "warning",
   plugins: [runes],

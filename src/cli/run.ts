@@ -11,6 +11,8 @@ import { SHIPPED_LISTS, type ShippedList } from "../lib/data/lists/index.ts";
 import { catalogueResult, listResult } from "./printList.ts";
 import { readCard } from "../lib/core/card/readCard.ts";
 import { cardResult, cardTextProblem } from "../lib/core/card/cardText.ts";
+import { isHeic, isPdf, isPicture } from "../lib/core/picture/kindOfFile.ts";
+import { boxAround, wordsOfEntry } from "../lib/core/picture/wordsOfEntry.ts";
 import { SENSITIVITIES, SKILLS } from "../lib/core/model/itemType.ts";
 import { isDay } from "../lib/core/base/dates.ts";
 import { parseAudit } from "../lib/core/formats/auditFile.ts";
@@ -37,7 +39,7 @@ import { toPdf } from "../lib/report/toPdf.ts";
 import { makePdf } from "../lib/report/nodePdf.ts";
 
 const USAGE = `usage: npm run --silent cli -- COMMAND
-  read-card FILE|-                       entries of a contents card
+  read-card FILE|-                       entries of a contents card: text, PNG, JPEG, WebP or PDF
   audit FILE [--today DAY]               the audit of an audit file
   plan FILE [--budget N] [--mass G] [--volume ML] [--target ready|0.85]
             [--best] [--prices FILE] [--today DAY] [--frontier] [--changes]
@@ -90,10 +92,24 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
   const print = (value: unknown) => io.out(JSON.stringify(value, null, 1) + "\n");
   switch (name) {
     case "read-card": {
-      const text = readText(only(positional), io);
+      const file = only(positional);
+      const picture = await pictureOf(file);
+      const text = picture?.text ?? readText(file, io);
       const wrong = cardTextProblem(text);
       if (wrong) throw new BadInput([wrong]);
-      print(cardResult(readCard(text, vocabularyOf(CATALOGUE))));
+      const reading = readCard(text, vocabularyOf(CATALOGUE));
+      const result = cardResult(reading);
+      print(
+        picture
+          ? {
+              ...result,
+              entries: result.entries.map((e, i) => ({
+                ...e,
+                box: boxAround(wordsOfEntry(reading.entries[i]!, picture.words)),
+              })),
+            }
+          : result,
+      );
       return;
     }
     case "audit":
@@ -160,6 +176,28 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
     }
     default:
       throw new Usage(name === undefined ? "" : `no command '${name}'`);
+  }
+}
+
+/** A card's text out of a picture or PDF, with the places of its words; null: the file is neither. */
+async function pictureOf(file: string) {
+  if (file === "-") return null;
+  let head: Uint8Array;
+  try {
+    if (statSync(file).size > LARGEST_FILE_MB * MB) return null;
+    head = readFileSync(file).subarray(0, 16);
+  } catch {
+    return null;
+  }
+  if (isHeic(head))
+    throw new BadInput([{ where: file, what: "is a HEIC picture: save or send it as JPEG" }]);
+  if (!isPicture(head) && !isPdf(head)) return null;
+  const { readPictureFile, PictureProblem } = await import("./readPicture.ts");
+  try {
+    return await readPictureFile(file);
+  } catch (error) {
+    if (!(error instanceof PictureProblem)) throw error;
+    throw new BadInput([{ where: file, what: error.message }]);
   }
 }
 

@@ -237,3 +237,103 @@ test("a very long card is read when asked, and refused when it is no kit; a long
   await expect(page.getByRole("heading", { name: "200 lines" })).toBeVisible({ timeout: 30_000 });
   await expect(page.getByRole("button", { name: /^Show 50 more of 50/ })).toBeVisible();
 });
+
+/** A card drawn by the browser itself, as a photograph of it would look; JPEG where it is tilted. */
+const drawn = (page: Page, text: string, tilt: number): Promise<number[]> =>
+  page.evaluate(
+    async ([text, tilt]) => {
+      const lines = text.split("\n");
+      const canvas = document.createElement("canvas");
+      canvas.width = 1100;
+      canvas.height = 120 + 48 * lines.length;
+      const g = canvas.getContext("2d")!;
+      g.fillStyle = "#f0ece2";
+      g.fillRect(0, 0, canvas.width, canvas.height);
+      g.rotate((tilt * Math.PI) / 180);
+      g.fillStyle = "#222";
+      g.font = "30px sans-serif";
+      lines.forEach((line, i) => g.fillText(line, 60, 80 + 48 * i));
+      const type = tilt === 0 ? "image/png" : "image/jpeg";
+      const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, type, 0.6));
+      return [...new Uint8Array(await blob!.arrayBuffer())];
+    },
+    [text, tilt] as const,
+  );
+
+test("a photographed card is read, its words tied to its lines, and reading can be stopped", async ({
+  page,
+}) => {
+  await withKit(page);
+  const text =
+    "SHED BOX\nSterile gauze pads, 10 x 10 cm (5)\nTriangular bandages (2)\nNitrile gloves, 3 pairs\nMedical tape, 2.5 cm x 5 m (1)\n1 tourniquet";
+  const picture = {
+    name: "shed.jpg",
+    mimeType: "image/jpeg",
+    buffer: Buffer.from(await drawn(page, text, 1)),
+  };
+  const input = page.getByLabel("Picture or PDF of the card");
+  await input.setInputFiles(picture);
+  await page.getByRole("button", { name: "Stop" }).click();
+  await expect(page.getByRole("progressbar")).toHaveCount(0);
+  await expect(page.getByRole("heading", { name: "0 lines" })).toBeVisible();
+
+  await input.setInputFiles(picture);
+  await expect(page.getByRole("heading", { name: "5 lines" })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole("img", { name: "The card shed.jpg" })).toBeVisible();
+  // The line picked is framed on the picture: its words and no others.
+  await page.getByRole("button", { name: "Triangular bandages", exact: true }).focus();
+  await expect(page.locator("rect.picked")).toHaveCount(3);
+  // The name that leaves the kind open is asked about, with how one tells the kinds in the hand.
+  const which = page.getByRole("group", { name: /Which tourniquet is it/ });
+  await expect(which).toContainText("a rod to twist");
+  await which.getByRole("button", { name: /windlass/i }).click();
+  await expect(which).toHaveCount(0);
+
+  await input.setInputFiles({
+    name: "locked.pdf",
+    mimeType: "application/pdf",
+    buffer: Buffer.from("%PDF-1.4\ncut short"),
+  });
+  await expect(page.getByText("locked.pdf is not a whole PDF")).toBeVisible();
+  await expect(page.getByRole("heading", { name: "5 lines" })).toBeVisible();
+});
+
+test("a PDF card with text is read by its places, a HEIC picture refused with what to do", async ({
+  page,
+}) => {
+  await withKit(page);
+  const runs = ["2 eye pads", "4 triangular bandages", "1 whistle"]
+    .map((line, i) => `BT /F1 12 Tf 72 ${700 - 20 * i} Td (${line}) Tj ET`)
+    .join("\n");
+  const objects = [
+    "<< /Type /Catalog /Pages 2 0 R >>",
+    "<< /Type /Pages /Kids [3 0 R] /Count 1 >>",
+    "<< /Type /Page /Parent 2 0 R /MediaBox [0 0 612 792] /Contents 4 0 R /Resources << /Font << /F1 5 0 R >> >> >>",
+    `<< /Length ${runs.length} >>\nstream\n${runs}\nendstream`,
+    "<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica >>",
+  ];
+  let pdf = "%PDF-1.4\n";
+  const at: number[] = [];
+  objects.forEach((o, i) => {
+    at.push(pdf.length);
+    pdf += `${i + 1} 0 obj\n${o}\nendobj\n`;
+  });
+  const xref = pdf.length;
+  pdf += `xref\n0 6\n0000000000 65535 f \n${at.map((n) => `${String(n).padStart(10, "0")} 00000 n \n`).join("")}trailer\n<< /Size 6 /Root 1 0 R >>\nstartxref\n${xref}\n%%EOF`;
+  const input = page.getByLabel("Picture or PDF of the card");
+  await input.setInputFiles({
+    name: "card.pdf",
+    mimeType: "application/pdf",
+    buffer: Buffer.from(pdf),
+  });
+  await expect(page.getByRole("heading", { name: "3 lines" })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByLabel("Claimed")).toHaveCount(3);
+  await input.setInputFiles({
+    name: "phone.heic",
+    mimeType: "image/heic",
+    buffer: Buffer.from("\0\0\0\u0018ftypheic\0\0\0\0"),
+  });
+  await expect(
+    page.getByText(/phone.heic is a HEIC picture.*save or send it as JPEG/),
+  ).toBeVisible();
+});

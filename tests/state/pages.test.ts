@@ -1,12 +1,15 @@
 import { expect } from "chai";
 import { CompareState } from "../../src/lib/state/pages/compare.svelte.ts";
 import { ListState } from "../../src/lib/state/pages/list.svelte.ts";
+import { CardPicturesState, doubtfulWords } from "../../src/lib/state/pages/pictures.svelte.ts";
+import { PictureProblem } from "../../src/lib/devices/pictureReader.ts";
 import { SecondState } from "../../src/lib/state/pages/second.svelte.ts";
 import { SieveState } from "../../src/lib/state/pages/sieve.svelte.ts";
 import { sortRows } from "../../src/lib/state/pages/sortRows.ts";
 import { UnpackState } from "../../src/lib/state/pages/unpack.svelte.ts";
 import { workspace } from "../../src/lib/state/workspace.svelte.ts";
 import { PERSONAL_DAY } from "../../src/lib/data/lists/personalDay.ts";
+import { KitState } from "../../src/lib/state/kit.svelte.ts";
 import { CREW_BOX, demoShelf, kitState } from "./open.ts";
 
 describe("unpacking", () => {
@@ -30,6 +33,53 @@ describe("unpacking", () => {
     unpack.chooseType(unpack.kit.lines[0]!, "cohesive-wrap");
     unpack.read("- 4 zonk wraps\n- 1 whistle");
     expect(unpack.kit.lines.map((l) => l.itemType)).to.deep.equal(["cohesive-wrap", "whistle"]);
+  });
+
+  it("asks again which one it is where a name leaves the kind open, and remembers no answer", () => {
+    unpack.read("- 1 tourniquet\n- 3 safety pins");
+    const line = unpack.kit.lines[0]!;
+    expect([line.itemType, unpack.doubts[line.id]?.open]).to.deep.equal([
+      "phlebotomy-strap",
+      "tourniquet",
+    ]);
+    unpack.chooseType(line, "windlass-tourniquet");
+    expect(unpack.kit.lines[0]!.itemType).to.equal("windlass-tourniquet");
+    expect(unpack.doubts[line.id]).to.equal(undefined);
+    expect(workspace.aliases).to.deep.equal([]);
+  });
+
+  it("learns what a pack holds, says since when, and forgets it", () => {
+    unpack.read("- 2 boxes of plasters\n- 3 safety pins");
+    unpack.setClaimed(unpack.kit.lines[0]!, "plasters", 80);
+    unpack.read("- 3 boxes of plasters\n- 1 whistle");
+    const line = unpack.kit.lines.find((l) => l.itemType === "adhesive-strip")!;
+    expect(line.claimed).to.equal(120);
+    expect(unpack.learned(line)).to.deep.equal([{ what: "pack", on: workspace.today }]);
+    workspace.edit("forget", [], [workspace.habitRecords[0]!.id]);
+    unpack.read("- 3 boxes of plasters\n- 1 whistle\n");
+    expect(unpack.kit.lines.find((l) => l.itemType === "adhesive-strip")!.claimed).to.equal(3);
+  });
+
+  it("tells three states of the card's lines, and makes one of what was left out", () => {
+    unpack.read("Box of the shed:\n- 10 sterile gauze pads\n- 2 zonk wraps\n- 3 safety pins");
+    expect(unpack.states).to.deep.equal({ sure: 2, look: 1, unread: 1 });
+    unpack.addFromCard(1);
+    expect(unpack.kit.lines.at(-1)).to.deep.include({
+      text: "Box of the shed:",
+      cardLine: 1,
+      claimed: 1,
+      byHand: true,
+    });
+  });
+
+  it("asks what the columns are, and reads the card as told", () => {
+    const rows = "Eye pads   4   3\nWhistles   2   2\nSafety pins   12   10\nTorch   2   1";
+    unpack.read(`My box\n\n${rows}`);
+    expect(unpack.columnsUnclearAt).to.equal(3);
+    unpack.askColumns();
+    expect(workspace.columns!.guess.rows[0]).to.deep.equal(["Eye pads", "4", "3"]);
+    expect(workspace.columns!.around).to.deep.equal(["My box\n", ""]);
+    workspace.columns = null;
   });
 
   it("waits to be asked with a very long card", () => {
@@ -59,6 +109,94 @@ describe("unpacking", () => {
     const main = box.compartments.find((c) => c.place === "bottom")!;
     box.lay(line, main.id);
     expect(box.kit.lines[0]).to.deep.include({ compartment: main.id, location: "bottom" });
+  });
+});
+
+describe("pictures of a card", () => {
+  const page = (lines: string[]) => ({
+    text: {
+      lines,
+      words: lines.flatMap((text, line) =>
+        [...text.matchAll(/\S+/g)].map((m) => ({
+          text: m[0],
+          confidence: m[0] === "pads" ? 0.4 : 0.95,
+          box: { x0: m.index, x1: m.index + m[0].length, y0: line, y1: line + 1 },
+          line,
+          from: m.index,
+          to: m.index + m[0].length,
+        })),
+      ),
+    },
+    picture: "data:image/jpeg;base64,AA==",
+    width: 100,
+    height: 100,
+  });
+  const file = (name: string) => new File(["x"], name);
+  beforeEach(demoShelf);
+
+  it("add their text below what the card says, and stand beside it with their words", async () => {
+    const kit = kitState(workspace.addKit("Empty"));
+    const unpack = new UnpackState(kit);
+    unpack.read("1 whistle");
+    const cards = new CardPicturesState(
+      kit,
+      (text) => unpack.read(text, true),
+      () => Promise.resolve([page(["2 eye pads"]), page(["3 safety pins"])]),
+    );
+    await cards.take([file("card.pdf")]);
+    expect(unpack.cardText).to.equal("1 whistle\n\n2 eye pads\n\n3 safety pins");
+    expect(kit.lines.map((l) => [l.itemType, l.claimed])).to.deep.equal([
+      ["whistle", 1],
+      ["eye-pad", 2],
+      ["safety-pin", 3],
+    ]);
+    expect(cards.pictures.map((p) => [p.name, p.seen!.cardLine])).to.deep.equal([
+      ["card.pdf, page 1", 3],
+      ["card.pdf, page 2", 5],
+    ]);
+    expect(doubtfulWords(cards.pictures[0]!)).to.deep.equal([{ text: "pads", cardLine: 3 }]);
+    cards.remove(cards.pictures[0]!.id);
+    expect(cards.pictures.length).to.equal(1);
+    expect(kit.lines.length).to.equal(3);
+  });
+
+  it("take nothing when they are stopped, cannot be read, or hold no words", async () => {
+    const kit = kitState(workspace.addKit("Empty"));
+    const taken: string[] = [];
+    const with_ = (read: ConstructorParameters<typeof CardPicturesState>[2]) =>
+      new CardPicturesState(kit, (text) => taken.push(text), read);
+    const endless = with_(
+      (_, { signal }) =>
+        new Promise((_resolve, reject) =>
+          signal.addEventListener("abort", () => reject(new Error("stopped"))),
+        ),
+    );
+    const reading = endless.take([file("a.jpg")]);
+    expect(endless.reading.running?.name).to.equal("a.jpg");
+    endless.reading.cancel();
+    await reading;
+    expect(endless.reading.running).to.equal(null);
+    await with_(() => Promise.reject(new PictureProblem("is locked"))).take([file("b.pdf")]);
+    expect(workspace.message?.text).to.equal("b.pdf is locked. Nothing was taken from it.");
+    await with_(() => Promise.resolve([page([])])).take([file("c.jpg")]);
+    expect(workspace.message?.text).to.equal("No words were found on c.jpg.");
+    expect(taken).to.deep.equal([]);
+  });
+
+  it("are not put into another kit that was opened meanwhile", async () => {
+    let id = workspace.addKit("First");
+    const kit = new KitState(() => id);
+    const taken: string[] = [];
+    const cards = new CardPicturesState(
+      kit,
+      (text) => taken.push(text),
+      () => {
+        id = workspace.addKit("Second");
+        return Promise.resolve([page(["2 eye pads"])]);
+      },
+    );
+    await cards.take([file("a.jpg")]);
+    expect(taken).to.deep.equal([]);
   });
 });
 

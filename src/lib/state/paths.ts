@@ -7,3 +7,6 @@ export const kitPath = (id: string): string =>
 /** A list's page, by the id of its record. */
 export const listPath = (id: string): string =>
   `/lists/${encodeURIComponent(id.replace(/^list:/, ""))}`;
+
+/** The id of the kit at an address. */
+export const kitIdOf = (param: string): string => `kit:${param}`;

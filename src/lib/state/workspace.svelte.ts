@@ -66,6 +66,9 @@ class Workspace {
     around?: readonly [above: string, below: string];
   } | null>(null);
 
+  /** Pictures and PDFs dropped, until the page that reads them is open. */
+  waitingPictures = $state.raw<readonly File[]>([]);
+
   #values = $derived([...this.records.values()]);
   kits = $derived(inUse(this.#values, "kit"));
   briefs = $derived(inUse(this.#values, "brief"));

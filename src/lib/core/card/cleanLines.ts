@@ -38,9 +38,15 @@ const withoutQuoted: Step = (lines) => {
   return lines.map((l) => (QUOTED.test(l) ? (isAll ? l.replace(QUOTED, "") : "") : l));
 };
 
-/** `2INX4.1YD` → `2IN x 4.1YD`: a unit glued to the next number. */
+/** `2INX4.1YD` → `2IN x 4.1YD`, `40 X40 X56 IN`, `8 Xx`: a sign glued to its numbers, or seen twice. */
 const withoutGlue: Step = each((line) =>
-  line.replace(/(\d\s?(?:in|mm|cm|m|ft|yd|"))x(?=\d)/gi, "$1 x "),
+  line
+    .replace(/(\d\s?(?:in|mm|cm|m|ft|yd|"))x\s*(?=\d)/gi, "$1 x ")
+    .replace(
+      /(\d(?:\s?(?:in|mm|cm|m|ft|yd|"))?\s+)x(?=\d+(?:[.,]\d+)?\s*(?:in|mm|cm|m|ft|yd|"|x\b|x\d))/gi,
+      "$1x ",
+    )
+    .replace(/(\d\s*)xx(?=\s)/gi, "$1x"),
 );
 
 const STEPS: readonly Step[] = [

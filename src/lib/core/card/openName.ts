@@ -12,7 +12,11 @@ export function openNameOf(noun: string, { openNames }: Catalogue): OpenName | n
   const words = all.filter((w) => !isPlainWord(w));
   if (words.length === 0) return null;
   return (
-    openNames.find((o) => words.includes(o.words[0]!) && words.every((w) => o.words.includes(w))) ??
-    null
+    openNames.find(
+      (o) =>
+        words.includes(o.words[0]!) &&
+        words.every((w) => o.words.includes(w)) &&
+        !o.tells?.some((w) => all.includes(w)),
+    ) ?? null
   );
 }

@@ -38,7 +38,21 @@ const COUNT_APART = /(\s{2,}|\.{3,}\s*)([OlI\d]{1,3})\s*$/;
 const SPOILT_WORD = /(?<![\p{L}\d|])(?=[\p{L}\d|]*\p{Ll})[\p{L}\d|]*[\d|I][\p{L}\d|]*(?![\d|])/gu;
 
 /** Small words in which `rn` may have been an `m`, or a first `l` a capital I: "cornpress", "lnstruction". */
-const RUN_TOGETHER = /(?<![\p{L}\d])(?:\p{L}*rn\p{Ll}*|l[^\Waeiouy\d]\p{Ll}+)(?![\p{L}\d])/gu;
+const RUN_TOGETHER = /(?<![\p{L}\d])(?:\p{L}*rn\p{Ll}*|l\p{Ll}{3,})(?![\p{L}\d])/gu;
+/** "TIN X 10 YD": an inch whose 1 was taken for a letter. */
+const ONE_INCH = /(?<![\p{L}\d])[TIl]\s?(IN)(?=\s*x\s*\d)/giu;
+/** A long word nobody knows, that two known ones make: "Contentslist". */
+const JOINED_WORDS = /(?<![\p{L}\d])\p{L}{8,24}(?![\p{L}\d])/gu;
+const SHORTEST_PART = 4;
+
+function apart(word: string, isWord: (word: string) => boolean): string {
+  if (isWord(word)) return word;
+  for (let at = SHORTEST_PART; at <= word.length - SHORTEST_PART; at++)
+    if (isWord(word.slice(0, at)) && isWord(word.slice(at)))
+      return `${word.slice(0, at)} ${word.slice(at)}`;
+  return word;
+}
+
 /** Words in capitals with a digit, a bar or a small l in them: "P0UCH", "F|RST", "FlRST". */
 const SPOILT_CAPITALS =
   /(?<![\p{L}\d|])(?=[\p{Lu}\d|l]*\p{Lu})[\p{Lu}\d|l]*[\d|l][\p{Lu}\d|l]*(?![\p{L}\d|])/gu;
@@ -65,8 +79,8 @@ function* readings(word: string): Generator<string> {
 
 /** A line as it was most likely printed; a word changes only into one that `isWord` knows. */
 export function repairText(line: string, isWord: (word: string) => boolean): string {
-  if (!/[\d|Il]|rn/.test(line) && !COUNT_APART.test(line)) return line;
   return line
+    .replace(ONE_INCH, "1 $1")
     .replace(COUNT_APART, (_, gap: string, count: string) => gap + digits(count))
     .replace(NUMBER_WITH_UNIT, (whole, number: string, unit: string) =>
       /\d|^[lI][Oo]+$/.test(number) ? `${digits(number)}${UNIT[unit] ?? unit}` : whole,
@@ -81,6 +95,7 @@ export function repairText(line: string, isWord: (word: string) => boolean): str
       const read = word.replace(/[01|l58]/g, (c) => AS_CAPITAL[c]!);
       return !isWord(word) && isWord(read) ? read : word;
     })
+    .replace(JOINED_WORDS, (word) => apart(word, isWord))
     .replace(SPOILT_WORD, (word) => {
       if (/^\d+\p{L}{1,2}$/u.test(word) || isWord(word)) return word;
       for (const reading of readings(word)) if (isWord(reading)) return reading;

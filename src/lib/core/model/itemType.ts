@@ -67,6 +67,8 @@ export const itemTypeSchema = z.strictObject({
   protocolBarred: z.boolean().optional(),
   /** A rigid thing: its usual length where none is printed, mm. */
   rigidMm: z.number().positive().max(5000).optional(),
+  /** What comes on a roll is never wider, mm: a larger width has lost its decimal point. */
+  widestMm: z.number().positive().max(5000).optional(),
   /** A flat thing that must not be folded: the fold cracks its gel or film. */
   unfolded: z.boolean().optional(),
   /** A tool that wears with use, so that the day of its first one tells. */

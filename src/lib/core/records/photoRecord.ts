@@ -10,6 +10,29 @@ export const photoRecordSchema = z.strictObject({
   line: z.string().optional(),
   name: z.string().max(300),
   dataUrl: z.string().startsWith("data:image/").max(3_000_000),
+  /** The words read on it, where it is a contents card. */
+  seen: z
+    .strictObject({
+      /** Line of the card, from 1, that its first line became. */
+      cardLine: z.number().int().min(1).max(1_000_000),
+      /** Size in which the words have their places. */
+      width: z.number().positive(),
+      height: z.number().positive(),
+      words: z
+        .array(
+          z.strictObject({
+            text: z.string().max(400),
+            /** 0–1. */
+            confidence: z.number().min(0).max(1),
+            /** x0, y0, x1, y1. */
+            box: z.tuple([z.number(), z.number(), z.number(), z.number()]),
+            /** From the first line of this picture, from 0. */
+            line: z.number().int().min(0),
+          }),
+        )
+        .max(20_000),
+    })
+    .optional(),
 });
 export type PhotoRecord = z.infer<typeof photoRecordSchema>;
 
@@ -17,7 +40,7 @@ export const PHOTO_MIGRATIONS: readonly Migration[] = [];
 
 export const photoRecord = (
   key: string,
-  photo: Pick<PhotoRecord, "kitId" | "line" | "name" | "dataUrl">,
+  photo: Pick<PhotoRecord, "kitId" | "line" | "name" | "dataUrl" | "seen">,
 ): PhotoRecord => ({
   kind: "photo",
   id: `photo:${key}`,

@@ -10,20 +10,27 @@ import { cardTextOf, FileProblem } from "./readFile.ts";
 import { guessColumns } from "../../core/card/columns.ts";
 import { mergeCard } from "../../core/card/mergeCard.ts";
 import { readCard } from "../../core/card/readCard.ts";
+import { isCardPicture } from "../../devices/pictureReader.ts";
 import { workspace } from "../workspace.svelte.ts";
 
 /**
  * A file dropped or picked: audit, workspace, price list, reference list or contents card, told by what
  * is in it.
+ * @param openKit id of the kit that is open: the picture of a card is of it
  * @returns the address of what came in; null: nothing to go to (a message says what happened)
  */
-export async function takeFile(file: File): Promise<string | null> {
+export async function takeFile(file: File, openKit?: string): Promise<string | null> {
   if (file.size > LARGEST_FILE_MB * MB) {
     workspace.say(
       `${file.name} has ${Math.round(file.size / MB)} MB; files up to ${LARGEST_FILE_MB} MB are read. Nothing was imported.`,
       true,
     );
     return null;
+  }
+  if (await isCardPicture(file)) {
+    workspace.waitingPictures = [...workspace.waitingPictures, file];
+    const kit = openKit ?? workspace.addKit(file.name.replace(/\.[^.]+$/, "") || "New kit");
+    return `${kitPath(kit)}/unpack`;
   }
   let text: string;
   try {

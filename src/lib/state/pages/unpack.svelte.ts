@@ -69,6 +69,7 @@ export class UnpackState {
 
   /** Says what a line is, and remembers it for the next card or scan. */
   chooseType(line: Line, itemType: string | null): void {
+    const isOpen = this.doubts[line.id]?.open !== undefined;
     this.kit.updateLine(line.id, `${lineName(line, undefined)} is something else`, { itemType });
     if (!itemType) return;
     if (line.gtin) {
@@ -77,7 +78,7 @@ export class UnpackState {
     }
     const name = line.text ? nameOnCard(line.text) : "";
     // A name that leaves the kind open means another kind on the next card: that is asked again.
-    if (!name || this.doubts[line.id]?.open) return;
+    if (!name || isOpen) return;
     const known = workspace.aliases.find((a) => a.text === name);
     workspace.edit("remember the name", [
       { ...(known ?? aliasRecord(name, itemType)), itemType, on: workspace.today },

@@ -46,6 +46,7 @@
     focus,
     decide: (verdict) => picker?.decide(verdict),
     pickPhoto: () => beside?.pickPhoto(),
+    pickWrapper: () => beside?.pickWrapper(),
     pressStopwatch: () => stopwatch?.press(),
   });
 </script>

@@ -6,6 +6,7 @@
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import { storePhoto } from "$lib/ui/photos.ts";
+  import Wrapper from "./Wrapper.svelte";
   import WeaveChip from "$lib/ui/WeaveChip.svelte";
   import { cautionsFor } from "$lib/words/cautions.ts";
   import { number, percent, quantity } from "$lib/words/sentences.ts";
@@ -20,8 +21,12 @@
   const kit = useKit();
   const type = $derived(line.itemType ? kit.typeOf(line.itemType) : undefined);
   let picker: HTMLInputElement;
+  let wrapper = $state<Wrapper>();
   export function pickPhoto() {
     picker.click();
+  }
+  export function pickWrapper() {
+    wrapper?.pick();
   }
 
   /** Coverage if this line is sound and if it fails, all else as it is. */
@@ -122,6 +127,7 @@
   <button class="btn mt-2 min-h-10 px-3 py-1" onclick={pickPhoto}
     >Photo <span class="kbd">P</span></button
   >
+  {#key line.id}<Wrapper bind:this={wrapper} {line} />{/key}
   <input
     bind:this={picker}
     type="file"

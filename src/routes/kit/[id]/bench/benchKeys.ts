@@ -13,6 +13,7 @@ export interface BenchParts {
   focus(id: string, first?: string): void;
   decide(verdict: VerdictId): void;
   pickPhoto(): void;
+  pickWrapper(): void;
   pressStopwatch(): void;
 }
 
@@ -41,6 +42,7 @@ export function benchKeys(parts: BenchParts): (e: KeyboardEvent) => void {
     l: () => bench.nextPlace(),
     n: () => focus("bench-note"),
     p: () => parts.pickPhoto(),
+    w: () => parts.pickWrapper(),
     u: () => workspace.undo(),
     o: () => bench.nextOrder(),
     Enter: (e) => !onControl(e) && bench.restIsSound(),

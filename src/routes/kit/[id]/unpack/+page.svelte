@@ -1,6 +1,7 @@
 <script lang="ts">
   import { problemText } from "$lib/words/problems.ts";
   import { page } from "$app/state";
+  import { withDecimalPoint } from "$lib/core/card/decimalPoint.ts";
   import { isTouched } from "$lib/core/card/mergeCard.ts";
   import type { Line } from "$lib/core/model/kit.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
@@ -10,14 +11,18 @@
   import TypePicker from "$lib/ui/TypePicker.svelte";
   import { learnedText } from "$lib/words/cardDoubts.ts";
   import { many, number, size } from "$lib/words/sentences.ts";
+  import { CardPicturesState } from "$lib/state/pages/pictures.svelte.ts";
+  import CardPictures from "./CardPictures.svelte";
   import CardText from "./CardText.svelte";
   import Doubtful from "./Doubtful.svelte";
   import CountTools from "./CountTools.svelte";
+  import PictureIn from "./PictureIn.svelte";
   import Outside from "./Outside.svelte";
   import OwnType from "./OwnType.svelte";
 
   const kit = useKit();
   const unpack = new UnpackState(kit);
+  const cards = new CardPicturesState(kit, (text) => unpack.read(text, true));
   const cardText = $derived(unpack.cardText);
   const lines = $derived(unpack.lines);
   const doubts = $derived(unpack.doubts);
@@ -57,6 +62,7 @@
         >{/if}
     </div>
     <p class="text-soft">Lay it all out. What the card says is a claim until it is counted.</p>
+    <PictureIn {cards} />
     {#if writing || cardText === ""}
       <label class="mt-3 block"
         ><span class="font-semibold">Contents card, as printed or dictated</span>
@@ -98,6 +104,7 @@
         <button class="btn" onclick={() => unpack.askColumns()}>Say what the columns are</button>
       </p>
     {/if}
+    <CardPictures {cards} lines={kit.lines} picked={unpack.picked} onpick={pick} />
     <CountTools picked={unpack.picked} onpick={pick} />
     <Outside />
     {#if unpack.problem}<p class="noted mt-3" role="alert">
@@ -248,6 +255,17 @@
               >
             {/if}
           </div>
+          {#if withDecimalPoint(line.sizeMm, type)}
+            {@const mended = withDecimalPoint(line.sizeMm, type)!}
+            <p class="noted mt-2 flex flex-wrap items-center gap-2 py-2">
+              {size(line.sizeMm)}: so wide it is never sold. A decimal point may be lost.
+              <button
+                class="btn min-h-9 px-3 py-1"
+                onclick={() => unpack.setSize(line, lineName(line, type?.label), mended)}
+                >It is {size(mended)}</button
+              >
+            </p>
+          {/if}
           {#each unpack.learned(line) as l (l.what)}
             <p class="mt-1 text-sm text-soft">{learnedText(l.what, l.on)}</p>
           {/each}

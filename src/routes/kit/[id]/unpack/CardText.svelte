@@ -50,7 +50,7 @@
   aria-label="The card, line by line"
 >
   {#each rows as row, i (i)}
-    <li class="flex gap-3">
+    <li class="flex min-h-6 gap-3">
       <span class="w-6 shrink-0 text-right text-soft select-none" aria-hidden="true">{i + 1}</span>
       <span class="min-w-0 break-words whitespace-pre-wrap"
         >{#each row as piece, k (k)}{#if piece.id}<button
@@ -65,7 +65,7 @@
       >
       {#if row.every((p) => p.id === null) && row.some((p) => /\p{L}/u.test(p.text))}
         <button
-          class="ml-auto min-h-6 shrink-0 px-1 font-body text-xs text-soft underline underline-offset-4 hover:text-ink"
+          class="ml-auto h-6 shrink-0 px-1 font-body text-xs text-soft underline underline-offset-4 hover:text-ink"
           aria-label="Line {i + 1} is an item: add it"
           onclick={() => onadd(i + 1)}>is an item</button
         >

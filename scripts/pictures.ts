@@ -1,0 +1,87 @@
+/**
+ * How much of a card is still read right from its picture, against the same text typed.
+ *
+ *   npm run pictures [-- FOLDER …]
+ *
+ * Each card is drawn straight; tilted by 1.5°, blurred and saved small; and in two columns.
+ */
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { createCanvas } from "@napi-rs/canvas";
+import { readPictureFile } from "../src/cli/readPicture.ts";
+import { readCard } from "../src/lib/core/card/readCard.ts";
+import { vocabularyOf } from "../src/lib/core/card/vocabulary.ts";
+import { CATALOGUE } from "../src/lib/data/catalogue.ts";
+
+interface Look {
+  readonly name: string;
+  readonly tilt: number;
+  readonly blur: number;
+  readonly columns: 1 | 2;
+}
+const LOOKS: readonly Look[] = [
+  { name: "straight", tilt: 0, blur: 0, columns: 1 },
+  { name: "tilted 1.5°, blurred, JPEG 60", tilt: 1.5, blur: 1, columns: 1 },
+  { name: "two columns", tilt: 0, blur: 0, columns: 2 },
+];
+const SIZE = 28;
+const LINE = 42;
+
+function draw(text: string, { tilt, blur, columns }: Look): Buffer {
+  const lines = text.trimEnd().split("\n");
+  const half = Math.ceil(lines.length / columns);
+  const wide = Math.max(...lines.map((l) => l.length)) * SIZE * 0.62;
+  const canvas = createCanvas(wide * columns + 160, half * LINE + 160);
+  const g = canvas.getContext("2d");
+  g.fillStyle = "#f2eee4";
+  g.fillRect(0, 0, canvas.width, canvas.height);
+  g.translate(canvas.width / 2, canvas.height / 2);
+  g.rotate((tilt * Math.PI) / 180);
+  g.translate(-canvas.width / 2, -canvas.height / 2);
+  g.fillStyle = "#2b2b2b";
+  g.font = `${SIZE}px "DejaVu Sans"`;
+  if (blur > 0) g.filter = `blur(${blur}px)`;
+  lines.forEach((line, i) =>
+    g.fillText(
+      line.replace(/\t/g, "    "),
+      60 + Math.floor(i / half) * wide,
+      90 + (i % half) * LINE,
+    ),
+  );
+  return blur > 0 ? canvas.toBuffer("image/jpeg", 60) : canvas.toBuffer("image/png");
+}
+
+const vocabulary = vocabularyOf(CATALOGUE);
+const facts = (text: string) =>
+  readCard(text, vocabulary).entries.map((e) => JSON.stringify([e.itemType, e.pieces, e.sizeMm]));
+
+const folders = process.argv.slice(2);
+const folder = mkdtempSync(join(tmpdir(), "pictures-"));
+try {
+  for (const look of LOOKS) {
+    let all = 0;
+    let right = 0;
+    for (const from of folders.length > 0 ? folders : ["tests/fixtures/cards"])
+      for (const name of readdirSync(from).filter((f) => f.endsWith(".txt"))) {
+        const text = readFileSync(join(from, name), "utf8");
+        const file = join(folder, look.blur > 0 ? "card.jpg" : "card.png");
+        writeFileSync(file, draw(text, look));
+        const left = facts((await readPictureFile(file)).text);
+        const wanted = facts(text);
+        const lost: string[] = [];
+        for (const fact of wanted) {
+          const at = left.indexOf(fact);
+          if (at < 0) lost.push(fact);
+          else left.splice(at, 1);
+        }
+        all += wanted.length;
+        right += wanted.length - lost.length;
+        if (lost.length > 0)
+          console.log(`  ${look.name} ${name}: lost ${lost.join(" ")}; got ${left.join(" ")}`);
+      }
+    console.log(`${look.name}: ${right} of ${all} (${((100 * right) / all).toFixed(1)} %)`);
+  }
+} finally {
+  rmSync(folder, { recursive: true });
+}
