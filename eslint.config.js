@@ -5,7 +5,7 @@ import ts from "typescript-eslint";
 import svelteConfig from "./svelte.config.js";
 
 export default ts.config(
-  { ignores: ["build/", ".svelte-kit/", "node_modules/", ".tmp/"] },
+  { ignores: ["build/", ".svelte-kit/", "node_modules/", ".tmp/", "static/reader/"] },
   js.configs.recommended,
   ...ts.configs.strict,
   ...svelte.configs.recommended,

@@ -14,6 +14,7 @@ import type { Need } from "../src/lib/core/model/list.ts";
 import { CARD_WORDS } from "../src/lib/data/cardVocabulary.ts";
 import { FUNCTIONS } from "../src/lib/data/functions.ts";
 import { ITEM_TYPES } from "../src/lib/data/itemTypes.ts";
+import { benchCards } from "./cards.ts";
 import { benchPlans } from "./plans.ts";
 import { auditOf, randomFrom } from "./planCases.ts";
 
@@ -152,4 +153,5 @@ console.table({
     cards.slice(0, 20),
   ),
 });
+benchCards();
 await benchPlans();

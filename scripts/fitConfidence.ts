@@ -10,7 +10,7 @@
  */
 import { existsSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
-import { CARD_DOUBTS, type CardDoubt } from "../src/lib/core/card/confidence.ts";
+import { CARD_DOUBTS, type CardDoubt } from "../src/lib/core/card/cardDoubt.ts";
 import { readCard } from "../src/lib/core/card/readCard.ts";
 import { vocabularyOf } from "../src/lib/core/card/vocabulary.ts";
 import { CATALOGUE } from "../src/lib/data/catalogue.ts";
@@ -141,7 +141,7 @@ judge("unseen  names", namesIn(SYNONYMS, 1));
 const two = (n: number) => n.toFixed(2);
 writeFileSync(
   "src/lib/core/card/confidenceModel.ts",
-  `import type { CardDoubt } from "./confidence.ts";
+  `import type { CardDoubt } from "./cardDoubt.ts";
 
 /**
  * Made by \`npm run confidence\` on ${new Date().toISOString().slice(0, 10)} from the cards in

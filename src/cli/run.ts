@@ -92,24 +92,7 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
   const print = (value: unknown) => io.out(JSON.stringify(value, null, 1) + "\n");
   switch (name) {
     case "read-card": {
-      const file = only(positional);
-      const picture = await pictureOf(file);
-      const text = picture?.text ?? readText(file, io);
-      const wrong = cardTextProblem(text);
-      if (wrong) throw new BadInput([wrong]);
-      const reading = readCard(text, vocabularyOf(CATALOGUE));
-      const result = cardResult(reading);
-      print(
-        picture
-          ? {
-              ...result,
-              entries: result.entries.map((e, i) => ({
-                ...e,
-                box: boxAround(wordsOfEntry(reading.entries[i]!, picture.words)),
-              })),
-            }
-          : result,
-      );
+      print(await readCardResult(only(positional), io));
       return;
     }
     case "audit":
@@ -177,6 +160,22 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
     default:
       throw new Usage(name === undefined ? "" : `no command '${name}'`);
   }
+}
+
+/** The entries of a card; of a picture or PDF each with the box of its words. */
+async function readCardResult(file: string, io: Io): Promise<unknown> {
+  const picture = await pictureOf(file);
+  const text = picture?.text ?? readText(file, io);
+  const wrong = cardTextProblem(text);
+  if (wrong) throw new BadInput([wrong]);
+  const reading = readCard(text, vocabularyOf(CATALOGUE));
+  const result = cardResult(reading);
+  if (!picture) return result;
+  const entries = result.entries.map((e, i) => ({
+    ...e,
+    box: boxAround(wordsOfEntry(reading.entries[i]!, picture.words)),
+  }));
+  return { ...result, entries };
 }
 
 /** A card's text out of a picture or PDF, with the places of its words; null: the file is neither. */

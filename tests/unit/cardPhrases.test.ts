@@ -1,6 +1,7 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { CARD_DOUBTS, confidenceOf } from "../../src/lib/core/card/confidence.ts";
+import { CARD_DOUBTS } from "../../src/lib/core/card/cardDoubt.ts";
+import { confidenceOf } from "../../src/lib/core/card/confidence.ts";
 import { BASE, COST } from "../../src/lib/core/card/confidenceModel.ts";
 import {
   headingKey,

@@ -2,7 +2,7 @@ import { CATALOGUE } from "../data/catalogue.ts";
 import type { ColumnRole } from "../core/card/columnRole.ts";
 import type { ColumnGuess } from "../core/card/columns.ts";
 import { buildVocabulary, vocabularyOf } from "../core/card/vocabulary.ts";
-import { habitOfColumns, habitsFrom } from "../core/records/habitRecord.ts";
+import { habitOfColumns, habitsFrom } from "../core/card/learned.ts";
 import { typeLookup } from "../core/catalogue/catalogue.ts";
 import { readImport } from "../core/formats/importFile.ts";
 import { listFile } from "../core/formats/listFile.ts";

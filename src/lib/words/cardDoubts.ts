@@ -1,4 +1,4 @@
-import type { CardDoubt } from "../core/card/confidence.ts";
+import type { CardDoubt } from "../core/card/cardDoubt.ts";
 import { day } from "./display.ts";
 
 /** What speaks against a reading, as one says it to the person who is to look. */

@@ -1,3 +1,4 @@
+import { CARD_DOUBTS, type CardDoubt } from "./cardDoubt.ts";
 import { BASE, COST } from "./confidenceModel.ts";
 import type { Segment } from "./segments.ts";
 
@@ -5,53 +6,6 @@ import type { Segment } from "./segments.ts";
  * How likely an entry is right in type, pieces and size: a logistic model over named doubts, each of
  * which only lowers it. Fitted by `npm run confidence` (scripts/fitConfidence.ts).
  */
-
-/** What may speak against a reading; what the words mean to a person is in words/cardDoubts.ts. */
-export const CARD_DOUBTS = [
-  /** No item type is named. */
-  "no-type",
-  /** Only a part of a known name stands there. */
-  "part-of-name",
-  /** A word was taken for a misspelling or a short form. */
-  "respelt",
-  /** A short word was taken for a longer one cut short. */
-  "cut-short",
-  /** The name is one common word. */
-  "common-word",
-  /** Another kind fits nearly as well. */
-  "close-second",
-  /** Another kind fits somewhat. */
-  "second",
-  /** Less than 60 % of the known words are explained by the name found. */
-  "half-explained",
-  /** Less than 85 %. */
-  "partly-explained",
-  /** A word before any "for" or "with" is not known. */
-  "unknown-word",
-  /** A mark of two or three letters is not known. */
-  "unknown-mark",
-  /** The last word of the name belongs to another thing. */
-  "head-elsewhere",
-  /** The size decided between look-alikes. */
-  "kind-by-size",
-  /** The name leaves the kind open. */
-  "kind-open",
-  /** The pieces follow from a rule, as singles made pairs. */
-  "count-derived",
-  /** No number, on a card that counts. */
-  "no-count",
-  /** A number on the line is not used. */
-  "number-left",
-  /** A size without a unit. */
-  "unit-assumed",
-  /** Several columns count, and none is headed. */
-  "column-guessed",
-  /** Many words for one thing. */
-  "long",
-  /** Dictated. */
-  "spoken",
-] as const;
-export type CardDoubt = (typeof CARD_DOUBTS)[number];
 
 /** Names are shorter; longer ones are sentences. */
 const LONG_NAME = 6;

@@ -1,4 +1,4 @@
-import type { CardDoubt } from "./confidence.ts";
+import type { CardDoubt } from "./cardDoubt.ts";
 
 /**
  * Made by `npm run confidence` on 2026-11-26 from the cards in

@@ -1,5 +1,6 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
-import { confidenceOf, doubtsOf, type CardDoubt } from "./confidence.ts";
+import type { CardDoubt } from "./cardDoubt.ts";
+import { confidenceOf, doubtsOf } from "./confidence.ts";
 import type { Habits } from "./habits.ts";
 import { NAMES_FROM, type Draft } from "./draft.ts";
 import type { CardRow } from "./layout.ts";

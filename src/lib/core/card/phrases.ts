@@ -194,15 +194,20 @@ export const PHRASES: readonly Phrase[] = [
     name: "one of each of the sizes listed",
     example: ["OPA 2, 3, 4    1 of each", "OPA 3 pcs"],
     pattern:
-      /((?:\s*,?\s*(?:nos?\.?|sizes?)?\s*\d{1,2}(?:\.\d)?){2,})\s*[-–:,.]*\s*(?:1|one)\s+(?:of\s+)?each\b/giu,
+      /((?:\s*,?\s*(?:nos?\.?|sizes?))?\s*\d{1,2}(?:\.\d)?(?:\s*,\s*\d{1,2}(?:\.\d)?)+)\s*[-–:,.]*\s*(?:1|one)\s+(?:of\s+)?each\b/giu,
     read: (_, sizes) => ` ${sizes!.match(/\d+(?:\.\d)?/g)!.length} pcs`,
   },
 ];
 
+/** Longer rows are prose or rubbish, and every pattern would walk through them. */
+const LONGEST = 400;
+
 /** A text with its odd ways of writing put into plain ones. */
 export const rephrase = (text: string): string =>
-  PHRASES.reduce(
-    (said, { pattern, read }) =>
-      typeof read === "string" ? said.replace(pattern, read) : said.replace(pattern, read),
-    text,
-  );
+  text.length > LONGEST
+    ? text
+    : PHRASES.reduce(
+        (said, { pattern, read }) =>
+          typeof read === "string" ? said.replace(pattern, read) : said.replace(pattern, read),
+        text,
+      );

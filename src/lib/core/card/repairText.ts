@@ -5,6 +5,7 @@ const AS_DIGIT: Readonly<Record<string, string>> = {
   O: "0",
   o: "0",
   l: "1",
+  L: "1",
   I: "1",
   S: "5",
   B: "8",
@@ -21,12 +22,22 @@ const AS_LETTER: Readonly<Record<string, readonly string[]>> = {
 /** More doubtful letters than this in one word are noise. */
 const MOST_DOUBTFUL = 4;
 
-const digits = (text: string) => text.replace(/[OolISB]/g, (c) => AS_DIGIT[c]!);
+const digits = (text: string) => text.replace(/[OolLISB]/g, (c) => AS_DIGIT[c]!);
 
 /** "l2cm", "1Ocm", "2Oml", "5crn": a number that has a digit or a unit, spoilt letters in it. */
 const NUMBER_WITH_UNIT =
-  /(?<![\p{L}\d|])([\dOolI]{1,4}(?:[.,][\dOolI]{1,2})?)\s?(mm|cm|crn|ml|rnl|mg|rng|rn|m|g)(?![\p{L}\d|])/gu;
-const UNIT: Readonly<Record<string, string>> = { crn: "cm", rn: "m", rnl: "ml", rng: "mg" };
+  /(?<![\p{L}\d|])([\dOolI]{1,4}(?:[.,][\dOolI]{1,2})?)\s?(mm|cm|crn|CRN|ml|rnl|mg|rng|rn|RN|m|g)(?![\p{L}\d|])/gu;
+const UNIT: Readonly<Record<string, string>> = {
+  crn: "cm",
+  CRN: "cm",
+  rn: "m",
+  RN: "m",
+  rnl: "ml",
+  rng: "mg",
+};
+
+/** "l0 x 10 cm", "l6 x whistle": a number before the sign that multiplies it. */
+const NUMBER_TIMES = /(?<![\p{L}\d|])[lLIO][\dOolLI]*\d[\dOolLI]*(?=\s*[x×]\s)/giu;
 
 /** "1O", "2O29": a digit first, then digits and their look-alikes. */
 const NUMBER = /(?<![\p{L}\d|])\d[\dOolI]*[OolI][\dOolI]*(?![\p{L}\d|])/gu;
@@ -85,6 +96,7 @@ export function repairText(line: string, isWord: (word: string) => boolean): str
     .replace(NUMBER_WITH_UNIT, (whole, number: string, unit: string) =>
       /\d|^[lI][Oo]+$/.test(number) ? `${digits(number)}${UNIT[unit] ?? unit}` : whole,
     )
+    .replace(NUMBER_TIMES, digits)
     .replace(NUMBER, digits)
     .replace(RUN_TOGETHER, (word) => {
       if (isWord(word)) return word;

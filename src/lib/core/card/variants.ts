@@ -121,8 +121,12 @@ export const VARIANTS: readonly VariantPattern[] = [
   },
 ];
 
+/** Longer lines are prose. */
+const LONGEST = 300;
+
 /** The lines that a line with variants stands for; itself where it has none. */
 export function eachVariant(text: string): string[] {
+  if (text.length > LONGEST) return [text];
   for (const { split } of VARIANTS) {
     const lines = split(text);
     if (lines) return lines;

@@ -30,7 +30,7 @@ const JOINED: readonly (readonly [RegExp, string])[] = [
   [/\bdouble[\s-]+a\b/g, "aa"],
   [/\bpocket[\s-]+knife/g, "pocketknife"],
   [/\bcold[\s&]+(and |n |'n' )?flu\b/g, "coldflu"],
-  [/\bpvp[\s-]+[i1l|]/g, "pvp"],
+  [/\bpvp[\s-]+[i1l|](?![a-z])/g, "pvp"],
   [/\btea[\s-]+light/g, "tealight"],
   [/\bcohesive[\s-]+/g, "cohesive "],
   [/\bde[\s-]+compression/g, "decompression"],

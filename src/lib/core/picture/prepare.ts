@@ -8,8 +8,8 @@ export interface Pixels {
 }
 
 /** Long side, px, at which print of a card is 20 to 40 px high, as the recogniser was trained. */
-export const LONG_SIDE_FROM = 1800;
-export const LONG_SIDE_TO = 2600;
+const LONG_SIDE_FROM = 1800;
+const LONG_SIDE_TO = 2600;
 
 /** Factor that brings a picture to a size the recogniser reads well; 1: it has it. */
 export function scaleFor(width: number, height: number): number {

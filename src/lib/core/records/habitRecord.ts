@@ -1,6 +1,4 @@
 import { z } from "zod";
-import type { ColumnRole } from "../card/columnRole.ts";
-import { headingKey, type Habits, type Lesson } from "../card/habits.ts";
 import { day } from "../model/scalars.ts";
 import { recordBase, versionAfter, type Migration } from "./record.ts";
 
@@ -35,32 +33,10 @@ export const HABIT_MIGRATIONS: readonly Migration[] = [];
 const keyOf = (habit: HabitRecord["habit"]): string =>
   habit.what === "pack" ? habit.name : habit.what === "unit" ? "size" : habit.heading;
 
-const record = (habit: HabitRecord["habit"], on: string): HabitRecord => ({
+export const habitRecord = (habit: HabitRecord["habit"], on: string): HabitRecord => ({
   kind: "habit",
   id: `habit:${habit.what}:${keyOf(habit)}`.slice(0, 160),
   version: versionAfter(HABIT_MIGRATIONS),
   on,
   habit,
 });
-
-export const habitOfLesson = (lesson: Lesson, on: string): HabitRecord =>
-  record(lesson.what === "pack" ? { ...lesson, name: lesson.name.slice(0, 400) } : lesson, on);
-
-export const habitOfColumns = (
-  heading: readonly string[],
-  roles: readonly (ColumnRole | null)[],
-  on: string,
-): HabitRecord =>
-  record({ what: "columns", heading: headingKey(heading).slice(0, 2000), roles: [...roles] }, on);
-
-/** Habits as the card reader takes them. */
-export function habitsFrom(records: readonly HabitRecord[]): Habits {
-  const packs = new Map<string, number>();
-  const columns = new Map<string, readonly (ColumnRole | null)[]>();
-  let bareUnit: Habits["bareUnit"] = null;
-  for (const { habit } of records)
-    if (habit.what === "pack") packs.set(habit.name, habit.pieces);
-    else if (habit.what === "unit") bareUnit = habit.unit;
-    else columns.set(habit.heading, habit.roles);
-  return { packs, columns, bareUnit };
-}

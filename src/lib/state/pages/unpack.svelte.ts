@@ -8,7 +8,7 @@ import { readCard } from "../../core/card/readCard.ts";
 import { mergeLines } from "../../core/count/scanned.ts";
 import type { Line } from "../../core/model/kit.ts";
 import { aliasRecord } from "../../core/records/aliasRecord.ts";
-import { habitOfLesson } from "../../core/records/habitRecord.ts";
+import { habitOfLesson } from "../../core/card/learned.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
 import { tooManyOnCard } from "../../words/benchTexts.ts";
 import { lineName, type KitState } from "../kit.svelte.ts";

@@ -1,0 +1,96 @@
+import { existsSync, readFileSync } from "node:fs";
+import fc from "fast-check";
+import { readCard } from "../src/lib/core/card/readCard.ts";
+import { vocabularyOf } from "../src/lib/core/card/vocabulary.ts";
+import { CATALOGUE } from "../src/lib/data/catalogue.ts";
+import { markFolder } from "../scripts/markCard.ts";
+import { madeCard, truthOf, written } from "../tests/unit/cardMaker.ts";
+
+const vocabulary = vocabularyOf(CATALOGUE);
+const percent = (part: number, of: number) => Math.round((1000 * part) / Math.max(1, of)) / 10;
+
+/** Folders of cards by people: right in type, pieces and size; and what of the sure ones is wrong. */
+const FOLDERS = [
+  "cards",
+  "own-cards",
+  "kept-aside-1",
+  "kept-aside-2",
+  "aside-cards",
+  "aside-2",
+  "aside-3",
+  "aside-4",
+];
+
+function cardsByPeople() {
+  console.log("\nCards by people");
+  console.table(
+    Object.fromEntries(
+      FOLDERS.map((name) => {
+        const m = markFolder(`tests/fixtures/${name}`, vocabulary);
+        return [
+          name,
+          {
+            entries: m.all,
+            "right, %": percent(m.right, m.all),
+            "sure, %": percent(m.sure, m.all),
+            "sure and wrong, %": percent(m.sure - m.sureRight, m.sure),
+          },
+        ];
+      }),
+    ),
+  );
+}
+
+/** Cards made by rule; errors counted by what was done to them. */
+function madeCards(howMany: number) {
+  const errors = new Map<string, { wrong: number; of: number }>();
+  let [right, all] = [0, 0];
+  const started = performance.now();
+  for (const card of fc.sample(madeCard, { seed: 13, numRuns: howMany })) {
+    const left = readCard(written(card), vocabulary).entries.map((e) =>
+      JSON.stringify([e.itemType, e.pieces, e.sizeMm]),
+    );
+    const wanted = truthOf(card.contents).map((e) => JSON.stringify(e));
+    let lost = 0;
+    for (const fact of wanted) {
+      const at = left.indexOf(fact);
+      if (at < 0) lost++;
+      else left.splice(at, 1);
+    }
+    all += wanted.length;
+    right += wanted.length - lost;
+    for (const by of [`layout: ${card.layout}`, `habit: ${card.habit}`, `noise: ${card.noise}`]) {
+      const e = errors.get(by) ?? { wrong: 0, of: 0 };
+      errors.set(by, { wrong: e.wrong + lost, of: e.of + wanted.length });
+    }
+  }
+  const seconds = (performance.now() - started) / 1000;
+  console.log(
+    `\n${howMany} cards made by rule: ${right} of ${all} entries right (${percent(right, all)} %), ${Math.round(all / seconds)} entries a second`,
+  );
+  console.table(Object.fromEntries([...errors].sort().filter(([, e]) => e.wrong > 0)));
+}
+
+/** Further names of the trade, each alone on a line: right, asked about, or wrong and sure. */
+function names(file: string) {
+  if (!existsSync(file)) return;
+  const tally = { right: 0, asked: 0, "wrong and sure": 0, "not read": 0 };
+  const rows = readFileSync(file, "utf8").trim().split("\n").slice(1);
+  for (const row of rows) {
+    const [, type, name] = /^([^,]+),(.*),[^,]*$/.exec(row)!;
+    const card = `- 2 gauze pads\n- 1 ${name!.replace(/^"|"$/g, "")}\n- 2 eye pads`;
+    const found = readCard(card, vocabulary).entries.filter((e) => e.source === 2);
+    if (found.length === 0) tally["not read"]++;
+    else if (found.length === 1 && found[0]!.itemType === type) tally.right++;
+    else if (found.every((e) => e.confidence < 0.9)) tally.asked++;
+    else tally["wrong and sure"]++;
+  }
+  console.log(`\n${rows.length} further names`);
+  console.table({ names: tally });
+}
+
+export function benchCards(): void {
+  cardsByPeople();
+  madeCards(10_000);
+  names("../shared/data/synonyms.csv");
+}
