@@ -37,9 +37,14 @@ const RIDGE = 0.02;
 
 /**
  * Least cost of a doubt that must always be asked about, however few cases speak for it: an open kind
- * is taken as its least until somebody answers, and a guessed column spoils every row.
+ * is taken as its least until somebody answers, a guessed column spoils every row, and a box of
+ * plasters is seldom one plaster.
  */
-const LEAST_COST: Partial<Record<CardDoubt, number>> = { "kind-open": 1, "column-guessed": 1.5 };
+const LEAST_COST: Partial<Record<CardDoubt, number>> = {
+  "kind-open": 1,
+  "column-guessed": 1.5,
+  "pack-unknown": 1,
+};
 
 interface Case {
   readonly doubts: readonly CardDoubt[];

@@ -7,7 +7,7 @@ import type { OpenName } from "../core/catalogue/openName.ts";
 export const OPEN_NAMES: readonly OpenName[] = [
   {
     id: "tourniquet",
-    label: "tourniquet",
+    ask: "Which tourniquet is it?",
     words: ["tourniquet", "tq", "limb", "medical"],
     kinds: [
       [
@@ -25,7 +25,7 @@ export const OPEN_NAMES: readonly OpenName[] = [
   },
   {
     id: "gloves",
-    label: "gloves",
+    ask: "Which gloves are they?",
     words: [
       "glove",
       "disposable",
@@ -45,7 +45,7 @@ export const OPEN_NAMES: readonly OpenName[] = [
   },
   {
     id: "chest-seal",
-    label: "chest seal",
+    ask: "Which chest seal is it?",
     words: ["chest", "seal", "chestseal"],
     kinds: [
       ["plain-chest-seal", "a smooth sticky sheet, no valve or channels in it"],
@@ -54,7 +54,7 @@ export const OPEN_NAMES: readonly OpenName[] = [
   },
   {
     id: "tweezers",
-    label: "tweezers",
+    ask: "Which tweezers are they?",
     words: ["tweezer", "pair", "forceps"],
     tells: ["fine", "pointed"],
     kinds: [
@@ -64,7 +64,7 @@ export const OPEN_NAMES: readonly OpenName[] = [
   },
   {
     id: "antiseptic",
-    label: "antiseptic",
+    ask: "Which antiseptic is it?",
     words: ["antiseptic", "disinfectant"],
     kinds: [
       ["antiseptic-wipe", "a moist wipe in a paper or foil sachet"],
@@ -75,7 +75,7 @@ export const OPEN_NAMES: readonly OpenName[] = [
   },
   {
     id: "dressing",
-    label: "dressing",
+    ask: "Which dressing is it?",
     words: ["dressing", "sterile", "wound", "first", "aid"],
     kinds: [
       ["gauze-pad", "a flat gauze pad alone in its wrapper"],
@@ -87,7 +87,7 @@ export const OPEN_NAMES: readonly OpenName[] = [
   },
   {
     id: "bandage",
-    label: "bandage",
+    ask: "Which bandage is it?",
     words: ["bandage", "roll", "rolled"],
     kinds: [
       ["roller-bandage", "thin and loosely woven, stretches a little or not at all"],
@@ -98,7 +98,7 @@ export const OPEN_NAMES: readonly OpenName[] = [
   },
   {
     id: "splint",
-    label: "splint",
+    ask: "Which splint is it?",
     words: ["splint"],
     kinds: [
       ["finger-splint", "as long as a finger"],

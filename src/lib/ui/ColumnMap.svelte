@@ -15,7 +15,8 @@
   $effect(() => {
     if (pending) {
       roles = [...pending.guess.roles];
-      heading = pending.guess.roles.some((r) => r !== null);
+      heading = pending.kit === undefined && pending.guess.roles.some((r) => r !== null);
+      if (pending.kit !== undefined) heading = pending.guess.hasHeading === true;
     }
   });
   const ROLES: readonly (readonly [ColumnRole, string])[] = [

@@ -18,6 +18,7 @@ const SAID: Readonly<Record<CardDoubt, string>> = {
   "kind-by-size": "the size decided between look-alikes",
   "kind-open": "the name leaves the kind open",
   "count-derived": "the pieces were worked out, not printed",
+  "pack-unknown": "how many are in a pack is not said",
   "no-count": "no number stands there",
   "number-left": "a number on the line was not used",
   "unit-assumed": "the size has no unit",

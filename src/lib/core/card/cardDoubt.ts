@@ -30,6 +30,8 @@ export const CARD_DOUBTS = [
   "kind-open",
   /** The pieces follow from a rule, as singles made pairs. */
   "count-derived",
+  /** Packs are counted, and nothing says what one holds. */
+  "pack-unknown",
   /** No number, on a card that counts. */
   "no-count",
   /** A number on the line is not used. */

@@ -9,6 +9,8 @@ export interface ColumnGuess {
   readonly roles: readonly (ColumnRole | null)[];
   /** Whether the first row is a heading that tells item and quantity. */
   readonly clear: boolean;
+  /** Whether the first row is a heading, where that is known. */
+  readonly hasHeading?: boolean;
 }
 
 /** Looks at a delimited text; null when it is no table of two columns or more. */
@@ -30,9 +32,13 @@ export function columnsOfCard(
   const block = blockAround(lines, line - 1);
   if (!block) return null;
   const { rows, from, to } = block;
-  const roles = rows[0]!.map(headerRoles);
+  const named = rows[0]!.map(headerRoles);
+  const words = (i: number) => rows.filter((r) => /\p{L}{3}/u.test(r[i] ?? "")).length;
+  const wordiest = named.reduce((best, _, i) => (words(i) > words(best) ? i : best), 0);
+  // The column with words names the item; which one counts is what is asked.
+  const roles = named.map((role, i) => role ?? (i === wordiest ? ("text" as const) : null));
   return {
-    guess: { rows, roles, clear: false },
+    guess: { rows, roles, clear: false, hasHeading: !/\d/.test(rows[0]!.join("")) },
     around: [lines.slice(0, from).join("\n"), lines.slice(to).join("\n")],
   };
 }

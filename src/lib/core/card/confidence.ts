@@ -20,6 +20,7 @@ interface Circumstances {
   readonly spoken: boolean;
   readonly unitAssumed: boolean;
   readonly columnGuessed: boolean;
+  readonly packUnknown: boolean;
 }
 
 /** The doubts about what was read in a segment. */
@@ -40,6 +41,7 @@ export function doubtsOf({ match, reading }: Segment, c: Circumstances): CardDou
     "kind-by-size": c.isRefined,
     "kind-open": c.isOpen,
     "count-derived": !c.piecesSure && c.counted,
+    "pack-unknown": c.packUnknown,
     "no-count": !c.piecesSure && !c.counted && c.cardCounts,
     "number-left": reading.leftOver > 0,
     "unit-assumed": c.unitAssumed,

@@ -7,29 +7,30 @@ import type { CardDoubt } from "./cardDoubt.ts";
  */
 
 /** Log odds of an entry without any doubt. */
-export const BASE = 2.55;
+export const BASE = 2.57;
 
 /** What each doubt takes from the log odds. */
 export const COST: Readonly<Record<CardDoubt, number>> = {
   "no-type": 2.22,
   "part-of-name": 0.44,
-  respelt: 0.0,
-  "cut-short": 0.0,
-  "common-word": 0.0,
-  "close-second": 0.75,
-  second: 0.62,
-  "half-explained": 2.25,
-  "partly-explained": 0.5,
+  respelt: 0.00,
+  "cut-short": 0.00,
+  "common-word": 0.00,
+  "close-second": 0.66,
+  second: 0.64,
+  "half-explained": 2.27,
+  "partly-explained": 0.51,
   "unknown-word": 1.54,
-  "unknown-mark": 0.15,
-  "head-elsewhere": 0.0,
+  "unknown-mark": 0.18,
+  "head-elsewhere": 0.00,
   "kind-by-size": 0.17,
-  "kind-open": 1.0,
-  "count-derived": 0.09,
-  "no-count": 0.0,
-  "number-left": 0.18,
-  "unit-assumed": 0.73,
-  "column-guessed": 1.5,
-  long: 0.0,
-  spoken: 0.0,
+  "kind-open": 1.00,
+  "count-derived": 0.43,
+  "pack-unknown": 1.00,
+  "no-count": 0.00,
+  "number-left": 0.13,
+  "unit-assumed": 0.74,
+  "column-guessed": 1.50,
+  long: 0.00,
+  spoken: 0.00,
 };

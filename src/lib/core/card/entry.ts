@@ -130,6 +130,10 @@ export function entryOf(
     spoken: style.spoken,
     unitAssumed: reading.sizeMm === null && sized.sizeMm !== null,
     columnGuessed: row.columnsUnclear === true,
+    packUnknown:
+      reading.packsOfUnknown !== null &&
+      !perPack &&
+      !(row.quantity !== null && /\d.*\d/.test(row.quantity)),
   });
   return {
     source: row.source,

@@ -1,8 +1,8 @@
 /** A name that leaves the kind open, as "tourniquet" or "gloves". */
 export interface OpenName {
   readonly id: string;
-  /** As one says it: "Which tourniquet is it?" */
-  readonly label: string;
+  /** The question: "Which tourniquet is it?" */
+  readonly ask: string;
   /** Folded words that say no more than the name itself; any other word may tell the kind. */
   readonly words: readonly string[];
   /** Words that mostly describe, but of this thing tell the kind. */

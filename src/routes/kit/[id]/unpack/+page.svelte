@@ -94,7 +94,11 @@
             >{unpack.states.look} to look at</span
           ></span
         >
-        <span class="text-soft">{many(unpack.states.unread, "line")} not read as items</span>
+        <span class="text-soft"
+          >{many(unpack.states.unread, "line")} not read as {unpack.states.unread === 1
+            ? "an item"
+            : "items"}</span
+        >
       </p>
     {/if}
     {#if unpack.columnsUnclearAt !== null}

@@ -19,9 +19,9 @@
 </script>
 
 {#if open}
-  <div class="noted mt-2 py-2" role="group" aria-label="Which {open.label} is it? {name}">
+  <div class="noted mt-2 py-2" role="group" aria-label="{open.ask} {name}">
     <p class="font-semibold">
-      Which {open.label} is it?
+      {open.ask}
       <span class="text-sm font-normal text-soft"
         >Until you say, it counts as the least of them.</span
       >
