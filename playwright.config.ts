@@ -13,6 +13,8 @@ export default defineConfig({
     baseURL: "http://localhost:4181",
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
+    // Each test starts from the server; offline.spec.ts lets it work.
+    serviceWorkers: "block",
     screenshot: "only-on-failure",
     launchOptions: {
       executablePath: "/usr/bin/chromium",

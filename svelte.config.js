@@ -6,6 +6,10 @@ export default {
   preprocess: vitePreprocess(),
   kit: {
     adapter: adapter({ precompress: true }),
+    // One shell is kept for every page without a network: its addresses must not hang on where it was got.
+    paths: { relative: false },
+    // Registered by ui/NewVersion.svelte, which also says when a new version waits.
+    serviceWorker: { register: false },
     // The routes are stateless and know no cookie, so a request from elsewhere can do no harm; a card
     // is posted as plain text, which the origin check would refuse to any other program.
     csrf: { trustedOrigins: ["*"] },
@@ -21,6 +25,7 @@ export default {
         "img-src": ["self", "data:", "blob:"],
         "font-src": ["self"],
         "connect-src": ["self"],
+        "manifest-src": ["self"],
         "object-src": ["none"],
         "base-uri": ["self"],
         "form-action": ["self"],

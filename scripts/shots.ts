@@ -40,7 +40,7 @@ const shoot = async (
 ) => {
   const page = await browser.newPage({ viewport: size, colorScheme: theme, locale: "en-GB" });
   await page.goto(base);
-  await page.waitForURL(/demo-crew-box/);
+  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
   await page.goto(base + path);
   if (waitFor) await page.getByTestId(waitFor).waitFor({ timeout: 60_000 });
   await page.waitForTimeout(700);

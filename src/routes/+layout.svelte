@@ -1,23 +1,24 @@
 <script lang="ts">
   import "../app.css";
   import { onMount, type Snippet } from "svelte";
-  import { goto } from "$app/navigation";
-  import { page } from "$app/state";
   import ColumnMap from "$lib/ui/ColumnMap.svelte";
   import { shortcuts, typing } from "$lib/ui/keys.ts";
   import DropAnywhere from "$lib/ui/DropAnywhere.svelte";
+  import Keys from "$lib/ui/Keys.svelte";
   import Message from "$lib/ui/Message.svelte";
+  import NewVersion from "$lib/ui/NewVersion.svelte";
   import Palette from "$lib/ui/Palette.svelte";
   import Weaves from "$lib/ui/Weaves.svelte";
   import { workspace } from "$lib/state/workspace.svelte.ts";
 
   const { children }: { children: Snippet } = $props();
   let palette = $state(false);
+  let keys = $state(false);
 
   onMount(async () => {
     await workspace.start();
-    if (workspace.seedDemoOnce() && page.url.pathname === "/")
-      await goto("/kit/demo-crew-box/sieve");
+    // The start page offers it; a kit's page that was asked for by its address has it at hand.
+    workspace.seedDemoOnce();
   });
 
   const unlessTyping = (run: () => void) => (e: KeyboardEvent) => {
@@ -31,6 +32,7 @@
     "$mod+z": unlessTyping(() => workspace.undo()),
     "$mod+Shift+z": unlessTyping(() => workspace.redo()),
     "$mod+y": unlessTyping(() => workspace.redo()),
+    "Shift+?": unlessTyping(() => (keys = !keys)),
   });
 </script>
 
@@ -49,6 +51,8 @@
   <p class="p-6" role="status">Laying out the bench …</p>
 {/if}
 <Message />
-<Palette bind:open={palette} />
+<Palette bind:open={palette} onkeys={() => (keys = true)} />
+<Keys bind:open={keys} />
 <DropAnywhere />
 <ColumnMap />
+<NewVersion />

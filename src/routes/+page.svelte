@@ -1,27 +1,33 @@
 <script lang="ts">
   import { problemText } from "$lib/words/problems.ts";
-  import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { goto } from "$app/navigation";
-  import { audit } from "$lib/core/audit/audit.ts";
   import { auditOf } from "$lib/core/records/auditOf.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import ConfirmWipe from "$lib/ui/ConfirmWipe.svelte";
   import { download, fileName } from "$lib/ui/download.ts";
   import { kitPath } from "$lib/state/paths.ts";
+  import { SHELF_ORDERS, ShelfState, type ShelfOrder } from "$lib/state/pages/shelf.svelte.ts";
+  import { exportAll, isExportDue, lastExport } from "$lib/ui/exportAll.ts";
   import { takeFiles } from "$lib/ui/takeFiles.ts";
   import Offers from "$lib/ui/Offers.svelte";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import SieveMark from "$lib/ui/SieveMark.svelte";
-  import { day, money, percentRange } from "$lib/words/sentences.ts";
+  import { day, many, money, percentRange } from "$lib/words/sentences.ts";
   import { decidedBy } from "$lib/words/reasons.ts";
 
-  const rows = $derived(
-    workspace.kits.map((k) => {
-      const brief = workspace.brief(k.briefId);
-      const file = brief ? auditOf(k, brief.brief, workspace.ownTypes) : null;
-      return { k, brief, a: file ? audit(file, workspace.today, CATALOGUE) : null };
-    }),
-  );
+  const shelf = new ShelfState();
+  const rows = $derived(shelf.rows);
+  const ownKits = $derived(workspace.kits.filter((k) => !k.id.startsWith("kit:demo-")));
+  let last = $state(lastExport());
+  const ORDER_LABEL: Record<ShelfOrder, string> = {
+    name: "by name",
+    readiness: "least ready first",
+    due: "next due first",
+    price: "dearest first",
+  };
+  /** Few kits are seen at a glance. */
+  const SOUGHT_FROM = 5;
+  let nameField: HTMLInputElement;
   let name = $state("");
   let picker: HTMLInputElement;
   let wiping = $state(false);
@@ -58,11 +64,51 @@
 
   <Offers />
 
+  {#if ownKits.length === 0}
+    <section class="sheet mb-6 p-5 sm:p-6" aria-labelledby="start">
+      <h2 id="start" class="text-2xl">What is on the bench today?</h2>
+      <p class="mt-1 text-soft">
+        Say where the kit goes, unpack it by its card, look at each thing, and see what it lacks and
+        what makes it ready.
+      </p>
+      <div class="mt-4 grid gap-3 sm:grid-cols-3">
+        <button class="btn btn-main min-h-16" onclick={() => nameField.focus()}
+          >Audit my own kit</button
+        >
+        {#if workspace.kit("kit:demo-crew-box")}
+          <a class="btn min-h-16" href="/kit/demo-crew-box/sieve">Look round a crew box</a>
+        {:else}
+          <button class="btn min-h-16" onclick={() => workspace.addDemo()}
+            >Bring three invented kits</button
+          >
+        {/if}
+        <button class="btn min-h-16" onclick={() => picker.click()}
+          >Drop or choose a card, picture or file</button
+        >
+      </div>
+    </section>
+  {/if}
+  {#if isExportDue(last, workspace.today, ownKits.length)}
+    <p class="noted mb-5 flex flex-wrap items-center gap-3">
+      {last === null
+        ? "Your kits are stored in this browser only and were never exported."
+        : `Last exported on ${day(last)}: what was done since is in this browser only.`}
+      <button
+        class="btn min-h-10 px-3 py-1"
+        onclick={() => {
+          exportAll();
+          last = lastExport();
+        }}>Export now</button
+      >
+    </p>
+  {/if}
+
   <form class="flex flex-wrap items-end gap-3" onsubmit={addKit}>
     <label class="flex grow flex-col gap-1 sm:max-w-sm"
       ><span class="font-semibold">A kit comes on the bench</span>
       <input
         class="field"
+        bind:this={nameField}
         bind:value={name}
         placeholder="What it is called"
         maxlength="300"
@@ -75,7 +121,7 @@
       type="file"
       class="hidden"
       aria-label="File to import"
-      accept=".json,.txt,.csv,.md,.html,.htm,.xlsx"
+      accept=".json,.txt,.csv,.md,.html,.htm,.xlsx,.png,.jpg,.jpeg,.webp,.pdf,.heic"
       onchange={(e) => {
         void takeFiles([...(e.currentTarget.files ?? [])]);
         e.currentTarget.value = "";
@@ -85,24 +131,42 @@
       class="btn"
       type="button"
       disabled={workspace.records.size === 0}
-      onclick={() => download("workspace.widesieve.json", workspace.exportAll())}
-      >Export everything</button
+      onclick={() => {
+        exportAll();
+        last = lastExport();
+      }}>Export everything</button
     >
   </form>
 
-  {#if rows.length === 0}
-    <section class="sheet mt-8 p-8 text-center">
-      <h2 class="text-2xl">The shelf is empty</h2>
-      <p class="mx-auto mt-2 max-w-lg text-soft">
-        Put a kit on the bench, drop a file anywhere, or look round first with three invented kits
-        of an orchard crew.
-      </p>
-      <button class="btn btn-main mt-5" onclick={() => workspace.addDemo()}>Show me the demo</button
-      >
-    </section>
-  {:else}
+  {#if rows.length > 0}
+    {#if rows.length >= SOUGHT_FROM}
+      <div class="mt-6 flex flex-wrap items-end gap-3">
+        <label class="flex grow flex-col gap-1 text-sm sm:max-w-xs"
+          >Find a kit
+          <input
+            class="field"
+            type="search"
+            bind:value={shelf.seek}
+            placeholder="name, outing, list"
+          /></label
+        >
+        <div class="flex flex-wrap gap-2" role="group" aria-label="Order of the shelf">
+          {#each SHELF_ORDERS as o (o)}
+            <button
+              class="btn font-normal {shelf.order === o ? 'btn-on' : ''}"
+              aria-pressed={shelf.order === o}
+              onclick={() => (shelf.order = o)}
+              >{shelf.order === o ? "✓ " : ""}{ORDER_LABEL[o]}</button
+            >
+          {/each}
+        </div>
+        <p class="text-sm text-soft" aria-live="polite">
+          {shelf.shown.length} of {many(rows.length, "kit")}
+        </p>
+      </div>
+    {/if}
     <ul class="mt-6 grid gap-3">
-      {#each rows as { k, brief, a } (k.id)}
+      {#each shelf.shown as { k, brief, a, due } (k.id)}
         <li class="sheet flex flex-wrap items-center gap-x-5 gap-y-3 p-4">
           {#if a}<SieveMark {a} />{/if}
           <div class="min-w-0 flex-1 basis-64">
@@ -113,6 +177,7 @@
             <p class="text-sm text-soft">
               {brief?.brief.title || "untitled brief"} · {k.list.title} · {k.kit.lines.length} lines
               {#if k.kit.price}· {money(k.kit.price.amount, k.kit.price.currency)}{/if}
+              {#if due}· next due {day(due)}{/if}
               {#if k.history.length > 0}· last note {day(k.history.at(-1)!.on)}{/if}
             </p>
           </div>

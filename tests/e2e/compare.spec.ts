@@ -3,7 +3,7 @@ import { readFileSync } from "node:fs";
 
 async function demo(page: Page, path: string): Promise<void> {
   await page.goto("/");
-  await page.waitForURL(/demo-crew-box/);
+  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
   await expect(page.getByTestId("save-state").first()).toContainText(/^Saved/);
   await page.goto(path);
 }

@@ -65,7 +65,7 @@ for (const [theme, width] of [
     }) => {
       test.setTimeout(240_000);
       await page.goto("/");
-      await expect(page).toHaveURL(/demo-crew-box/);
+      await page.locator('a[href*="demo-crew-box"]').first().waitFor();
       const paths = typeof places === "function" ? await places(page) : places;
       await page.evaluate((t) => localStorage.setItem("wide-sieve.theme", t), theme);
       await page.setViewportSize({ width, height: 800 });
@@ -74,7 +74,7 @@ for (const [theme, width] of [
 
 test("the command palette finds a place by name", async ({ page }) => {
   await page.goto("/");
-  await expect(page).toHaveURL(/demo-crew-box/);
+  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
   await page.keyboard.press("Control+k");
   await page.getByPlaceholder("Find a place, a kit or a command").fill("bleed pouch");
   await page.keyboard.press("Enter");

@@ -205,7 +205,11 @@ test("bad files are refused in words, and nothing here changes", async ({ page }
     '{"format":"wide-sieve.workspace","version":7,"records":[]}',
     /newer Wide Sieve/,
   );
-  await refused("picture.txt", Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 1, 2, 3]), /not text/);
+  await refused(
+    "picture.txt",
+    Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 1, 2, 3]),
+    /cannot be opened as a picture/,
+  );
   await refused("empty.txt", "  ", /is empty/);
   await refused(
     "prices.csv",

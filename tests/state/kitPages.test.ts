@@ -102,6 +102,7 @@ describe("the plan's page", () => {
 describe("the calendar's page", () => {
   it("lays a month out from Monday on", () => {
     const calendar = new CalendarState(kit);
+    calendar.offset = 0;
     // 1 November 2026 is a Sunday: six empty days before it, thirty days.
     expect(calendar.month).to.equal("2026-11");
     expect(calendar.cells.findIndex((c) => c !== null)).to.equal(6);
@@ -111,6 +112,12 @@ describe("the calendar's page", () => {
     expect(calendar.cells.filter((c) => c !== null).length).to.equal(28);
     calendar.offset = -11;
     expect(calendar.month).to.equal("2025-12");
+  });
+  it("opens on the month in which the next thing falls due", () => {
+    const calendar = new CalendarState(kit);
+    const next = calendar.listed.find((d) => d.day >= workspace.today)!;
+    expect(calendar.month).to.equal(next.day.slice(0, 7));
+    expect(calendar.inMonth.length).to.be.greaterThan(0);
   });
   it("goes to the month of a day, and lists only what is shown", () => {
     const calendar = new CalendarState(kit);

@@ -1,4 +1,6 @@
 import { expect } from "chai";
+import { isExportDue } from "../../src/lib/ui/exportAll.ts";
+import { ShelfState } from "../../src/lib/state/pages/shelf.svelte.ts";
 import { PERSONAL_DAY } from "../../src/lib/data/lists/personalDay.ts";
 import { CompareState } from "../../src/lib/state/pages/compare.svelte.ts";
 import { ImportPricesState } from "../../src/lib/state/pages/importPrices.svelte.ts";
@@ -161,5 +163,40 @@ describe("the lists' page", () => {
     lists.secondId = lists.firstId;
     const id = lists.keepCombined()!;
     expect(workspace.ownList(id)!.list.needs.length).to.equal(lists.first!.needs.length);
+  });
+});
+
+describe("the shelf with many kits", () => {
+  beforeEach(demoShelf);
+  it("finds by every word, in name, outing or list", () => {
+    const shelf = new ShelfState();
+    const all = shelf.shown.map((r) => r.k.kit.name);
+    expect(all).to.deep.equal([...all].sort((a, b) => a.localeCompare(b)));
+    shelf.seek = "crew orchard";
+    expect(shelf.shown.map((r) => r.k.id)).to.deep.equal([CREW_BOX]);
+    shelf.seek = "no such kit";
+    expect(shelf.shown).to.deep.equal([]);
+  });
+  it("brings first what is least ready, dearest, or due next; of equals by name", () => {
+    const shelf = new ShelfState();
+    const low = () => shelf.shown.map((r) => r.a?.interval?.[0] ?? -1);
+    shelf.order = "readiness";
+    expect(low()).to.deep.equal([...low()].sort((a, b) => a - b));
+    shelf.order = "price";
+    const prices = shelf.shown.map((r) => r.k.kit.price?.amount ?? -1);
+    expect(prices).to.deep.equal([...prices].sort((a, b) => b - a));
+    shelf.order = "due";
+    const due = shelf.shown.map((r) => r.due ?? "9999");
+    expect(due).to.deep.equal([...due].sort());
+    expect(due[0]! >= workspace.today).to.equal(true);
+  });
+});
+
+describe("a reminder to export", () => {
+  it("stands where kits of one's own were never exported, or not for more than thirty days", () => {
+    expect(isExportDue(null, "2026-11-26", 0)).to.equal(false);
+    expect(isExportDue(null, "2026-11-26", 1)).to.equal(true);
+    expect(isExportDue("2026-10-27", "2026-11-26", 2)).to.equal(false);
+    expect(isExportDue("2026-10-26", "2026-11-26", 2)).to.equal(true);
   });
 });

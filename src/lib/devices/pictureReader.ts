@@ -32,6 +32,10 @@ export interface ReadOptions {
 /** Why a file cannot be read; said to the user after its name. */
 export class PictureProblem extends Error {}
 
+const NO_PICTURE = "cannot be opened as a picture: it may be damaged or cut short";
+const HEIC =
+  "is a HEIC picture, which browsers do not open: save or send it as JPEG (on the phone: camera settings, most compatible)";
+
 /** A page of a PDF drawn at this scale has print of the height that is read best. */
 const DRAWN_AT = 2.5;
 /** Long side of the picture that is kept, px: enough to read a label, small enough to export. */
@@ -110,7 +114,7 @@ async function pictureOf(file: File): Promise<HTMLCanvasElement> {
     // Upright as the camera noted it.
     image = await createImageBitmap(file, { imageOrientation: "from-image" });
   } catch {
-    throw new PictureProblem("cannot be opened as a picture: it may be damaged or cut short");
+    throw new PictureProblem(NO_PICTURE);
   }
   const by = scaleFor(image.width, image.height);
   const canvas = document.createElement("canvas");
@@ -153,16 +157,26 @@ async function readPdfPage(pdf: Pdf, n: number, recogniser: Recogniser): Promise
   return { text: layOut(pdfWords(runs, view)), picture: kept(canvas), width, height };
 }
 
+/** Why a picture or PDF cannot be opened at all; null: it can. */
+export async function whyNotOpened(file: File): Promise<string | null> {
+  const head = new Uint8Array(await file.slice(0, 16).arrayBuffer());
+  try {
+    if (isHeic(head)) throw new PictureProblem(HEIC);
+    if (isPdf(head)) await (await openPdf(file)).destroy();
+    else (await createImageBitmap(file)).close();
+    return null;
+  } catch (error) {
+    return error instanceof PictureProblem ? error.message : NO_PICTURE;
+  }
+}
+
 /**
  * Reads one file, page by page.
  * @throws PictureProblem where it cannot be read; an AbortError where it was cancelled
  */
 export async function readPicture(file: File, o: ReadOptions): Promise<ReadPage[]> {
   const head = new Uint8Array(await file.slice(0, 16).arrayBuffer());
-  if (isHeic(head))
-    throw new PictureProblem(
-      "is a HEIC picture, which browsers do not open: save or send it as JPEG (on the phone: camera settings, most compatible)",
-    );
+  if (isHeic(head)) throw new PictureProblem(HEIC);
   const recogniser = new Recogniser();
   const stop = () => void recogniser.stop();
   o.signal.addEventListener("abort", stop);

@@ -12,6 +12,7 @@ import { convertBook, rateBetween } from "../core/plan/convertBook.ts";
 import type { PriceBook } from "../core/model/priceBook.ts";
 import { kitLoad } from "../core/bag/load.ts";
 import type { KitRecord } from "../core/records/kitRecord.ts";
+import { isTouched } from "../core/card/mergeCard.ts";
 import { newBrief, newKit } from "./newRecords.ts";
 import { workspace } from "./workspace.svelte.ts";
 
@@ -54,7 +55,11 @@ export class KitState {
   worth = $derived.by(() => worthChecking(this.audit));
 
   open = $derived.by(() => ({
-    doubtful: Object.keys(this.record?.doubts ?? {}).length,
+    // Who held the thing in the hand has seen what it is, unless its name leaves the kind open.
+    doubtful: this.lines.filter((l) => {
+      const doubt = this.record?.doubts[l.id];
+      return doubt !== undefined && (doubt.open !== undefined || !isTouched(l));
+    }).length,
     uncounted: this.lines.filter((l) => l.counted === undefined).length,
     toInspect: this.lines.filter((l) => lineCondition(l, CATALOGUE) === null).length,
     held: this.audit.needs.filter((n) => n.restsOn !== "pan").length,

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { AlertDialog } from "bits-ui";
   import { workspace } from "../state/workspace.svelte.ts";
-  import { download } from "./download.ts";
+  import { exportAll } from "./exportAll.ts";
   let { open = $bindable(false) }: { open: boolean } = $props();
 </script>
 
@@ -19,11 +19,7 @@
         first: the file restores all of it.
       </AlertDialog.Description>
       <div class="mt-5 flex flex-wrap gap-3">
-        <button
-          class="btn"
-          onclick={() => download("workspace.widesieve.json", workspace.exportAll())}
-          >Export everything</button
-        >
+        <button class="btn" onclick={exportAll}>Export everything</button>
         <AlertDialog.Action
           class="btn border-held text-held"
           onclick={() => {

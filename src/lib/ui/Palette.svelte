@@ -3,12 +3,17 @@
   import { goto } from "$app/navigation";
   import { page } from "$app/state";
   import { workspace } from "../state/workspace.svelte.ts";
-  import { download } from "./download.ts";
+  import { exportAll } from "./exportAll.ts";
   import { kitPath, listPath } from "../state/paths.ts";
   import { STAGES } from "./stages.ts";
   import { toggleTheme } from "./theme.ts";
 
-  let { open = $bindable(false) }: { open: boolean } = $props();
+  interface Props {
+    open: boolean;
+    /** The sheet of keys is wanted. */
+    onkeys?: () => void;
+  }
+  let { open = $bindable(false), onkeys }: Props = $props();
   const kitId = $derived(page.params["id"]);
   interface Entry {
     label: string;
@@ -25,7 +30,6 @@
       : []),
     ...(kitId
       ? [
-          { label: "Report of this kit", run: () => goto(`/kit/${kitId}/report`) },
           { label: "Calendar of this kit", run: () => goto(`/kit/${kitId}/calendar`) },
           { label: "Packing, wear and labels", run: () => goto(`/kit/${kitId}/labels`) },
           { label: "Second opinion on this kit", run: () => goto(`/kit/${kitId}/second`) },
@@ -63,9 +67,10 @@
       : []),
     {
       label: "Export everything",
-      run: () => download("workspace.widesieve.json", workspace.exportAll()),
+      run: exportAll,
     },
     { label: "Light or dark", run: toggleTheme },
+    { label: "Keys: what each one does", hint: "?", run: () => onkeys?.() },
     { label: "Add the demo", run: () => workspace.addDemo() },
   ]);
   function pick(e: Entry) {

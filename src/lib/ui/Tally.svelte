@@ -17,9 +17,16 @@
     return need ? (CATALOGUE.functions.get(need.need.function)?.label ?? "").toLowerCase() : "";
   });
   const price = $derived(kit.record?.kit.price);
+  // What stands right above it on a phone needs to know how high it is.
+  let height = $state(0);
+  $effect(() => {
+    document.documentElement.style.setProperty("--tally", `${height}px`);
+    return () => document.documentElement.style.removeProperty("--tally");
+  });
 </script>
 
 <footer
+  bind:clientHeight={height}
   class="no-print flex min-h-13 flex-wrap items-center gap-x-6 gap-y-1 bg-foot px-4 py-2 text-onfoot sm:px-5"
   aria-label="Tally"
 >

@@ -24,6 +24,7 @@
       bench: kit.lines.length === 0 ? "" : o.toInspect > 0 ? `${o.toInspect} to inspect` : "✓",
       sieve: o.held > 0 ? `${o.held} held` : "✓",
       plan: "",
+      report: "",
       log: "",
     };
   });
@@ -31,7 +32,10 @@
   // On a narrow screen the trail scrolls: the stage one is on stays in sight.
   $effect(() => {
     void current;
-    nav?.querySelector("[aria-current]")?.scrollIntoView({ block: "nearest", inline: "nearest" });
+    // Scrolled by hand: scrollIntoView would move where the next Tab starts, past the skip link.
+    const on = nav?.querySelector<HTMLElement>("[aria-current]");
+    if (on)
+      nav.scrollLeft = on.offsetLeft - nav.offsetLeft - (nav.clientWidth - on.offsetWidth) / 2;
   });
   const find = () =>
     window.dispatchEvent(new KeyboardEvent("keydown", { key: "k", ctrlKey: true, bubbles: true }));
@@ -80,8 +84,16 @@
       title={workspace.undoLabel ? `Undo: ${workspace.undoLabel} (Ctrl Z)` : "Nothing to undo"}
       >Undo</button
     >
-    <button class="btn hidden min-h-9 px-3 py-1 sm:inline-flex" onclick={find}
-      >Find <span class="kbd">Ctrl K</span></button
+    <button
+      class="btn hidden min-h-9 px-3 py-1 xl:inline-flex"
+      disabled={!workspace.redoLabel}
+      onclick={() => workspace.redo()}
+      title={workspace.redoLabel
+        ? `Do again: ${workspace.redoLabel} (Ctrl Shift Z)`
+        : "Nothing to do again"}>Redo</button
+    >
+    <button class="btn min-h-9 px-3 py-1" onclick={find}
+      >Find <span class="kbd pointer-coarse:hidden">Ctrl K</span></button
     >
   </div>
 </header>

@@ -19,7 +19,7 @@ const PROBLEM_TEXT: Readonly<Record<ProblemCode, string>> = {
   empty: "is empty",
   "gs1-gtin": "'{value}' is not 14 digits",
   "gs1-check-digit": "check digit is {has}, should be {right}: scan again",
-  "no-such-date": "{text} is not a date that exists",
+  "no-such-date": "{text} is not a date that exists: write month and year, as 05/27, or none",
   "gs1-count": "'{value}' is not a count",
   "card-empty": "is empty: paste or type what the card says",
   "card-no-text": "is not text (a picture or another binary file): type or paste what it says",

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
+  import Stored from "./Stored.svelte";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import { habitText } from "$lib/words/habitTexts.ts";
   import { day, grams, litres, money, size } from "$lib/words/display.ts";
@@ -133,6 +134,22 @@
         >{/if}
     </form>
   </fieldset>
+  <fieldset class="mt-6">
+    <legend class="font-head text-xl font-bold">Single keys</legend>
+    <label class="mt-2 flex min-h-11 items-center gap-3"
+      ><input
+        type="checkbox"
+        class="size-5"
+        checked={s.singleKeys !== false}
+        onchange={(e) =>
+          workspace.changeSettings("single keys", { singleKeys: e.currentTarget.checked })}
+      />letters act on the bench while the focus is in the item (F good, D bad, J next …)</label
+    >
+    <p class="text-sm text-soft">
+      Off for speech input, or where a stray key does harm. A scanner is read either way.
+    </p>
+  </fieldset>
+  <Stored />
   <section class="mt-8" aria-labelledby="learned">
     <h2 id="learned" class="text-xl">What your corrections have taught</h2>
     <p class="text-sm text-soft">

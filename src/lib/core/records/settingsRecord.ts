@@ -13,6 +13,8 @@ export const settingsRecordSchema = z.strictObject({
   currency: currencyCode,
   /** What one unit of another currency is worth in `currency`, by the user's own rate. */
   rates: z.record(currencyCode, z.number().positive().max(1e9)),
+  /** Whether single letters act on the bench; absent: they do. */
+  singleKeys: z.boolean().optional(),
 });
 export type SettingsRecord = z.infer<typeof settingsRecordSchema>;
 

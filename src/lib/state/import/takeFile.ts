@@ -10,7 +10,7 @@ import { cardTextOf, FileProblem } from "./readFile.ts";
 import { guessColumns } from "../../core/card/columns.ts";
 import { mergeCard } from "../../core/card/mergeCard.ts";
 import { readCard } from "../../core/card/readCard.ts";
-import { isCardPicture } from "../../devices/pictureReader.ts";
+import { isCardPicture, whyNotOpened } from "../../devices/pictureReader.ts";
 import { workspace } from "../workspace.svelte.ts";
 
 /**
@@ -28,6 +28,11 @@ export async function takeFile(file: File, openKit?: string): Promise<string | n
     return null;
   }
   if (await isCardPicture(file)) {
+    const why = await whyNotOpened(file);
+    if (why !== null) {
+      workspace.say(`${file.name} ${why}. Nothing was imported.`, true);
+      return null;
+    }
     workspace.waitingPictures = [...workspace.waitingPictures, file];
     const kit = openKit ?? workspace.addKit(file.name.replace(/\.[^.]+$/, "") || "New kit");
     return `${kitPath(kit)}/unpack`;

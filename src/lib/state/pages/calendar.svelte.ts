@@ -15,6 +15,8 @@ export class CalendarState {
   constructor(kit: KitState) {
     this.kit = kit;
   }
+  /** Months from today's to the one looked at by the user's own choice; null: where the next thing falls due. */
+  #chosen = $state<number | null>(null);
   shown = $state<Record<EventKind, boolean>>({
     "last-good": true,
     "order-by": true,
@@ -22,7 +24,13 @@ export class CalendarState {
     "full-count": true,
   });
   /** Months from today's to the one looked at. */
-  offset = $state(0);
+  get offset(): number {
+    const next = this.listed.find((d) => d.day >= workspace.today);
+    return this.#chosen ?? (next ? monthsOf(next.day) - monthsOf(workspace.today) : 0);
+  }
+  set offset(months: number) {
+    this.#chosen = months;
+  }
 
   kitName = $derived.by(() => this.kit.record?.kit.name ?? "kit");
   due = $derived.by(() =>

@@ -1,11 +1,11 @@
 <script lang="ts">
   import type { Snippet } from "svelte";
-  import { goto } from "$app/navigation";
+  import { afterNavigate, beforeNavigate, goto } from "$app/navigation";
   import { page } from "$app/state";
   import { shortcuts } from "$lib/ui/keys.ts";
   import Tally from "$lib/ui/Tally.svelte";
   import Trail from "$lib/ui/Trail.svelte";
-  import { STAGES } from "$lib/ui/stages.ts";
+  import { pageName, STAGES } from "$lib/ui/stages.ts";
   import { provideKit } from "$lib/state/kit.svelte.ts";
   import { provideReady } from "$lib/state/ready.svelte.ts";
 
@@ -13,18 +13,42 @@
   const kit = provideKit(() => `kit:${page.params["id"]}`);
   provideReady(kit);
 
+  /** How far each stage was scrolled when it was left. */
+  const left = new Map<string, number>();
+  let stage = $state<HTMLElement>();
+  beforeNavigate(({ from }) => {
+    if (from && stage) left.set(from.url.pathname, stage.scrollTop);
+  });
+  afterNavigate(({ type, from, to }) => {
+    // Within a page (a line picked, a hash) nothing moves.
+    if (!stage || !to || from?.url.pathname === to.url.pathname) return;
+    stage.scrollTop = type === "popstate" ? (left.get(to.url.pathname) ?? 0) : 0;
+    // A newcomer's first page keeps the browser's own start: the skip link comes first.
+    if (type === "enter") return;
+    const heading = stage.querySelector<HTMLElement>("h1");
+    if (!heading) return;
+    heading.tabIndex = -1;
+    heading.focus({ preventScroll: true });
+  });
+
   const onKey = shortcuts({
     "Alt+(\\d)": (e) => {
-      const stage = STAGES[Number(e.key) - 1];
-      if (!stage) return false;
-      void goto(`/kit/${page.params["id"]}/${stage.id}`);
+      const to = STAGES[Number(e.key) - 1];
+      if (!to) return false;
+      void goto(`/kit/${page.params["id"]}/${to.id}`);
       return true;
     },
   });
 </script>
 
 <svelte:window onkeydown={onKey} />
-<svelte:head><title>{kit.record?.kit.name ?? "No such kit"} · Wide Sieve</title></svelte:head>
+<svelte:head
+  ><title
+    >{kit.record
+      ? `${pageName(page.url.pathname.split("/").at(-1))} · ${kit.record.kit.name}`
+      : "No such kit"} · Wide Sieve</title
+  ></svelte:head
+>
 
 {#if kit.record}
   <div class="flex h-dvh flex-col print:h-auto">
@@ -36,6 +60,7 @@
     <Trail />
     <main
       id="stage"
+      bind:this={stage}
       tabindex="-1"
       class="min-h-0 flex-1 overflow-y-auto outline-none print:overflow-visible"
     >

@@ -5,9 +5,11 @@
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { BenchState } from "$lib/state/pages/bench.svelte.ts";
   import { ORDER_LABEL } from "$lib/state/pages/benchOrder.ts";
+  import NextStep from "$lib/ui/NextStep.svelte";
   import WeaveChip from "$lib/ui/WeaveChip.svelte";
   import { number } from "$lib/words/sentences.ts";
   import { benchKeys } from "./benchKeys.ts";
+  import ItemPicker from "./ItemPicker.svelte";
   import ItemContext from "./ItemContext.svelte";
   import Facts from "./Facts.svelte";
   import Points from "./Points.svelte";
@@ -21,6 +23,27 @@
   let stopwatch = $state<Stopwatch>();
   let picker = $state<VerdictPicker>();
   let beside = $state<ItemContext>();
+
+  let section = $state<HTMLElement>();
+  let items = $state(false);
+  // A new item begins at its top, and its name is read out; a list that has the focus keeps it.
+  const inHand = $derived(bench.line?.id);
+  $effect(() => {
+    void inHand;
+    if (section) section.scrollTop = 0;
+    const on = document.activeElement;
+    if (on && on !== document.body && !section?.contains(on)) return;
+    document.getElementById("stage")?.scrollTo({ top: 0 });
+    toName();
+  });
+  const toName = () => document.getElementById("bench-name")?.focus({ preventScroll: true });
+  /** A field left, or a control that went, hands the focus back to the item: never to nothing. */
+  function left(e: FocusEvent) {
+    if (e.relatedTarget !== null) return;
+    requestAnimationFrame(() => {
+      if (document.activeElement === document.body && document.hasFocus()) toName();
+    });
+  }
 
   function go(step: number) {
     bench.go(step);
@@ -61,6 +84,7 @@
   </div>
 {:else}
   <div
+    data-keys
     class="grid grid-cols-[minmax(0,1fr)] lg:h-full lg:min-h-0 lg:grid-cols-[19rem_minmax(0,1fr)] xl:grid-cols-[19rem_minmax(0,1fr)_16.5rem]"
   >
     <aside class="hidden min-h-0 flex-col border-r border-line bg-sheet lg:flex">
@@ -104,7 +128,11 @@
       </div>
     </aside>
 
-    <section class="min-w-0 p-4 sm:p-5 lg:min-h-0 lg:overflow-y-auto">
+    <section
+      bind:this={section}
+      onfocusout={left}
+      class="min-w-0 p-4 pb-24 sm:p-5 sm:pb-24 lg:min-h-0 lg:overflow-y-auto lg:pb-5"
+    >
       <div class="flex flex-wrap items-baseline justify-between gap-2">
         <p class="text-sm text-soft">
           Item {bench.at + 1} of {bench.order
@@ -125,7 +153,9 @@
         >
       </div>
       <div class="flex flex-wrap items-end justify-between gap-2">
-        <h1 class="text-4xl break-words">{type?.label ?? lineName(line, undefined)}</h1>
+        <h1 id="bench-name" tabindex="-1" class="text-3xl break-words outline-none sm:text-4xl">
+          {type?.label ?? lineName(line, undefined)}
+        </h1>
         <span class="flex flex-wrap gap-2">
           {#each type?.functions.slice(0, 3) ?? [] as f (f.function)}
             <span class="rounded-xs border border-ink px-2 py-0.5 text-sm font-semibold"
@@ -152,7 +182,7 @@
       <div class="mt-3 flex flex-wrap gap-2">
         <button class="btn btn-main" onclick={() => bench.restIsSound()}
           >{bench.failed.length > 0 ? "The rest is sound" : "All sound"}
-          <span class="kbd">Enter</span></button
+          <span class="kbd pointer-coarse:hidden">Enter</span></button
         >
         <label class="btn font-normal"
           ><input
@@ -176,22 +206,32 @@
                 })}
             />name and strength on it</label
           >{/if}
-        <span class="self-center text-sm text-soft"
+        <span class="self-center text-sm text-soft pointer-coarse:hidden"
           >next <span class="kbd">J</span> · back <span class="kbd">K</span> · undo
           <span class="kbd">U</span> · same date as before <span class="kbd">G</span></span
         >
       </div>
       <Stopwatch bind:this={stopwatch} {line} name={bench.name} />
       <VerdictPicker bind:this={picker} {line} proposed={bench.proposed} given={bench.given} />
-      <div class="mt-3 flex gap-2 lg:hidden">
-        <button class="btn flex-1" onclick={() => go(-1)} disabled={bench.at <= 0}>Back</button>
+      <NextStep from="bench" />
+      <!-- At the thumb: the usual answer without scrolling. -->
+      <div
+        class="fixed inset-x-0 bottom-[var(--tally,0px)] z-30 flex gap-2 border-t border-ink bg-sheet p-2 lg:hidden"
+      >
+        <button class="btn flex-1 px-2" onclick={() => go(-1)} disabled={bench.at <= 0}>Back</button
+        >
+        <button class="btn flex-1 px-2" onclick={() => (items = true)}>Items</button>
+        <button class="btn btn-main flex-[1.6] px-2" onclick={() => bench.restIsSound()}
+          >{bench.failed.length > 0 ? "Rest is sound" : "All sound"}</button
+        >
         <button
-          class="btn flex-1"
+          class="btn flex-1 px-2"
           onclick={() => go(1)}
           disabled={bench.at >= bench.order.length - 1}>Next</button
         >
       </div>
     </section>
+    <ItemPicker bind:open={items} {bench} />
     <ItemContext bind:this={beside} {line} index={bench.index} />
   </div>
 {/if}

@@ -17,6 +17,10 @@ export interface BenchParts {
   pressStopwatch(): void;
 }
 
+/** Letters act only with the focus in the item or its list, never from the trail (WCAG 2.1.4). */
+const inItem = (e: Event): boolean =>
+  e.target instanceof Element && e.target.closest("[data-keys]") !== null;
+
 /** What a key pressed does on the bench: a scanner's code, a shortcut, or leaving a field. */
 export function benchKeys(parts: BenchParts): (e: KeyboardEvent) => void {
   const { bench, go, focus } = parts;
@@ -53,6 +57,7 @@ export function benchKeys(parts: BenchParts): (e: KeyboardEvent) => void {
     if (e.defaultPrevented) wedgeKeys.clear();
     else if (wedgeKeys.key(e)) e.preventDefault();
     else if (e.key === "Escape" && typing(e)) (e.target as HTMLElement).blur();
-    else if (!typing(e) && !inDialog(e)) bindings(e);
+    else if (workspace.settings.singleKeys !== false && inItem(e) && !typing(e) && !inDialog(e))
+      bindings(e);
   };
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import NextStep from "$lib/ui/NextStep.svelte";
   import { onDestroy } from "svelte";
   import { page } from "$app/state";
   import { useKit } from "$lib/state/kit.svelte.ts";
@@ -205,5 +206,6 @@
     {#if otherCurrency === null}
       <div class="no-print"><OtherWays {request} ready={plan !== null} {currency} /></div>
     {/if}
+    <NextStep from="plan" />
   </section>
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import NextStep from "$lib/ui/NextStep.svelte";
   import { carryCheck } from "$lib/core/bag/carryCheck.ts";
   import { carryText } from "$lib/words/carryTexts.ts";
   import { page } from "$app/state";
@@ -405,5 +406,6 @@
         </ol>
       </section>
     </div>
+    <NextStep from="sieve" />
   </div>
 {/if}

@@ -43,8 +43,9 @@
     if (alternative) unpack.chooseType(line, alternative);
     else unpack.accept(line.id);
   }
-  function pick(id: string) {
+  function pick(id: string, bring = true) {
     unpack.picked = id;
+    if (!bring) return;
     document.getElementById(`line-${id}`)?.scrollIntoView({ block: "nearest" });
   }
 </script>

@@ -6,7 +6,8 @@
     lines: readonly Line[];
     doubts: Record<string, unknown>;
     picked: string | null;
-    onpick: (id: string) => void;
+    /** `bring`: its line is to be brought in sight. */
+    onpick: (id: string, bring: boolean) => void;
     /** A line of the card, from 1, that was taken for no item is one. */
     onadd: (cardLine: number) => void;
   }
@@ -54,13 +55,13 @@
       <span class="w-6 shrink-0 text-right text-soft select-none" aria-hidden="true">{i + 1}</span>
       <span class="min-w-0 break-words whitespace-pre-wrap"
         >{#each row as piece, k (k)}{#if piece.id}<button
-              class="cursor-pointer rounded-xs text-left underline decoration-2 underline-offset-4 {piece.id in
+              class="min-h-6 cursor-pointer rounded-xs text-left underline decoration-2 underline-offset-4 {piece.id in
               doubts
                 ? 'decoration-note decoration-wavy'
                 : 'decoration-pass'} {picked === piece.id ? 'bg-notebg' : 'hover:bg-passbg'}"
-              onclick={() => onpick(piece.id!)}
-              onmouseenter={() => onpick(piece.id!)}
-              onfocus={() => onpick(piece.id!)}>{piece.text}</button
+              onclick={() => onpick(piece.id!, true)}
+              onmouseenter={() => onpick(piece.id!, false)}
+              onfocus={() => onpick(piece.id!, false)}>{piece.text}</button
             >{:else}<span class="text-soft">{piece.text || " "}</span>{/if}{/each}</span
       >
       {#if row.every((p) => p.id === null) && row.some((p) => /\p{L}/u.test(p.text))}
