@@ -36,7 +36,7 @@ export default ts.config(
     files: ["**/*.ts", "**/*.svelte"],
     languageOptions: {
       parserOptions: {
-        projectService: { allowDefaultProject: ["vite.thread.config.ts"] },
+        projectService: { allowDefaultProject: ["vite.thread.config.ts", "src/service-worker.ts"] },
         extraFileExtensions: [".svelte"],
         tsconfigRootDir: import.meta.dirname,
       },

@@ -11,6 +11,10 @@ import { SHIPPED_LISTS, type ShippedList } from "../lib/data/lists/index.ts";
 import { catalogueResult, listResult } from "./printList.ts";
 import { readCard } from "../lib/core/card/readCard.ts";
 import { cardResult, cardTextProblem } from "../lib/core/card/cardText.ts";
+import { kitOnDay, kitToday } from "../lib/core/events/kitOnDay.ts";
+import { logResult } from "../lib/core/formats/logResult.ts";
+import { mergeLogs } from "../lib/core/log/merge.ts";
+import { logProblemText } from "../lib/words/logProblems.ts";
 import { isHeic, isPdf, isPicture } from "../lib/core/picture/kindOfFile.ts";
 import { boxAround, wordsOfEntry } from "../lib/core/picture/wordsOfEntry.ts";
 import { SENSITIVITIES, SKILLS } from "../lib/core/model/itemType.ts";
@@ -40,7 +44,9 @@ import { makePdf } from "../lib/report/nodePdf.ts";
 
 const USAGE = `usage: npm run --silent cli -- COMMAND
   read-card FILE|-                       entries of a contents card: text, PNG, JPEG, WebP or PDF
-  audit FILE [--today DAY]               the audit of an audit file
+  audit FILE [--today DAY] [--on DAY]    the audit of an audit file; --on: as the kit was that day
+  log FILE [--today DAY]                 readiness by day, what is to be put back
+  log FILE --merge OTHER --out PATH      the events of both, as one audit file
   plan FILE [--budget N] [--mass G] [--volume ML] [--target ready|0.85]
             [--best] [--prices FILE] [--today DAY] [--frontier] [--changes]
             [--exclude ID,ID] [--keep LINE,LINE] [--sources N]
@@ -96,7 +102,10 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
       return;
     }
     case "audit":
-      print(auditPrinted(audit(readAudit(only(positional), io), today, CATALOGUE)));
+      print(runAudit(readAudit(only(positional), io), flags, today));
+      return;
+    case "log":
+      print(runLog(readAudit(only(positional), io), flags, today, io));
       return;
     case "list":
       print(listResult(shippedList(only(positional)), briefOf(flags)));
@@ -106,10 +115,10 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
       print(catalogueResult());
       return;
     case "plan":
-      print(await runPlan(readAudit(only(positional), io), flags, today, io));
+      print(await runPlan(kitToday(readAudit(only(positional), io)), flags, today, io));
       return;
     case "report": {
-      const file = readAudit(only(positional), io);
+      const file = kitToday(readAudit(only(positional), io));
       const out = flags.get("out");
       const to = flags.get("to") ?? "";
       if (!["pdf", "html", "md"].includes(to) || out === undefined)
@@ -160,6 +169,33 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
     default:
       throw new Usage(name === undefined ? "" : `no command '${name}'`);
   }
+}
+
+/** The audit of a kit as it is after its log, or with `--on` as it was at the end of that day. */
+function runAudit(file: AuditFile, flags: ReadonlyMap<string, string>, today: string) {
+  const on = flags.get("on");
+  if (on === undefined) return auditPrinted(audit(kitToday(file), today, CATALOGUE));
+  if (!isDay(on)) throw new Usage(`--on '${on}' is not a day`);
+  return auditPrinted(audit(kitOnDay(file, on), on, CATALOGUE));
+}
+
+/** A kit's log worked out; or with `--merge`, the two files of one kit written as one. */
+function runLog(file: AuditFile, flags: ReadonlyMap<string, string>, today: string, io: Io) {
+  const other = flags.get("merge");
+  if (other === undefined) return logResult(file, today, PRICE_BOOK, CATALOGUE, logProblemText);
+  const out = flags.get("out");
+  if (out === undefined) throw new Usage("log --merge takes --out PATH");
+  const merged = mergeLogs(file, readAudit(other, io));
+  if (!merged)
+    throw new BadInput([
+      { where: other, what: "has no line of this kit: it is the log of another one" },
+    ]);
+  writeFileSync(out, JSON.stringify(merged.file, null, 1));
+  io.err(`wrote ${out}\n`);
+  return {
+    events: merged.file.events?.length ?? 0,
+    problems: merged.problems.map((p) => ({ ...p, what: logProblemText(p) })),
+  };
 }
 
 /** The entries of a card; of a picture or PDF each with the box of its words. */
@@ -315,7 +351,7 @@ function courseOf(text: string): Course {
 }
 
 const VALUE_FLAGS = new Set(
-  "today budget mass volume target prices to out exclude keep sources course time people days hours activities carry sensitivities".split(
+  "today on merge budget mass volume target prices to out exclude keep sources course time people days hours activities carry sensitivities".split(
     " ",
   ),
 );

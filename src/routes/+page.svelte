@@ -1,7 +1,7 @@
 <script lang="ts">
   import { problemText } from "$lib/words/problems.ts";
   import { goto } from "$app/navigation";
-  import { auditOf } from "$lib/core/records/auditOf.ts";
+  import { wholeFileOf } from "$lib/core/records/auditOf.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import ConfirmWipe from "$lib/ui/ConfirmWipe.svelte";
   import { download, fileName } from "$lib/ui/download.ts";
@@ -197,7 +197,7 @@
                 brief &&
                 download(
                   fileName(k.kit.name, ".widesieve.json"),
-                  JSON.stringify(auditOf(k, brief.brief, workspace.ownTypes), null, 1),
+                  JSON.stringify(wholeFileOf(k, brief.brief, workspace.ownTypes), null, 1),
                 )}>Export</button
             >
             <button

@@ -35,10 +35,12 @@ async function looksRight(page: Page, at: string, name: string): Promise<void> {
   expect(sideways, name).toBeLessThanOrEqual(0);
 }
 
-test("a first visit opens on the demo, once, and never over a user's own data", async ({
+test("a first visit finds a start and the demo, once, and never over a user's own data", async ({
   page,
 }) => {
   await page.goto("/");
+  await expect(page.getByRole("button", { name: "Audit my own kit" })).toBeVisible();
+  await page.getByRole("link", { name: "Look round a crew box" }).click();
   await expect(page).toHaveURL(/kit\/demo-crew-box\/sieve/);
   await expect(page.getByRole("heading", { name: "Not ready" })).toBeVisible();
   await page.goto("/");
@@ -100,6 +102,7 @@ test("nothing is fetched from anywhere else, and the worker runs under the polic
     if (m.type() === "error") complaints.push(m.text());
   });
   await page.goto("/");
+  await page.getByRole("link", { name: "Look round a crew box" }).click();
   await expect(page.getByTestId("tally-cost")).toContainText(/€38\.00 \+\s*€\d+/, {
     timeout: 60_000,
   });

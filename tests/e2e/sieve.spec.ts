@@ -3,8 +3,9 @@ import { readFileSync } from "node:fs";
 
 async function sieve(page: Page): Promise<void> {
   await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+  await page.getByRole("link", { name: "Look round a crew box" }).click();
   await expect(page.getByTestId("save-state").first()).toContainText(/^Saved/);
+  await expect(grains(page).first()).toBeVisible();
 }
 const grains = (page: Page) => page.locator("svg[role=group] g[role=button]:visible");
 
@@ -116,7 +117,9 @@ test("what runs out goes into the diary, and its cost over five years is shown",
   const text = readFileSync(await download.path(), "utf8");
   expect(text).toContain("BEGIN:VCALENDAR");
   expect(text.match(/BEGIN:VEVENT/g)!.length).toBe(await due.locator("li").count());
-  // An empty month leads to the next one with something in it.
+  // It opens where the next thing falls due; an empty month leads to the next one with something in it.
+  await expect(page.getByText(/due this month\./)).not.toContainText("Nothing");
+  await page.getByRole("button", { name: "The month before" }).click();
   await expect(page.getByText("Nothing is due this month.")).toBeVisible();
   const jump = page.getByRole("button", { name: /^To / });
   const month = (await jump.innerText()).replace(/^To /, "");

@@ -58,17 +58,18 @@ test("a correction is learned, lines are split, merged and taken out, and an own
   await paste(page, "- 4 zonk pads\n- 2 gauze pads\n- 3 gauze pads\n- 1 whistle\n");
   await expect(lines(page)).toHaveCount(4);
   const zonk = lines(page).filter({ hasText: "zonk pads" });
-  await zonk.getByRole("button", { name: /^Make an item type of your own/ }).click();
+  const more = async (row: ReturnType<typeof lines>, what: RegExp) => {
+    await row.getByRole("button", { name: /^More for/ }).click();
+    await page.getByRole("menuitem", { name: what }).click();
+  };
+  await more(zonk, /item type of your own/);
   await page.getByLabel("Name", { exact: true }).fill("Zonk pad");
   await page
     .getByLabel("What job it does")
     .selectOption({ label: "Dress a medium wound · Everyday wounds" });
   await page.getByRole("button", { name: "Make it" }).click();
   await expect(zonk.getByRole("combobox")).toHaveValue("Zonk pad");
-  await page
-    .getByRole("button", { name: /^Merge/ })
-    .first()
-    .click();
+  await more(lines(page).filter({ hasText: "3 gauze pads" }), /^Merge/);
   await expect(lines(page)).toHaveCount(3);
   await expect(
     lines(page)
@@ -77,7 +78,7 @@ test("a correction is learned, lines are split, merged and taken out, and an own
       .first()
       .getByLabel("Claimed"),
   ).toHaveValue("5");
-  await page.getByRole("button", { name: "whistle is no item: remove the line" }).click();
+  await more(lines(page).filter({ hasText: "1 whistle" }), /no item/);
   await expect(lines(page)).toHaveCount(2);
   await page.keyboard.press("Control+z");
   await expect(lines(page)).toHaveCount(3);

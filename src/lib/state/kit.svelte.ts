@@ -6,7 +6,7 @@ import { defined } from "../core/base/defined.ts";
 import type { Container } from "../core/model/container.ts";
 import type { Brief } from "../core/model/brief.ts";
 import type { Line } from "../core/model/kit.ts";
-import { auditOf } from "../core/records/auditOf.ts";
+import { auditOf, wholeFileOf } from "../core/records/auditOf.ts";
 import { lineCondition } from "../core/inspect/quality.ts";
 import { convertBook, rateBetween } from "../core/plan/convertBook.ts";
 import type { PriceBook } from "../core/model/priceBook.ts";
@@ -28,6 +28,9 @@ export class KitState {
   container = $derived<Container>(this.record?.kit.container ?? {});
   briefRecord = $derived.by(() => (this.record ? workspace.brief(this.record.briefId) : undefined));
   brief = $derived<Brief>(this.briefRecord?.brief ?? newBrief("none").brief);
+  /** With its log, as it goes out. */
+  whole = $derived.by(() => wholeFileOf(this.record ?? EMPTY, this.brief, workspace.ownTypes));
+  /** As it is today, which is what is judged. */
   file = $derived.by(() => auditOf(this.record ?? EMPTY, this.brief, workspace.ownTypes));
   audit = $derived<Audit>(audit(this.file, workspace.today, CATALOGUE));
   typeOf = $derived(workspace.typeOf);

@@ -147,7 +147,7 @@ class Workspace {
     } catch {
       return false;
     }
-    this.addDemo();
+    this.edit("add the demo", demoRecords());
     // Only once it is stored: a page that was left too early gets the demo next time.
     void this.flushed().then(() => {
       if (this.save.is === "saved") localStorage.setItem(SEEN, "1");

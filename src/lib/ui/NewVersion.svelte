@@ -6,7 +6,9 @@
   /** Registers the service worker, and says when a new version of the application waits to take over. */
   let waiting = $state<ServiceWorker | null>(null);
 
-  function watch(registration: ServiceWorkerRegistration) {
+  function watch(registration: ServiceWorkerRegistration | undefined) {
+    // A browser that blocks them answers with nothing.
+    if (!registration) return;
     const look = (worker: ServiceWorker | null) =>
       worker?.addEventListener("statechange", () => {
         // The first version ever takes over by itself: only a second one waits.

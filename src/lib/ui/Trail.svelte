@@ -76,7 +76,7 @@
     {/each}
   </nav>
   <div class="flex items-center gap-3 px-3">
-    <SaveMark />
+    <span class="hidden sm:inline"><SaveMark /></span>
     <button
       class="btn min-h-9 px-3 py-1"
       disabled={!workspace.undoLabel}
@@ -85,7 +85,7 @@
       >Undo</button
     >
     <button
-      class="btn hidden min-h-9 px-3 py-1 xl:inline-flex"
+      class="btn hidden min-h-9 px-3 py-1 2xl:inline-flex"
       disabled={!workspace.redoLabel}
       onclick={() => workspace.redo()}
       title={workspace.redoLabel
@@ -93,7 +93,7 @@
         : "Nothing to do again"}>Redo</button
     >
     <button class="btn min-h-9 px-3 py-1" onclick={find}
-      >Find <span class="kbd pointer-coarse:hidden">Ctrl K</span></button
+      >Find <span class="kbd hidden 2xl:inline">Ctrl K</span></button
     >
   </div>
 </header>

@@ -50,7 +50,7 @@ function readAudit(
 ): Outcome<WorkspaceRead> {
   const read = parseAudit(json, catalogue);
   if (!read.ok) return read;
-  const { brief, kit, list, houseRules, itemTypes, kept } = read.value;
+  const { brief, kit, list, houseRules, itemTypes, events, kept } = read.value;
   const isBriefs = (k: Kept[number]) => k.at[0] === "brief";
   const briefKept = (kept ?? []).filter(isBriefs);
   const briefRecord = withKept({ ...emptyBriefRecord(newKey()), brief }, briefKept);
@@ -58,6 +58,7 @@ function readAudit(
     {
       ...emptyKitRecord(newKey(), kit.name, briefRecord.id, list),
       kit,
+      ...(events && events.length > 0 ? { events } : {}),
       houseRules: houseRules ?? {},
     },
     (kept ?? []).filter((k) => !isBriefs(k)),

@@ -34,6 +34,11 @@ export function integrity(audit: AuditFile, catalogue: Catalogue): Problem[] {
     );
   });
 
+  audit.events?.forEach((e, i) => {
+    for (const c of [...(e.changes ?? []), ...(e.lines ?? [])])
+      if (c.itemType !== undefined) checkType(`events[${i}]`, c.itemType);
+  });
+
   checkUnique(
     "list.needs",
     audit.list.needs.map((n) => n.id),

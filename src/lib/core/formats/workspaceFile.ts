@@ -4,7 +4,7 @@ import { z } from "zod";
 import { freeId } from "../base/freeId.ts";
 import { putBack } from "../model/kept.ts";
 import { fail, type Outcome, type Problem, problem } from "../model/problem.ts";
-import { auditOf } from "../records/auditOf.ts";
+import { wholeFileOf } from "../records/auditOf.ts";
 import { emptyBriefRecord } from "../records/briefRecord.ts";
 import { inUse, isOffer } from "../records/keptCopy.ts";
 import { same } from "../records/merge.ts";
@@ -144,7 +144,7 @@ function contentProblems(records: readonly WorkspaceRecord[], catalogue: Catalog
       r.kind === "list"
         ? listProblems(r.list, own, catalogue)
         : r.kind === "kit" && brief?.kind === "brief"
-          ? integrity(auditOf(r, brief.brief, own), catalogue)
+          ? integrity(wholeFileOf(r, brief.brief, own), catalogue)
           : [];
     return found.map((p) => ({ ...p, where: `${r.id}: ${p.where}` }));
   });

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { briefSchema } from "./brief.ts";
+import { eventsSchema } from "./event.ts";
 import { houseRulesSchema } from "./houseRules.ts";
 import { itemTypeSchema } from "./itemType.ts";
 import { kitSchema } from "./kit.ts";
@@ -15,6 +16,8 @@ export const auditSchema = z.strictObject({
   list: listSchema,
   itemTypes: z.array(itemTypeSchema).max(1000).optional(),
   kit: kitSchema,
+  /** What happened to the kit since it was as `kit` says; absent: nothing. */
+  events: eventsSchema.optional(),
   kept: keptSchema.optional(),
 });
 export type AuditFile = z.infer<typeof auditSchema>;

@@ -1,11 +1,19 @@
+import { kitToday } from "../events/kitOnDay.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import type { Brief } from "../model/brief.ts";
 import type { ItemType } from "../model/itemType.ts";
 import type { KitRecord } from "./kitRecord.ts";
 
-/** The audit file of a kit record: what is judged, self-contained. */
-export function auditOf(record: KitRecord, brief: Brief, own: readonly ItemType[]): AuditFile {
+/** The audit file of a kit as it is today: its events replayed. */
+export const auditOf = (record: KitRecord, brief: Brief, own: readonly ItemType[]): AuditFile =>
+  kitToday(wholeFileOf(record, brief, own));
+
+/** The audit file of a kit record with its log, as it goes out: self-contained. */
+export function wholeFileOf(record: KitRecord, brief: Brief, own: readonly ItemType[]): AuditFile {
   const used = new Set(record.kit.lines.map((l) => l.itemType));
+  for (const e of record.events ?? [])
+    for (const c of [...(e.changes ?? []), ...(e.lines ?? [])])
+      if (c.itemType) used.add(c.itemType);
   for (const n of record.list.needs) n.accept?.forEach((a) => used.add(a.itemType));
   brief.carriedElsewhere?.forEach((e) => used.add(e.itemType));
   const itemTypes = own.filter((t) => used.has(t.id));
@@ -19,6 +27,7 @@ export function auditOf(record: KitRecord, brief: Brief, own: readonly ItemType[
     list: record.list,
     ...(itemTypes.length > 0 ? { itemTypes } : {}),
     kit: record.kit,
+    ...(record.events && record.events.length > 0 ? { events: record.events } : {}),
     ...(kept.length > 0 ? { kept } : {}),
   };
 }

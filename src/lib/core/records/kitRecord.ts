@@ -3,6 +3,7 @@ import { houseRulesSchema } from "../model/houseRules.ts";
 import { SKILLS } from "../model/itemType.ts";
 import { containerSchema } from "../model/container.ts";
 import type { Kept } from "../model/kept.ts";
+import { eventsSchema } from "../model/event.ts";
 import { kitSchema, lineSchema } from "../model/kit.ts";
 import { listSchema, type ReferenceList } from "../model/list.ts";
 import { recordBase, recordId, versionAfter, type Migration, type OldRecord } from "./record.ts";
@@ -42,6 +43,8 @@ export const kitRecordSchema = z.strictObject({
   ...recordBase,
   briefId: recordId,
   kit: kitSchema,
+  /** What happened to the kit since it was as `kit` says. */
+  events: eventsSchema.optional(),
   /** The list as it was when chosen; the shipped one may go on. */
   list: listSchema,
   houseRules: houseRulesSchema,

@@ -103,6 +103,19 @@ export class UnpackState {
       workspace.edit("learn from the correction", [habitOfLesson(lesson, workspace.today)]);
   }
 
+  /** Lines with a claim that nobody has counted yet. */
+  uncounted = $derived.by(() =>
+    this.kit.lines.filter((l) => l.counted === undefined && l.claimed !== undefined),
+  );
+  /** All not counted yet are as claimed, in one step. */
+  countAll(): void {
+    this.#setLines("count all as claimed", (lines) =>
+      lines.map((l) =>
+        l.counted === undefined && l.claimed !== undefined ? { ...l, counted: l.claimed } : l,
+      ),
+    );
+  }
+
   /** Days of the corrections that made this line what it is. */
   learned(line: Line): { what: "name" | "pack" | "unit"; on: string | undefined }[] {
     if (!line.text || line.byHand) return [];

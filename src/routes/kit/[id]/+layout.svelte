@@ -7,11 +7,14 @@
   import Trail from "$lib/ui/Trail.svelte";
   import { pageName, STAGES } from "$lib/ui/stages.ts";
   import { provideKit } from "$lib/state/kit.svelte.ts";
+  import { workspace } from "$lib/state/workspace.svelte.ts";
+  import { day, many } from "$lib/words/display.ts";
   import { provideReady } from "$lib/state/ready.svelte.ts";
 
   const { children }: { children: Snippet } = $props();
   const kit = provideKit(() => `kit:${page.params["id"]}`);
   provideReady(kit);
+  const events = $derived(kit.record?.events?.length ?? 0);
 
   /** How far each stage was scrolled when it was left. */
   const left = new Map<string, number>();
@@ -64,6 +67,18 @@
       tabindex="-1"
       class="min-h-0 flex-1 overflow-y-auto outline-none print:overflow-visible"
     >
+      <p class="mb-2 hidden border-b border-ink pb-1 text-sm print:block">
+        {kit.record.kit.name} · {pageName(page.url.pathname.split("/").at(-1))} · {day(
+          workspace.today,
+        )}
+      </p>
+      {#if events > 0 && ["unpack", "bench"].includes(page.url.pathname.split("/").at(-1) ?? "")}
+        <p class="noted m-4 mb-0">
+          This kit has a log of {many(events, "event")}. Here it is as it was before them; sieve,
+          plan and report judge it as it is today.
+          <a class="underline underline-offset-4" href="/kit/{page.params['id']}/log">To the log</a>
+        </p>
+      {/if}
       {@render children()}
     </main>
     <Tally />

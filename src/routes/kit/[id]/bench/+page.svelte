@@ -138,7 +138,7 @@
           Item {bench.at + 1} of {bench.order
             .length}{#if line.text && line.text !== type?.label}{" "}· listed as “{line.text}”{/if}
         </p>
-        <label class="flex items-center gap-2 text-sm text-soft"
+        <label class="hidden items-center gap-2 text-sm text-soft sm:flex"
           >looked at by
           <input
             class="field min-h-8 w-36 py-0.5 text-sm"

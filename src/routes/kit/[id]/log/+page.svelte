@@ -1,4 +1,9 @@
 <script lang="ts">
+  import { inOrder } from "$lib/core/events/order.ts";
+  import { replay } from "$lib/core/events/replay.ts";
+  import { deficitsOf } from "$lib/core/log/deficits.ts";
+  import { eventText } from "$lib/words/eventTexts.ts";
+  import { logProblemText } from "$lib/words/logProblems.ts";
   import { lastGoodDay } from "$lib/core/base/dates.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
@@ -11,6 +16,13 @@
       .map((l) => ({ l, last: lastGoodDay(l.expires!) }))
       .sort((a, b) => (a.last < b.last ? -1 : 1)),
   );
+  const events = $derived(inOrder(kit.record?.events ?? []).reverse());
+  const replayed = $derived(replay(kit.lines, kit.record?.events ?? []));
+  const nameOf = (id: string) => {
+    const line = kit.lines.find((l) => l.id === id);
+    return line ? lineName(line, line.itemType ? kit.typeOf(line.itemType)?.label : undefined) : id;
+  };
+  const deficits = $derived(events.length > 0 ? deficitsOf(replayed, workspace.today) : []);
   function add(e: SubmitEvent) {
     e.preventDefault();
     const what = note.trim();
@@ -21,7 +33,7 @@
     }));
     note = "";
   }
-  import { day } from "$lib/words/display.ts";
+  import { day, number } from "$lib/words/display.ts";
 </script>
 
 <div class="mx-auto grid max-w-6xl gap-6 p-4 sm:p-6 lg:grid-cols-2">
@@ -38,7 +50,35 @@
       >
       <button class="btn btn-main">Note it</button>
     </form>
-    {#if (kit.record?.history.length ?? 0) === 0}<p class="mt-4 text-soft">
+    {#if events.length > 0}
+      <h2 class="mt-5 text-xl">Events</h2>
+      <ol class="mt-2 divide-y divide-line" data-testid="events">
+        {#each events as e (e.id)}
+          <li class="flex gap-4 py-2">
+            <time class="shrink-0 font-semibold">{day(e.on)}</time><span class="break-words"
+              >{eventText(e, nameOf)}</span
+            >
+          </li>
+        {/each}
+      </ol>
+      {#if deficits.length > 0}
+        <h2 class="mt-5 text-xl">To put back</h2>
+        <ul class="mt-2 divide-y divide-line" data-testid="deficits">
+          {#each deficits as d (d.line)}
+            <li class="py-2">
+              {number(d.pieces)} of {nameOf(d.line)}
+              <span class="text-soft">· {d.why}, since {day(d.since)}</span>
+            </li>
+          {/each}
+        </ul>
+      {/if}
+      {#each replayed.problems as p (`${p.event} ${p.line ?? ""}`)}
+        <p class="noted mt-2 text-sm">
+          {p.event}{p.line ? `, ${p.line}` : ""}: {logProblemText(p)}.
+        </p>
+      {/each}
+    {/if}
+    {#if (kit.record?.history.length ?? 0) === 0 && events.length === 0}<p class="mt-4 text-soft">
         Nothing noted yet. What is used and never put back is the commonest gap.
       </p>{/if}
     <ol class="mt-4 divide-y divide-line">

@@ -53,7 +53,7 @@
   <button class="btn" onclick={() => print()}>Print</button>
   <button
     class="btn"
-    onclick={() => download(fileName(title, ".widesieve.json"), JSON.stringify(kit.file, null, 1))}
+    onclick={() => download(fileName(title, ".widesieve.json"), JSON.stringify(kit.whole, null, 1))}
     >Audit file</button
   >
   {#if ready.run.running || report.working}<span class="text-soft"

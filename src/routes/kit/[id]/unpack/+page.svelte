@@ -1,20 +1,14 @@
 <script lang="ts">
   import { problemText } from "$lib/words/problems.ts";
   import { page } from "$app/state";
-  import { withDecimalPoint } from "$lib/core/card/decimalPoint.ts";
-  import { isTouched } from "$lib/core/card/mergeCard.ts";
   import type { Line } from "$lib/core/model/kit.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { UnpackState } from "$lib/state/pages/unpack.svelte.ts";
-  import NumberField from "$lib/ui/NumberField.svelte";
-  import SizeField from "$lib/ui/SizeField.svelte";
-  import TypePicker from "$lib/ui/TypePicker.svelte";
-  import { learnedText } from "$lib/words/cardDoubts.ts";
-  import { many, number, size } from "$lib/words/sentences.ts";
+  import { many, number } from "$lib/words/sentences.ts";
   import { CardPicturesState } from "$lib/state/pages/pictures.svelte.ts";
   import CardPictures from "./CardPictures.svelte";
   import CardText from "./CardText.svelte";
-  import Doubtful from "./Doubtful.svelte";
+  import LineRow from "./LineRow.svelte";
   import CountTools from "./CountTools.svelte";
   import PictureIn from "./PictureIn.svelte";
   import Outside from "./Outside.svelte";
@@ -34,15 +28,6 @@
   const SHOWN = 150;
   let shown = $state(SHOWN);
 
-  function rowKey(e: KeyboardEvent, line: Line) {
-    if (!(line.id in doubts) || (e.target as HTMLElement).closest("input, select")) return;
-    const alternative = doubts[line.id]!.alternatives[Number(e.key) - 1];
-    const accepts = e.key === "Enter" && !doubts[line.id]!.open;
-    if (!accepts && !alternative) return;
-    e.preventDefault();
-    if (alternative) unpack.chooseType(line, alternative);
-    else unpack.accept(line.id);
-  }
   function pick(id: string, bring = true) {
     unpack.picked = id;
     if (!bring) return;
@@ -148,142 +133,38 @@
         come out of the bag.
       </p>
     {/if}
-    <ul class="mt-3 grid gap-2">
-      {#each lines.slice(0, shown) as line (line.id)}
-        {@const type = line.itemType ? kit.typeOf(line.itemType) : undefined}
-        {@const doubt = doubts[line.id]}
-        <!-- svelte-ignore a11y_no_noninteractive_element_interactions, a11y_no_noninteractive_tabindex -->
-        <li
-          id="line-{line.id}"
-          class="sheet p-3 {unpack.picked === line.id ? 'border-note! border-2' : ''}"
-          tabindex={doubt ? 0 : -1}
-          onkeydown={(e) => rowKey(e, line)}
-          onfocusin={() => (unpack.picked = line.id)}
+    {#if kit.lines.length > 0}
+      <div class="mt-3 flex flex-wrap items-center gap-3">
+        <button
+          class="btn min-h-10 px-3 py-1"
+          disabled={unpack.uncounted.length === 0}
+          onclick={() => unpack.countAll()}
+          >Count all as claimed{unpack.uncounted.length > 0
+            ? ` (${unpack.uncounted.length})`
+            : ""}</button
         >
-          <div class="flex items-start gap-2">
-            <p class="min-w-0 flex-1 text-sm break-words text-soft">
-              {line.text ?? (line.byHand ? "added by hand" : "")}
-              {#if isTouched(line) && line.counted !== undefined}<span class="text-pass">
-                  · counted</span
-                >{/if}
-            </p>
-            <button
-              class="min-h-8 px-2 text-sm underline underline-offset-4"
-              onclick={() => unpack.split(line)}
-              aria-label="Split {lineName(line, type?.label)} in two lines">split</button
-            >
-            {#if unpack.twin(line)}<button
-                class="min-h-8 px-2 text-sm underline underline-offset-4"
-                onclick={() => unpack.merge(line, unpack.twin(line)!)}
-                aria-label="Merge {lineName(
-                  line,
-                  type?.label,
-                )} with the line before it of the same kind">merge</button
-              >{/if}
-            {#if line.itemType === null}<button
-                class="min-h-8 px-2 text-sm underline underline-offset-4"
-                onclick={() => {
-                  makingFor = line;
-                  making = true;
-                }}
-                aria-label="Make an item type of your own for {lineName(line, undefined)}"
-                >own type</button
-              >{/if}
-            <button
-              class="min-h-8 px-2 text-sm underline underline-offset-4"
-              onclick={() => unpack.remove(line)}
-              aria-label="{lineName(line, type?.label)} is no item: remove the line"
-              >not an item</button
-            >
-          </div>
-          <div class="mt-1 flex flex-wrap items-end gap-2">
-            <div class="min-w-40 flex-1 basis-44">
-              <TypePicker
-                value={line.itemType}
-                name={type?.label ?? "Not in the catalogue"}
-                label="What {lineName(line, type?.label)} is"
-                onpick={(id) => unpack.chooseType(line, id)}
-              />
-            </div>
-            <label class="flex flex-col text-xs text-soft"
-              >size<SizeField
-                width="w-30"
-                {line}
-                onsize={(mm) => unpack.setSize(line, lineName(line, type?.label), mm)}
-              /></label
-            >
-            <label class="flex flex-col text-xs text-soft"
-              >claimed<NumberField
-                label="Claimed"
-                value={line.claimed}
-                width="w-18"
-                optional={line.counted !== undefined}
-                onvalue={(n) => unpack.setClaimed(line, lineName(line, type?.label), n)}
-              /></label
-            >
-            <label class="flex flex-col text-xs text-soft"
-              >counted<NumberField
-                label="Counted"
-                value={line.counted}
-                width="w-18"
-                optional={line.claimed !== undefined}
-                onvalue={(n) =>
-                  kit.updateLine(
-                    line.id,
-                    `count ${lineName(line, type?.label)}`,
-                    { counted: n },
-                    "counted",
-                  )}
-              /></label
-            >
-            <button
-              class="btn min-h-11 px-2.5 py-1"
-              title="Counted: as many as claimed"
-              disabled={line.claimed === undefined || line.counted === line.claimed}
-              onclick={() =>
-                kit.updateLine(line.id, `count ${lineName(line, type?.label)}`, {
-                  counted: line.claimed,
-                })}>= {line.claimed ?? ""}</button
-            >
-            {#if unpack.compartments.length > 0}
-              <label class="flex flex-col text-xs text-soft"
-                >lies in<select
-                  class="field w-28"
-                  value={line.compartment ?? ""}
-                  onchange={(e) => unpack.lay(line, e.currentTarget.value)}
-                >
-                  <option value="">–</option>
-                  {#each unpack.compartments as c (c.id)}<option value={c.id}
-                      >{c.name || c.id}</option
-                    >{/each}
-                </select></label
-              >
-            {/if}
-          </div>
-          {#if withDecimalPoint(line.sizeMm, type)}
-            {@const mended = withDecimalPoint(line.sizeMm, type)!}
-            <p class="noted mt-2 flex flex-wrap items-center gap-2 py-2">
-              {size(line.sizeMm)}: so wide it is never sold. A decimal point may be lost.
-              <button
-                class="btn min-h-9 px-3 py-1"
-                onclick={() => unpack.setSize(line, lineName(line, type?.label), mended)}
-                >It is {size(mended)}</button
-              >
-            </p>
-          {/if}
-          {#each unpack.learned(line) as l (l.what)}
-            <p class="mt-1 text-sm text-soft">{learnedText(l.what, l.on)}</p>
-          {/each}
-          {#if doubt}
-            <Doubtful
-              {doubt}
-              name={lineName(line, type?.label)}
-              onaccept={() => unpack.accept(line.id)}
-              onchoose={(id) => unpack.chooseType(line, id)}
-            />
-          {/if}
-          <p class="sr-only">{size(line.sizeMm)}</p>
-        </li>
+        <span class="text-sm text-soft">only where you have seen that it is so</span>
+      </div>
+      <div class="mt-2 hidden items-end gap-2 px-2 text-xs text-soft sm:flex" aria-hidden="true">
+        <span class="flex-1 pl-2">what it is</span>
+        <span class="w-28">size</span>
+        <span class="w-16">claimed</span>
+        <span class="w-16">counted</span>
+        <span class="w-14"></span>
+        {#if unpack.compartments.length > 0}<span class="w-28">lies in</span>{/if}
+        <span class="w-11"></span>
+      </div>
+    {/if}
+    <ul class="mt-1 grid gap-1">
+      {#each lines.slice(0, shown) as line (line.id)}
+        <LineRow
+          {line}
+          {unpack}
+          onown={(l) => {
+            makingFor = l;
+            making = true;
+          }}
+        />
       {/each}
     </ul>
     {#if lines.length > shown}<button class="btn mt-3 w-full" onclick={() => (shown += SHOWN)}

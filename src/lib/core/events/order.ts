@@ -1,0 +1,32 @@
+import type { KitEvent } from "../model/event.ts";
+
+/** Events without a time of day happened at its end. */
+const END_OF_DAY = "23:59";
+
+/** On one instant: what comes in, then what goes out, then what is counted, then the rest. */
+function rank(e: KitEvent): number {
+  if (e.kind === "put-back" || e.kind === "plan-done") return 0;
+  if (e.kind === "moved") return e.from === undefined ? 1 : 0;
+  if (e.kind === "used") return 1;
+  if (e.kind === "counted") return 2;
+  return 3;
+}
+
+/** Kept beside the event of the same id that holds, by a merge (log/merge.ts). */
+const isOtherContent = (id: string): boolean => /~[0-9a-f]{8}$/.test(id);
+
+/**
+ * The events that hold, in the order in which they are replayed: by day and time, then by what they do,
+ * then by id. What was undone, and the undoing itself, are left out.
+ */
+export function inOrder(events: readonly KitEvent[]): KitEvent[] {
+  const undone = new Set(events.flatMap((e) => (e.kind === "undone" && e.of ? [e.of] : [])));
+  const at = (e: KitEvent) => `${e.on} ${e.time ?? END_OF_DAY}`;
+  return events
+    .filter((e) => e.kind !== "undone" && !undone.has(e.id) && !isOtherContent(e.id))
+    .sort((a, b) => {
+      const [x, y] = [at(a), at(b)];
+      if (x !== y) return x < y ? -1 : 1;
+      return rank(a) - rank(b) || (a.id < b.id ? -1 : 1);
+    });
+}

@@ -1,0 +1,253 @@
+import type { Change, KitEvent } from "../model/event.ts";
+import type { Line } from "../model/kit.ts";
+import { inOrder } from "./order.ts";
+
+/** Something in a log that does not add up; the event is kept, and a person told. */
+export interface LogProblem {
+  readonly event: string;
+  readonly line?: string;
+  readonly what:
+    | "no-such-line"
+    | "more-taken-than-there"
+    | "two-counts"
+    | "in-the-future"
+    | "other-content"
+    | "another-first-state";
+}
+
+/** Why a line has fewer pieces than it should. */
+export type DeficitWhy = "used" | "lent" | "moved" | "unexplained" | "recalled";
+
+/** What was lost of a line, newest last. */
+interface Loss {
+  readonly on: string;
+  readonly pieces: number;
+  readonly why: DeficitWhy;
+}
+
+export interface Replayed {
+  /** The kit's lines after the events. */
+  readonly lines: Line[];
+  /** Pieces that each line should have: the first state and what plans brought. By line id, parts apart. */
+  readonly par: ReadonlyMap<string, number>;
+  readonly losses: ReadonlyMap<string, readonly Loss[]>;
+  readonly problems: LogProblem[];
+}
+
+/** The line a part was split off from: "L1+e5" is a part of "L1". */
+export const wholeOf = (lineId: string): string => lineId.split("+")[0]!;
+
+const countOf = (l: Line): number => l.counted ?? l.claimed ?? 0;
+/** Sets what is there: the count where it was counted, else what is claimed. */
+const withCount = (l: Line, pieces: number): Line =>
+  l.counted === undefined ? { ...l, claimed: pieces } : { ...l, counted: pieces };
+
+/** Counts add up from fractions: what is less than this is nothing. */
+const NOTHING = 1e-9;
+const tidy = (n: number) => (Math.abs(n - Math.round(n)) < NOTHING ? Math.round(n) : n);
+
+class Kit {
+  readonly lines: Line[];
+  readonly par = new Map<string, number>();
+  readonly losses = new Map<string, Loss[]>();
+  readonly problems: LogProblem[] = [];
+  #counts = new Map<string, { on: string; pieces: number }>();
+
+  constructor(first: readonly Line[]) {
+    this.lines = [...first];
+    for (const l of first) this.par.set(l.id, countOf(l));
+  }
+
+  /** The line and its parts: what was opened first, then what runs out first. */
+  group(id: string): Line[] {
+    const parts = this.lines.filter((l) => l.id === id || l.id.startsWith(`${id}+`));
+    const key = (l: Line) =>
+      `${l.opened ? 0 : 1}${l.expires && l.expires !== "none" ? l.expires : "9999"}`;
+    return parts.sort((a, b) =>
+      key(a) < key(b) ? -1 : key(a) > key(b) ? 1 : a.id < b.id ? -1 : 1,
+    );
+  }
+  #set(line: Line): void {
+    const at = this.lines.findIndex((l) => l.id === line.id);
+    if (at < 0) this.lines.push(line);
+    else this.lines[at] = line;
+  }
+  #lose(line: string, on: string, pieces: number, why: DeficitWhy): void {
+    if (pieces <= NOTHING) return;
+    const id = wholeOf(line);
+    this.losses.set(id, [...(this.losses.get(id) ?? []), { on, pieces: tidy(pieces), why }]);
+  }
+  #gone(event: KitEvent, line: string): void {
+    this.problems.push({ event: event.id, line, what: "no-such-line" });
+  }
+
+  take(event: KitEvent, change: Change, why: DeficitWhy): void {
+    const parts = this.group(change.line);
+    if (parts.length === 0) {
+      this.#gone(event, change.line);
+      return;
+    }
+    let left = change.pieces ?? 0;
+    for (const part of parts) {
+      const taken = Math.min(left, countOf(part));
+      if (taken > 0) this.#set(withCount(part, tidy(countOf(part) - taken)));
+      left -= taken;
+      // The piece that was begun lies apart from those still closed.
+      if (taken > 0 && change.opened && part.opened === undefined && taken % 1 !== 0)
+        this.#splitOpened(event, part.id);
+    }
+    this.#lose(change.line, event.on, (change.pieces ?? 0) - Math.max(0, left), why);
+    if (left > NOTHING)
+      this.problems.push({ event: event.id, line: change.line, what: "more-taken-than-there" });
+  }
+
+  #splitOpened(event: KitEvent, id: string): void {
+    const line = this.lines.find((l) => l.id === id)!;
+    const rest = countOf(line) % 1;
+    if (rest <= NOTHING) return;
+    this.#set(withCount(line, tidy(countOf(line) - rest)));
+    this.#set({ ...withCount(line, tidy(rest)), id: `${id}+${event.id}`, opened: event.on });
+  }
+
+  add(event: KitEvent, change: Change): void {
+    const line = this.lines.find((l) => l.id === change.line);
+    const pieces = change.pieces ?? 0;
+    if (!line) {
+      if (change.itemType === undefined) this.#gone(event, change.line);
+      else
+        this.#set({
+          id: change.line,
+          itemType: change.itemType,
+          counted: pieces,
+          ...(change.expires === undefined ? {} : { expires: change.expires }),
+          ...(change.lot === undefined ? {} : { lot: change.lot }),
+        });
+      return;
+    }
+    const isOther =
+      (change.lot !== undefined && change.lot !== line.lot) ||
+      (change.expires !== undefined && change.expires !== line.expires);
+    if (!isOther || countOf(line) <= NOTHING) {
+      this.#set({
+        ...withCount(line, tidy(countOf(line) + pieces)),
+        ...(change.expires === undefined ? {} : { expires: change.expires }),
+        ...(change.lot === undefined ? {} : { lot: change.lot }),
+      });
+      return;
+    }
+    const { opened: _, ...closed } = line;
+    this.#set({
+      ...withCount(closed, pieces),
+      id: `${line.id}+${event.id}`,
+      ...(change.expires === undefined ? {} : { expires: change.expires }),
+      ...(change.lot === undefined ? {} : { lot: change.lot }),
+    });
+  }
+
+  count(event: KitEvent, change: Change): void {
+    const line = this.lines.find((l) => l.id === change.line);
+    if (!line || change.pieces === undefined) {
+      if (!line) this.#gone(event, change.line);
+      return;
+    }
+    const before = this.#counts.get(line.id);
+    // Two counts on one day: the lower holds until somebody says which.
+    if (before?.on === event.on && before.pieces !== change.pieces) {
+      this.problems.push({ event: event.id, line: line.id, what: "two-counts" });
+      if (before.pieces < change.pieces) return;
+    }
+    this.#counts.set(line.id, { on: event.on, pieces: change.pieces });
+    this.#lose(line.id, event.on, countOf(line) - change.pieces, "unexplained");
+    this.#set({ ...line, counted: change.pieces });
+  }
+
+  recall(event: KitEvent): void {
+    for (const line of this.lines)
+      if (line.itemType === event.itemType && (event.lot === undefined || line.lot === event.lot)) {
+        const { failedPoints: _, okPoints: __, ...rest } = line;
+        this.#set({ ...rest, condition: "failed" });
+        this.#lose(line.id, event.on, countOf(line), "recalled");
+      }
+  }
+
+  mend(event: KitEvent): void {
+    for (const change of event.changes ?? []) {
+      const line = this.lines.find((l) => l.id === change.line);
+      if (!line) this.#gone(event, change.line);
+      else if (line.failedPoints) {
+        const mended = change.points;
+        this.#set({
+          ...line,
+          failedPoints: mended ? line.failedPoints.filter((p) => !mended.includes(p)) : [],
+        });
+      }
+    }
+  }
+
+  carryOut(event: KitEvent): void {
+    for (const id of event.dropped ?? []) {
+      if (this.group(id).length === 0) this.#gone(event, id);
+      for (const part of this.group(id)) this.lines.splice(this.lines.indexOf(part), 1);
+      this.par.delete(id);
+    }
+    for (const change of event.lines ?? []) {
+      this.add(event, change);
+      this.par.set(change.line, (this.par.get(change.line) ?? 0) + (change.pieces ?? 0));
+    }
+  }
+}
+
+function apply(kit: Kit, event: KitEvent): void {
+  const changes = event.changes ?? [];
+  switch (event.kind) {
+    case "used":
+      for (const c of changes) kit.take(event, c, event.what === "lent" ? "lent" : "used");
+      return;
+    case "moved":
+      for (const c of changes)
+        if (event.from === undefined) kit.take(event, c, "moved");
+        else kit.add(event, c);
+      return;
+    case "put-back":
+      for (const c of changes) kit.add(event, c);
+      return;
+    case "counted":
+      for (const c of changes) kit.count(event, c);
+      return;
+    case "recalled":
+      kit.recall(event);
+      return;
+    case "maintained":
+      kit.mend(event);
+      return;
+    case "plan-done":
+      kit.carryOut(event);
+      return;
+    // These say something of the kit as a whole, and change no line.
+    case "sealed":
+    case "seal-broken":
+    case "checked":
+    case "carried":
+    case "outside":
+    case "handed-over":
+    case "undone":
+      return;
+  }
+}
+
+/**
+ * The kit after its events, up to the end of a day. Pure; the same whatever order the events come in.
+ * Counts never go below nothing: an event that would take more is kept and said.
+ * @param first lines as unpacked and inspected
+ * @param until YYYY-MM-DD; absent: all events
+ */
+export function replay(
+  first: readonly Line[],
+  events: readonly KitEvent[],
+  until?: string,
+): Replayed {
+  const kit = new Kit(first);
+  for (const event of inOrder(events))
+    if (until === undefined || event.on <= until) apply(kit, event);
+  return { lines: kit.lines, par: kit.par, losses: kit.losses, problems: kit.problems };
+}

@@ -1,0 +1,141 @@
+<script lang="ts">
+  import { DropdownMenu } from "bits-ui";
+  import { withDecimalPoint } from "$lib/core/card/decimalPoint.ts";
+  import type { Line } from "$lib/core/model/kit.ts";
+  import { lineName, useKit } from "$lib/state/kit.svelte.ts";
+  import type { UnpackState } from "$lib/state/pages/unpack.svelte.ts";
+  import NumberField from "$lib/ui/NumberField.svelte";
+  import SizeField from "$lib/ui/SizeField.svelte";
+  import TypePicker from "$lib/ui/TypePicker.svelte";
+  import { learnedText } from "$lib/words/cardDoubts.ts";
+  import { size } from "$lib/words/sentences.ts";
+  import Doubtful from "./Doubtful.svelte";
+
+  /** One line of the kit, in one row; below it only what is asked or was learned. */
+  interface Props {
+    line: Line;
+    unpack: UnpackState;
+    /** An item type of the user's own is to be made for it. */
+    onown: (line: Line) => void;
+  }
+  const { line, unpack, onown }: Props = $props();
+  const kit = useKit();
+  const type = $derived(line.itemType ? kit.typeOf(line.itemType) : undefined);
+  const name = $derived(lineName(line, type?.label));
+  const doubt = $derived(unpack.doubts[line.id]);
+  const mended = $derived(withDecimalPoint(line.sizeMm, type));
+  const twin = $derived(unpack.twin(line));
+  const isPicked = $derived(unpack.picked === line.id);
+
+  function rowKey(e: KeyboardEvent) {
+    if (!doubt || (e.target as HTMLElement).closest("input, select, [role=menu]")) return;
+    const alternative = doubt.alternatives[Number(e.key) - 1];
+    const accepts = e.key === "Enter" && !doubt.open && e.target === e.currentTarget;
+    if (!accepts && !alternative) return;
+    e.preventDefault();
+    if (alternative) unpack.chooseType(line, alternative);
+    else unpack.accept(line.id);
+  }
+  const ITEM = "flex min-h-11 cursor-pointer items-center px-3 data-highlighted:bg-passbg";
+</script>
+
+<!-- svelte-ignore a11y_no_noninteractive_element_interactions, a11y_no_noninteractive_tabindex -->
+<li
+  id="line-{line.id}"
+  class="sheet px-2 py-0.5 {isPicked ? 'border-note! outline-note outline-1' : ''}"
+  tabindex={doubt ? 0 : -1}
+  aria-label={name}
+  onkeydown={rowKey}
+  onfocusin={() => (unpack.picked = line.id)}
+>
+  <div class="flex flex-wrap items-center gap-2 sm:flex-nowrap">
+    <div class="min-w-0 flex-1 basis-full sm:basis-auto">
+      <TypePicker
+        value={line.itemType}
+        name={type?.label ?? "Not in the catalogue"}
+        label="What {name} is"
+        onpick={(id) => unpack.chooseType(line, id)}
+      />
+    </div>
+    <SizeField width="w-28" {line} onsize={(mm) => unpack.setSize(line, name, mm)} />
+    <NumberField
+      label="Claimed"
+      value={line.claimed}
+      width="w-16"
+      optional={line.counted !== undefined}
+      onvalue={(n) => unpack.setClaimed(line, name, n)}
+    />
+    <NumberField
+      label="Counted"
+      value={line.counted}
+      width="w-16"
+      optional={line.claimed !== undefined}
+      onvalue={(n) => kit.updateLine(line.id, `count ${name}`, { counted: n }, "counted")}
+    />
+    <button
+      class="btn min-h-11 w-14 px-1 py-1"
+      title="Counted: as many as claimed"
+      disabled={line.claimed === undefined || line.counted === line.claimed}
+      onclick={() => kit.updateLine(line.id, `count ${name}`, { counted: line.claimed })}
+      >= {line.claimed ?? ""}</button
+    >
+    {#if unpack.compartments.length > 0}
+      <select
+        class="field w-28"
+        aria-label="{name} lies in"
+        value={line.compartment ?? ""}
+        onchange={(e) => unpack.lay(line, e.currentTarget.value)}
+      >
+        <option value="">–</option>
+        {#each unpack.compartments as c (c.id)}<option value={c.id}>{c.name || c.id}</option>{/each}
+      </select>
+    {/if}
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger class="btn min-h-11 w-11 px-0" aria-label="More for {name}"
+        >⋯</DropdownMenu.Trigger
+      >
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content class="sheet z-50 min-w-52 border-ink shadow-lg" align="end">
+          <DropdownMenu.Item class={ITEM} onSelect={() => unpack.split(line)}
+            >Split in two lines</DropdownMenu.Item
+          >
+          {#if twin}<DropdownMenu.Item class={ITEM} onSelect={() => unpack.merge(line, twin)}
+              >Merge with the one before</DropdownMenu.Item
+            >{/if}
+          {#if line.itemType === null}<DropdownMenu.Item class={ITEM} onSelect={() => onown(line)}
+              >Make an item type of your own</DropdownMenu.Item
+            >{/if}
+          <DropdownMenu.Item class={ITEM} onSelect={() => unpack.remove(line)}
+            >It is no item: remove</DropdownMenu.Item
+          >
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  </div>
+  {#if doubt || isPicked || line.itemType === null || mended}
+    <p class="mt-0.5 text-sm break-words text-soft">
+      {line.text ?? (line.byHand ? "added by hand" : "")}
+    </p>
+  {:else}
+    <p class="sr-only">{line.text ?? (line.byHand ? "added by hand" : "")} {size(line.sizeMm)}</p>
+  {/if}
+  {#if mended}
+    <p class="noted mt-1 flex flex-wrap items-center gap-2 py-2">
+      {size(line.sizeMm)}: so wide it is never sold. A decimal point may be lost.
+      <button class="btn min-h-9 px-3 py-1" onclick={() => unpack.setSize(line, name, mended)}
+        >It is {size(mended)}</button
+      >
+    </p>
+  {/if}
+  {#each unpack.learned(line) as l (l.what)}
+    <p class="mt-0.5 text-sm text-soft">{learnedText(l.what, l.on)}</p>
+  {/each}
+  {#if doubt}
+    <Doubtful
+      {doubt}
+      {name}
+      onaccept={() => unpack.accept(line.id)}
+      onchoose={(id) => unpack.chooseType(line, id)}
+    />
+  {/if}
+</li>
