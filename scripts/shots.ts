@@ -38,7 +38,12 @@ const shoot = async (
   waitFor?: string,
   then?: (page: Page) => Promise<void>,
 ) => {
-  const page = await browser.newPage({ viewport: size, colorScheme: theme, locale: "en-GB" });
+  const page = await browser.newPage({
+    viewport: size,
+    colorScheme: theme,
+    locale: "en-GB",
+    serviceWorkers: "block",
+  });
   await page.goto(base);
   await page.locator('a[href*="demo-crew-box"]').first().waitFor();
   await page.goto(base + path);
