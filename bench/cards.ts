@@ -1,9 +1,9 @@
-import { existsSync, readFileSync } from "node:fs";
+import { existsSync } from "node:fs";
 import fc from "fast-check";
 import { readCard } from "../src/lib/core/card/readCard.ts";
 import { vocabularyOf } from "../src/lib/core/card/vocabulary.ts";
 import { CATALOGUE } from "../src/lib/data/catalogue.ts";
-import { markFolder } from "../scripts/markCard.ts";
+import { lostOf, markFolder, readNames } from "../scripts/markCard.ts";
 import { madeCard, truthOf, written } from "../tests/unit/cardMaker.ts";
 
 const vocabulary = vocabularyOf(CATALOGUE);
@@ -47,16 +47,11 @@ function madeCards(howMany: number) {
   let [right, all] = [0, 0];
   const started = performance.now();
   for (const card of fc.sample(madeCard, { seed: 13, numRuns: howMany })) {
-    const left = readCard(written(card), vocabulary).entries.map((e) =>
+    const wanted = truthOf(card.contents).map((e) => JSON.stringify(e));
+    const got = readCard(written(card), vocabulary).entries.map((e) =>
       JSON.stringify([e.itemType, e.pieces, e.sizeMm]),
     );
-    const wanted = truthOf(card.contents).map((e) => JSON.stringify(e));
-    let lost = 0;
-    for (const fact of wanted) {
-      const at = left.indexOf(fact);
-      if (at < 0) lost++;
-      else left.splice(at, 1);
-    }
+    const lost = lostOf(wanted, got).lost.length;
     all += wanted.length;
     right += wanted.length - lost;
     for (const by of [`layout: ${card.layout}`, `habit: ${card.habit}`, `noise: ${card.noise}`]) {
@@ -75,11 +70,8 @@ function madeCards(howMany: number) {
 function names(file: string) {
   if (!existsSync(file)) return;
   const tally = { right: 0, asked: 0, "wrong and sure": 0, "not read": 0 };
-  const rows = readFileSync(file, "utf8").trim().split("\n").slice(1);
-  for (const row of rows) {
-    const [, type, name] = /^([^,]+),(.*),[^,]*$/.exec(row)!;
-    const card = `- 2 gauze pads\n- 1 ${name!.replace(/^"|"$/g, "")}\n- 2 eye pads`;
-    const found = readCard(card, vocabulary).entries.filter((e) => e.source === 2);
+  const rows = readNames(file, vocabulary);
+  for (const { type, entries: found } of rows) {
     if (found.length === 0) tally["not read"]++;
     else if (found.length === 1 && found[0]!.itemType === type) tally.right++;
     else if (found.every((e) => e.confidence < 0.9)) tally.asked++;

@@ -8,13 +8,12 @@
  * small ridge. Fitted on the cards in FITTED and every second name of the shared synonyms; judged on
  * those in JUDGED and the other names, which it does not see.
  */
-import { existsSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
+import { existsSync, readdirSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { CARD_DOUBTS, type CardDoubt } from "../src/lib/core/card/cardDoubt.ts";
-import { readCard } from "../src/lib/core/card/readCard.ts";
 import { vocabularyOf } from "../src/lib/core/card/vocabulary.ts";
 import { CATALOGUE } from "../src/lib/data/catalogue.ts";
-import { rightEntries } from "./markCard.ts";
+import { readNames, rightEntries } from "./markCard.ts";
 
 /** Weight of a case: the own cards were mended until they were right, so each says less. */
 const FITTED: readonly (readonly [folder: string, weight: number])[] = [
@@ -66,18 +65,13 @@ const casesOf = (folder: string, weight: number): Case[] =>
 
 function namesIn(file: string, which: 0 | 1): Case[] {
   if (!existsSync(file)) return [];
-  return readFileSync(file, "utf8")
-    .trim()
-    .split("\n")
-    .slice(1)
+  return readNames(file, vocabulary)
     .filter((_, i) => i % 2 === which)
-    .flatMap((row) => {
-      const [, type, name] = /^([^,]+),(.*),[^,]*$/.exec(row)!;
-      const card = `- 2 gauze pads\n- 1 ${name!.replace(/^"|"$/g, "")}\n- 2 eye pads`;
-      return readCard(card, vocabulary)
-        .entries.filter((e) => e.source === 2 && e.itemType !== null)
-        .map((e) => ({ doubts: e.doubts, right: e.itemType === type, weight: NAME_WEIGHT }));
-    });
+    .flatMap(({ type, entries }) =>
+      entries
+        .filter((e) => e.itemType !== null)
+        .map((e) => ({ doubts: e.doubts, right: e.itemType === type, weight: NAME_WEIGHT })),
+    );
 }
 
 const chance = (base: number, cost: readonly number[], on: readonly number[]) =>

@@ -65,6 +65,31 @@ function faultsOf(text: string, { missed, left }: ReturnType<typeof markCard>): 
   return [...wrong, ...open.map((e) => `${e.source} not there: ${tell(e)} | ${words(e.source)}`)];
 }
 
+/** Of the facts wanted, those that were not got; each one got answers one that is wanted. */
+export function lostOf(wanted: readonly string[], got: readonly string[]) {
+  const left = [...got];
+  const lost = wanted.filter((fact) => {
+    const at = left.indexOf(fact);
+    if (at >= 0) left.splice(at, 1);
+    return at < 0;
+  });
+  return { lost, left };
+}
+
+/** The further names of a file (type, name, region), each read alone on a line between two others. */
+export function readNames(file: string, vocabulary: Vocabulary) {
+  return readFileSync(file, "utf8")
+    .trim()
+    .split("\n")
+    .slice(1)
+    .map((row) => {
+      const [, type, name] = /^([^,]+),(.*),[^,]*$/.exec(row)!;
+      const card = `- 2 gauze pads\n- 1 ${name!.replace(/^"|"$/g, "")}\n- 2 eye pads`;
+      const entries = readCard(card, vocabulary).entries.filter((e) => e.source === 2);
+      return { type: type!, entries };
+    });
+}
+
 /** Each entry read from a card (`NAME.txt`), and whether its reading is wanted as it is. */
 export function rightEntries(file: string, vocabulary: Vocabulary) {
   const expected = JSON.parse(

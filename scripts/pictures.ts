@@ -12,6 +12,7 @@ import { createCanvas } from "@napi-rs/canvas";
 import { readPictureFile } from "../src/cli/readPicture.ts";
 import { readCard } from "../src/lib/core/card/readCard.ts";
 import { vocabularyOf } from "../src/lib/core/card/vocabulary.ts";
+import { lostOf } from "./markCard.ts";
 import { CATALOGUE } from "../src/lib/data/catalogue.ts";
 
 interface Look {
@@ -67,14 +68,8 @@ try {
         const text = readFileSync(join(from, name), "utf8");
         const file = join(folder, look.blur > 0 ? "card.jpg" : "card.png");
         writeFileSync(file, draw(text, look));
-        const left = facts((await readPictureFile(file)).text);
         const wanted = facts(text);
-        const lost: string[] = [];
-        for (const fact of wanted) {
-          const at = left.indexOf(fact);
-          if (at < 0) lost.push(fact);
-          else left.splice(at, 1);
-        }
+        const { lost, left } = lostOf(wanted, facts((await readPictureFile(file)).text));
         all += wanted.length;
         right += wanted.length - lost.length;
         if (lost.length > 0)

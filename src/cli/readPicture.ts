@@ -6,7 +6,14 @@ import { createWorker, type Worker } from "tesseract.js";
 import { isPdf } from "../lib/core/picture/kindOfFile.ts";
 import { layOut } from "../lib/core/picture/layOut.ts";
 import { joinPages, type PagedWord } from "../lib/core/picture/joinPages.ts";
-import { pdfWords, type PdfRun } from "../lib/core/picture/pdfWords.ts";
+import {
+  DRAWN_AT,
+  NO_PICTURE,
+  noPdf,
+  PictureProblem,
+  textRuns,
+} from "../lib/core/picture/opening.ts";
+import { pdfWords } from "../lib/core/picture/pdfWords.ts";
 import { scaleFor, stretched, turned, type Pixels } from "../lib/core/picture/prepare.ts";
 import { readUpright } from "../lib/core/picture/readPage.ts";
 import type { PageText } from "../lib/core/picture/seen.ts";
@@ -15,12 +22,6 @@ import { seenPage } from "../lib/core/picture/tesseractPage.ts";
 /** Cards from pictures and PDFs, for the command line. */
 
 const folderOf = (name: string) => dirname(createRequire(import.meta.url).resolve(name));
-
-/** A page of a PDF drawn at this scale has print of the height that the recogniser reads best. */
-const DRAWN_AT = 2.5;
-
-/** What a picture or PDF cannot be read for; the message goes to the user. */
-export class PictureProblem extends Error {}
 
 function canvasOf({ width, height, data }: Pixels): Canvas {
   const canvas = createCanvas(width, height);
@@ -51,7 +52,7 @@ async function pixelsOfFile(file: string): Promise<Pixels> {
   try {
     image = await loadImage(readFileSync(file));
   } catch {
-    throw new PictureProblem("cannot be opened as a picture: it may be damaged or cut short");
+    throw new PictureProblem(NO_PICTURE);
   }
   const by = scaleFor(image.width, image.height);
   const canvas = createCanvas(Math.round(image.width * by), Math.round(image.height * by));
@@ -66,20 +67,14 @@ async function pagesOfPdf(file: string, worker: () => Promise<Worker>): Promise<
     verbosity: 0,
     standardFontDataUrl: join(folderOf("pdfjs-dist/package.json"), "standard_fonts/"),
   });
-  const pdf = await loading.promise.catch((error: Error) => {
-    throw new PictureProblem(
-      error.name === "PasswordException"
-        ? "is locked with a password: save a copy without one"
-        : "is not a whole PDF: it may be damaged or cut short",
-    );
-  });
+  const pdf = await loading.promise.catch(noPdf);
   const pages: PageText[] = [];
   for (let n = 1; n <= pdf.numPages; n++) {
     const page = await pdf.getPage(n);
     const view = page.getViewport({ scale: 1 });
     const { items } = await page.getTextContent();
-    const runs = items.filter((i): i is (typeof items)[number] & PdfRun => "str" in i);
-    if (runs.some((r) => r.str.trim() !== "")) {
+    const runs = textRuns(items);
+    if (runs) {
       pages.push(layOut(pdfWords(runs, view)));
       continue;
     }

@@ -16,6 +16,7 @@ import { logResult } from "../lib/core/formats/logResult.ts";
 import { mergeLogs } from "../lib/core/log/merge.ts";
 import { logProblemText } from "../lib/words/logProblems.ts";
 import { isHeic, isPdf, isPicture } from "../lib/core/picture/kindOfFile.ts";
+import { PictureProblem } from "../lib/core/picture/opening.ts";
 import { boxAround, wordsOfEntry } from "../lib/core/picture/wordsOfEntry.ts";
 import { SENSITIVITIES, SKILLS } from "../lib/core/model/itemType.ts";
 import { isDay } from "../lib/core/base/dates.ts";
@@ -227,7 +228,7 @@ async function pictureOf(file: string) {
   if (isHeic(head))
     throw new BadInput([{ where: file, what: "is a HEIC picture: save or send it as JPEG" }]);
   if (!isPicture(head) && !isPdf(head)) return null;
-  const { readPictureFile, PictureProblem } = await import("./readPicture.ts");
+  const { readPictureFile } = await import("./readPicture.ts");
   try {
     return await readPictureFile(file);
   } catch (error) {

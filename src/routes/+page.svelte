@@ -1,4 +1,5 @@
 <script lang="ts">
+  import FilePicker from "$lib/ui/FilePicker.svelte";
   import { problemText } from "$lib/words/problems.ts";
   import { goto } from "$app/navigation";
   import { wholeFileOf } from "$lib/core/records/auditOf.ts";
@@ -29,7 +30,7 @@
   const SOUGHT_FROM = 5;
   let nameField: HTMLInputElement;
   let name = $state("");
-  let picker: HTMLInputElement;
+  let picker: FilePicker;
   let wiping = $state(false);
 
   function addKit(e: SubmitEvent) {
@@ -82,7 +83,7 @@
             >Bring three invented kits</button
           >
         {/if}
-        <button class="btn min-h-16" onclick={() => picker.click()}
+        <button class="btn min-h-16" onclick={() => picker.pick()}
           >Drop or choose a card, picture or file</button
         >
       </div>
@@ -115,17 +116,12 @@
       /></label
     >
     <button class="btn btn-main">New kit</button>
-    <button class="btn" type="button" onclick={() => picker.click()}>Import a file</button>
-    <input
+    <button class="btn" type="button" onclick={() => picker.pick()}>Import a file</button>
+    <FilePicker
       bind:this={picker}
-      type="file"
-      class="hidden"
-      aria-label="File to import"
+      label="File to import"
       accept=".json,.txt,.csv,.md,.html,.htm,.xlsx,.png,.jpg,.jpeg,.webp,.pdf,.heic"
-      onchange={(e) => {
-        void takeFiles([...(e.currentTarget.files ?? [])]);
-        e.currentTarget.value = "";
-      }}
+      onfiles={(files) => void takeFiles(files)}
     />
     <button
       class="btn"

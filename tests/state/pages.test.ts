@@ -2,7 +2,7 @@ import { expect } from "chai";
 import { CompareState } from "../../src/lib/state/pages/compare.svelte.ts";
 import { ListState } from "../../src/lib/state/pages/list.svelte.ts";
 import { CardPicturesState, doubtfulWords } from "../../src/lib/state/pages/pictures.svelte.ts";
-import { PictureProblem } from "../../src/lib/devices/pictureReader.ts";
+import { PictureProblem } from "../../src/lib/core/picture/opening.ts";
 import { SecondState } from "../../src/lib/state/pages/second.svelte.ts";
 import { SieveState } from "../../src/lib/state/pages/sieve.svelte.ts";
 import { sortRows } from "../../src/lib/state/pages/sortRows.ts";

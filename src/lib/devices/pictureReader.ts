@@ -1,7 +1,8 @@
 import type { Worker } from "tesseract.js";
 import { isHeic, isPdf, isPicture } from "../core/picture/kindOfFile.ts";
 import { layOut } from "../core/picture/layOut.ts";
-import { pdfWords, type PdfRun } from "../core/picture/pdfWords.ts";
+import { DRAWN_AT, NO_PICTURE, noPdf, PictureProblem, textRuns } from "../core/picture/opening.ts";
+import { pdfWords } from "../core/picture/pdfWords.ts";
 import { scaleFor, stretched, turned, type Pixels } from "../core/picture/prepare.ts";
 import { readUpright } from "../core/picture/readPage.ts";
 import type { PageText } from "../core/picture/seen.ts";
@@ -29,15 +30,9 @@ export interface ReadOptions {
   readonly onProgress: (p: ReadProgress) => void;
 }
 
-/** Why a file cannot be read; said to the user after its name. */
-export class PictureProblem extends Error {}
-
-const NO_PICTURE = "cannot be opened as a picture: it may be damaged or cut short";
 const HEIC =
   "is a HEIC picture, which browsers do not open: save or send it as JPEG (on the phone: camera settings, most compatible)";
 
-/** A page of a PDF drawn at this scale has print of the height that is read best. */
-const DRAWN_AT = 2.5;
 /** Long side of the picture that is kept, px: enough to read a label, small enough to export. */
 const KEPT_SIDE = 1400;
 const KEPT_QUALITY = 0.75;
@@ -132,13 +127,7 @@ async function openPdf(file: File) {
   ]);
   pdfjs.GlobalWorkerOptions.workerSrc = workerUrl;
   const data = new Uint8Array(await file.arrayBuffer());
-  return pdfjs.getDocument({ data, isEvalSupported: false }).promise.catch((error: Error) => {
-    throw new PictureProblem(
-      error.name === "PasswordException"
-        ? "is locked with a password: save a copy without one"
-        : "is not a whole PDF: it may be damaged or cut short",
-    );
-  });
+  return pdfjs.getDocument({ data, isEvalSupported: false }).promise.catch(noPdf);
 }
 type Pdf = Awaited<ReturnType<typeof openPdf>>;
 
@@ -151,8 +140,8 @@ async function readPdfPage(pdf: Pdf, n: number, recogniser: Recogniser): Promise
   canvas.height = Math.ceil(large.height);
   await page.render({ canvas, viewport: large }).promise;
   const { items } = await page.getTextContent();
-  const runs = items.filter((i): i is (typeof items)[number] & PdfRun => "str" in i);
-  if (!runs.some((r) => r.str.trim() !== "")) return readPixels(canvas, recogniser);
+  const runs = textRuns(items);
+  if (!runs) return readPixels(canvas, recogniser);
   const { width, height } = view;
   return { text: layOut(pdfWords(runs, view)), picture: kept(canvas), width, height };
 }

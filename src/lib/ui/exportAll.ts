@@ -1,3 +1,4 @@
+import { daysBetween } from "../core/base/dates.ts";
 import { workspace } from "../state/workspace.svelte.ts";
 import { download } from "./download.ts";
 
@@ -28,5 +29,5 @@ export function exportAll(): void {
 export function isExportDue(last: string | null, today: string, ownKits: number): boolean {
   if (ownKits === 0) return false;
   if (last === null) return true;
-  return (Date.parse(today) - Date.parse(last)) / 86_400_000 > REMIND_AFTER_DAYS;
+  return daysBetween(last, today) > REMIND_AFTER_DAYS;
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import FilePicker from "$lib/ui/FilePicker.svelte";
   import { goto } from "$app/navigation";
   import { listCsv } from "$lib/core/formats/listTable.ts";
   import type { ReferenceList } from "$lib/core/model/list.ts";
@@ -15,7 +16,7 @@
   const lists = new ListsState();
   const { rows, first, second, difference, combined } = $derived(lists);
   const typeOf = $derived(workspace.typeOf);
-  let picker: HTMLInputElement;
+  let picker: FilePicker;
 
   const open = (id: string | null) => id && goto(listPath(id));
   async function xlsx(list: ReferenceList) {
@@ -33,17 +34,12 @@
 <main class="mx-auto max-w-6xl p-4 sm:p-6">
   <div class="flex flex-wrap gap-3">
     <button class="btn btn-main" onclick={() => open(lists.make())}>New list</button>
-    <button class="btn" onclick={() => picker.click()}>Import a list</button>
-    <input
+    <button class="btn" onclick={() => picker.pick()}>Import a list</button>
+    <FilePicker
       bind:this={picker}
-      type="file"
-      class="hidden"
-      aria-label="List to import"
+      label="List to import"
       accept=".json,.csv,.xlsx"
-      onchange={(e) => {
-        void takeFiles([...(e.currentTarget.files ?? [])]);
-        e.currentTarget.value = "";
-      }}
+      onfiles={(files) => void takeFiles(files)}
     />
     <p class="self-center text-sm text-soft">
       JSON, CSV or XLSX; export any list to see the columns, or type your local code into it.

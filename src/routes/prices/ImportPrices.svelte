@@ -1,4 +1,5 @@
 <script lang="ts">
+  import FilePicker from "$lib/ui/FilePicker.svelte";
   import { Dialog } from "bits-ui";
   import { PRICE_COLUMNS } from "$lib/core/formats/priceCsv.ts";
   import { cardTextOf } from "$lib/state/import/readFile.ts";
@@ -10,7 +11,7 @@
   /** A supplier's table: says what its columns hold, then adds to the book or takes its place. */
   const take = new ImportPricesState();
   const COLUMNS = PRICE_COLUMNS.map((c) => [c, PRICE_COLUMN_LABEL[c]] as const);
-  let picker: HTMLInputElement;
+  let picker: FilePicker;
 
   async function read(file: File | undefined) {
     if (!file) return;
@@ -22,20 +23,16 @@
         true,
       );
     }
-    picker.value = "";
   }
 </script>
 
-<input
+<FilePicker
   bind:this={picker}
-  type="file"
   accept=".csv,.tsv,.txt,.xlsx"
-  class="sr-only"
-  tabindex="-1"
-  aria-label="A price list as CSV or XLSX"
-  onchange={(e) => void read(e.currentTarget.files?.[0])}
+  label="A price list as CSV or XLSX"
+  onfiles={([file]) => void read(file)}
 />
-<button class="btn" onclick={() => picker.click()}>Take in a price list</button>
+<button class="btn" onclick={() => picker.pick()}>Take in a price list</button>
 
 <Dialog.Root bind:open={take.open}>
   <Dialog.Portal>

@@ -46,6 +46,10 @@ export function lastGoodDayAfterMonths(expires: string, months: number): string 
   return iso(year, month, parts.length === 2 ? last : Math.min(parts[2]!, last));
 }
 
+/** Whole days from one day to another; below 0: the other comes first. */
+export const daysBetween = (from: string, to: string): number =>
+  Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000);
+
 /** A day moved by whole days. */
 export function addDays(day: string, days: number): string {
   const [y, m, d] = day.split("-").map(Number);

@@ -42,9 +42,7 @@ function withoutPlace(row: CardRow, names: (text: string) => boolean): CardRow {
   if (!m || speaksOfAbsence(m[1]!)) return row;
   const label = m[1]!.trim();
   const rest = row.text.slice(m[0].length);
-  const isPlace =
-    PLACE.test(label) ||
-    (/:\s/.test(m[0]) && /[,;]/.test(rest) && !names(label) && rest.split(/[,;+]/).some(names));
+  const isPlace = PLACE.test(label) || (/:\s/.test(m[0]) && /[,;]/.test(rest) && !names(label));
   return isPlace && rest.split(/[,;+]/).some(names) ? { ...row, text: rest, bullet: true } : row;
 }
 

@@ -12,8 +12,8 @@ function rank(e: KitEvent): number {
   return 3;
 }
 
-/** Kept beside the event of the same id that holds, by a merge (log/merge.ts). */
-const isOtherContent = (id: string): boolean => /~[0-9a-f]{8}$/.test(id);
+/** Mark at the end of an id: other content, kept beside the event that holds (log/merge.ts). */
+export const OTHER_CONTENT = /~[0-9a-f]{8}$/;
 
 /**
  * The events that hold, in the order in which they are replayed: by day and time, then by what they do,
@@ -23,7 +23,7 @@ export function inOrder(events: readonly KitEvent[]): KitEvent[] {
   const undone = new Set(events.flatMap((e) => (e.kind === "undone" && e.of ? [e.of] : [])));
   const at = (e: KitEvent) => `${e.on} ${e.time ?? END_OF_DAY}`;
   return events
-    .filter((e) => e.kind !== "undone" && !undone.has(e.id) && !isOtherContent(e.id))
+    .filter((e) => e.kind !== "undone" && !undone.has(e.id) && !OTHER_CONTENT.test(e.id))
     .sort((a, b) => {
       const [x, y] = [at(a), at(b)];
       if (x !== y) return x < y ? -1 : 1;

@@ -1,5 +1,7 @@
+import { defined } from "../base/defined.ts";
 import type { Change, KitEvent } from "../model/event.ts";
 import type { Line } from "../model/kit.ts";
+import { piecesOf } from "../sieve/measure.ts";
 import { inOrder } from "./order.ts";
 
 /** Something in a log that does not add up; the event is kept, and a person told. */
@@ -37,7 +39,6 @@ export interface Replayed {
 /** The line a part was split off from: "L1+e5" is a part of "L1". */
 export const wholeOf = (lineId: string): string => lineId.split("+")[0]!;
 
-const countOf = (l: Line): number => l.counted ?? l.claimed ?? 0;
 /** Sets what is there: the count where it was counted, else what is claimed. */
 const withCount = (l: Line, pieces: number): Line =>
   l.counted === undefined ? { ...l, claimed: pieces } : { ...l, counted: pieces };
@@ -45,6 +46,10 @@ const withCount = (l: Line, pieces: number): Line =>
 /** Counts add up from fractions: what is less than this is nothing. */
 const NOTHING = 1e-9;
 const tidy = (n: number) => (Math.abs(n - Math.round(n)) < NOTHING ? Math.round(n) : n);
+
+/** Lot and date that came with pieces, where they are said. */
+const batchOf = ({ expires, lot }: Change): Pick<Line, "expires" | "lot"> =>
+  defined({ expires, lot });
 
 class Kit {
   readonly lines: Line[];
@@ -55,7 +60,7 @@ class Kit {
 
   constructor(first: readonly Line[]) {
     this.lines = [...first];
-    for (const l of first) this.par.set(l.id, countOf(l));
+    for (const l of first) this.par.set(l.id, piecesOf(l));
   }
 
   /** The line and its parts: what was opened first, then what runs out first. */
@@ -89,8 +94,8 @@ class Kit {
     }
     let left = change.pieces ?? 0;
     for (const part of parts) {
-      const taken = Math.min(left, countOf(part));
-      if (taken > 0) this.#set(withCount(part, tidy(countOf(part) - taken)));
+      const taken = Math.min(left, piecesOf(part));
+      if (taken > 0) this.#set(withCount(part, tidy(piecesOf(part) - taken)));
       left -= taken;
       // The piece that was begun lies apart from those still closed.
       if (taken > 0 && change.opened && part.opened === undefined && taken % 1 !== 0)
@@ -103,9 +108,9 @@ class Kit {
 
   #splitOpened(event: KitEvent, id: string): void {
     const line = this.lines.find((l) => l.id === id)!;
-    const rest = countOf(line) % 1;
+    const rest = piecesOf(line) % 1;
     if (rest <= NOTHING) return;
-    this.#set(withCount(line, tidy(countOf(line) - rest)));
+    this.#set(withCount(line, tidy(piecesOf(line) - rest)));
     this.#set({ ...withCount(line, tidy(rest)), id: `${id}+${event.id}`, opened: event.on });
   }
 
@@ -119,19 +124,17 @@ class Kit {
           id: change.line,
           itemType: change.itemType,
           counted: pieces,
-          ...(change.expires === undefined ? {} : { expires: change.expires }),
-          ...(change.lot === undefined ? {} : { lot: change.lot }),
+          ...batchOf(change),
         });
       return;
     }
     const isOther =
       (change.lot !== undefined && change.lot !== line.lot) ||
       (change.expires !== undefined && change.expires !== line.expires);
-    if (!isOther || countOf(line) <= NOTHING) {
+    if (!isOther || piecesOf(line) <= NOTHING) {
       this.#set({
-        ...withCount(line, tidy(countOf(line) + pieces)),
-        ...(change.expires === undefined ? {} : { expires: change.expires }),
-        ...(change.lot === undefined ? {} : { lot: change.lot }),
+        ...withCount(line, tidy(piecesOf(line) + pieces)),
+        ...batchOf(change),
       });
       return;
     }
@@ -139,8 +142,7 @@ class Kit {
     this.#set({
       ...withCount(closed, pieces),
       id: `${line.id}+${event.id}`,
-      ...(change.expires === undefined ? {} : { expires: change.expires }),
-      ...(change.lot === undefined ? {} : { lot: change.lot }),
+      ...batchOf(change),
     });
   }
 
@@ -157,7 +159,7 @@ class Kit {
       if (before.pieces < change.pieces) return;
     }
     this.#counts.set(line.id, { on: event.on, pieces: change.pieces });
-    this.#lose(line.id, event.on, countOf(line) - change.pieces, "unexplained");
+    this.#lose(line.id, event.on, piecesOf(line) - change.pieces, "unexplained");
     this.#set({ ...line, counted: change.pieces });
   }
 
@@ -166,7 +168,7 @@ class Kit {
       if (line.itemType === event.itemType && (event.lot === undefined || line.lot === event.lot)) {
         const { failedPoints: _, okPoints: __, ...rest } = line;
         this.#set({ ...rest, condition: "failed" });
-        this.#lose(line.id, event.on, countOf(line), "recalled");
+        this.#lose(line.id, event.on, piecesOf(line), "recalled");
       }
   }
 

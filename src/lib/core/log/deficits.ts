@@ -1,7 +1,8 @@
 import type { Line } from "../model/kit.ts";
 import { lastGoodDay } from "../base/dates.ts";
-import { toMinor, fromMinor } from "../base/money.ts";
-import type { PriceBook } from "../model/priceBook.ts";
+import { fromMinor } from "../base/money.ts";
+import { minorPrice, type PriceBook } from "../model/priceBook.ts";
+import { piecesOf } from "../sieve/measure.ts";
 import { wholeOf, type DeficitWhy, type Replayed } from "../events/replay.ts";
 
 /** Pieces that a line lacks of what it should have. */
@@ -14,7 +15,6 @@ export interface Deficit {
   readonly why: DeficitWhy | "past-date";
 }
 
-const countOf = (l: Line): number => l.counted ?? l.claimed ?? 0;
 const isGood = (l: Line, day: string): boolean =>
   l.condition !== "failed" &&
   (l.expires === undefined || l.expires === "none" || lastGoodDay(l.expires) >= day);
@@ -24,12 +24,12 @@ export function deficitsOf({ lines, par, losses }: Replayed, day: string): Defic
   const found: Deficit[] = [];
   for (const [id, wanted] of par) {
     const parts = lines.filter((l) => wholeOf(l.id) === id);
-    const there = parts.filter((l) => isGood(l, day)).reduce((s, l) => s + countOf(l), 0);
+    const there = parts.filter((l) => isGood(l, day)).reduce((s, l) => s + piecesOf(l), 0);
     const pieces = wanted - there;
     if (pieces <= 1e-9) continue;
     const lost = losses.get(id) ?? [];
     const past = parts.find(
-      (l) => countOf(l) > 0 && l.expires && l.expires !== "none" && !isGood(l, day),
+      (l) => piecesOf(l) > 0 && l.expires && l.expires !== "none" && !isGood(l, day),
     );
     const last = lost.at(-1);
     if (!last && !past) continue;
@@ -64,7 +64,7 @@ export function putBackOf(deficits: readonly Deficit[], book: PriceBook): PutBac
       .filter((p) => p.itemType === itemType && p.inStock !== false)
       .map((p) => {
         const packs = Math.ceil(pieces / p.pack - 1e-9);
-        return { p, packs, minor: packs * toMinor(p.price.amount, p.price.currency) };
+        return { p, packs, minor: packs * minorPrice(p) };
       })
       .sort((a, b) => a.minor - b.minor || (a.p.id < b.p.id ? -1 : 1));
     const best = offers[0];

@@ -1,3 +1,4 @@
+import { OTHER_CONTENT } from "../events/order.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import type { KitEvent } from "../model/event.ts";
 import type { LogProblem } from "../events/replay.ts";
@@ -38,7 +39,7 @@ export function mergeEvents(
   const contents = new Map<string, Map<string, KitEvent>>();
   for (const event of [...one, ...other]) {
     // What was told apart in an earlier merge belongs to its first id again.
-    const id = event.id.replace(/~[0-9a-f]{8}$/, "");
+    const id = event.id.replace(OTHER_CONTENT, "");
     const plain = { ...event, id };
     const known = contents.get(id) ?? new Map<string, KitEvent>();
     known.set(canonical(plain), plain);

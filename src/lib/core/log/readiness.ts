@@ -1,5 +1,5 @@
 import { audit, type Audit } from "../audit/audit.ts";
-import { addDays, lastGoodDay } from "../base/dates.ts";
+import { addDays, daysBetween, lastGoodDay } from "../base/dates.ts";
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import { kitOnDay } from "../events/kitOnDay.ts";
@@ -23,9 +23,6 @@ export interface Readiness {
     readonly need: string | null;
   } | null;
 }
-
-const daysBetween = (from: string, to: string): number =>
-  Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000);
 
 /** Days on which the kit may change: its events, and the day after a date has passed. */
 function daysOfChange(file: AuditFile, until: string): string[] {

@@ -1,12 +1,8 @@
 import { wrapperFacts, type WrapperFacts } from "../../core/picture/wrapper.ts";
 import { DOUBTFUL_WORD } from "../../core/picture/seen.ts";
+import { PictureProblem } from "../../core/picture/opening.ts";
 import { photoRecord, type PhotoRecord } from "../../core/records/photoRecord.ts";
-import {
-  PictureProblem,
-  readPicture,
-  type ReadPage,
-  type ReadProgress,
-} from "../../devices/pictureReader.ts";
+import { readPicture, type ReadPage, type ReadProgress } from "../../devices/pictureReader.ts";
 import type { KitState } from "../kit.svelte.ts";
 import { newKey } from "../newKey.ts";
 import { workspace } from "../workspace.svelte.ts";

@@ -4,7 +4,7 @@ import { lessonOfPieces, lessonOfSize, nameOnCard, type Lesson } from "../../cor
 import { isTouched, mergeCard } from "../../core/card/mergeCard.ts";
 import { lex } from "../../core/card/lexer.ts";
 import { readQuantity } from "../../core/card/quantity.ts";
-import { readCard } from "../../core/card/readCard.ts";
+import { readCard, type CardReading } from "../../core/card/readCard.ts";
 import { mergeLines } from "../../core/count/scanned.ts";
 import type { Line } from "../../core/model/kit.ts";
 import { aliasRecord } from "../../core/records/aliasRecord.ts";
@@ -31,6 +31,7 @@ export class UnpackState {
   }
 
   cardText = $derived.by(() => this.kit.record?.cardText ?? "");
+  #cardLines = $derived.by(() => this.cardText.split(/\r\n|\n|\r/));
   problem = $derived.by(() => (this.cardText === "" ? null : cardTextProblem(this.cardText)));
   leftOut = $derived.by(() => (this.cardText === "" ? [] : cardLeftOut(this.cardText)));
   long = $derived.by(() => isLong(this.cardText));
@@ -50,6 +51,15 @@ export class UnpackState {
     });
   }
 
+  #last: { by: readonly unknown[]; reading: CardReading } | null = null;
+  /** A text as read by what is known now; the last one is remembered, since several ask for it. */
+  #readingOf(text: string): CardReading {
+    const by = [text, workspace.vocabulary, workspace.habits] as const;
+    if (!this.#last || by.some((x, i) => x !== this.#last!.by[i]))
+      this.#last = { by, reading: readCard(...by) };
+    return this.#last.reading;
+  }
+
   /** Takes the card's text in and reads it; a very long one only when that is asked. */
   read(text: string, asked = false): void {
     if (!asked && isLong(text)) {
@@ -57,7 +67,7 @@ export class UnpackState {
       return;
     }
     const readable = text.trim() === "" || cardTextProblem(text) === null;
-    const reading = readable ? readCard(text, workspace.vocabulary, workspace.habits) : null;
+    const reading = readable ? this.#readingOf(text) : null;
     const many = reading && tooManyEntries(reading);
     if (many) workspace.say(tooManyOnCard(many), true);
     this.kit.update(
@@ -137,9 +147,9 @@ export class UnpackState {
   /** Lines of the card, from 1, that made no line of the kit. */
   unread = $derived.by(() => {
     const read = new Set(this.kit.lines.map((l) => l.cardLine));
-    return this.cardText
-      .split(/\r\n|\n|\r/)
-      .flatMap((text, i) => (/\p{L}/u.test(text) && !read.has(i + 1) ? [i + 1] : []));
+    return this.#cardLines.flatMap((text, i) =>
+      /\p{L}/u.test(text) && !read.has(i + 1) ? [i + 1] : [],
+    );
   });
   /** How many lines of the kit came from the card and need nobody's look, and how many do. */
   states = $derived.by(() => {
@@ -150,7 +160,7 @@ export class UnpackState {
 
   /** A line of the card that was taken for no item becomes one. */
   addFromCard(cardLine: number): void {
-    const text = this.cardText.split(/\r\n|\n|\r/)[cardLine - 1]?.trim() ?? "";
+    const text = this.#cardLines[cardLine - 1]?.trim() ?? "";
     const id = this.kit.nextLineId();
     const { pieces, sizeMm } = readQuantity(lex(text));
     this.#setLines("read a line as an item", (lines) => [
@@ -172,7 +182,7 @@ export class UnpackState {
   columnsUnclearAt = $derived.by(() =>
     this.cardText === "" || this.long || this.problem
       ? null
-      : readCard(this.cardText, workspace.vocabulary, workspace.habits).columnsUnclearAt,
+      : this.#readingOf(this.cardText).columnsUnclearAt,
   );
   askColumns(): void {
     const at = this.columnsUnclearAt;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import FilePicker from "$lib/ui/FilePicker.svelte";
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { audit } from "$lib/core/audit/audit.ts";
   import type { Line } from "$lib/core/model/kit.ts";
@@ -20,10 +21,10 @@
   const { line, index }: Props = $props();
   const kit = useKit();
   const type = $derived(line.itemType ? kit.typeOf(line.itemType) : undefined);
-  let picker: HTMLInputElement;
+  let picker: FilePicker;
   let wrapper = $state<Wrapper>();
   export function pickPhoto() {
-    picker.click();
+    picker.pick();
   }
   export function pickWrapper() {
     wrapper?.pick();
@@ -128,17 +129,12 @@
     >Photo <span class="kbd">P</span></button
   >
   {#key line.id}<Wrapper bind:this={wrapper} {line} />{/key}
-  <input
+  <FilePicker
     bind:this={picker}
-    type="file"
     accept="image/*"
-    capture="environment"
-    class="hidden"
-    aria-label="Photo of this item"
-    onchange={(e) => {
-      for (const f of e.currentTarget.files ?? []) void storePhoto(kit, f, line.id);
-      e.currentTarget.value = "";
-    }}
+    camera
+    label="Photo of this item"
+    onfiles={(files) => files.forEach((f) => void storePhoto(kit, f, line.id))}
   />
   {#each photos as p (p.id)}
     <img

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import FilePicker from "$lib/ui/FilePicker.svelte";
   import type { Line } from "$lib/core/model/kit.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { WrapperState } from "$lib/state/pages/pictures.svelte.ts";
@@ -12,9 +13,9 @@
   const { line }: Props = $props();
   const kit = useKit();
   const wrapper = new WrapperState();
-  let picker: HTMLInputElement;
+  let picker: FilePicker;
   export function pick() {
-    picker.click();
+    picker.pick();
   }
   $effect(() => () => wrapper.clear());
   const name = $derived(
@@ -31,18 +32,12 @@
 <button class="btn mt-2 min-h-10 px-3 py-1" onclick={pick}
   >Read the wrapper <span class="kbd">W</span></button
 >
-<input
+<FilePicker
   bind:this={picker}
-  type="file"
   accept="image/*"
-  capture="environment"
-  class="hidden"
-  aria-label="Photo of the wrapper to read"
-  onchange={(e) => {
-    const file = e.currentTarget.files?.[0];
-    e.currentTarget.value = "";
-    if (file) void wrapper.take(file);
-  }}
+  camera
+  label="Photo of the wrapper to read"
+  onfiles={([file]) => void wrapper.take(file!)}
 />
 {#if wrapper.reading.running}<Reading
     {...wrapper.reading.running}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import FilePicker from "$lib/ui/FilePicker.svelte";
   import { storePhoto } from "$lib/ui/photos.ts";
   import { onDestroy } from "svelte";
   import { wedge, withoutDoubles, type Scanner } from "$lib/devices/scanner.ts";
@@ -58,7 +59,7 @@
   }
 
   // Photos
-  let picker: HTMLInputElement;
+  let picker: FilePicker;
   const photos = $derived(kit.photos);
   const addPhoto = (file: File) => storePhoto(kit, file, line?.id);
   const removePhoto = (id: string) => workspace.edit("remove a photo", [], [id]);
@@ -218,19 +219,14 @@
   <summary class="min-h-8 cursor-pointer font-head text-lg font-bold"
     >Photos {photos.length > 0 ? photos.length : ""}</summary
   >
-  <button class="btn mt-2 px-3" onclick={() => picker.click()}
+  <button class="btn mt-2 px-3" onclick={() => picker.pick()}
     >{line ? `Add a photo of ${name}` : "Add a photo of the kit"}</button
   >
-  <input
+  <FilePicker
     bind:this={picker}
-    type="file"
     accept="image/*"
-    class="hidden"
-    aria-label="Photo to add"
-    onchange={(e) => {
-      for (const f of e.currentTarget.files ?? []) void addPhoto(f);
-      e.currentTarget.value = "";
-    }}
+    label="Photo to add"
+    onfiles={(files) => files.forEach((f) => void addPhoto(f))}
   />
   <ul class="mt-2 grid grid-cols-2 gap-2">
     {#each photos as p (p.id)}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import FilePicker from "$lib/ui/FilePicker.svelte";
   import type { CardPicturesState } from "$lib/state/pages/pictures.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import Reading from "$lib/ui/Reading.svelte";
@@ -8,8 +9,8 @@
     cards: CardPicturesState;
   }
   const { cards }: Props = $props();
-  let picker: HTMLInputElement;
-  let camera: HTMLInputElement;
+  let picker: FilePicker;
+  let camera: FilePicker;
   const running = $derived(cards.reading.running);
 
   // What was dropped on another page waits here.
@@ -27,40 +28,31 @@
     e.preventDefault();
     void cards.take(files);
   }
-  function taken(e: Event & { currentTarget: HTMLInputElement }) {
-    const files = [...(e.currentTarget.files ?? [])];
-    e.currentTarget.value = "";
-    void cards.take(files);
-  }
 </script>
 
 <svelte:window onpaste={paste} />
 
 <div class="mt-3 flex flex-wrap items-center gap-2">
-  <button class="btn" disabled={running !== null} onclick={() => picker.click()}
+  <button class="btn" disabled={running !== null} onclick={() => picker.pick()}
     >Read a picture or PDF</button
   >
-  <button class="btn" disabled={running !== null} onclick={() => camera.click()}
+  <button class="btn" disabled={running !== null} onclick={() => camera.pick()}
     >Photograph the card</button
   >
   <span class="text-sm text-soft">or drop it, or paste it</span>
 </div>
-<input
+<FilePicker
   bind:this={picker}
-  type="file"
   multiple
   accept="image/png,image/jpeg,image/webp,application/pdf,.heic"
-  class="hidden"
-  aria-label="Picture or PDF of the card"
-  onchange={taken}
+  label="Picture or PDF of the card"
+  onfiles={(files) => void cards.take(files)}
 />
-<input
+<FilePicker
   bind:this={camera}
-  type="file"
   accept="image/*"
-  capture="environment"
-  class="hidden"
-  aria-label="Photograph of the card"
-  onchange={taken}
+  camera
+  label="Photograph of the card"
+  onfiles={(files) => void cards.take(files)}
 />
 {#if running}<Reading {...running} oncancel={() => cards.reading.cancel()} />{/if}
