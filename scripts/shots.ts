@@ -75,7 +75,8 @@ await shoot("list", "/lists", undefined, "light", undefined, async (page) => {
   await page.waitForTimeout(300);
 });
 await shoot("compare", "/compare", undefined, "light", undefined, async (page) => {
-  await page.getByLabel("Judged as").selectOption({ index: 1 });
+  await page.getByLabel("Judged as").click();
+  await page.getByRole("option").nth(1).click();
   await page.getByRole("button", { name: "What each costs" }).click();
   await page.getByText("Built from an empty bag").waitFor({ timeout: 120_000 });
 });

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import OneOf from "$lib/ui/OneOf.svelte";
   import FilePicker from "$lib/ui/FilePicker.svelte";
   import { problemText } from "$lib/words/problems.ts";
   import { goto } from "$app/navigation";
@@ -146,16 +147,13 @@
             placeholder="name, outing, list"
           /></label
         >
-        <div class="flex flex-wrap gap-2" role="group" aria-label="Order of the shelf">
-          {#each SHELF_ORDERS as o (o)}
-            <button
-              class="btn font-normal {shelf.order === o ? 'btn-on' : ''}"
-              aria-pressed={shelf.order === o}
-              onclick={() => (shelf.order = o)}
-              >{shelf.order === o ? "✓ " : ""}{ORDER_LABEL[o]}</button
-            >
-          {/each}
-        </div>
+        <OneOf
+          label="Order of the shelf"
+          class="font-normal"
+          value={shelf.order}
+          options={SHELF_ORDERS.map((value) => ({ value, label: ORDER_LABEL[value] }))}
+          onchoose={(o) => (shelf.order = o)}
+        />
         <p class="text-sm text-soft" aria-live="polite">
           {shelf.shown.length} of {many(rows.length, "kit")}
         </p>

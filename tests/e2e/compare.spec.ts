@@ -1,5 +1,6 @@
 import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
+import { choose } from "./support/choose.ts";
 
 async function demo(page: Page, path: string): Promise<void> {
   await page.goto("/");
@@ -55,9 +56,7 @@ test("kits that go out together are judged as one: who carries what, twice, and 
   await expect(page.getByTestId("comparison").locator("tbody tr")).toHaveCount(3);
   await page.getByRole("button", { name: /judge as a set/ }).click();
   await expect(page.getByTestId("set-grade")).toBeVisible();
-  await page
-    .getByLabel("Judged by the brief, list and rules of")
-    .selectOption({ label: "Tallowmere Crew Box, Group leader" });
+  await choose(page, "Judged by the brief, list and rules of", "Tallowmere Crew Box, Group leader");
   await page.getByLabel("Who carries Sedgewick Slim Bleed Pouch").fill("the foreman");
   await expect(page.getByTestId("carries")).toContainText("the foreman");
   await expect(page.getByTestId("nobody").locator("li").first()).toBeVisible();

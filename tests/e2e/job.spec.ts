@@ -84,14 +84,12 @@ test("the whole job, from an empty start to a finished plan; it survives reload,
     page.getByText("the rules propose “Drop”, as it failed its inspection"),
   ).toBeVisible();
   await page.keyboard.press("x");
-  await expect(page.getByRole("button", { name: /✓ Drop/ })).toHaveAttribute(
-    "aria-pressed",
-    "true",
-  );
+  const drop = page.getByRole("button", { name: /^Drop/, pressed: true });
+  await expect(drop).toBeVisible();
   await page.keyboard.press("u");
-  await expect(page.getByRole("button", { name: /✓ Drop/ })).toHaveCount(0);
+  await expect(drop).toHaveCount(0);
   await page.keyboard.press("l");
-  await expect(page.getByLabel(/^Lies/)).toHaveValue("outside");
+  await expect(page.getByLabel(/^Lies/)).toContainText("outside");
 
   // Sieve
   await stage(page, "Sieve");
@@ -110,10 +108,10 @@ test("the whole job, from an empty start to a finished plan; it survives reload,
   });
   await expect(page.getByTestId("plan-result")).toContainText("Ready");
   await expect(page.getByRole("heading", { name: /^Shopping list/ })).toBeVisible();
-  await page.locator("button[aria-expanded]").first().click();
+  await page.locator("button[aria-expanded]:not([aria-haspopup])").first().click();
   await expect(page.getByText(/Left out, the plan would lose/)).toBeVisible();
   expect(await exported(page, "CSV")).toMatch(/^source,product,packs,/);
-  await page.getByRole("button", { name: "Best for what I have" }).click();
+  await page.getByRole("radio", { name: "Best for what I have" }).click();
   await page.getByLabel("Budget", { exact: true }).fill("5");
   await expect(page.getByTestId("plan-result")).toContainText("proven optimal", {
     timeout: 60_000,

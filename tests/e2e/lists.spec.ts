@@ -1,6 +1,7 @@
 import ExcelJS from "exceljs";
 import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
+import { choose } from "./support/choose.ts";
 
 async function demo(page: Page, path: string): Promise<void> {
   await page.goto("/");
@@ -41,7 +42,9 @@ test("the brief says before each answer what it changes, and then it does", asyn
   expect(said).toMatch(/\+\d/);
   const before = await coverage(page);
   await lean.click();
-  await expect(page.getByRole("button", { name: /^✓ Lean/ })).toContainText("followed now");
+  await expect(page.getByRole("button", { name: /^Lean/, pressed: true })).toContainText(
+    "followed now",
+  );
   expect(await coverage(page)).toBeGreaterThanOrEqual(before);
   await expect(page.getByRole("button", { name: /^Self-contained/ })).toContainText(
     said.match(/\+([\d.]+) points/)![1]!,
@@ -70,8 +73,8 @@ test("the brief says before each answer what it changes, and then it does", asyn
 
   // A preset fills the sentence and the list; a shared brief can be made one's own.
   await page.getByRole("button", { name: "Give this kit a brief of its own" }).click();
-  await page.getByLabel("Start from").selectOption("snakes-wrap");
-  await expect(page.getByLabel("Reference list")).toHaveValue("bite-wrap");
+  await choose(page, "Start from", /snake/i);
+  await expect(page.getByLabel("Reference list")).toContainText(/bite/i);
   await expect(page.getByLabel("Cautions for this brief")).toContainText("Snake country");
   await page.goto("/");
   await expect(page.locator("li", { hasText: "Hollowbrook" })).toContainText("Group leader");
@@ -88,10 +91,8 @@ test("a list is copied, edited by keys, worked out, tried on a kit, and the kit 
   // The pouch is judged by it …
   const listUrl = page.url();
   await page.goto("/kit/demo-bleed-pouch/brief");
-  await page
-    .getByLabel("Reference list")
-    .selectOption({ label: await optionWith(page, "our own") });
-  await expect(page.getByLabel("Reference list")).toHaveValue(/^own-/);
+  await choose(page, "Reference list", /our own/);
+  await expect(page.getByLabel("Reference list")).toContainText("our own");
   await saved(page);
 
   // … then the list goes on: a need moved, one taken out, one made vital, one added and worked out.
@@ -103,13 +104,13 @@ test("a list is copied, edited by keys, worked out, tried on a kit, and the kit 
   await expect(box.getByRole("option").first()).toContainText("Pack a deep wound");
   await page.keyboard.press("End");
   await box.getByRole("option", { name: /Seal a chest wound/ }).click();
-  await page.getByRole("button", { name: "vital", exact: true }).click();
+  await page.getByRole("radio", { name: "vital", exact: true }).click();
   await box.focus();
   await box.getByRole("option", { name: /Bag soiled waste/ }).click();
   await box.focus();
   await page.keyboard.press("Delete");
   await page.getByRole("button", { name: "Add a need" }).click();
-  await page.getByLabel("What it must do").selectOption("pressure-immobilisation");
+  await choose(page, "What it must do", /immobili/i);
   await page.getByText("Work it out: Bandage to wrap a limb").click();
   // 188 cm, foot and all: 23.3 turns of 38.7 cm: 9.03 m, three bandages
   await expect(page.getByTestId("sum")).toContainText("9.03 m of bandage a limb");
@@ -131,17 +132,14 @@ test("a list is copied, edited by keys, worked out, tried on a kit, and the kit 
   await expect(page.getByTestId("newer-list")).toBeVisible();
 });
 
-const optionWith = (page: Page, text: string) =>
-  page.getByLabel("Reference list").locator("option").filter({ hasText: text }).first().innerText();
-
 test("two lists are compared and combined; lists go out and come back as JSON, CSV and XLSX", async ({
   page,
 }) => {
   await demo(page, "/lists");
-  await page.getByLabel("This list").selectOption("group-leader");
-  await page.getByLabel("and this one").selectOption("workshop-crew");
+  await choose(page, "This list", "Group leader");
+  await choose(page, "and this one", "Small workshop crew");
   await expect(page.getByTestId("list-difference")).toContainText("added");
-  await page.getByRole("button", { name: "Combine" }).click();
+  await page.getByRole("radio", { name: "Combine" }).click();
   await expect(page.getByTestId("combined")).toContainText("stricter by the second");
   await page.getByRole("button", { name: /Keep the combined list/ }).click();
   await expect(page.getByLabel("Title")).toHaveValue("Group leader + Small workshop crew");
@@ -193,9 +191,9 @@ test("units, dates and money are shown as the user chose, and stored as before",
   page,
 }) => {
   await demo(page, "/settings");
-  await page.getByRole("button", { name: /US customary/ }).click();
+  await page.getByRole("radio", { name: /US customary/ }).click();
   await expect(page.getByText("A gauze pad is 3 × 3.9 in, a roll 3 in × 4.9 yd")).toBeVisible();
-  await page.getByLabel("Dates and numbers").selectOption("de-DE");
+  await choose(page, "Dates and numbers", /2027.*Mai|Mai|German|31\.05/);
   await expect(page.getByText("The last day of May is 31. Mai 2027")).toBeVisible();
   await page.goto("/kit/demo-crew-box/brief");
   // 188 cm are 74.02 in; 410 g are 14.46 oz
@@ -203,7 +201,7 @@ test("units, dates and money are shown as the user chose, and stored as before",
   await expect(page.getByLabel("Empty bag weighs")).toHaveValue("14,46");
   await page.getByLabel("Tallest").fill("72");
   await page.goto("/settings");
-  await page.getByRole("button", { name: /^Metric/ }).click();
+  await page.getByRole("radio", { name: /^Metric/ }).click();
   await page.goto("/kit/demo-crew-box/brief");
   await expect(page.getByLabel("Tallest")).toHaveValue("182,88");
 

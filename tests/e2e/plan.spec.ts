@@ -49,12 +49,12 @@ test("the curve by keyboard sets the budget, names what comes in, and a weight l
   page,
 }) => {
   await openPlan(page);
-  const slider = page.getByTestId("frontier-slider");
+  const slider = page.getByTestId("frontier-slider").getByRole("slider");
   await expect(page.getByText("A knee:")).toBeVisible(SOLVE);
   await slider.focus();
   await page.keyboard.press("ArrowLeft");
-  await expect(page.getByRole("button", { name: "Best for what I have" })).toHaveAttribute(
-    "aria-pressed",
+  await expect(page.getByRole("radio", { name: "Best for what I have" })).toHaveAttribute(
+    "aria-checked",
     "true",
   );
   await expect(result(page)).toContainText("proven optimal", SOLVE);

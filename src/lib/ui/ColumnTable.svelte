@@ -1,4 +1,6 @@
 <script lang="ts" generics="Role extends string">
+  import Tick from "$lib/ui/Tick.svelte";
+  import Choice from "$lib/ui/Choice.svelte";
   /** The first rows of a table with a choice of what each column holds. */
   interface Props {
     rows: readonly (readonly string[])[];
@@ -18,15 +20,15 @@
       ><tr>
         {#each roles as role, i (i)}
           <th class="p-1 text-left"
-            ><select
-              class="field"
-              aria-label="Column {i + 1} is"
+            ><Choice
+              label="Column {i + 1} is"
               value={role ?? ""}
-              onchange={(e) => (roles[i] = (e.currentTarget.value || null) as Role | null)}
-            >
-              <option value="">leave out</option>
-              {#each options as [id, label] (id)}<option value={id}>{label}</option>{/each}
-            </select></th
+              options={[
+                { value: "", label: "leave out" },
+                ...options.map(([value, label]) => ({ value, label })),
+              ]}
+              onchoose={(v) => (roles[i] = (v || null) as Role | null)}
+            /></th
           >
         {/each}
       </tr></thead
@@ -40,6 +42,6 @@
     </tbody>
   </table>
 </div>
-<label class="mt-3 flex min-h-11 items-center gap-2"
-  ><input type="checkbox" class="size-5" bind:checked={heading} />the first row is a heading</label
+<Tick class="mt-3" checked={heading} onchange={(on) => (heading = on)}
+  >the first row is a heading</Tick
 >

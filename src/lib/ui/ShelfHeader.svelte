@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { SunMoon, Undo2 } from "@lucide/svelte";
   import { page } from "$app/state";
   import { workspace } from "../state/workspace.svelte.ts";
   import Mark from "./Mark.svelte";
@@ -47,9 +48,9 @@
       disabled={!workspace.undoLabel}
       onclick={() => workspace.undo()}
       title={workspace.undoLabel ? `Undo: ${workspace.undoLabel} (Ctrl Z)` : "Nothing to undo"}
-      >Undo</button
+      ><Undo2 size={18} aria-hidden="true" />Undo</button
     ><button class="btn hidden min-h-9 px-3 py-1 sm:inline-flex" onclick={toggleTheme}
-      >Light / dark</button
+      ><SunMoon size={18} aria-hidden="true" />Light / dark</button
     ></span
   >
 </header>

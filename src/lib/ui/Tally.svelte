@@ -63,8 +63,8 @@
   >
   <span class="hidden lg:inline" data-testid="tally-cost">
     <strong class="font-head text-lg"
-      >{#if price}{money(price.amount, price.currency)} +
-      {/if}{#if ready.run.running}…{:else if ready.run.result?.status === "infeasible"}no plan{:else if ready.run.result}{money(
+      >{#if price}{money(price.amount, price.currency)} +{" "}{/if}{#if ready.run.running}…{:else if ready.run.result?.status === "infeasible"}no
+        plan{:else if ready.run.result}{money(
           ready.run.result.price,
           kit.currency,
         )}{:else}–{/if}</strong

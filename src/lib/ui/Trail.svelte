@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { ChevronDown, Redo2, Search, Undo2 } from "@lucide/svelte";
+  import StateIcon from "./StateIcon.svelte";
   import { page } from "$app/state";
   import { useKit } from "../state/kit.svelte.ts";
   import { workspace } from "../state/workspace.svelte.ts";
@@ -7,12 +9,13 @@
   import { STAGES, type StageId } from "./stages.ts";
 
   const kit = useKit();
+  const DONE = "✓";
   const current = $derived(page.url.pathname.split("/").at(-1));
   const here = $derived(`/kit/${page.params["id"]}`);
   const open = $derived.by((): Record<StageId, string> => {
     const o = kit.open;
     return {
-      brief: kit.brief.title ? "✓" : "untitled",
+      brief: kit.brief.title ? DONE : "untitled",
       unpack:
         kit.lines.length === 0
           ? "empty"
@@ -20,9 +23,9 @@
             ? `${o.doubtful} doubtful`
             : o.uncounted > 0
               ? `${o.uncounted} to count`
-              : "✓",
-      bench: kit.lines.length === 0 ? "" : o.toInspect > 0 ? `${o.toInspect} to inspect` : "✓",
-      sieve: o.held > 0 ? `${o.held} held` : "✓",
+              : DONE,
+      bench: kit.lines.length === 0 ? "" : o.toInspect > 0 ? `${o.toInspect} to inspect` : DONE,
+      sieve: o.held > 0 ? `${o.held} held` : DONE,
       plan: "",
       report: "",
       log: "",
@@ -49,7 +52,7 @@
   >
     <Mark />
     <span class="truncate text-lg font-bold">{kit.record?.kit.name}</span>
-    <span aria-hidden="true" class="text-soft">▾</span>
+    <ChevronDown size={18} class="shrink-0 text-soft" aria-hidden="true" />
     <span class="sr-only">to the shelf</span>
   </a>
   <nav
@@ -70,7 +73,9 @@
         {stage.label}
         {#if open[stage.id]}<span
             class="text-sm font-normal whitespace-nowrap {current === stage.id ? '' : 'text-soft'}"
-            >{open[stage.id]}</span
+            >{#if open[stage.id] === DONE}<StateIcon state="good" size={16} /><span class="sr-only"
+                >done</span
+              >{:else}{open[stage.id]}{/if}</span
           >{/if}
       </a>
     {/each}
@@ -82,7 +87,7 @@
       disabled={!workspace.undoLabel}
       onclick={() => workspace.undo()}
       title={workspace.undoLabel ? `Undo: ${workspace.undoLabel} (Ctrl Z)` : "Nothing to undo"}
-      >Undo</button
+      ><Undo2 size={18} aria-hidden="true" />Undo</button
     >
     <button
       class="btn hidden min-h-9 px-3 py-1 2xl:inline-flex"
@@ -90,10 +95,11 @@
       onclick={() => workspace.redo()}
       title={workspace.redoLabel
         ? `Do again: ${workspace.redoLabel} (Ctrl Shift Z)`
-        : "Nothing to do again"}>Redo</button
+        : "Nothing to do again"}><Redo2 size={18} aria-hidden="true" />Redo</button
     >
     <button class="btn min-h-9 px-3 py-1" onclick={find}
-      >Find <span class="kbd hidden 2xl:inline">Ctrl K</span></button
+      ><Search size={18} aria-hidden="true" />Find
+      <span class="kbd hidden 2xl:inline">Ctrl K</span></button
     >
   </div>
 </header>

@@ -1,4 +1,8 @@
 <script lang="ts">
+  import Progress from "$lib/ui/Progress.svelte";
+  import { ChevronDown, ChevronUp } from "@lucide/svelte";
+  import Toggle from "$lib/ui/Toggle.svelte";
+  import Choice from "$lib/ui/Choice.svelte";
   import { goto } from "$app/navigation";
   import { onDestroy } from "svelte";
   import { compareTable } from "$lib/core/formats/compareTable.ts";
@@ -55,28 +59,25 @@
         <legend class="font-semibold">Kits</legend>
         <div class="mt-1 flex flex-wrap gap-2">
           {#each workspace.kits as k (k.id)}
-            <button
-              class="btn min-h-10 px-3 py-1 {compare.left[k.id] ? '' : 'btn-on'}"
-              aria-pressed={!compare.left[k.id]}
-              onclick={() => (compare.left = { ...compare.left, [k.id]: !compare.left[k.id] })}
-              >{compare.left[k.id] ? "" : "✓ "}{k.kit.name}</button
+            <Toggle
+              class="min-h-10 px-3 py-1"
+              on={!compare.left[k.id]}
+              ontoggle={(on) => (compare.left = { ...compare.left, [k.id]: !on })}
+              >{k.kit.name}</Toggle
             >
           {/each}
         </div>
       </fieldset>
       <label class="flex flex-col gap-1"
-        ><span class="font-semibold">Judged as</span><select
-          class="field"
-          value={compare.judgeKit?.id}
-          onchange={(e) => (compare.judgeId = e.currentTarget.value)}
-        >
-          {#each workspace.kits as k (k.id)}
-            {@const brief = workspace.brief(k.briefId)?.brief}
-            <option value={k.id}
-              >{brief?.title || "untitled brief"}, by {k.list.title} (as {k.kit.name})</option
-            >
-          {/each}
-        </select></label
+        ><span class="font-semibold">Judged as</span><Choice
+          label="Judged as"
+          value={compare.judgeKit?.id ?? ""}
+          options={workspace.kits.map((k) => ({
+            value: k.id,
+            label: `${workspace.brief(k.briefId)?.brief.title || "untitled brief"}, by ${k.list.title} (as ${k.kit.name})`,
+          }))}
+          onchoose={(id) => (compare.judgeId = id)}
+        /></label
       >
     </div>
 
@@ -89,7 +90,7 @@
       <div class="mt-4 flex flex-wrap items-center gap-3">
         {#if compare.queue.length > 0}
           <span aria-live="polite">Working out what it takes: {planned} of {plans}</span>
-          <progress max={plans} value={planned}></progress>
+          <Progress label="Plans worked out" max={plans} value={planned} />
           <button class="btn" onclick={() => compare.stopPlans()}>Stop</button>
         {:else}
           <button class="btn btn-main" onclick={() => compare.workOut()}
@@ -159,7 +160,10 @@
                       : "ascending"
                     : "none"}
                   ><button class="min-h-9 text-left font-semibold" onclick={() => compare.sort(id)}
-                    >{label}{compare.sortBy === id ? (compare.down ? " ▾" : " ▴") : ""}</button
+                    >{label}{#if compare.sortBy === id}{#if compare.down}<ChevronDown
+                          size={16}
+                          aria-hidden="true"
+                        />{:else}<ChevronUp size={16} aria-hidden="true" />{/if}{/if}</button
                   ></th
                 >
               {/each}

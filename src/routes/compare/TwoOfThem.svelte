@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Choice from "$lib/ui/Choice.svelte";
   import { priceOfDifference, whyAhead, type KitRow } from "$lib/core/compare/compareKits.ts";
   import { CATEGORY_LABEL } from "$lib/words/labels.ts";
   import { money, number } from "$lib/words/sentences.ts";
@@ -21,13 +22,12 @@
     <div class="mt-2 flex flex-wrap gap-3">
       {#each [["This one", one.id, (id: string) => (firstId = id)], ["against", two.id, (id: string) => (secondId = id)]] as const as [label, value, set] (label)}
         <label class="flex grow basis-60 flex-col gap-1"
-          ><span class="text-sm font-semibold">{label}</span><select
-            class="field"
+          ><span class="text-sm font-semibold">{label}</span><Choice
+            {label}
             {value}
-            onchange={(e) => set(e.currentTarget.value)}
-          >
-            {#each rows as r (r.id)}<option value={r.id}>{r.name}</option>{/each}
-          </select></label
+            options={rows.map((r) => ({ value: r.id, label: r.name }))}
+            onchoose={set}
+          /></label
         >
       {/each}
     </div>

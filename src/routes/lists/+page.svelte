@@ -1,4 +1,6 @@
 <script lang="ts">
+  import OneOf from "$lib/ui/OneOf.svelte";
+  import Choice from "$lib/ui/Choice.svelte";
   import FilePicker from "$lib/ui/FilePicker.svelte";
   import { goto } from "$app/navigation";
   import { listCsv } from "$lib/core/formats/listTable.ts";
@@ -94,20 +96,26 @@
       {#snippet choice(label: string, value: string, set: (id: string) => void)}
         <label class="flex grow basis-60 flex-col gap-1"
           ><span class="text-sm font-semibold">{label}</span>
-          <select class="field" {value} onchange={(e) => set(e.currentTarget.value)}>
-            {#each rows as r (r.list.id)}<option value={r.list.id}>{r.list.title}</option>{/each}
-          </select></label
+          <Choice
+            {label}
+            {value}
+            options={rows.map((r) => ({ value: r.list.id, label: r.list.title }))}
+            onchoose={set}
+          /></label
         >
       {/snippet}
       {@render choice("This list", lists.firstId, (id) => (lists.firstId = id))}
       {@render choice("and this one", lists.secondId, (id) => (lists.secondId = id))}
-      {#each [["compare", "Compare"], ["combine", "Combine"]] as const as [id, label] (id)}
-        <button
-          class="btn {lists.doing === id ? 'btn-on' : ''}"
-          aria-pressed={lists.doing === id}
-          onclick={() => (lists.doing = id)}>{lists.doing === id ? "✓ " : ""}{label}</button
-        >
-      {/each}
+      <OneOf
+        label="What is done with them"
+        class=""
+        value={lists.doing}
+        options={[
+          { value: "compare", label: "Compare" },
+          { value: "combine", label: "Combine" },
+        ]}
+        onchoose={(doing) => (lists.doing = doing)}
+      />
     </div>
     {#if lists.doing === "compare" && difference}
       <p class="mt-3 text-sm text-soft">What the second asks, against the first.</p>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Choice from "$lib/ui/Choice.svelte";
   import { priceCsv, priceTable } from "$lib/core/formats/priceCsv.ts";
   import { isLicensedOnly } from "$lib/core/plan/mayPropose.ts";
   import { PricesState } from "$lib/state/pages/prices.svelte.ts";
@@ -63,18 +64,28 @@
     >
     <label class="flex flex-col gap-1"
       ><span class="font-semibold">Source</span>
-      <select class="field" bind:value={prices.source}>
-        <option value="">any</option>
-        {#each sources.filter((s) => s !== "") as s (s)}<option value={s}>{s}</option>{/each}
-      </select></label
+      <Choice
+        label="Source"
+        value={prices.source}
+        options={[
+          { value: "", label: "any" },
+          ...sources.filter((s) => s !== "").map((s) => ({ value: s, label: s })),
+        ]}
+        onchoose={(v) => (prices.source = v)}
+      /></label
     >
     <label class="flex flex-col gap-1"
       ><span class="font-semibold">Show</span>
-      <select class="field" bind:value={prices.only}>
-        <option value="all">all</option>
-        <option value="old">prices older than a year</option>
-        <option value="out">out of stock</option>
-      </select></label
+      <Choice
+        label="Show"
+        value={prices.only}
+        options={[
+          { value: "all", label: "all" },
+          { value: "old", label: "prices older than a year" },
+          { value: "out", label: "out of stock" },
+        ]}
+        onchoose={(v) => (prices.only = v as typeof prices.only)}
+      /></label
     >
   </div>
   <p class="mt-2 text-sm text-soft" aria-live="polite">

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Tick from "$lib/ui/Tick.svelte";
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import type { Line } from "$lib/core/model/kit.ts";
   import { repriced } from "$lib/core/plan/priceList.ts";
@@ -110,14 +111,10 @@
           })}
       /></label
     >
-    <label class="flex min-h-11 items-center gap-2"
-      ><input
-        type="checkbox"
-        class="size-5"
-        checked={product.inStock !== false}
-        onchange={(e) =>
-          onchange(`stock of ${product.title}`, { ...product, inStock: e.currentTarget.checked })}
-      />in stock</label
+    <Tick
+      checked={product.inStock !== false}
+      onchange={(inStock) => onchange(`stock of ${product.title}`, { ...product, inStock })}
+      >in stock</Tick
     >
   </div>
   <div class="flex flex-col gap-3">

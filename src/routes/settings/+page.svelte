@@ -1,4 +1,7 @@
 <script lang="ts">
+  import OneOf from "$lib/ui/OneOf.svelte";
+  import Tick from "$lib/ui/Tick.svelte";
+  import Choice from "$lib/ui/Choice.svelte";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
   import Stored from "./Stored.svelte";
@@ -40,16 +43,17 @@
 <main class="mx-auto max-w-3xl p-4 sm:p-6">
   <fieldset>
     <legend class="font-head text-xl font-bold">Units</legend>
-    <div class="mt-2 flex flex-wrap gap-2">
-      {#each [["metric", "cm, g, ml"], ["us", "in, oz, fl oz"]] as const as [id, text] (id)}
-        <button
-          class="btn {s.units === id ? 'btn-on' : ''}"
-          aria-pressed={s.units === id}
-          onclick={() => workspace.changeSettings("units", { units: id })}
-          >{s.units === id ? "✓ " : ""}{id === "us" ? "US customary" : "Metric"}
-          <span class="text-sm font-normal">{text}</span></button
-        >
-      {/each}
+    <div class="mt-2">
+      <OneOf
+        label="Units"
+        class=""
+        value={s.units}
+        options={[
+          { value: "metric", label: "Metric", about: "cm, g, ml" },
+          { value: "us", label: "US customary", about: "in, oz, fl oz" },
+        ]}
+        onchoose={(units) => workspace.changeSettings("units", { units })}
+      />
     </div>
     <p class="mt-2 text-sm text-soft">
       A gauze pad is {size([75, 100])}, a roll {size([75, 4500])}, a bag {grams(850)} or
@@ -58,13 +62,13 @@
   </fieldset>
   <label class="mt-6 flex flex-col gap-1"
     ><span class="font-head text-xl font-bold">Dates and numbers</span>
-    <select
-      class="field max-w-sm"
+    <Choice
+      class="max-w-sm"
+      label="Dates and numbers"
       value={s.locale}
-      onchange={(e) => workspace.changeSettings("locale", { locale: e.currentTarget.value })}
-    >
-      {#each LOCALES as [id, text] (id)}<option value={id}>{text}</option>{/each}
-    </select>
+      options={LOCALES.map(([value, label]) => ({ value, label }))}
+      onchoose={(locale) => workspace.changeSettings("locale", { locale })}
+    />
     <span class="text-sm text-soft">The last day of May is {day("2027-05-31")}.</span></label
   >
   <fieldset class="mt-6">
@@ -136,14 +140,11 @@
   </fieldset>
   <fieldset class="mt-6">
     <legend class="font-head text-xl font-bold">Single keys</legend>
-    <label class="mt-2 flex min-h-11 items-center gap-3"
-      ><input
-        type="checkbox"
-        class="size-5"
-        checked={s.singleKeys !== false}
-        onchange={(e) =>
-          workspace.changeSettings("single keys", { singleKeys: e.currentTarget.checked })}
-      />letters act on the bench while the focus is in the item (F good, D bad, J next …)</label
+    <Tick
+      class="mt-2"
+      checked={s.singleKeys !== false}
+      onchange={(singleKeys) => workspace.changeSettings("single keys", { singleKeys })}
+      >letters act on the bench while the focus is in the item (F good, D bad, J next …)</Tick
     >
     <p class="text-sm text-soft">
       Off for speech input, or where a stray key does harm. A scanner is read either way.

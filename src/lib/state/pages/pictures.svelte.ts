@@ -70,7 +70,12 @@ export class CardPicturesState {
     this.reading = new Reading(read);
   }
 
-  pictures = $derived.by(() => this.kit.photos.filter((p) => p.seen !== undefined));
+  /** In the order of the card, whatever order they lie in the store. */
+  pictures = $derived.by(() =>
+    this.kit.photos
+      .filter((p) => p.seen !== undefined)
+      .sort((a, b) => a.seen!.cardLine - b.seen!.cardLine),
+  );
 
   /** Reads the files and puts what they say below what the card says already. */
   async take(files: Iterable<File>): Promise<void> {

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Choice from "$lib/ui/Choice.svelte";
   import { untrack } from "svelte";
   import { dndzone } from "svelte-dnd-action";
   import { page } from "$app/state";
@@ -68,15 +69,16 @@
         /></label
       >
       <label class="flex flex-col gap-1"
-        ><span class="text-sm font-semibold">Try it on</span><select
-          class="field"
+        ><span class="text-sm font-semibold">Try it on</span><Choice
+          label="Try it on"
           value={tried?.id ?? ""}
-          onchange={(e) => (editor.triedId = e.currentTarget.value)}
-        >
-          {#each workspace.kits as k (k.id)}<option value={k.id}
-              >{k.kit.name}, {workspace.brief(k.briefId)?.brief.title || "untitled brief"}</option
-            >{:else}<option value="">no kit on the shelf yet: two people for a day</option>{/each}
-        </select></label
+          hint="no kit on the shelf yet: two people for a day"
+          options={workspace.kits.map((k) => ({
+            value: k.id,
+            label: `${k.kit.name}, ${workspace.brief(k.briefId)?.brief.title || "untitled brief"}`,
+          }))}
+          onchoose={(id) => (editor.triedId = id)}
+        /></label
       >
       <label class="flex flex-col gap-1"
         ><span class="text-sm font-semibold">Whom it is for</span><textarea

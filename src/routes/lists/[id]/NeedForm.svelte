@@ -1,4 +1,7 @@
 <script lang="ts">
+  import OneOf from "$lib/ui/OneOf.svelte";
+  import Toggle from "$lib/ui/Toggle.svelte";
+  import Choice from "$lib/ui/Choice.svelte";
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { functionNamed } from "$lib/core/catalogue/catalogue.ts";
   import { CATEGORIES } from "$lib/core/model/functionRecord.ts";
@@ -106,41 +109,36 @@
 <div class="sheet p-4">
   <label class="flex flex-col gap-1"
     ><span class="text-sm font-semibold">What it must do</span>
-    <select
+    <Choice
       id="need-function"
-      class="field text-lg font-semibold"
+      label="What it must do"
+      class="text-lg font-semibold"
       value={need.function}
-      onchange={(e) =>
-        functionNamed(e.currentTarget.value, CATALOGUE) &&
-        set("function", e.currentTarget.value, null)}
-    >
-      {#each CATEGORIES as c (c)}
-        <optgroup label={CATEGORY_LABEL[c]}>
-          {#each FUNCTIONS.filter((f) => f.category === c) as f (f.id)}
-            <option value={f.id}>{f.label}</option>
-          {/each}
-        </optgroup>
-      {/each}
-    </select>
+      options={CATEGORIES.flatMap((c) =>
+        FUNCTIONS.filter((f) => f.category === c).map((f) => ({
+          value: f.id,
+          label: f.label,
+          group: CATEGORY_LABEL[c],
+        })),
+      )}
+      onchoose={(v) => functionNamed(v, CATALOGUE) && set("function", v, null)}
+    />
     <span class="text-sm text-soft">{fn?.meaning}</span></label
   >
-  <div class="mt-3 flex flex-wrap gap-2" role="group" aria-label="Tier">
-    {#each TIERS as t (t)}
-      <button
-        class="btn min-h-10 px-3 py-1 {need.tier === t ? 'btn-on' : ''}"
-        aria-pressed={need.tier === t}
-        onclick={() => set("tier", t, null)}>{need.tier === t ? "✓ " : ""}{TIER_LABEL[t]}</button
-      >
-    {/each}
-    <span class="mx-2"></span>
-    {#each ACCESSES as a (a)}
-      <button
-        class="btn min-h-10 px-3 py-1 font-normal {(need.access ?? 'any') === a ? 'btn-on' : ''}"
-        aria-pressed={(need.access ?? "any") === a}
-        onclick={() => set("access", a === "any" ? undefined : a, null)}
-        >{(need.access ?? "any") === a ? "✓ " : ""}{ACCESS_LABEL[a]}</button
-      >
-    {/each}
+  <div class="mt-3 flex flex-wrap gap-x-6 gap-y-2">
+    <OneOf
+      label="Tier"
+      value={need.tier}
+      options={TIERS.map((value) => ({ value, label: TIER_LABEL[value] }))}
+      onchoose={(t) => set("tier", t, null)}
+    />
+    <OneOf
+      label="Within reach"
+      class="min-h-10 px-3 py-1 font-normal"
+      value={need.access ?? "any"}
+      options={ACCESSES.map((value) => ({ value, label: ACCESS_LABEL[value] }))}
+      onchoose={(a) => set("access", a === "any" ? undefined : a, null)}
+    />
   </div>
 
   <h3 class="mt-4 text-lg">How many</h3>
@@ -195,11 +193,9 @@
         /></label
       >
     {/each}
-    <button
-      class="btn {need.spec?.sterile ? 'btn-on' : ''}"
-      aria-pressed={need.spec?.sterile === true}
-      onclick={() => setSpec({ sterile: need.spec?.sterile ? undefined : true })}
-      >{need.spec?.sterile ? "✓ " : ""}sterile</button
+    <Toggle
+      on={need.spec?.sterile === true}
+      ontoggle={(on) => setSpec({ sterile: on ? true : undefined })}>sterile</Toggle
     >
   </div>
 
@@ -232,11 +228,11 @@
             onvalue={(n) => changeAccept(i, { yield: n })}
           /></label
         >
-        <button
-          class="btn min-h-11 px-3 {a.improvised ? 'btn-on' : ''}"
-          aria-pressed={a.improvised === true}
-          onclick={() => changeAccept(i, { improvised: a.improvised ? undefined : true })}
-          >{a.improvised ? "✓ " : ""}improvised</button
+        <Toggle
+          class="min-h-11 px-3"
+          on={a.improvised === true}
+          ontoggle={(on) => changeAccept(i, { improvised: on ? true : undefined })}
+          >improvised</Toggle
         >
         <button
           class="btn"
@@ -272,20 +268,16 @@
         }}>{needLabel(c)} ×</button
       >
     {/each}
-    <select
-      class="field"
-      aria-label="Add what it goes with"
+    <Choice
+      label="Add what it goes with"
       value=""
-      onchange={(e) => {
-        const c = e.currentTarget.value;
-        if (c && !need.companions?.includes(c))
-          set("companions", [...(need.companions ?? []), c], null);
-        e.currentTarget.value = "";
-      }}
-    >
-      <option value="">add …</option>
-      {#each FUNCTIONS as f (f.id)}<option value={f.id}>{f.label}</option>{/each}
-    </select>
+      hint="add …"
+      options={FUNCTIONS.filter((f) => !need.companions?.includes(f.id)).map((f) => ({
+        value: f.id,
+        label: f.label,
+      }))}
+      onchoose={(c) => set("companions", [...(need.companions ?? []), c], null)}
+    />
   </div>
 
   <h3 class="mt-4 text-lg">Asked when</h3>
@@ -293,11 +285,11 @@
   <div class="mt-2 flex flex-wrap gap-1.5" role="group" aria-label="Activities">
     {#each ACTIVITIES as act (act.id)}
       {@const on = need.when?.activities?.includes(act.id) ?? false}
-      <button
-        class="btn min-h-9 px-2.5 py-0.5 text-sm font-normal {on ? 'btn-on' : ''}"
-        aria-pressed={on}
-        onclick={() => setWhen({ activities: toggled(need.when?.activities, act.id) })}
-        >{on ? "✓ " : ""}{act.label}</button
+      <Toggle
+        class="min-h-9 px-2.5 py-0.5 text-sm font-normal"
+        {on}
+        ontoggle={() => setWhen({ activities: toggled(need.when?.activities, act.id) })}
+        >{act.label}</Toggle
       >
     {/each}
   </div>
@@ -316,20 +308,19 @@
   <div class="mt-2 flex flex-wrap gap-1.5" role="group" aria-label="Carried, or someone reacts">
     {#each CARRIES as c (c)}
       {@const on = need.when?.carry?.includes(c) ?? false}
-      <button
-        class="btn min-h-9 px-2.5 py-0.5 text-sm font-normal {on ? 'btn-on' : ''}"
-        aria-pressed={on}
-        onclick={() => setWhen({ carry: toggled(need.when?.carry, c) })}
-        >{on ? "✓ " : ""}{CARRY_LABEL[c]}</button
+      <Toggle
+        class="min-h-9 px-2.5 py-0.5 text-sm font-normal"
+        {on}
+        ontoggle={() => setWhen({ carry: toggled(need.when?.carry, c) })}>{CARRY_LABEL[c]}</Toggle
       >
     {/each}
     {#each SENSITIVITIES as s (s)}
       {@const on = need.when?.sensitivities?.includes(s) ?? false}
-      <button
-        class="btn min-h-9 px-2.5 py-0.5 text-sm font-normal {on ? 'btn-on' : ''}"
-        aria-pressed={on}
-        onclick={() => setWhen({ sensitivities: toggled(need.when?.sensitivities, s) })}
-        >{on ? "✓ " : ""}reacts to {SENSITIVITY_LABEL[s]}</button
+      <Toggle
+        class="min-h-9 px-2.5 py-0.5 text-sm font-normal"
+        {on}
+        ontoggle={() => setWhen({ sensitivities: toggled(need.when?.sensitivities, s) })}
+        >reacts to {SENSITIVITY_LABEL[s]}</Toggle
       >
     {/each}
   </div>

@@ -6,6 +6,7 @@
 </script>
 
 <script lang="ts">
+  import Choice from "$lib/ui/Choice.svelte";
   import type { Brief } from "$lib/core/model/brief.ts";
   import type { Need } from "$lib/core/model/list.ts";
   import { dressings } from "$lib/core/calculators/dressings.ts";
@@ -111,9 +112,15 @@
     <div class="mt-1 flex flex-wrap gap-x-4 gap-y-2">
       {#if kind === "wraps"}
         <label class="flex flex-col text-sm"
-          >limb<select class="field" bind:value={limb}
-            ><option value="leg">a leg</option><option value="arm">an arm</option></select
-          ></label
+          >limb<Choice
+            label="limb"
+            value={limb}
+            options={[
+              { value: "leg", label: "a leg" },
+              { value: "arm", label: "an arm" },
+            ]}
+            onchoose={(v) => (limb = v as typeof limb)}
+          /></label
         >
       {/if}
       {#each FIELDS[kind] as [key, label, unit, min, max] (key)}

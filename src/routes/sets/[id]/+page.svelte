@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Choice from "$lib/ui/Choice.svelte";
   import { goto } from "$app/navigation";
   import { page } from "$app/state";
   import { SetState } from "$lib/state/pages/set.svelte.ts";
@@ -39,15 +40,15 @@
         /></label
       >
       <label class="flex flex-col gap-1"
-        ><span class="text-sm font-semibold">Judged by the brief, list and rules of</span><select
-          class="field"
+        ><span class="text-sm font-semibold">Judged by the brief, list and rules of</span><Choice
+          label="Judged by the brief, list and rules of"
           value={record.judgedBy}
-          onchange={(e) => set.change("judge the set by", { judgedBy: e.currentTarget.value })}
-        >
-          {#each workspace.kits as k (k.id)}<option value={k.id}
-              >{k.kit.name}, {k.list.title}</option
-            >{/each}
-        </select></label
+          options={workspace.kits.map((k) => ({
+            value: k.id,
+            label: `${k.kit.name}, ${k.list.title}`,
+          }))}
+          onchoose={(judgedBy) => set.change("judge the set by", { judgedBy })}
+        /></label
       >
     </div>
     <ul class="mt-4 grid gap-2">
@@ -85,21 +86,13 @@
       {/each}
     </ul>
     <div class="mt-2 flex flex-wrap gap-3">
-      <select
-        class="field"
-        aria-label="Add a kit to the set"
+      <Choice
+        label="Add a kit to the set"
         value=""
-        onchange={(e) => {
-          const kit = e.currentTarget.value;
-          if (kit) set.add(kit);
-          e.currentTarget.value = "";
-        }}
-      >
-        <option value="">add a kit …</option>
-        {#each set.others as k (k.id)}
-          <option value={k.id}>{k.kit.name}</option>
-        {/each}
-      </select>
+        hint="add a kit …"
+        options={set.others.map((k) => ({ value: k.id, label: k.kit.name }))}
+        onchoose={(kit) => set.add(kit)}
+      />
       <button class="btn" onclick={save}>Who carries what, as CSV</button>
       <button class="btn" onclick={() => set.remove() && goto("/compare")}>Remove the set</button>
     </div>

@@ -40,7 +40,8 @@
   /** A field left, or a control that went, hands the focus back to the item: never to nothing. */
   function left(e: FocusEvent) {
     if (e.relatedTarget !== null) return;
-    requestAnimationFrame(() => {
+    // At once: the next key may come before the next frame.
+    queueMicrotask(() => {
       if (document.activeElement === document.body && document.hasFocus()) toName();
     });
   }

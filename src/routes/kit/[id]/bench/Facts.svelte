@@ -1,4 +1,6 @@
 <script lang="ts">
+  import StateIcon from "$lib/ui/StateIcon.svelte";
+  import Choice from "$lib/ui/Choice.svelte";
   import type { ItemType } from "$lib/core/model/itemType.ts";
   import { LOCATIONS } from "$lib/core/model/location.ts";
   import type { Line } from "$lib/core/model/kit.ts";
@@ -167,18 +169,20 @@
   </div>
   <div class="sheet p-3">
     <label for="bench-place" class="text-sm text-soft">Lies <span class="kbd">L</span></label>
-    <select
+    <Choice
       id="bench-place"
-      class="field w-full font-semibold"
+      class="w-full font-semibold"
+      label="Lies"
       value={line.location ?? ""}
-      onchange={(e) =>
+      options={[
+        { value: "", label: "not noted" },
+        ...LOCATIONS.map((value) => ({ value, label: LOCATION_LABEL[value] })),
+      ]}
+      onchoose={(v) =>
         kit.updateLine(line.id, `place of ${name}`, {
-          location: (e.currentTarget.value || undefined) as Line["location"],
+          location: (v || undefined) as Line["location"],
         })}
-    >
-      <option value="">not noted</option>
-      {#each LOCATIONS as l (l)}<option value={l}>{LOCATION_LABEL[l]}</option>{/each}
-    </select>
+    />
     <p class="text-sm text-soft">
       {line.reachS === undefined ? "reach by place" : `in hand ${number(line.reachS, 1)} s`}
     </p>
@@ -197,7 +201,7 @@
         aria-pressed={line.latexFree === value}
         aria-label="Free of latex: {word}"
         onclick={() => kit.updateLine(line.id, `latex of ${name}`, { latexFree: value })}
-        >{line.latexFree === value ? "✓ " : ""}{word}</button
+        >{#if line.latexFree === value}<StateIcon state="good" />{/if}{word}</button
       >
     {/each}
   </fieldset>

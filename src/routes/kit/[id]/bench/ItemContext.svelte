@@ -1,4 +1,5 @@
 <script lang="ts">
+  import StateIcon from "$lib/ui/StateIcon.svelte";
   import FilePicker from "$lib/ui/FilePicker.svelte";
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { audit } from "$lib/core/audit/audit.ts";
@@ -102,7 +103,9 @@
       {#each packing as f (f.rule)}
         <li class="py-0.5">
           <strong class="font-semibold {f.state === 'broken' ? 'bad' : ''}"
-            >{f.state === "kept" ? "✓" : f.state === "broken" ? "✗" : "?"}
+            ><StateIcon
+              state={f.state === "kept" ? "good" : f.state === "broken" ? "bad" : "open"}
+            />
             {PACKING_STATE[f.state]}</strong
           >: {PACKING_LABEL[f.rule].toLowerCase()}
         </li>

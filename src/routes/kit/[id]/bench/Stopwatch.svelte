@@ -1,4 +1,5 @@
 <script lang="ts">
+  import StateIcon from "$lib/ui/StateIcon.svelte";
   import { drillSummary } from "$lib/core/inspect/drill.ts";
   import type { Line } from "$lib/core/model/kit.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
@@ -64,7 +65,8 @@
     <button
       class="btn min-h-10 px-3 py-1 font-normal {on ? 'btn-on' : ''}"
       aria-pressed={on}
-      onclick={flip}>{on ? "✓ " : ""}{label}</button
+      onclick={flip}
+      >{#if on}<StateIcon state="good" />{/if}{label}</button
     >
   {/each}
   <span class="text-sm" data-testid="drill"

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import StateIcon from "$lib/ui/StateIcon.svelte";
   import type { Line } from "$lib/core/model/kit.ts";
   import { VERDICTS, type VerdictId, type VerdictReason } from "$lib/core/audit/verdict.ts";
   import type { Verdict } from "$lib/core/records/kitRecord.ts";
@@ -62,8 +63,8 @@
           : ''}"
         aria-pressed={given?.verdict === v}
         onclick={() => decide(v)}
-        >{given?.verdict === v ? "✓ " : ""}{VERDICT_LABEL[v]}<span class="kbd"
-          >{VERDICT_KEY[v].toUpperCase()}</span
+        >{#if given?.verdict === v}<StateIcon state="good" />{/if}{VERDICT_LABEL[v]}<span
+          class="kbd">{VERDICT_KEY[v].toUpperCase()}</span
         ></button
       >
     {/each}

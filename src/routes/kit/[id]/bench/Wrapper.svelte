@@ -1,4 +1,5 @@
 <script lang="ts">
+  import StateIcon from "$lib/ui/StateIcon.svelte";
   import FilePicker from "$lib/ui/FilePicker.svelte";
   import type { Line } from "$lib/core/model/kit.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
@@ -56,7 +57,7 @@
           {#each d.means as date (date)}
             <button class="btn min-h-11 px-3 py-1" onclick={() => take("date", { expires: date })}
               >good to {day(date)} <span class="text-sm font-normal">“{d.printed}”</span>
-              {#if line.expires === date}✓{/if}</button
+              {#if line.expires === date}<StateIcon state="good" />{/if}</button
             >
           {/each}
         {/each}
@@ -64,7 +65,7 @@
             class="btn min-h-11 px-3 py-1"
             onclick={() => take("lot", { lot: facts.lot! })}
             >lot {facts.lot}
-            {#if line.lot === facts.lot}✓{/if}</button
+            {#if line.lot === facts.lot}<StateIcon state="good" />{/if}</button
           >{/if}
         {#if facts.sizeMm}<button
             class="btn min-h-11 px-3 py-1"

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import DayPicker from "$lib/ui/DayPicker.svelte";
+  import Toggle from "$lib/ui/Toggle.svelte";
+  import Choice from "$lib/ui/Choice.svelte";
   import { page } from "$app/state";
   import { CARRIES } from "$lib/core/model/brief.ts";
   import { SENSITIVITIES, SKILLS } from "$lib/core/model/itemType.ts";
@@ -10,7 +13,7 @@
   import NumberField from "$lib/ui/NumberField.svelte";
   import { briefCautions } from "$lib/words/cautions.ts";
   import { CARRY_LABEL, SENSITIVITY_LABEL, SKILL_LABEL } from "$lib/words/labels.ts";
-  import { number } from "$lib/words/sentences.ts";
+  import { many, number } from "$lib/words/sentences.ts";
   import { changesText } from "$lib/words/things.ts";
   import Elsewhere from "./Elsewhere.svelte";
   import HouseRules from "./HouseRules.svelte";
@@ -65,38 +68,32 @@
     <div class="mt-3 flex flex-wrap items-end gap-3">
       <label class="flex grow basis-56 flex-col gap-1"
         ><span class="text-sm font-semibold">Start from</span>
-        <select
-          class="field"
+        <Choice
+          label="Start from"
           value=""
-          onchange={(e) => {
-            const preset = BRIEF_PRESETS.find((p) => p.id === e.currentTarget.value);
+          hint="an outing of this kind …"
+          options={BRIEF_PRESETS.map((p) => ({
+            value: p.id,
+            label: `${p.title}: ${many(p.brief.people, "person", "people")}, ${many(p.brief.days, "day")}, ${number(p.brief.hoursToCare, 1)} h`,
+          }))}
+          onchoose={(id) => {
+            const preset = BRIEF_PRESETS.find((p) => p.id === id);
             if (preset) brief.start(preset);
-            e.currentTarget.value = "";
           }}
-        >
-          <option value="">an outing of this kind …</option>
-          {#each BRIEF_PRESETS as p (p.id)}
-            <option value={p.id}
-              >{p.title}: {p.brief.people} people, {p.brief.days}
-              {p.brief.days === 1 ? "day" : "days"}, {number(p.brief.hoursToCare, 1)} h</option
-            >
-          {/each}
-        </select></label
+        /></label
       >
       {#if workspace.briefs.length > 1}
         <label class="flex grow basis-56 flex-col gap-1"
           ><span class="text-sm font-semibold">Or use a brief you have</span>
-          <select
-            class="field"
-            value={kit.record?.briefId}
-            onchange={(e) => brief.useBrief(e.currentTarget.value)}
-          >
-            {#each workspace.briefs as other (other.id)}
-              <option value={other.id}
-                >{other.brief.title || "untitled"}: {other.brief.people} people, {other.brief.days} days</option
-              >
-            {/each}
-          </select></label
+          <Choice
+            label="Or use a brief you have"
+            value={kit.record?.briefId ?? ""}
+            options={workspace.briefs.map((other) => ({
+              value: other.id,
+              label: `${other.brief.title || "untitled"}: ${many(other.brief.people, "person", "people")}, ${many(other.brief.days, "day")}`,
+            }))}
+            onchoose={(id) => brief.useBrief(id)}
+          /></label
         >
       {/if}
     </div>
@@ -128,39 +125,33 @@
           n !== undefined && kit.updateBrief("hours to care", { hoursToCare: n }, "hours")}
       />
       hours from care, starting
-      <input
-        type="date"
-        class="field"
-        aria-label="First day"
-        value={b.start ?? ""}
-        onchange={(e) =>
-          kit.updateBrief("first day", { start: e.currentTarget.value || undefined })}
+      <DayPicker
+        label="First day"
+        value={b.start}
+        onday={(start) => kit.updateBrief("first day", { start })}
       />{b.start ? "" : " (today, until you say)"}. Carried
-      <select
-        class="field max-w-full"
-        aria-label="Carried"
+      <Choice
+        label="Carried"
         value={b.carry}
-        onchange={(e) =>
-          kit.updateBrief("carry", { carry: e.currentTarget.value as typeof b.carry })}
-      >
-        {#each CARRIES as c (c)}
-          {@const changes = brief.effectOf({ carry: c })}
-          <option value={c}
-            >{CARRY_LABEL[c]}{changes.length === 0 ? "" : ` (${changesText(changes, 1)})`}</option
-          >{/each}
-      </select>
+        options={CARRIES.map((c) => {
+          const changes = brief.effectOf({ carry: c });
+          return {
+            value: c,
+            label: `${CARRY_LABEL[c]}${changes.length === 0 ? "" : ` (${changesText(changes, 1)})`}`,
+          };
+        })}
+        onchoose={(v) => kit.updateBrief("carry", { carry: v as typeof b.carry })}
+      />
       by people with
-      <select
-        class="field max-w-full"
-        aria-label="Skill"
+      <Choice
+        label="Skill"
         value={b.skill}
-        onchange={(e) =>
-          kit.updateBrief("skill", { skill: e.currentTarget.value as typeof b.skill })}
-      >
-        {#each SKILLS as s (s)}
-          {@const points = s === b.skill ? "" : brief.pointsIf({ skill: s })}
-          <option value={s}>{SKILL_LABEL[s]}{points ? ` (${points})` : ""}</option>{/each}
-      </select>. The tallest is
+        options={SKILLS.map((s) => {
+          const points = s === b.skill ? "" : brief.pointsIf({ skill: s });
+          return { value: s, label: `${SKILL_LABEL[s]}${points ? ` (${points})` : ""}` };
+        })}
+        onchoose={(v) => kit.updateBrief("skill", { skill: v as typeof b.skill })}
+      />. The tallest is
       <NumberField
         label="Tallest"
         value={b.tallestCm}
@@ -187,19 +178,19 @@
           {@const on = b.activities.includes(act.id)}
           {@const effect = brief.activityEffect(act.id)}
           {@const text = `${act.label}, ${on ? "left out" : "taken in"}: ${changesText(effect.changes, 6)}`}
-          <button
-            class="btn min-h-10 px-3 py-1 font-normal {on ? 'btn-on' : ''}"
-            aria-pressed={on}
+          <Toggle
+            class="min-h-10 px-3 py-1 font-normal"
+            {on}
             {...effect.sign ? { "aria-description": text } : {}}
             onmouseenter={look(text)}
             onfocus={look(text)}
             onmouseleave={look(null)}
             onblur={look(null)}
-            onclick={() => brief.toggleActivity(act.id, act.label)}
-            >{on ? "✓ " : ""}{act.label}
+            ontoggle={() => brief.toggleActivity(act.id, act.label)}
+            >{act.label}
             {#if effect.sign && !on}<span aria-hidden="true" class="text-sm font-semibold text-pass"
                 >{effect.sign}</span
-              >{/if}</button
+              >{/if}</Toggle
           >
         {/each}
       </div>
@@ -212,11 +203,10 @@
           <span class="basis-full font-semibold">{question}</span>
           {#each ACTIVITIES.filter((x) => x.answers === asker) as answer (answer.id)}
             {@const on = b.activities.includes(answer.id)}
-            <button
-              class="btn min-h-10 px-3 py-1 {on ? 'btn-on' : ''}"
-              aria-pressed={on}
-              onclick={() => brief.answerAsked(asker, answer.id)}
-              >{on ? "✓ " : ""}{answer.label}</button
+            <Toggle
+              class="min-h-10 px-3 py-1"
+              {on}
+              ontoggle={() => brief.answerAsked(asker, answer.id)}>{answer.label}</Toggle
             >
           {/each}
           {#if !ACTIVITIES.some((x) => x.answers === asker && b.activities.includes(x.id))}<span
@@ -234,15 +224,15 @@
         {#each SENSITIVITIES as s (s)}
           {@const on = b.sensitivities.includes(s)}
           {@const points = brief.pointsIf({ sensitivities: toggled(b.sensitivities, s) })}
-          <button
-            class="btn min-h-10 px-3 py-1 font-normal {on ? 'btn-on' : ''}"
-            aria-pressed={on}
-            onclick={() =>
+          <Toggle
+            class="min-h-10 px-3 py-1 font-normal"
+            {on}
+            ontoggle={() =>
               kit.updateBrief(`sensitivity: ${SENSITIVITY_LABEL[s]}`, {
                 sensitivities: toggled(b.sensitivities, s),
               })}
-            >{on ? "✓ " : ""}{SENSITIVITY_LABEL[s]}
-            {#if points}<span class="text-sm font-semibold">{points}</span>{/if}</button
+            >{SENSITIVITY_LABEL[s]}
+            {#if points}<span class="text-sm font-semibold">{points}</span>{/if}</Toggle
           >
         {/each}
       </div>

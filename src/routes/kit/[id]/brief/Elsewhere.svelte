@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Choice from "$lib/ui/Choice.svelte";
   import type { Elsewhere } from "$lib/core/model/brief.ts";
   import type { Line } from "$lib/core/model/kit.ts";
   import { CONDITIONS } from "$lib/core/model/kit.ts";
@@ -96,17 +97,18 @@
         </div>
         <label class="flex flex-col text-sm"
           >condition
-          <select
-            class="field"
+          <Choice
+            label="condition"
             value={r.condition ?? ""}
-            onchange={(e) =>
+            options={[
+              { value: "", label: "not looked at" },
+              ...CONDITIONS.map((value) => ({ value, label: CONDITION_LABEL[value] })),
+            ]}
+            onchoose={(v) =>
               change(i, "condition elsewhere", {
-                condition: (e.currentTarget.value || undefined) as Elsewhere["condition"],
+                condition: (v || undefined) as Elsewhere["condition"],
               })}
-          >
-            <option value="">not looked at</option>
-            {#each CONDITIONS as c (c)}<option value={c}>{CONDITION_LABEL[c]}</option>{/each}
-          </select></label
+          /></label
         >
         <button
           class="btn"

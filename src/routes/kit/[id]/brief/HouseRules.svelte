@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Progress from "$lib/ui/Progress.svelte";
+  import StateIcon from "$lib/ui/StateIcon.svelte";
   import { onDestroy, untrack } from "svelte";
   import {
     optionsOf,
@@ -84,7 +86,9 @@
                 : ''}"
               aria-pressed={v.followed}
               onclick={() => follow(rule.id, option.id, option.label)}
-              ><span>{v.followed ? "✓ " : ""}{option.label}</span>
+              ><span class="flex items-center gap-2"
+                >{#if v.followed}<StateIcon state="good" />{/if}{option.label}</span
+              >
               <span class="text-sm font-normal">{option.why}</span>
               <span class="mt-1 text-sm font-semibold" data-testid="effect-{option.id}"
                 >{v.followed ? "followed now" : gainText(v, kit.audit)}</span
@@ -126,7 +130,12 @@
   <div class="mt-3 min-h-16" aria-live="polite">
     {#if progress}
       <p>{progress.done} of {progress.of} combinations tried.</p>
-      <progress class="w-full" max={progress.of} value={progress.done}></progress>
+      <Progress
+        label="Combinations worked out"
+        class="w-full"
+        max={progress.of}
+        value={progress.done}
+      />
       <button class="btn mt-2" onclick={() => all.stop()}>Stop</button>
     {:else if range}
       <p data-testid="school-range">

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Choice from "$lib/ui/Choice.svelte";
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { audit } from "$lib/core/audit/audit.ts";
   import { compareLists, sameList } from "$lib/core/reference/compareLists.ts";
@@ -47,16 +48,16 @@
   </div>
   <label class="mt-3 flex flex-col gap-1"
     ><span class="sr-only">Reference list</span>
-    <select
-      class="field text-lg font-semibold"
-      value={list?.id}
-      onchange={(e) => choose(e.currentTarget.value)}
-    >
-      {#if list && !known}<option value={list.id}>{list.title}</option>{/if}
-      {#each offered as l (l.id)}<option value={l.id}
-          >{l.title}{kit.lines.length > 0 ? verdictBy(l.id) : ""}</option
-        >{/each}
-    </select></label
+    <Choice
+      label="Reference list"
+      class="text-lg font-semibold"
+      value={list?.id ?? ""}
+      options={[...(list && !known ? [list] : []), ...offered].map((l) => ({
+        value: l.id,
+        label: `${l.title}${kit.lines.length > 0 && l !== list ? verdictBy(l.id) : ""}`,
+      }))}
+      onchoose={choose}
+    /></label
   >
   {#if list?.for}<p class="mt-2 text-sm">{list.for}</p>{/if}
   {#if list?.isNot}<p class="mt-1 text-sm text-soft">{list.isNot}</p>{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Toggle from "$lib/ui/Toggle.svelte";
   import { page } from "$app/state";
   import { useKit } from "$lib/state/kit.svelte.ts";
   import { CalendarState, EVENT_KINDS } from "$lib/state/pages/calendar.svelte.ts";
@@ -34,11 +35,11 @@
     <p class="text-soft">What runs out, what to order before, what to look at again.</p>
     <div class="mt-3 flex flex-wrap gap-2" role="group" aria-label="What is shown">
       {#each EVENT_KINDS as k (k)}
-        <button
-          class="btn min-h-10 px-3 py-1 font-normal {calendar.shown[k] ? 'btn-on' : ''}"
-          aria-pressed={calendar.shown[k]}
+        <Toggle
+          class="min-h-10 px-3 py-1 font-normal"
+          on={calendar.shown[k]}
           title={EVENT_WHY[k]}
-          onclick={() => calendar.toggle(k)}>{calendar.shown[k] ? "✓ " : ""}{EVENT_LABEL[k]}</button
+          ontoggle={() => calendar.toggle(k)}>{EVENT_LABEL[k]}</Toggle
         >
       {/each}
       <button class="btn btn-main min-h-10 px-3 py-1" disabled={listed.length === 0} onclick={save}

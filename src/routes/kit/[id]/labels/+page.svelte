@@ -1,4 +1,6 @@
 <script lang="ts">
+  import StateIcon from "$lib/ui/StateIcon.svelte";
+  import Choice from "$lib/ui/Choice.svelte";
   import { page } from "$app/state";
   import { PACKING_RULES } from "$lib/core/audit/packing.ts";
   import { BAG_POINTS } from "$lib/core/bag/bag.ts";
@@ -56,7 +58,15 @@
         {@const open = own.filter((f) => f.state === "open")}
         <li class="py-2">
           <p class="font-semibold">
-            {broken.length > 0 ? "✗" : open.length > 0 ? "?" : own.length > 0 ? "✓" : "–"}
+            <StateIcon
+              state={broken.length > 0
+                ? "bad"
+                : open.length > 0
+                  ? "open"
+                  : own.length > 0
+                    ? "good"
+                    : "none"}
+            />
             {PACKING_LABEL[rule]}
             <span class="font-normal text-soft"
               >{own.length === 0
@@ -70,7 +80,7 @@
           </p>
           {#each [...broken, ...open] as f (f.line)}
             <p class="pl-5 text-sm {f.state === 'broken' ? '' : 'text-soft'}">
-              {f.state === "broken" ? "✗" : "?"}
+              <StateIcon state={f.state === "broken" ? "bad" : "open"} />
               {lineName(
                 kit.audit.context.lines[f.line]!.line,
                 kit.audit.context.lines[f.line]!.type?.label,
@@ -147,9 +157,12 @@
     <div class="mt-3 flex flex-wrap items-end gap-3">
       <label class="flex grow flex-col gap-1 text-sm"
         >sheet
-        <select class="field" bind:value={packed.sheetId}>
-          {#each LABEL_SHEETS as s (s.id)}<option value={s.id}>{sheetLabel(s)}</option>{/each}
-        </select></label
+        <Choice
+          label="sheet"
+          value={packed.sheetId}
+          options={LABEL_SHEETS.map((s) => ({ value: s.id, label: sheetLabel(s) }))}
+          onchoose={(v) => (packed.sheetId = v)}
+        /></label
       >
       <label class="flex flex-col gap-1 text-sm"
         >labels gone from the first sheet<NumberField

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import StateIcon from "$lib/ui/StateIcon.svelte";
+  import Choice from "$lib/ui/Choice.svelte";
   import { isOver } from "$lib/core/bag/carryCheck.ts";
   import { CARRY_PLACES } from "$lib/core/model/container.ts";
   import type { LabelsState } from "$lib/state/pages/labels.svelte.ts";
@@ -25,13 +27,12 @@
 <div class="mt-2 flex flex-wrap items-end gap-3">
   <label class="flex flex-col gap-1 text-sm"
     >carried
-    <select
-      class="field"
+    <Choice
+      label="carried"
       value={carry.place}
-      onchange={(e) => packed.setPlace(e.currentTarget.value as typeof carry.place)}
-    >
-      {#each CARRY_PLACES as p (p)}<option value={p}>{PLACE_LABEL[p]}</option>{/each}
-    </select></label
+      options={CARRY_PLACES.map((value) => ({ value, label: PLACE_LABEL[value] }))}
+      onchoose={(v) => packed.setPlace(v as typeof carry.place)}
+    /></label
   >
   {#each [0, 1, 2] as const as at (at)}
     <label class="flex flex-col gap-1 text-sm"
@@ -50,7 +51,9 @@
 <ul class="mt-2 divide-y divide-line border-y border-line text-sm" data-testid="carry-findings">
   {#each carry.findings as f (f.of)}
     <li class="flex flex-wrap items-center gap-x-3 gap-y-1 py-2">
-      <span class="w-6 font-semibold">{f.value === null ? "?" : isOver(f) ? "✗" : "✓"}</span>
+      <span class="w-6"
+        ><StateIcon state={f.value === null ? "open" : isOver(f) ? "bad" : "good"} /></span
+      >
       <span class="grow"
         >{findingLabel(f)}: {f.value === null ? "not measured" : amountText(f, f.value)}</span
       >

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Progress from "$lib/ui/Progress.svelte";
+  import OneOf from "$lib/ui/OneOf.svelte";
   import NextStep from "$lib/ui/NextStep.svelte";
   import { onDestroy } from "svelte";
   import { page } from "$app/state";
@@ -37,17 +39,17 @@
 <div class="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[27rem_minmax(0,1fr)]">
   <section class="no-print border-line p-4 sm:p-5 lg:border-r">
     <h1 class="text-3xl">Plan</h1>
-    <div class="mt-3 flex flex-wrap gap-2" role="group" aria-label="The question">
-      <button
-        class="btn px-3 {question === 'cheapest' ? 'btn-on' : ''}"
-        aria-pressed={question === "cheapest"}
-        onclick={() => asked.ask("cheapest")}>Cheapest that is {asked.target}</button
-      >
-      <button
-        class="btn px-3 {question === 'best' ? 'btn-on' : ''}"
-        aria-pressed={question === "best"}
-        onclick={() => asked.ask("best")}>Best for what I have</button
-      >
+    <div class="mt-3">
+      <OneOf
+        label="The question"
+        class="px-3"
+        value={question}
+        options={[
+          { value: "cheapest", label: `Cheapest that is ${asked.target}` },
+          { value: "best", label: "Best for what I have" },
+        ]}
+        onchoose={(q) => asked.ask(q)}
+      />
     </div>
 
     <div class="mt-4 min-h-64" aria-live="polite">
@@ -60,7 +62,11 @@
       {:else if run.running}
         <div class="sheet p-4" data-testid="plan-running">
           <p class="font-semibold">Working: {STAGE_LABEL[run.running.stage]}</p>
-          <progress class="mt-2 w-full" max="1" value={run.running.share}></progress>
+          <Progress
+            label="The plan being worked out"
+            class="mt-2 w-full"
+            value={run.running.share}
+          />
           <p class="min-h-6 text-sm">
             {#if run.running.best !== undefined && run.running.bound !== undefined && Math.abs(run.running.best) < 1e9}
               found {asked.stageValue(run.running.stage, run.running.best)}, none betters {asked.stageValue(

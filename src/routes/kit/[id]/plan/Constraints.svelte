@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Tick from "$lib/ui/Tick.svelte";
+  import Choice from "$lib/ui/Choice.svelte";
   import type { ComponentProps } from "svelte";
   import { defined } from "$lib/core/base/defined.ts";
   import { SKILLS } from "$lib/core/model/itemType.ts";
@@ -87,25 +89,19 @@
     kit.updateBrief("space limit", { limits: { ...limits, volumeMl: n } }, "volume"),
   )}
   {#if room !== null}
-    <label class="mt-2 flex min-h-11 items-center gap-2"
-      ><input
-        type="checkbox"
-        class="size-5"
-        checked={plan.fitBag ?? false}
-        onchange={(e) =>
-          change("keep to the bag's room", { fitBag: e.currentTarget.checked || undefined })}
-      />Only what the bag's compartments hold, {litres(room)}</label
+    <Tick
+      class="mt-2"
+      checked={plan.fitBag ?? false}
+      onchange={(on) => change("keep to the bag's room", { fitBag: on || undefined })}
+      >Only what the bag's compartments hold, {litres(room)}</Tick
     >
   {/if}
 
-  <label class="mt-2 flex min-h-11 items-center gap-2"
-    ><input
-      type="checkbox"
-      class="size-5"
-      checked={plan.fitCarry ?? false}
-      onchange={(e) =>
-        change("keep to what is carried", { fitCarry: e.currentTarget.checked || undefined })}
-    />Only what {FOR_PLACE[carryPlaceOf(kit.file)]} bears</label
+  <Tick
+    class="mt-2"
+    checked={plan.fitCarry ?? false}
+    onchange={(on) => change("keep to what is carried", { fitCarry: on || undefined })}
+    >Only what {FOR_PLACE[carryPlaceOf(kit.file)]} bears</Tick
   >
 
   <details class="mt-3" bind:open={shown}>
@@ -132,18 +128,15 @@
     {/each}
     <label class="mt-2 block"
       >Always carry in full
-      <select
-        class="field mt-1 w-full"
+      <Choice
+        label="Always carry in full"
+        class="mt-1 w-full"
         value=""
-        onchange={(e) => {
-          const id = e.currentTarget.value;
-          if (id) change(`always carry ${nameOf(id)}`, { keep: [...(plan.keep ?? []), id] });
-          e.currentTarget.value = "";
-        }}
-      >
-        <option value="">choose a line of the kit</option>
-        {#each keepable as l (l.id)}<option value={l.id}>{nameOf(l.id)}</option>{/each}
-      </select></label
+        hint="choose a line of the kit"
+        options={keepable.map((l) => ({ value: l.id, label: nameOf(l.id) }))}
+        onchoose={(id) =>
+          change(`always carry ${nameOf(id)}`, { keep: [...(plan.keep ?? []), id] })}
+      /></label
     >
     {#each plan.keep ?? [] as id (id)}
       {@render wish(`${nameOf(id)} stays`, "Lift", `No longer always carry ${nameOf(id)}`, () =>

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import Progress from "$lib/ui/Progress.svelte";
+  import { Slider } from "bits-ui";
+  import OneOf from "$lib/ui/OneOf.svelte";
   import { COUNT_TOLERANCE } from "$lib/core/base/tolerance.ts";
   import type { ApexOptions } from "apexcharts";
   import { onDestroy } from "svelte";
@@ -120,17 +123,16 @@
 <section class="border-b border-line px-5 py-4" aria-label="Coverage against a limit">
   <div class="flex flex-wrap items-center gap-2">
     <h2 class="mr-auto text-xl">What the next {axis === "budget" ? "coin" : "gram"} buys</h2>
-    <div class="flex gap-1" role="group" aria-label="Against">
-      <button
-        class="btn min-h-9 px-3 py-1 {axis === 'budget' ? 'btn-on' : ''}"
-        aria-pressed={axis === "budget"}
-        onclick={() => (axis = "budget")}>Budget</button
-      ><button
-        class="btn min-h-9 px-3 py-1 {axis === 'mass' ? 'btn-on' : ''}"
-        aria-pressed={axis === "mass"}
-        onclick={() => (axis = "mass")}>Weight</button
-      >
-    </div>
+    <OneOf
+      label="Against"
+      class="min-h-9 px-3 py-1"
+      value={axis}
+      options={[
+        { value: "budget", label: "Budget" },
+        { value: "mass", label: "Weight" },
+      ]}
+      onchoose={(v) => (axis = v)}
+    />
   </div>
   <!-- The slider below is the same by keyboard. -->
   <div
@@ -153,25 +155,26 @@
   </div>
   <!-- Under the plot: from its first to its last limit. -->
   <div class="pr-5 pl-13">
-    <input
-      type="range"
-      class="h-9 w-full accent-pass"
+    <Slider.Root
+      type="single"
+      class="relative flex h-11 w-full touch-none items-center"
       min={points[0]?.limit ?? 0}
       max={points.at(-1)?.limit ?? 1}
-      step="any"
-      value={here?.limit ?? 0}
+      step={points.map((p) => p.limit)}
+      bind:value={() => here?.limit ?? 0, (limit) => choose(nearest(limit))}
       disabled={points.length === 0}
-      aria-label={axis === "budget" ? "Budget of the curve" : "Weight of the curve"}
-      aria-valuetext={here ? `${limitText(here.limit)}: ${percent(here.coverage)} %` : ""}
-      oninput={(e) => choose(nearest(Number(e.currentTarget.value)))}
-      onkeydown={(e) => {
-        const by = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 }[e.key];
-        if (!by) return;
-        e.preventDefault();
-        choose(Math.min(points.length - 1, Math.max(0, at + by)));
-      }}
       data-testid="frontier-slider"
-    />
+    >
+      <span class="h-1.5 w-full rounded-full bg-line"
+        ><Slider.Range class="absolute h-1.5 rounded-full bg-pass" /></span
+      >
+      <Slider.Thumb
+        index={0}
+        class="block size-7 rounded-full border-2 border-ink bg-sheet"
+        aria-label={axis === "budget" ? "Budget of the curve" : "Weight of the curve"}
+        aria-valuetext={here ? `${limitText(here.limit)}: ${percent(here.coverage)} %` : ""}
+      />
+    </Slider.Root>
   </div>
   <div class="min-h-20 text-sm" aria-live="polite" data-testid="frontier-here">
     {#if run.failure}
@@ -194,8 +197,7 @@
   </div>
   <div class="flex flex-wrap items-center gap-3 text-sm">
     {#if run.left !== null && points.length > 0}
-      <progress max={points.length} value={points.length - run.left} aria-label="Points proven"
-      ></progress>
+      <Progress label="Points proven" max={points.length} value={points.length - run.left} />
       <span>{points.length - run.left} of {points.length} points proven</span>
       <button class="btn min-h-9 px-3 py-1" onclick={() => run.stop()}>Stop</button>
     {:else if points.length > 0}

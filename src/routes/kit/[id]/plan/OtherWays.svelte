@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Progress from "$lib/ui/Progress.svelte";
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { onDestroy } from "svelte";
   import type { PlanRequest } from "$lib/core/plan/request.ts";
@@ -81,8 +82,11 @@
     <h2 class="mr-auto text-xl">
       Cheapest way to {request.target === "ready" ? "Ready" : `${percent(request.target)} %`}
     </h2>
-    {#if plans.at !== null}<progress max={rows.length} value={plans.at} aria-label="Kits worked out"
-      ></progress><button class="btn min-h-9 px-3 py-1" onclick={() => plans.stop()}>Stop</button>
+    {#if plans.at !== null}<Progress
+        label="Kits worked out"
+        max={rows.length}
+        value={plans.at}
+      /><button class="btn min-h-9 px-3 py-1" onclick={() => plans.stop()}>Stop</button>
     {:else}<button class="btn min-h-9 px-3 py-1" disabled={!ready} onclick={start}
         >{Object.keys(answers).length > 0 ? "Again" : "Work out"}</button
       >{/if}

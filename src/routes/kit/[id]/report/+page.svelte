@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Progress from "$lib/ui/Progress.svelte";
   import { onDestroy } from "svelte";
   import { toHtml } from "$lib/report/toHtml.ts";
   import { toMarkdown } from "$lib/report/toMarkdown.ts";
@@ -36,7 +37,7 @@
     <button class="btn btn-main" onclick={makePdf}>PDF</button>
   {:else}
     <span role="status">Making the PDF …</span>
-    <progress max="1" value={pdf.share}></progress>
+    <Progress label="The PDF being made" value={pdf.share} />
     <button class="btn" onclick={() => pdf.stop()}>Stop</button>
   {/if}
   <button

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Choice from "$lib/ui/Choice.svelte";
   import { goto } from "$app/navigation";
   import { lineCondition } from "$lib/core/inspect/quality.ts";
   import { MESHES } from "$lib/core/model/mesh.ts";
@@ -65,13 +66,12 @@
   {/if}
   {#if looks.seconds.length > 1 && !looks.firstOfThis}
     <label class="mt-4 flex max-w-sm flex-col gap-1"
-      ><span class="text-sm font-semibold">Compare with</span><select
-        class="field"
-        value={second?.id}
-        onchange={(e) => (looks.chosen = e.currentTarget.value)}
-      >
-        {#each looks.seconds as k (k.id)}<option value={k.id}>{k.kit.name}</option>{/each}
-      </select></label
+      ><span class="text-sm font-semibold">Compare with</span><Choice
+        label="Compare with"
+        value={second?.id ?? ""}
+        options={looks.seconds.map((k) => ({ value: k.id, label: k.kit.name }))}
+        onchoose={(id) => (looks.chosen = id)}
+      /></label
     >
   {/if}
   {#if first && second && agreed && firstAudit && secondAudit}

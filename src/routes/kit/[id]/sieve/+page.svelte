@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Toggle from "$lib/ui/Toggle.svelte";
+  import Choice from "$lib/ui/Choice.svelte";
   import NextStep from "$lib/ui/NextStep.svelte";
   import { carryCheck } from "$lib/core/bag/carryCheck.ts";
   import { carryText } from "$lib/words/carryTexts.ts";
@@ -131,53 +133,63 @@
         role="group"
         aria-label="What is shown"
       >
-        <select
-          class="field min-h-9 py-1 text-sm max-md:hidden"
-          aria-label="Category shown"
-          bind:value={sieve.category}
-        >
-          <option value="all">all categories</option>
-          {#each a.categories as c (c.id)}<option value={c.id}
-              >{CATEGORY_LABEL[c.id]}, {percent(c.coverage)} %</option
-            >{/each}
-        </select>
+        <Choice
+          class="min-h-9 py-1 text-sm max-md:hidden"
+          label="Category shown"
+          value={sieve.category}
+          options={[
+            { value: "all", label: "all categories" },
+            ...a.categories.map((c) => ({
+              value: c.id,
+              label: `${CATEGORY_LABEL[c.id]}, ${percent(c.coverage)} %`,
+            })),
+          ]}
+          onchoose={(v) => (sieve.category = v as typeof sieve.category)}
+        />
         {#each TIERS as t (t)}
-          <button
-            class="btn min-h-9 px-2.5 py-0.5 font-normal {sieve.tiers[t] ? 'btn-on' : ''}"
-            aria-pressed={sieve.tiers[t]}
-            onclick={() => (sieve.tiers = { ...sieve.tiers, [t]: !sieve.tiers[t] })}
-            >{sieve.tiers[t] ? "✓ " : ""}{TIER_LABEL[t]}</button
+          <Toggle
+            class="min-h-9 px-2.5 py-0.5 font-normal"
+            on={sieve.tiers[t]}
+            ontoggle={(on) => (sieve.tiers = { ...sieve.tiers, [t]: on })}>{TIER_LABEL[t]}</Toggle
           >
         {/each}
-        <select class="field min-h-9 py-1 text-sm" aria-label="Held where" bind:value={sieve.mesh}>
-          <option value="all">wherever they rest</option>
-          {#each [...MESHES, "pan" as const] as m (m)}<option value={m}
-              >{MESH_LABEL[m]}, {a.needs.filter((n) => n.restsOn === m).length}</option
-            >{/each}
-        </select>
-        <select
-          class="field min-h-9 py-1 text-sm"
-          aria-label="What if another school"
+        <Choice
+          class="min-h-9 py-1 text-sm"
+          label="Held where"
+          value={sieve.mesh}
+          options={[
+            { value: "all", label: "wherever they rest" },
+            ...[...MESHES, "pan" as const].map((m) => ({
+              value: m,
+              label: `${MESH_LABEL[m]}, ${a.needs.filter((n) => n.restsOn === m).length}`,
+            })),
+          ]}
+          onchoose={(v) => (sieve.mesh = v as typeof sieve.mesh)}
+        />
+        <Choice
+          class="min-h-9 py-1 text-sm"
+          label="What if another school"
           value=""
-          onchange={(e) => {
-            const [rule, option] = e.currentTarget.value.split(" ");
+          hint="what if another school …"
+          options={RULE_IDS.flatMap((rule) =>
+            optionsOf(rule)
+              .filter((o) => o !== a.context.rules[rule])
+              .map((option) => ({
+                value: `${rule} ${option}`,
+                label: schoolLabel(rule, option),
+                group: ruleLabel(rule),
+              })),
+          )}
+          onchoose={(v) => {
+            const [rule, option] = v.split(" ");
             const known = RULE_IDS.find((r) => r === rule);
             if (known && option)
               sieve.try(
                 { kind: "school", rule: known, option },
                 `${ruleLabel(known)}: ${schoolLabel(known, option)}`,
               );
-            e.currentTarget.value = "";
           }}
-        >
-          <option value="">what if another school …</option>
-          {#each RULE_IDS as rule (rule)}
-            {#each optionsOf(rule).filter((o) => o !== a.context.rules[rule]) as option (option)}
-              <option value="{rule} {option}">{ruleLabel(rule)}: {schoolLabel(rule, option)}</option
-              >
-            {/each}
-          {/each}
-        </select>
+        />
       </div>
       <div class="hidden md:block print:block">
         <SievePicture
@@ -191,15 +203,15 @@
       <div class="md:hidden print:hidden">
         <label class="flex flex-col gap-1 text-sm"
           >one category at a time
-          <select
-            class="field"
-            value={narrowCategory}
-            onchange={(e) => (sieve.narrow = e.currentTarget.value as Category)}
-          >
-            {#each a.categories as c (c.id)}<option value={c.id}
-                >{CATEGORY_LABEL[c.id]}, {percent(c.coverage)} %</option
-              >{/each}
-          </select></label
+          <Choice
+            label="one category at a time"
+            value={narrowCategory ?? ""}
+            options={a.categories.map((c) => ({
+              value: c.id,
+              label: `${CATEGORY_LABEL[c.id]}, ${percent(c.coverage)} %`,
+            }))}
+            onchoose={(v) => (sieve.narrow = v as Category)}
+          /></label
         >
         {#if narrowCategory}<SievePicture
             {a}

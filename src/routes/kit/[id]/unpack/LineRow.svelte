@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { Ellipsis } from "@lucide/svelte";
+  import Choice from "$lib/ui/Choice.svelte";
   import { DropdownMenu } from "bits-ui";
   import { withDecimalPoint } from "$lib/core/card/decimalPoint.ts";
   import type { Line } from "$lib/core/model/kit.ts";
@@ -80,19 +82,20 @@
       >= {line.claimed ?? ""}</button
     >
     {#if unpack.compartments.length > 0}
-      <select
-        class="field w-28"
-        aria-label="{name} lies in"
+      <Choice
+        class="w-28"
+        label="{name} lies in"
         value={line.compartment ?? ""}
-        onchange={(e) => unpack.lay(line, e.currentTarget.value)}
-      >
-        <option value="">–</option>
-        {#each unpack.compartments as c (c.id)}<option value={c.id}>{c.name || c.id}</option>{/each}
-      </select>
+        options={[
+          { value: "", label: "–" },
+          ...unpack.compartments.map((c) => ({ value: c.id, label: c.name || c.id })),
+        ]}
+        onchoose={(v) => unpack.lay(line, v)}
+      />
     {/if}
     <DropdownMenu.Root>
       <DropdownMenu.Trigger class="btn min-h-11 w-11 px-0" aria-label="More for {name}"
-        >⋯</DropdownMenu.Trigger
+        ><Ellipsis size={18} aria-hidden="true" /></DropdownMenu.Trigger
       >
       <DropdownMenu.Portal>
         <DropdownMenu.Content class="sheet z-50 min-w-52 border-ink shadow-lg" align="end">

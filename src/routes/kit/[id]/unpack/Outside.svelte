@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Toggle from "$lib/ui/Toggle.svelte";
+  import Choice from "$lib/ui/Choice.svelte";
   import { BAG_POINTS } from "$lib/core/bag/bag.ts";
   import type { Compartment } from "$lib/core/model/container.ts";
   import { LOCATIONS } from "$lib/core/model/location.ts";
@@ -69,15 +71,15 @@
           /></label
         >
         <label class="flex flex-col text-sm"
-          >reached<select
-            class="field"
+          >reached<Choice
+            label="reached"
             value={c.place}
-            onchange={(e) =>
+            options={LOCATIONS.map((value) => ({ value, label: LOCATION_LABEL[value] }))}
+            onchoose={(v) =>
               outside.change(c.id, `reach of ${c.name || "a compartment"}`, {
-                place: e.currentTarget.value as Compartment["place"],
+                place: v as Compartment["place"],
               })}
-            >{#each LOCATIONS as l (l)}<option value={l}>{LOCATION_LABEL[l]}</option>{/each}</select
-          ></label
+          /></label
         >
         <span class="flex items-end gap-1 text-sm">
           {#each [0, 1, 2] as const as at (at)}
@@ -116,11 +118,10 @@
   <div class="mt-3 flex flex-wrap gap-2">
     <button class="btn min-h-10 px-3 py-1" onclick={() => outside.add()}>Add a compartment</button>
     {#if compartments.length > 0}
-      <button
-        class="btn min-h-10 px-3 py-1 {outside.withPlan ? 'btn-on' : ''}"
-        aria-pressed={outside.withPlan}
-        onclick={() => (outside.withPlan = !outside.withPlan)}
-        >{outside.withPlan ? "✓ " : ""}with what the plan adds</button
+      <Toggle
+        class="min-h-10 px-3 py-1"
+        on={outside.withPlan}
+        ontoggle={(on) => (outside.withPlan = on)}>with what the plan adds</Toggle
       >
     {/if}
   </div>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import Tick from "$lib/ui/Tick.svelte";
+  import Choice from "$lib/ui/Choice.svelte";
   import { freeId } from "$lib/core/base/freeId.ts";
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { Dialog } from "bits-ui";
@@ -80,12 +82,18 @@
         >
         <label class="flex flex-col gap-1"
           >What job it does
-          <select class="field" bind:value={job}>
-            <option value="">none on any list</option>
-            {#each FUNCTIONS as f (f.id)}<option value={f.id}
-                >{f.label} · {CATEGORY_LABEL[f.category]}</option
-              >{/each}
-          </select></label
+          <Choice
+            label="What job it does"
+            value={job}
+            options={[
+              { value: "", label: "none on any list" },
+              ...FUNCTIONS.map((f) => ({
+                value: f.id,
+                label: `${f.label} · ${CATEGORY_LABEL[f.category]}`,
+              })),
+            ]}
+            onchoose={(v) => (job = v)}
+          /></label
         >
         {#if job}<label class="flex items-center gap-3"
             >How well, 0 to 1 <NumberField
@@ -107,18 +115,22 @@
           >{/if}
         <label class="flex flex-col gap-1"
           >Training it asks for
-          <select class="field" bind:value={skill}
-            ><option value="anyone">none</option><option value="trained">first aid course</option
-            ><option value="advanced">medic</option><option value="licensed">licensed</option
-            ></select
-          ></label
+          <Choice
+            label="Training it asks for"
+            value={skill}
+            options={[
+              { value: "anyone", label: "none" },
+              { value: "trained", label: "first aid course" },
+              { value: "advanced", label: "medic" },
+              { value: "licensed", label: "licensed" },
+            ]}
+            onchoose={(v) => (skill = v as typeof skill)}
+          /></label
         >
         <fieldset class="flex flex-wrap gap-4">
           <legend class="sr-only">What it is</legend>
           {#each [["tool", "a tool, used again"], ["sterile", "sterile"], ["dated", "carries a date"], ["medicine", "a medicine"]] as const as [key, text] (key)}
-            <label class="flex min-h-9 items-center gap-2"
-              ><input type="checkbox" class="size-5" bind:checked={flags[key]} />{text}</label
-            >
+            <Tick checked={flags[key]} onchange={(on) => (flags[key] = on)}>{text}</Tick>
           {/each}
         </fieldset>
         {#if problem}<p class="bad font-semibold" role="alert">{problem}</p>{/if}
