@@ -37,6 +37,7 @@ import { changesResult, frontiersResult, planResult } from "../lib/core/formats/
 import type { PriceBook } from "../lib/core/model/priceBook.ts";
 import { PRICE_BOOK } from "../lib/data/priceBook.ts";
 import { told, type Told } from "../lib/words/problems.ts";
+import { logBlocks } from "../lib/report/logBlocks.ts";
 import { kitReport } from "../lib/report/kitReport.ts";
 import { toHtml } from "../lib/report/toHtml.ts";
 import { toMarkdown } from "../lib/report/toMarkdown.ts";
@@ -116,10 +117,18 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
       print(catalogueResult());
       return;
     case "plan":
-      print(await runPlan(kitToday(readAudit(only(positional), io)), flags, today, io));
+      print(
+        await runPlan(
+          kitToday(readAudit(only(positional), io), today, CATALOGUE),
+          flags,
+          today,
+          io,
+        ),
+      );
       return;
     case "report": {
-      const file = kitToday(readAudit(only(positional), io));
+      const whole = readAudit(only(positional), io);
+      const file = kitToday(whole, today, CATALOGUE);
       const out = flags.get("out");
       const to = flags.get("to") ?? "";
       if (!["pdf", "html", "md"].includes(to) || out === undefined)
@@ -142,6 +151,7 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
             };
       const own = plan({ ...request, audit: emptyBag(file) }, solver);
       const extras = {
+        log: logBlocks(whole, today, CATALOGUE),
         buildOwn:
           own.status === "infeasible"
             ? null
@@ -175,9 +185,10 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
 /** The audit of a kit as it is after its log, or with `--on` as it was at the end of that day. */
 function runAudit(file: AuditFile, flags: ReadonlyMap<string, string>, today: string) {
   const on = flags.get("on");
-  if (on === undefined) return auditPrinted(audit(kitToday(file), today, CATALOGUE));
+  if (on === undefined)
+    return auditPrinted(audit(kitToday(file, today, CATALOGUE), today, CATALOGUE));
   if (!isDay(on)) throw new Usage(`--on '${on}' is not a day`);
-  return auditPrinted(audit(kitOnDay(file, on), on, CATALOGUE));
+  return auditPrinted(audit(kitOnDay(file, on, CATALOGUE), on, CATALOGUE));
 }
 
 /** A kit's log worked out; or with `--merge`, the two files of one kit written as one. */

@@ -15,7 +15,7 @@ test("kits side by side: sorted, worked out to ready, explained, by school, expo
   test.setTimeout(150_000);
   await demo(page, "/compare");
   const table = page.getByTestId("comparison");
-  await expect(table.locator("tbody tr")).toHaveCount(3);
+  await expect(table.locator("tbody tr")).toHaveCount(4);
   const first = () => table.locator("tbody tr").first();
   await page.getByRole("button", { name: "weight" }).click();
   await expect(first()).toContainText("Sedgewick");
@@ -53,7 +53,7 @@ test("kits that go out together are judged as one: who carries what, twice, and 
   page,
 }) => {
   await demo(page, "/compare");
-  await expect(page.getByTestId("comparison").locator("tbody tr")).toHaveCount(3);
+  await expect(page.getByTestId("comparison").locator("tbody tr")).toHaveCount(4);
   await page.getByRole("button", { name: /judge as a set/ }).click();
   await expect(page.getByTestId("set-grade")).toBeVisible();
   await choose(page, "Judged by the brief, list and rules of", "Tallowmere Crew Box, Group leader");

@@ -11,7 +11,7 @@ async function shelfPages(page: Page): Promise<string[]> {
   await expect(page.getByLabel("Title")).toHaveValue(/our own/);
   const ownList = new URL(page.url()).pathname;
   await page.goto("/compare");
-  await expect(page.getByTestId("comparison").locator("tbody tr")).toHaveCount(3);
+  await expect(page.getByTestId("comparison").locator("tbody tr")).toHaveCount(4);
   await page.getByRole("button", { name: /judge as a set/ }).click();
   await expect(page.getByTestId("set-grade")).toBeVisible();
   await expect(page.getByTestId("save-state").first()).toContainText(/^Saved/);

@@ -214,7 +214,7 @@ describe("two logs of one kit", () => {
       `e~${hash8(canonical(four))}`,
     ]);
     // Only the one that holds takes anything: 3, not 3 + 4.
-    expect(counts(kitToday(merged.file).kit.lines)["p"]).to.equal(7);
+    expect(counts(kitToday(merged.file, "2026-11-25", CATALOGUE).kit.lines)["p"]).to.equal(7);
   });
   it("another first state is said, and a file without a line in common refused", () => {
     const other = file([], [{ ...PLASTERS, counted: 9 }]);
@@ -298,7 +298,8 @@ describe("readiness from day to day", () => {
     expect(r.longestNotReady).to.include({ from: "2026-09-01", to: "2026-09-10" });
   });
   it("any day can be asked for, with the outing on that day", () => {
-    const met = (day: string) => audit(kitOnDay(file, day), day, CATALOGUE).needs[0]!.met;
+    const met = (day: string) =>
+      audit(kitOnDay(file, day, CATALOGUE), day, CATALOGUE).needs[0]!.met;
     expect([met("2026-08-31"), met("2026-09-05"), met("2026-09-12")]).to.deep.equal([1, 0.2, 1]);
   });
   it("is given with deficits and problems; an event in the future is flagged", () => {

@@ -22,7 +22,7 @@ const records = demoRecords();
 const brief = records.find((r) => r.kind === "brief")!;
 const crew = records.find((r) => r.id === "kit:demo-crew-box")!;
 if (brief.kind !== "brief" || crew.kind !== "kit") throw new Error("the demo has changed");
-const a = audit(auditOf(crew, brief.brief, []), TODAY, CATALOGUE);
+const a = audit(auditOf(crew, brief.brief, [], TODAY, CATALOGUE), TODAY, CATALOGUE);
 const blocks = kitReport(
   a,
   null,
@@ -124,7 +124,7 @@ describe("the comparison as a table", () => {
   it("has a row a kit, numbers as numbers, and what was not worked out empty", () => {
     const judge = { brief: brief.brief, list: crew.list, houseRules: {} };
     const rows = compareKits(
-      [{ id: "c", file: auditOf(crew, brief.brief, []) }],
+      [{ id: "c", file: auditOf(crew, brief.brief, [], TODAY, CATALOGUE) }],
       judge,
       TODAY,
       PRICE_BOOK,

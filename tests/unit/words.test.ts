@@ -209,7 +209,11 @@ describe("every shipped list on every demo kit", () => {
       if (brief.kind !== "brief") throw new Error("no brief");
       for (const kit of kits)
         for (const list of SHIPPED_LISTS) {
-          const a = audit({ ...auditOf(kit, brief.brief, []), list }, TODAY, CATALOGUE);
+          const a = audit(
+            { ...auditOf(kit, brief.brief, [], TODAY, CATALOGUE), list },
+            TODAY,
+            CATALOGUE,
+          );
           const blocks = kitReport(a, null, { verdicts: kit.verdicts }, TODAY);
           const told = `${list.id} ${kit.id}`;
           expect(toMarkdown(blocks), told).to.not.match(SLIPS);

@@ -10,7 +10,10 @@ import type { KitRecord } from "../core/records/kitRecord.ts";
 import type { WorkspaceRecord } from "../core/records/records.ts";
 import { currentVersion } from "../core/records/records.ts";
 import { BLEEDING_POUCH } from "./lists/bleedingPouch.ts";
+import { YEAR_BRIEF, YEAR_EVENTS, YEAR_LINES } from "./demoYear.ts";
 import { GROUP_LEADER } from "./lists/groupLeader.ts";
+import { WORKSHOP_CREW } from "./lists/workshopCrew.ts";
+import { emptyKitRecord } from "../core/records/kitRecord.ts";
 
 /** 'Fennel Lane Orchard': an invented picking crew and three invented kits. */
 
@@ -193,6 +196,17 @@ export function demoRecords(): WorkspaceRecord[] {
     version: currentVersion("brief"),
     brief: structuredClone(BRIEF),
   };
+  const yearBrief: BriefRecord = {
+    ...brief,
+    id: "brief:fennel-lane-year",
+    brief: structuredClone(YEAR_BRIEF),
+  };
+  const year: KitRecord = {
+    ...emptyKitRecord("demo-shed-box", "Fennel Lane Shed Box", yearBrief.id, WORKSHOP_CREW),
+    houseRules: { duplicates: "lean" },
+    events: structuredClone([...YEAR_EVENTS]),
+    history: [{ on: "2025-12-05", what: "Bought and packed for the shed by the grading table." }],
+  };
   return [
     brief,
     kitFrom("kit:demo-crew-box", CREW_CARD, CREW_FOUND, {
@@ -232,5 +246,15 @@ export function demoRecords(): WorkspaceRecord[] {
       bag: { outerMm: [180, 130, 64], carried: { place: "belt" } },
       history: [{ on: "2026-10-02", what: "Mounted by the saw bench." }],
     }),
+    yearBrief,
+    {
+      ...year,
+      kit: {
+        ...year.kit,
+        lines: structuredClone([...YEAR_LINES]),
+        price: { amount: 92, currency: "EUR" },
+        container: { massG: 380, allowance: 12 },
+      },
+    },
   ];
 }

@@ -59,6 +59,8 @@ export interface ReportExtras {
   readonly pending?: boolean;
   /** The same list filled from an empty bag. */
   readonly buildOwn?: { readonly price: number; readonly massG: number } | null;
+  /** Its life since its log began (logBlocks.ts). */
+  readonly log?: readonly Block[];
   readonly history?: readonly { readonly on: string; readonly what: string }[];
 }
 
@@ -89,6 +91,7 @@ export function kitReport(
     ...(plan ? planBlocks(plan, a) : []),
     ...cautionBlocks(a, plan),
     ...methodBlocks(a, extras, madeOn),
+    ...(extras.log ?? []),
     ...historyBlocks(extras),
   ];
 }

@@ -6,13 +6,17 @@ import { defined } from "../core/base/defined.ts";
 import type { Container } from "../core/model/container.ts";
 import type { Brief } from "../core/model/brief.ts";
 import type { Line } from "../core/model/kit.ts";
-import { auditOf, wholeFileOf } from "../core/records/auditOf.ts";
+import { eventsBetween, joined } from "../core/events/between.ts";
+import { inOrder } from "../core/events/order.ts";
+import type { KitEvent } from "../core/model/event.ts";
+import { wholeFileOf } from "../core/records/auditOf.ts";
 import { lineCondition } from "../core/inspect/quality.ts";
 import { convertBook, rateBetween } from "../core/plan/convertBook.ts";
 import type { PriceBook } from "../core/model/priceBook.ts";
 import { kitLoad } from "../core/bag/load.ts";
 import type { KitRecord } from "../core/records/kitRecord.ts";
 import { isTouched } from "../core/card/mergeCard.ts";
+import { newEventId } from "./newKey.ts";
 import { newBrief, newKit } from "./newRecords.ts";
 import { workspace } from "./workspace.svelte.ts";
 
@@ -31,7 +35,7 @@ export class KitState {
   /** With its log, as it goes out. */
   whole = $derived.by(() => wholeFileOf(this.record ?? EMPTY, this.brief, workspace.ownTypes));
   /** As it is today, which is what is judged. */
-  file = $derived.by(() => auditOf(this.record ?? EMPTY, this.brief, workspace.ownTypes));
+  file = $derived.by(() => workspace.auditOf(this.record ?? EMPTY, this.brief));
   audit = $derived<Audit>(audit(this.file, workspace.today, CATALOGUE));
   typeOf = $derived(workspace.typeOf);
   load = $derived(kitLoad(this.file, CATALOGUE));
@@ -53,7 +57,10 @@ export class KitState {
   );
   currency = $derived(this.book.currency);
   noRate = $derived(this.#rate === null);
-  lines = $derived(this.record?.kit.lines ?? []);
+  /** As they are today; `record.kit.lines` is how the kit began. */
+  lines = $derived(this.file.kit.lines);
+  /** A kit with a log: what is changed of its lines from now on is an event. */
+  inService = $derived((this.record?.events?.length ?? 0) > 0);
   /** Costs one audit run per unchecked line: computed only where it is shown. */
   worth = $derived.by(() => worthChecking(this.audit));
 
@@ -75,6 +82,42 @@ export class KitState {
   update(label: string, change: (r: KitRecord) => KitRecord, mergeKey: string | null = null): void {
     if (this.record)
       workspace.edit(label, [change(this.record)], [], mergeKey && `${this.record.id} ${mergeKey}`);
+  }
+
+  /**
+   * Changes the kit's lines: where it has no log yet its first state, else by events of today.
+   * @param more what else of the record changes with them
+   */
+  updateLines(
+    label: string,
+    change: (lines: readonly Line[]) => Line[],
+    mergeKey: string | null = null,
+    more: (r: KitRecord) => KitRecord = (r) => r,
+  ): void {
+    const { lines } = this;
+    this.update(
+      label,
+      (r) => {
+        const next = more(r);
+        if (!this.inService)
+          return { ...next, kit: { ...next.kit, lines: change(next.kit.lines) } };
+        const news = eventsBetween(lines, change(lines), this.#now(), newEventId);
+        return { ...next, events: withNews(next.events ?? [], news) };
+      },
+      mergeKey,
+    );
+  }
+
+  /** Writes into the log what happened. */
+  logEvents(label: string, events: readonly Omit<KitEvent, "id">[]): void {
+    const made = events.map((e): KitEvent => ({ id: newEventId(), ...e }));
+    for (const e of made) ownEvents.add(e.id);
+    this.update(label, (r) => ({ ...r, events: [...(r.events ?? []), ...made] }));
+  }
+
+  #now(): Pick<KitEvent, "on" | "time" | "by"> {
+    const by = this.record?.inspector;
+    return { on: workspace.today, time: timeNow(), ...(by ? { by } : {}) };
   }
 
   updateContainer(label: string, patch: Partial<Container>, mergeKey: string | null = null): void {
@@ -103,29 +146,55 @@ export class KitState {
     patch: Partial<Line>,
     mergeKey: string | null = null,
   ): void {
-    this.update(
+    this.updateLines(
       label,
-      (r) => {
-        const doubts = { ...r.doubts };
-        if ("itemType" in patch) delete doubts[id];
-        return {
-          ...r,
-          doubts,
-          kit: {
-            ...r.kit,
-            lines: r.kit.lines.map((l) => (l.id === id ? defined({ ...l, ...patch }) : l)),
-          },
-        };
-      },
+      (lines) => lines.map((l) => (l.id === id ? defined({ ...l, ...patch }) : l)),
       mergeKey && `${id} ${mergeKey}`,
+      (r) => {
+        if (!("itemType" in patch)) return r;
+        const { [id]: _, ...doubts } = r.doubts;
+        return { ...r, doubts };
+      },
     );
   }
 
   /** @param also ids that are given out and not in the kit yet */
   nextLineId(also: ReadonlySet<string> = new Set()): string {
-    const taken = new Set([...this.lines.map((l) => l.id), ...also]);
+    const first = this.record?.kit.lines ?? [];
+    const taken = new Set([...first, ...this.lines].map((l) => l.id).concat(...also));
     return numberedId("L", this.lines.length + 1, taken);
   }
+}
+
+/** Events written here that went nowhere yet: those may still be joined with what comes next to them. */
+export const ownEvents = new Set<string>();
+
+/** HH:MM by the clock of this device. */
+export const timeNow = (): string => new Date().toTimeString().slice(0, 5);
+
+/** The log with new events, the first joined to the last where nobody else has that one yet. */
+function withNews(events: readonly KitEvent[], news: readonly KitEvent[]): KitEvent[] {
+  const last = events.at(-1);
+  const first = news[0];
+  const one = last && first && ownEvents.has(last.id) ? joined(last, first) : null;
+  for (const e of news) ownEvents.add(e.id);
+  if (one) return [...events.slice(0, -1), one, ...news.slice(1)];
+  return [...events, ...recounted(events, news), ...news];
+}
+
+/** Who counts a line again on the same day takes the earlier count back. */
+function recounted(events: readonly KitEvent[], news: readonly KitEvent[]): KitEvent[] {
+  const lines = news
+    .filter((e) => e.kind === "counted")
+    .flatMap((e) => (e.changes ?? []).map((c) => `${e.on} ${c.line}`));
+  return inOrder(events)
+    .filter(
+      (e) =>
+        e.kind === "counted" &&
+        e.changes?.length === 1 &&
+        lines.includes(`${e.on} ${e.changes[0]!.line}`),
+    )
+    .map((e): KitEvent => ({ id: newEventId(), on: e.on, kind: "undone", of: e.id }));
 }
 
 const EMPTY: KitRecord = newKit("none", "", "brief:none");

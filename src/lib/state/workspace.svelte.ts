@@ -7,7 +7,10 @@ import { typeLookup } from "../core/catalogue/catalogue.ts";
 import { readImport } from "../core/formats/importFile.ts";
 import { listFile } from "../core/formats/listFile.ts";
 import { writeWorkspace } from "../core/formats/workspaceFile.ts";
+import type { AuditFile } from "../core/model/auditFile.ts";
+import type { Brief } from "../core/model/brief.ts";
 import type { ItemType } from "../core/model/itemType.ts";
+import { auditOf } from "../core/records/auditOf.ts";
 import type { ReferenceList } from "../core/model/list.ts";
 import type { PriceBook } from "../core/model/priceBook.ts";
 import type { Problem } from "../core/model/problem.ts";
@@ -222,6 +225,11 @@ class Workspace {
   brief(id: string): BriefRecord | undefined {
     const r = this.records.get(id);
     return r?.kind === "brief" ? r : undefined;
+  }
+
+  /** The audit file of a kit as it is today, judged for a brief. */
+  auditOf(record: KitRecord, brief: Brief): AuditFile {
+    return auditOf(record, brief, this.ownTypes, this.today, CATALOGUE);
   }
 
   /** Photos of a kit, in the order they were taken in. */

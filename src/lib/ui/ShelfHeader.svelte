@@ -14,6 +14,7 @@
   /** The places under the shelf. */
   const PLACES = [
     { href: "/", label: "Shelf" },
+    { href: "/service", label: "In service" },
     { href: "/compare", label: "Compare" },
     { href: "/lists", label: "Lists" },
     { href: "/prices", label: "Price book" },

@@ -2,6 +2,8 @@
   import { ChevronDown, Redo2, Search, Undo2 } from "@lucide/svelte";
   import StateIcon from "./StateIcon.svelte";
   import { page } from "$app/state";
+  import { replay } from "../core/events/replay.ts";
+  import { deficitsOf } from "../core/log/deficits.ts";
   import { useKit } from "../state/kit.svelte.ts";
   import { workspace } from "../state/workspace.svelte.ts";
   import Mark from "./Mark.svelte";
@@ -12,6 +14,12 @@
   const DONE = "✓";
   const current = $derived(page.url.pathname.split("/").at(-1));
   const here = $derived(`/kit/${page.params["id"]}`);
+  const toPutBack = $derived(
+    kit.inService
+      ? deficitsOf(replay(kit.record?.kit.lines ?? [], kit.record?.events ?? []), workspace.today)
+          .length
+      : 0,
+  );
   const open = $derived.by((): Record<StageId, string> => {
     const o = kit.open;
     return {
@@ -28,7 +36,7 @@
       sieve: o.held > 0 ? `${o.held} held` : DONE,
       plan: "",
       report: "",
-      log: "",
+      log: toPutBack === 0 ? "" : `${toPutBack} to put back`,
     };
   });
   let nav: HTMLElement;

@@ -4,6 +4,7 @@ import type { Problem, ProblemCode } from "../core/model/problem.ts";
 const PROBLEM_TEXT: Readonly<Record<ProblemCode, string>> = {
   schema: "{message}",
   "no-such-day": "is not a day that exists (write YYYY-MM-DD)",
+  "sum-not-one": "has probabilities that do not add up to 1",
   "no-such-date-read": "is not a date that exists (write YYYY-MM, YYYY-MM-DD or none)",
   "no-currency": "is not a currency code of three capitals, as EUR",
   "too-deep": "is nested too deeply",

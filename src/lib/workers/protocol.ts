@@ -7,6 +7,9 @@ import type { PriceBook } from "../core/model/priceBook.ts";
 import type { PlanQuestion } from "../core/plan/request.ts";
 import type { Block } from "../report/blocks.ts";
 import type { Without } from "../core/plan/without.ts";
+import type { Readiness } from "../core/log/readiness.ts";
+import type { ReadyToGo } from "../core/log/readyToGo.ts";
+import type { AuditFile } from "../core/model/auditFile.ts";
 import type { Grade } from "../core/score/grade.ts";
 import type { SiftedNeed } from "../core/sieve/sift.ts";
 
@@ -52,6 +55,17 @@ export interface CompareSays {
   readonly is: "compared";
   readonly rows: readonly KitRow[];
   readonly schools: ReturnType<typeof compareSchools> | null;
+}
+
+/** How ready a kit was since its log began, and the fewest checks before it goes. */
+export interface LogAsk {
+  readonly file: AuditFile;
+  readonly today: string;
+}
+export interface LogSays {
+  readonly is: "log";
+  readonly readiness: Readiness;
+  readonly go: ReadyToGo | null;
 }
 
 /** A report to be made into a PDF, away from the page. */

@@ -1,19 +1,30 @@
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import { replay } from "./replay.ts";
+import { trusted } from "./trust.ts";
 
-/** The audit file of the kit as it is after all its events; the file itself where it has none. */
-export function kitToday(file: AuditFile): AuditFile {
+/**
+ * The audit file of the kit as it is after all its events, what nobody looked at in time taken as
+ * unchecked; the file itself where it has none.
+ * @param today YYYY-MM-DD
+ */
+export function kitToday(file: AuditFile, today: string, catalogue: Catalogue): AuditFile {
   const { events, ...rest } = file;
   if (!events || events.length === 0) return rest;
-  return { ...rest, kit: { ...file.kit, lines: replay(file.kit.lines, events).lines } };
+  const { lines } = replay(file.kit.lines, events);
+  return {
+    ...rest,
+    kit: { ...file.kit, lines: trusted(lines, events, today, file.itemTypes, catalogue) },
+  };
 }
 
 /** The same as it was at the end of a day, with an outing that begins on it. */
-export function kitOnDay(file: AuditFile, day: string): AuditFile {
+export function kitOnDay(file: AuditFile, day: string, catalogue: Catalogue): AuditFile {
   const { events = [], ...rest } = file;
+  const { lines } = replay(file.kit.lines, events, day);
   return {
     ...rest,
     brief: { ...file.brief, start: day },
-    kit: { ...file.kit, lines: replay(file.kit.lines, events, day).lines },
+    kit: { ...file.kit, lines: trusted(lines, events, day, file.itemTypes, catalogue) },
   };
 }

@@ -47,9 +47,27 @@ const withCount = (l: Line, pieces: number): Line =>
 const NOTHING = 1e-9;
 const tidy = (n: number) => (Math.abs(n - Math.round(n)) < NOTHING ? Math.round(n) : n);
 
+const isFailed = (l: Line): boolean =>
+  l.condition === "failed" || (l.failedPoints ?? []).length > 0;
+
+/** The line as a new piece of it comes in: closed, and without what was wrong with the old ones. */
+function anew(line: Line): Line {
+  const { opened: _____, ...closed } = line;
+  if (!isFailed(line)) return closed;
+  const { condition: _, failedPoints: __, okPoints: ___, checkedOn: ____, ...rest } = closed;
+  return rest;
+}
+
 /** Lot and date that came with pieces, where they are said. */
 const batchOf = ({ expires, lot }: Change): Pick<Line, "expires" | "lot"> =>
   defined({ expires, lot });
+
+/** The line with the facts that a change brings, without those that it takes away. */
+function withFacts(line: Line, { facts, cleared = [] }: Change): Line {
+  const merged = { ...line, ...defined(facts ?? {}) };
+  for (const key of cleared) delete (merged as Partial<Line>)[key];
+  return merged;
+}
 
 class Kit {
   readonly lines: Line[];
@@ -115,17 +133,30 @@ class Kit {
   }
 
   add(event: KitEvent, change: Change): void {
+    this.#bring(event, change);
+    // Full again: what was lost before is made good.
+    const id = wholeOf(change.line);
+    const there = this.group(id).reduce((sum, l) => sum + (isFailed(l) ? 0 : piecesOf(l)), 0);
+    if (there >= (this.par.get(id) ?? 0) - NOTHING) this.losses.delete(id);
+  }
+
+  #bring(event: KitEvent, change: Change): void {
     const line = this.lines.find((l) => l.id === change.line);
     const pieces = change.pieces ?? 0;
     if (!line) {
-      if (change.itemType === undefined) this.#gone(event, change.line);
+      if (change.itemType === undefined && !change.facts) this.#gone(event, change.line);
       else
-        this.#set({
-          id: change.line,
-          itemType: change.itemType,
-          counted: pieces,
-          ...batchOf(change),
-        });
+        this.#set(
+          withFacts(
+            {
+              id: change.line,
+              itemType: change.itemType ?? null,
+              counted: pieces,
+              ...batchOf(change),
+            },
+            change,
+          ),
+        );
       return;
     }
     const isOther =
@@ -138,9 +169,8 @@ class Kit {
       });
       return;
     }
-    const { opened: _, ...closed } = line;
     this.#set({
-      ...withCount(closed, pieces),
+      ...withCount(anew(line), pieces),
       id: `${line.id}+${event.id}`,
       ...batchOf(change),
     });
@@ -170,6 +200,13 @@ class Kit {
         this.#set({ ...rest, condition: "failed" });
         this.#lose(line.id, event.on, piecesOf(line), "recalled");
       }
+  }
+
+  /** What somebody saw who looked at the line. */
+  look(event: KitEvent, change: Change): void {
+    const line = this.lines.find((l) => l.id === change.line);
+    if (!line) this.#gone(event, change.line);
+    else this.#set(withFacts(line, change));
   }
 
   mend(event: KitEvent): void {
@@ -225,10 +262,12 @@ function apply(kit: Kit, event: KitEvent): void {
     case "plan-done":
       kit.carryOut(event);
       return;
+    case "checked":
+      for (const c of changes) kit.look(event, c);
+      return;
     // These say something of the kit as a whole, and change no line.
     case "sealed":
     case "seal-broken":
-    case "checked":
     case "carried":
     case "outside":
     case "handed-over":

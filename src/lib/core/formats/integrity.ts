@@ -35,9 +35,18 @@ export function integrity(audit: AuditFile, catalogue: Catalogue): Problem[] {
   });
 
   audit.events?.forEach((e, i) => {
-    for (const c of [...(e.changes ?? []), ...(e.lines ?? [])])
-      if (c.itemType !== undefined) checkType(`events[${i}]`, c.itemType);
+    for (const c of [...(e.changes ?? []), ...(e.lines ?? [])]) {
+      for (const typeId of [c.itemType, c.facts?.itemType])
+        if (typeId !== undefined && typeId !== null) checkType(`events[${i}]`, typeId);
+      for (const p of c.facts?.failedPoints ?? [])
+        if (!catalogue.points.has(p)) bad(`events[${i}].changes`, "no-point", { point: p });
+    }
   });
+
+  checkUnique("incidents.kinds", audit.incidents?.kinds.map((k) => k.id) ?? []);
+  audit.incidents?.kinds.forEach((k, i) =>
+    k.asks.forEach((a, n) => checkFunction(`incidents.kinds[${i}].asks[${n}]`, a.function)),
+  );
 
   checkUnique(
     "list.needs",

@@ -39,7 +39,7 @@ function daysOfChange(file: AuditFile, until: string): string[] {
 export function readinessOf(file: AuditFile, until: string, catalogue: Catalogue): Readiness {
   const audits = daysOfChange(file, until).map((day): [string, Audit] => [
     day,
-    audit(kitOnDay(file, day), day, catalogue),
+    audit(kitOnDay(file, day, catalogue), day, catalogue),
   ]);
   const steps: (ReadinessStep & { need: string | null })[] = [];
   for (const [from, a] of audits) {

@@ -4,6 +4,7 @@ import { eventsSchema } from "./event.ts";
 import { houseRulesSchema } from "./houseRules.ts";
 import { itemTypeSchema } from "./itemType.ts";
 import { kitSchema } from "./kit.ts";
+import { incidentsSchema } from "./incident.ts";
 import { keptSchema } from "./kept.ts";
 import { listSchema } from "./list.ts";
 
@@ -18,6 +19,8 @@ export const auditSchema = z.strictObject({
   kit: kitSchema,
   /** What happened to the kit since it was as `kit` says; absent: nothing. */
   events: eventsSchema.optional(),
+  /** What is assumed to happen on the outing; absent: the shipped assumptions for the brief. */
+  incidents: incidentsSchema.optional(),
   kept: keptSchema.optional(),
 });
 export type AuditFile = z.infer<typeof auditSchema>;

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { lineSchema } from "./kit.ts";
 import { dateRead, day, id, moneySchema } from "./scalars.ts";
 
 /** What happens to a kit in service; each is one dated event in its log. */
@@ -35,6 +36,13 @@ const changeSchema = z.strictObject({
   itemType: id.optional(),
   /** Inspection points that were mended. */
   points: z.array(id).max(50).optional(),
+  /** What was found on looking at the line, or what a new line is; the rest stays as it was. */
+  facts: lineSchema.omit({ id: true }).partial().optional(),
+  /** Facts of the line that hold no longer. */
+  cleared: z
+    .array(lineSchema.omit({ id: true }).keyof())
+    .max(40)
+    .optional(),
 });
 export type Change = z.infer<typeof changeSchema>;
 
@@ -52,7 +60,7 @@ const eventSchema = z.strictObject({
   note: z.string().max(2000).optional(),
   changes: z.array(changeSchema).max(2000).optional(),
   seal: z.string().max(120).optional(),
-  /** Of `used`: category of the incident, or practice, or lent. */
+  /** Of `used`: category of the incident, or practice, or lent; of `checked`: quick or full. */
   what: z.string().max(80).optional(),
   /** Of `undone`: the event that is left out. */
   of: id.optional(),

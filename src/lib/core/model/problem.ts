@@ -6,6 +6,7 @@ export type ProblemCode =
   | "no-such-day"
   | "no-such-date-read"
   | "no-currency"
+  | "sum-not-one"
   | "too-deep"
   | "too-large"
   | "no-record"
@@ -118,6 +119,6 @@ export const zodProblems = (error: z.ZodError): Problem[] =>
         : problem(pathText(i.path), "schema", { message: i.message }),
     );
 
-const OWN_CHECKS = ["no-such-day", "no-such-date-read", "no-currency"] as const;
+const OWN_CHECKS = ["no-such-day", "no-such-date-read", "no-currency", "sum-not-one"] as const;
 const isOwnCheck = (message: string): message is (typeof OWN_CHECKS)[number] =>
   (OWN_CHECKS as readonly string[]).includes(message);

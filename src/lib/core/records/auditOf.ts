@@ -1,12 +1,18 @@
 import { kitToday } from "../events/kitOnDay.ts";
+import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import type { Brief } from "../model/brief.ts";
 import type { ItemType } from "../model/itemType.ts";
 import type { KitRecord } from "./kitRecord.ts";
 
-/** The audit file of a kit as it is today: its events replayed. */
-export const auditOf = (record: KitRecord, brief: Brief, own: readonly ItemType[]): AuditFile =>
-  kitToday(wholeFileOf(record, brief, own));
+/** The audit file of a kit as it is today: its events replayed, its old checks lapsed. */
+export const auditOf = (
+  record: KitRecord,
+  brief: Brief,
+  own: readonly ItemType[],
+  today: string,
+  catalogue: Catalogue,
+): AuditFile => kitToday(wholeFileOf(record, brief, own), today, catalogue);
 
 /** The audit file of a kit record with its log, as it goes out: self-contained. */
 export function wholeFileOf(record: KitRecord, brief: Brief, own: readonly ItemType[]): AuditFile {

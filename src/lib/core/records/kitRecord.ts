@@ -84,6 +84,8 @@ export const kitRecordSchema = z.strictObject({
     .max(5000)
     .optional(),
   plan: planQuestionSchema,
+  /** A store of spare stock: other kits are filled up from it. */
+  isStore: z.boolean().optional(),
 });
 export type KitRecord = z.infer<typeof kitRecordSchema>;
 

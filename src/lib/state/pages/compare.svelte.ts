@@ -4,7 +4,6 @@ import { emptyBag } from "../../core/compare/emptyBag.ts";
 import type { ReadyCost } from "../../core/compare/readyCost.ts";
 import type { PriceBook } from "../../core/model/priceBook.ts";
 import { NO_LIMITS } from "../../core/plan/limits.ts";
-import { auditOf } from "../../core/records/auditOf.ts";
 import { setRecord } from "../../core/records/setRecord.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
 import type { Block } from "../../report/blocks.ts";
@@ -48,7 +47,7 @@ export class CompareState {
   contenders = $derived.by((): Contender[] =>
     this.chosen.flatMap((k) => {
       const brief = workspace.brief(k.briefId)?.brief;
-      return brief ? [{ id: k.id, file: auditOf(k, brief, workspace.ownTypes) }] : [];
+      return brief ? [{ id: k.id, file: workspace.auditOf(k, brief) }] : [];
     }),
   );
   currency = $derived.by(() => workspace.priceBook.currency);

@@ -62,10 +62,7 @@ export class CountingState {
     const { gtin } = read.value;
     const barcode = workspace.barcodes.find((b) => b.gtin === gtin);
     const out = takeScan(this.kit.lines, read.value, barcode, this.kit.nextLineId());
-    this.kit.update(`scan ${gtin ?? "a code"}`, (r) => ({
-      ...r,
-      kit: { ...r.kit, lines: out.lines },
-    }));
+    this.kit.updateLines(`scan ${gtin ?? "a code"}`, () => [...out.lines]);
     const line = out.lines.find((l) => l.id === out.line)!;
     const label = line.itemType ? this.kit.typeOf(line.itemType)?.label : undefined;
     this.lastScan = scanTaken(line, lineName(line, label), read.value);

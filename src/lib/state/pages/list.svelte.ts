@@ -1,7 +1,6 @@
 import { audit, type Audit } from "../../core/audit/audit.ts";
 import { freeId } from "../../core/base/freeId.ts";
 import type { Need, ReferenceList } from "../../core/model/list.ts";
-import { auditOf } from "../../core/records/auditOf.ts";
 import { compareLists, sameList } from "../../core/reference/compareLists.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
 import { newBrief } from "../newRecords.ts";
@@ -60,7 +59,7 @@ export class ListState {
   #auditBy(list: ReferenceList): Audit | null {
     const { tried } = this;
     if (!tried || !list.needs.every((n) => CATALOGUE.functions.has(n.function))) return null;
-    const file = auditOf(tried, this.brief, workspace.ownTypes);
+    const file = workspace.auditOf(tried, this.brief);
     return audit({ ...file, list }, workspace.today, CATALOGUE);
   }
 

@@ -2,6 +2,7 @@ import { fitInto, type Fit, type Misfit } from "../../core/bag/fit.ts";
 import { numberedId } from "../../core/base/freeId.ts";
 import type { Compartment } from "../../core/model/container.ts";
 import type { Line } from "../../core/model/kit.ts";
+import type { KitRecord } from "../../core/records/kitRecord.ts";
 import { boughtLine } from "../../core/plan/candidates.ts";
 import { litres, number } from "../../words/sentences.ts";
 import type { PlanShown } from "../../workers/protocol.ts";
@@ -83,19 +84,11 @@ export class OutsideState {
   ): void {
     const compartments = this.compartments.map((c) => (c.id === id ? { ...c, ...patch } : c));
     const { place } = patch;
-    this.kit.update(
+    this.kit.updateLines(
       label,
-      (r) => ({
-        ...r,
-        kit: {
-          ...r.kit,
-          container: { ...r.kit.container, compartments },
-          lines: r.kit.lines.map((l) =>
-            l.compartment === id && place ? { ...l, location: place } : l,
-          ),
-        },
-      }),
+      (lines) => lines.map((l) => (l.compartment === id && place ? { ...l, location: place } : l)),
       mergeKey,
+      withCompartments(compartments),
     );
   }
   /** One inner side in cm, a measure that is taken away stays as it was. */
@@ -113,20 +106,21 @@ export class OutsideState {
   }
   /** Its lines stay in the kit and lie nowhere in particular. */
   remove(c: Compartment): void {
-    this.kit.update(`remove ${c.name || "a compartment"}`, (r) => ({
-      ...r,
-      kit: {
-        ...r.kit,
-        container: {
-          ...r.kit.container,
-          compartments: this.compartments.filter((x) => x.id !== c.id),
-        },
-        lines: r.kit.lines.map((l) => {
+    this.kit.updateLines(
+      `remove ${c.name || "a compartment"}`,
+      (lines) =>
+        lines.map((l) => {
           if (l.compartment !== c.id) return l;
           const { compartment: _, ...rest } = l;
           return rest;
         }),
-      },
-    }));
+      null,
+      withCompartments(this.compartments.filter((x) => x.id !== c.id)),
+    );
   }
 }
+
+const withCompartments = (compartments: Compartment[]) => (r: KitRecord) => ({
+  ...r,
+  kit: { ...r.kit, container: { ...r.kit.container, compartments } },
+});

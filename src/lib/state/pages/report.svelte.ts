@@ -1,3 +1,5 @@
+import { CATALOGUE } from "../../data/catalogue.ts";
+import { logBlocks } from "../../report/logBlocks.ts";
 import { emptyBag } from "../../core/compare/emptyBag.ts";
 import type { PlanRequest } from "../../core/plan/request.ts";
 import { kitReport, type ReportExtras, type ReportPlan } from "../../report/kitReport.ts";
@@ -36,12 +38,14 @@ export class ReportState {
         }
       : null;
   });
+  #log = $derived.by(() => logBlocks(this.kit.whole, workspace.today, CATALOGUE));
   #extras = $derived.by((): ReportExtras => {
     const own = this.#own.result;
     return {
       verdicts: this.kit.record?.verdicts ?? {},
       photos: this.kit.photos,
       inspector: this.kit.record?.inspector ?? "",
+      log: this.#log,
       history: this.kit.record?.history ?? [],
       pending: this.#ready().plan === null,
       buildOwn:

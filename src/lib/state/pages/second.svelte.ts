@@ -7,7 +7,6 @@ import {
   type LookedAt,
 } from "../../core/audit/secondOpinion.ts";
 import type { Line } from "../../core/model/kit.ts";
-import { auditOf } from "../../core/records/auditOf.ts";
 import type { KitRecord } from "../../core/records/kitRecord.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
 import type { KitState } from "../kit.svelte.ts";
@@ -95,9 +94,7 @@ export class SecondState {
 
 function auditBy(k: KitRecord | undefined) {
   const brief = k && workspace.brief(k.briefId)?.brief;
-  return k && brief
-    ? audit(auditOf(k, brief, workspace.ownTypes), workspace.today, CATALOGUE)
-    : null;
+  return k && brief ? audit(workspace.auditOf(k, brief), workspace.today, CATALOGUE) : null;
 }
 
 const withFact = (r: KitRecord, line: Line, source: Line, what: LookedAt): KitRecord => ({

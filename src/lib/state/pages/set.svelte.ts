@@ -1,6 +1,5 @@
 import { kitLoad } from "../../core/bag/load.ts";
 import { judgeSet, type SetMember, type SetVerdict } from "../../core/compare/kitSet.ts";
-import { auditOf } from "../../core/records/auditOf.ts";
 import type { SetRecord } from "../../core/records/setRecord.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
 import { needLabel, quantity } from "../../words/sentences.ts";
@@ -23,9 +22,7 @@ export class SetState {
     (this.record?.members ?? []).flatMap((m) => {
       const kit = workspace.kit(m.kit);
       const brief = kit && workspace.brief(kit.briefId)?.brief;
-      return kit && brief
-        ? [{ ...m, record: kit, file: auditOf(kit, brief, workspace.ownTypes) }]
-        : [];
+      return kit && brief ? [{ ...m, record: kit, file: workspace.auditOf(kit, brief) }] : [];
     }),
   );
   /** Kits that may still be added. */

@@ -1,6 +1,5 @@
 import { audit, type Audit } from "../../core/audit/audit.ts";
 import { calendarOf } from "../../core/calendar/calendar.ts";
-import { auditOf } from "../../core/records/auditOf.ts";
 import type { BriefRecord } from "../../core/records/briefRecord.ts";
 import type { KitRecord } from "../../core/records/kitRecord.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
@@ -26,7 +25,7 @@ export class ShelfState {
     workspace.kits.map((k) => {
       const brief = workspace.brief(k.briefId);
       if (!brief) return { k, brief, a: null, due: null };
-      const file = auditOf(k, brief.brief, workspace.ownTypes);
+      const file = workspace.auditOf(k, brief.brief);
       const id = k.id.replace(/^kit:/, "");
       const due = calendarOf(file, id, workspace.priceBook, workspace.today, CATALOGUE);
       return {

@@ -204,7 +204,7 @@ export class UnpackState {
   }
 
   #setLines(label: string, change: (lines: readonly Line[]) => Line[]): void {
-    this.kit.update(label, (r) => ({ ...r, kit: { ...r.kit, lines: change(r.kit.lines) } }));
+    this.kit.updateLines(label, change);
   }
 
   addLine(): void {

@@ -1,6 +1,7 @@
 import { CATALOGUE } from "$lib/data/catalogue.ts";
 import { json, type RequestHandler } from "@sveltejs/kit";
 import { audit } from "$lib/core/audit/audit.ts";
+import { kitToday } from "$lib/core/events/kitOnDay.ts";
 import { parseAudit } from "$lib/core/formats/auditFile.ts";
 import { auditPrinted } from "$lib/report/auditPrinted.ts";
 import { refuse, serverToday, withJson } from "$lib/server/api.ts";
@@ -20,6 +21,7 @@ export const POST: RequestHandler = ({ request }) =>
           what: `has ${file.value.kit.lines.length} lines; at most ${MOST_LINES}`,
         },
       ]);
-    return json(auditPrinted(audit(file.value, serverToday(), CATALOGUE)));
+    const today = serverToday();
+    return json(auditPrinted(audit(kitToday(file.value, today, CATALOGUE), today, CATALOGUE)));
   });
 export const fallback: RequestHandler = () => refuse(405, "POST an audit file");

@@ -2,6 +2,7 @@ import { CATALOGUE } from "$lib/data/catalogue.ts";
 import { json, type RequestHandler } from "@sveltejs/kit";
 import { z } from "zod";
 import { SKILLS } from "$lib/core/model/itemType.ts";
+import { kitToday } from "$lib/core/events/kitOnDay.ts";
 import { parseAudit } from "$lib/core/formats/auditFile.ts";
 import { zodProblems } from "$lib/core/model/problem.ts";
 import { parsePriceBook } from "$lib/core/formats/priceCsv.ts";
@@ -56,7 +57,7 @@ export const POST: RequestHandler = ({ request }) =>
     const o = options.data;
     const limits = file.value.brief.limits;
     const planned = {
-      audit: file.value,
+      audit: kitToday(file.value, serverToday(), CATALOGUE),
       book: book.value,
       question: o.question,
       target: o.target,

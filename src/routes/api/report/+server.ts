@@ -2,8 +2,10 @@ import { CATALOGUE } from "$lib/data/catalogue.ts";
 import { type RequestHandler } from "@sveltejs/kit";
 import { z } from "zod";
 import { audit } from "$lib/core/audit/audit.ts";
+import { kitToday } from "$lib/core/events/kitOnDay.ts";
 import { parseAudit } from "$lib/core/formats/auditFile.ts";
 import { zodProblems } from "$lib/core/model/problem.ts";
+import { logBlocks } from "$lib/report/logBlocks.ts";
 import { kitReport } from "$lib/report/kitReport.ts";
 import { toHtml } from "$lib/report/toHtml.ts";
 import { toMarkdown } from "$lib/report/toMarkdown.ts";
@@ -33,7 +35,9 @@ export const POST: RequestHandler = ({ request }) =>
         { where: "audit.kit.lines", what: `at most ${MOST_LINES} lines` },
       ]);
     const today = serverToday();
-    const blocks = kitReport(audit(file.value, today, CATALOGUE), null, {}, today);
+    const now = kitToday(file.value, today, CATALOGUE);
+    const log = logBlocks(file.value, today, CATALOGUE);
+    const blocks = kitReport(audit(now, today, CATALOGUE), null, { log }, today);
     const title = file.value.kit.name;
     switch (form.data.to) {
       case "md":

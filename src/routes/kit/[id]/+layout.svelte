@@ -72,11 +72,11 @@
           workspace.today,
         )}
       </p>
-      {#if events > 0 && ["unpack", "bench"].includes(page.url.pathname.split("/").at(-1) ?? "")}
+      {#if events > 0 && page.url.pathname.endsWith("/unpack")}
         <p class="noted m-4 mb-0">
-          This kit has a log of {many(events, "event")}. Here it is as it was before them; sieve,
-          plan and report judge it as it is today.
-          <a class="underline underline-offset-4" href="/kit/{page.params['id']}/log">To the log</a>
+          This kit is in service: here it is as it is today, after {many(events, "event")}. What you
+          count or change goes into
+          <a class="underline underline-offset-4" href="/kit/{page.params['id']}/log">its log</a>.
         </p>
       {/if}
       {@render children()}

@@ -36,13 +36,9 @@
       given.add(id);
       return id;
     };
-    kit.update(label, (r) => ({
-      ...r,
-      kit: {
-        ...r.kit,
-        lines: r.kit.lines.flatMap((l) => (l.id === line.id ? splitLine(l, parts, newId) : [l])),
-      },
-    }));
+    kit.updateLines(label, (lines) =>
+      lines.flatMap((l) => (l.id === line.id ? splitLine(l, parts, newId) : [l])),
+    );
   }
   const byDates = (parts: readonly DatedPart[]) => {
     part(

@@ -3,7 +3,6 @@
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { onDestroy } from "svelte";
   import type { PlanRequest } from "$lib/core/plan/request.ts";
-  import { auditOf } from "$lib/core/records/auditOf.ts";
   import { kitLoad } from "$lib/core/bag/load.ts";
   import { NO_LIMITS } from "$lib/core/plan/limits.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
@@ -50,7 +49,7 @@
         .filter((k) => k.id !== own?.id)
         .map((k) =>
           with_(k.id, k.kit.name, price(k.kit.price), {
-            ...auditOf(k, kit.brief, workspace.ownTypes),
+            ...workspace.auditOf(k, kit.brief),
             // Judged alike: by this kit's list and rules.
             list: request.audit.list,
             ...(request.audit.houseRules ? { houseRules: request.audit.houseRules } : {}),

@@ -1,0 +1,271 @@
+import { audit } from "../../core/audit/audit.ts";
+import { addDays } from "../../core/base/dates.ts";
+import { assumptionsFor, ratesByCategory } from "../../core/chance/assumptions.ts";
+import { inOrder } from "../../core/events/order.ts";
+import { replay, wholeOf } from "../../core/events/replay.ts";
+import { sealOn } from "../../core/events/seal.ts";
+import { lapsesOn } from "../../core/events/trust.ts";
+import { deficitsOf, putBackOf, type Deficit } from "../../core/log/deficits.ts";
+import { lostNeeds } from "../../core/log/lost.ts";
+import { mergeLogs } from "../../core/log/merge.ts";
+import { learnedRates, lineRates } from "../../core/log/rates.ts";
+import { rotationOf } from "../../core/log/rotation.ts";
+import { spentOf } from "../../core/log/spent.ts";
+import { byTaking, mainCategory } from "../../core/log/takenOften.ts";
+import type { LogProblem } from "../../core/events/replay.ts";
+import { parseEvents, writeEvents } from "../../core/formats/eventTable.ts";
+import { parseAudit } from "../../core/formats/auditFile.ts";
+import type { Category } from "../../core/model/functionRecord.ts";
+import type { Change, EventKind, KitEvent } from "../../core/model/event.ts";
+import type { Line } from "../../core/model/kit.ts";
+import type { KitRecord } from "../../core/records/kitRecord.ts";
+import { piecesOf } from "../../core/sieve/measure.ts";
+import { CATALOGUE } from "../../data/catalogue.ts";
+import { INCIDENT_KINDS } from "../../data/incidents.ts";
+import { mergedText, notOfThisKit } from "../../words/logProblems.ts";
+import { lineName, ownEvents, timeNow, type KitState } from "../kit.svelte.ts";
+import { newEventId } from "../newKey.ts";
+import { workspace } from "../workspace.svelte.ts";
+
+/** Where pieces come from when they are put back. */
+export interface PutBackFrom {
+  readonly pieces: number;
+  readonly expires?: string | undefined;
+  readonly lot?: string | undefined;
+  readonly from?: string | undefined;
+  readonly price?: number | undefined;
+}
+
+const categoryOf = (functionId: string): Category | undefined =>
+  CATALOGUE.functions.get(functionId)?.category;
+
+/** A kit in service: what happened, what is to be put back, what its use says of the future. */
+export class LogState {
+  readonly kit: KitState;
+  constructor(kit: KitState) {
+    this.kit = kit;
+  }
+  /** Kinds shown in the list; empty: all. */
+  only = $state<EventKind | "all">("all");
+
+  #events = $derived.by(() => this.kit.record?.events ?? []);
+  /** Those that hold, the newest first. */
+  events = $derived.by(() => inOrder(this.#events).reverse());
+  shown = $derived.by(() =>
+    this.only === "all" ? this.events : this.events.filter((e) => e.kind === this.only),
+  );
+  kinds = $derived.by(() => [...new Set(this.events.map((e) => e.kind))]);
+  since = $derived.by(() => this.events.at(-1)?.on ?? null);
+  #replayed = $derived.by(() => replay(this.kit.record?.kit.lines ?? [], this.#events));
+  seal = $derived.by(() => sealOn(this.#events, workspace.today));
+  problems = $derived.by((): LogProblem[] => [
+    ...this.#replayed.problems,
+    ...this.#events
+      .filter((e) => e.on > workspace.today)
+      .map((e): LogProblem => ({ event: e.id, what: "in-the-future" })),
+  ]);
+  deficits = $derived.by(() =>
+    this.events.length > 0 ? deficitsOf(this.#replayed, workspace.today) : [],
+  );
+  putBackList = $derived.by(() => putBackOf(this.deficits, this.kit.book));
+  putBackPrice = $derived.by(() => this.putBackList.reduce((s, p) => s + p.price, 0));
+  /** What lapsed by wear on the way, not by age alone. */
+  carriedLapses = $derived.by(() =>
+    lapsesOn(this.#replayed.lines, this.#events, workspace.today, this.kit.typeOf).filter(
+      (l) => l.why === "carried",
+    ),
+  );
+  rotation = $derived.by(() => rotationOf(this.kit.lines, this.kit.book, workspace.today));
+  spent = $derived.by(() => spentOf(this.#events));
+  #assumed = $derived.by(() => ratesByCategory(assumptionsFor(this.kit.brief, INCIDENT_KINDS)));
+  rates = $derived.by(() => learnedRates(this.#events, this.kit.brief, this.#assumed));
+  lineRates = $derived.by(() => {
+    const pieces = new Map<string, number>();
+    for (const l of this.kit.lines)
+      pieces.set(wholeOf(l.id), (pieces.get(wholeOf(l.id)) ?? 0) + piecesOf(l));
+    return lineRates(this.#events, this.kit.brief, this.rates, pieces, workspace.today);
+  });
+  /** What may be taken, what is taken most first. */
+  takable = $derived.by(() =>
+    byTaking(this.kit.lines, this.#events, (l) => this.categoryOfLine(l)),
+  );
+  /** Other kits that are stores, with the pieces they have of a kind. */
+  stores = $derived.by(() =>
+    workspace.kits.filter((k) => k.isStore === true && k.id !== this.kit.record?.id),
+  );
+
+  /** What a line is called, that of the kit's first state and of its parts included. */
+  nameOf = (id: string): string => {
+    const known = [...this.#replayed.lines, ...(this.kit.record?.kit.lines ?? [])];
+    const line = known.find((l) => l.id === id) ?? known.find((l) => l.id === wholeOf(id));
+    if (!line) return this.kit.typeOf(id)?.label ?? id;
+    return lineName(line, line.itemType ? this.kit.typeOf(line.itemType)?.label : undefined);
+  };
+  categoryOfLine(line: Line): Category | null {
+    return mainCategory(line.itemType ? this.kit.typeOf(line.itemType) : undefined, categoryOf);
+  }
+
+  note(kind: EventKind, more: Partial<KitEvent>, on: string = workspace.today): void {
+    const by = more.by ?? this.kit.record?.inspector;
+    this.kit.logEvents(`log: ${kind}`, [
+      {
+        on,
+        ...(on === workspace.today ? { time: timeNow() } : {}),
+        kind,
+        ...(by ? { by } : {}),
+        ...more,
+      },
+    ]);
+  }
+
+  /** Takes pieces out; says what the kit can do no more, or less of. */
+  take(taken: ReadonlyMap<string, number>, what: string, note = ""): readonly string[] {
+    const before = this.kit.audit;
+    const changes = [...taken].map(([line, pieces]): Change => ({
+      line,
+      pieces,
+      ...(pieces % 1 !== 0 ? { opened: true } : {}),
+    }));
+    this.note("used", { changes, what, ...(note ? { note } : {}) });
+    const after = audit(this.kit.file, workspace.today, CATALOGUE);
+    return lostNeeds(before, after).map((l) => {
+      const label = CATALOGUE.functions.get(after.context.needs[l.need]!.need.function)!.label;
+      const share = Math.round(l.after * 100);
+      return share === 0 ? `${label}: no more` : `${label}: ${share} % of what is asked`;
+    });
+  }
+
+  /** Undoing is leaving out: the event stays in the file, and no merge brings it back. */
+  takeBack(event: KitEvent): void {
+    this.note("undone", { of: event.id });
+  }
+
+  putBack(d: Deficit, how: PutBackFrom): void {
+    const currency = this.kit.currency;
+    this.note("put-back", {
+      changes: [
+        {
+          line: d.line,
+          pieces: how.pieces,
+          ...(d.itemType ? { itemType: d.itemType } : {}),
+          ...(how.expires ? { expires: how.expires } : {}),
+          ...(how.lot ? { lot: how.lot } : {}),
+        },
+      ],
+      ...(how.from ? { from: how.from } : {}),
+      ...(how.price === undefined ? {} : { price: { amount: how.price, currency } }),
+    });
+  }
+
+  /** The lines of a store that have what is missing, the soonest date first. */
+  inStore(store: KitRecord, itemType: string): Line[] {
+    const brief = workspace.brief(store.briefId)?.brief;
+    if (!brief) return [];
+    return workspace
+      .auditOf(store, brief)
+      .kit.lines.filter((l) => l.itemType === itemType && piecesOf(l) > 0)
+      .sort((a, b) => ((a.expires ?? "9") < (b.expires ?? "9") ? -1 : 1));
+  }
+
+  /** One kit less, the other more, as one edit. */
+  fromStore(store: KitRecord, d: Deficit): number {
+    const r = this.kit.record;
+    const line = d.itemType === null ? undefined : this.inStore(store, d.itemType)[0];
+    if (!r || !line) return 0;
+    const pieces = Math.min(d.pieces, piecesOf(line));
+    const when = { on: workspace.today, time: timeNow() };
+    const out: KitEvent = {
+      id: newEventId(),
+      ...when,
+      kind: "moved",
+      to: r.kit.name,
+      changes: [{ line: line.id, pieces }],
+    };
+    const batch = {
+      ...(line.expires ? { expires: line.expires } : {}),
+      ...(line.lot ? { lot: line.lot } : {}),
+    };
+    const into: KitEvent = {
+      id: newEventId(),
+      ...when,
+      kind: "put-back",
+      from: store.kit.name,
+      changes: [
+        { line: d.line, pieces, ...batch, ...(d.itemType ? { itemType: d.itemType } : {}) },
+      ],
+    };
+    for (const e of [out, into]) ownEvents.add(e.id);
+    workspace.edit(`${pieces} from ${store.kit.name}`, [
+      { ...store, events: [...(store.events ?? []), out] },
+      { ...r, events: [...(r.events ?? []), into] },
+    ]);
+    return pieces;
+  }
+
+  /** A line looked at before the kit goes: counted as claimed, sound, today. */
+  confirm(lineId: string): void {
+    const line = this.kit.lines.find((l) => l.id === lineId);
+    if (!line) return;
+    this.kit.updateLine(lineId, `check ${this.nameOf(lineId)}`, {
+      counted: line.counted ?? line.claimed,
+      ...(line.failedPoints?.length ? {} : { failedPoints: [], condition: undefined }),
+      okPoints: undefined,
+      checkedOn: workspace.today,
+    });
+  }
+
+  /** Takes in the log of another copy of this kit, or of a table; says what came in. */
+  takeIn(text: string, name: string): void {
+    const r = this.kit.record;
+    if (!r) return;
+    const table = /^\uFEFF?"?id"?,/.test(text);
+    const events = table ? parseEvents(text) : eventsOfFile(text, r, this.kit);
+    if (!events.ok) {
+      workspace.say(`${name} was not taken in.`, true, events.problems);
+      return;
+    }
+    const merged = mergeLogs(this.kit.whole, { ...this.kit.whole, events: events.value });
+    if (!merged) return;
+    const known = new Set((r.events ?? []).map((e) => e.id));
+    const news = merged.file.events!.filter((e) => !known.has(e.id));
+    if (news.length > 0)
+      workspace.edit(`take in the log of ${name}`, [{ ...r, events: merged.file.events! }]);
+    workspace.say(
+      mergedText(news.length, events.value.length - news.length, merged.problems.length),
+    );
+  }
+
+  csv(): string {
+    ownEvents.clear();
+    return writeEvents(this.#events);
+  }
+
+  /** The slip that goes along: when, for which days, with which seal, what was checked, by whom. */
+  lastDay = $derived.by(() => addDays(workspace.today, this.kit.brief.days - 1));
+}
+
+/** The events in an audit file or workspace of the same kit. */
+function eventsOfFile(text: string, r: KitRecord, kit: KitState) {
+  let json: unknown;
+  try {
+    json = JSON.parse(text);
+  } catch {
+    return {
+      ok: false as const,
+      problems: [{ where: "", what: "is not a log: neither JSON nor a table" }],
+    };
+  }
+  const records = (json as { records?: unknown[] }).records;
+  if (Array.isArray(records)) {
+    const same = records.find((x) => (x as { id?: unknown }).id === r.id) as
+      { events?: unknown } | undefined;
+    json = { ...kit.whole, events: same?.events ?? [] };
+    if (!same) return { ok: false as const, problems: [{ where: "", what: notOfThisKit }] };
+  }
+  const parsed = parseAudit(json, CATALOGUE);
+  if (!parsed.ok) return parsed;
+  const ids = new Set(r.kit.lines.map((l) => l.id));
+  if (!parsed.value.kit.lines.some((l) => ids.has(l.id)))
+    return { ok: false as const, problems: [{ where: "kit.lines", what: notOfThisKit }] };
+  return { ok: true as const, value: parsed.value.events ?? [] };
+}
