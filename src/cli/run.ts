@@ -12,6 +12,8 @@ import { catalogueResult, listResult } from "./printList.ts";
 import { readCard } from "../lib/core/card/readCard.ts";
 import { cardResult, cardTextProblem } from "../lib/core/card/cardText.ts";
 import { kitOnDay, kitToday } from "../lib/core/events/kitOnDay.ts";
+import { simulated } from "../lib/core/formats/simulateResult.ts";
+import { INCIDENT_KINDS } from "../lib/data/incidents.ts";
 import { logResult } from "../lib/core/formats/logResult.ts";
 import { mergeLogs } from "../lib/core/log/merge.ts";
 import { logProblemText } from "../lib/words/logProblems.ts";
@@ -49,6 +51,7 @@ const USAGE = `usage: npm run --silent cli -- COMMAND
   audit FILE [--today DAY] [--on DAY]    the audit of an audit file; --on: as the kit was that day
   log FILE [--today DAY]                 readiness by day, what is to be put back
   log FILE --merge OTHER --out PATH      the events of both, as one audit file
+  simulate FILE [--trips N] [--seed N]   will it last? so many outings played
   plan FILE [--budget N] [--mass G] [--volume ML] [--target ready|0.85]
             [--best] [--prices FILE] [--today DAY] [--frontier] [--changes]
             [--exclude ID,ID] [--keep LINE,LINE] [--sources N]
@@ -126,6 +129,9 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
         ),
       );
       return;
+    case "simulate":
+      print(runSimulate(kitToday(readAudit(only(positional), io), today, CATALOGUE), flags, today));
+      return;
     case "report": {
       const whole = readAudit(only(positional), io);
       const file = kitToday(whole, today, CATALOGUE);
@@ -189,6 +195,33 @@ function runAudit(file: AuditFile, flags: ReadonlyMap<string, string>, today: st
     return auditPrinted(audit(kitToday(file, today, CATALOGUE), today, CATALOGUE));
   if (!isDay(on)) throw new Usage(`--on '${on}' is not a day`);
   return auditPrinted(audit(kitOnDay(file, on, CATALOGUE), on, CATALOGUE));
+}
+
+/** Outings of the command line where nobody says how many. */
+const USUAL_TRIPS = 100_000;
+const MOST_TRIPS = 10_000_000;
+
+/** Whether the kit will last: so many outings played. */
+function runSimulate(file: AuditFile, flags: ReadonlyMap<string, string>, today: string) {
+  const whole = (name: string, usual: number, most: number): number => {
+    const text = flags.get(name);
+    if (text === undefined) return usual;
+    const n = Number(text);
+    if (!Number.isInteger(n) || n < 1 || n > most)
+      throw new Usage(`--${name} '${text}' is not a whole number from 1 to ${most}`);
+    return n;
+  };
+  const trips = whole("trips", USUAL_TRIPS, MOST_TRIPS);
+  const seed = whole("seed", 1, 2 ** 31 - 1);
+  return simulated({
+    file,
+    today,
+    trips,
+    seed,
+    book: PRICE_BOOK,
+    catalogue: CATALOGUE,
+    kinds: INCIDENT_KINDS,
+  });
 }
 
 /** A kit's log worked out; or with `--merge`, the two files of one kit written as one. */
@@ -363,7 +396,7 @@ function courseOf(text: string): Course {
 }
 
 const VALUE_FLAGS = new Set(
-  "today on merge budget mass volume target prices to out exclude keep sources course time people days hours activities carry sensitivities".split(
+  "today on merge trips seed budget mass volume target prices to out exclude keep sources course time people days hours activities carry sensitivities".split(
     " ",
   ),
 );

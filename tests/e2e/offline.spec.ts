@@ -63,7 +63,7 @@ test("the whole job is done without a network after one load, from brief to repo
     await expect(page.getByRole("heading", { level: 1 }).first()).toBeVisible();
   }
   await page.goto("/");
-  await expect(page.getByRole("link", { name: "Shed box" })).toBeVisible();
+  await expect(page.getByRole("link", { name: "Shed box", exact: true })).toBeVisible();
 });
 
 test("a picture is read without a network once the reader was used", async ({ page, context }) => {

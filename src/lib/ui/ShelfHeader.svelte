@@ -24,13 +24,13 @@
 </script>
 
 <header
-  class="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-ink bg-sheet px-5 py-2 xl:flex-nowrap"
+  class="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-ink bg-sheet px-5 py-2 2xl:flex-nowrap"
 >
   <a href="/" aria-label="To the shelf"><Mark /></a>
-  <h1 class="text-2xl xl:shrink-0">{title}</h1>
-  <p class="hidden min-w-0 truncate text-soft xl:block">{about}</p>
+  <h1 class="text-2xl 2xl:shrink-0">{title}</h1>
+  <p class="hidden min-w-0 truncate text-soft 2xl:block">{about}</p>
   <nav
-    class="ml-auto flex flex-wrap items-center gap-1 xl:shrink-0 xl:flex-nowrap"
+    class="ml-auto flex flex-wrap items-center gap-1 2xl:shrink-0 2xl:flex-nowrap"
     aria-label="Under the shelf"
   >
     {#each PLACES as p (p.href)}
@@ -43,7 +43,7 @@
       >
     {/each}
   </nav>
-  <span class="flex items-center gap-3 xl:shrink-0"
+  <span class="flex items-center gap-3 2xl:shrink-0"
     ><SaveMark /><button
       class="btn min-h-9 px-3 py-1"
       disabled={!workspace.undoLabel}

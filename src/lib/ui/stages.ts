@@ -14,6 +14,7 @@ export type StageId = (typeof STAGES)[number]["id"];
 const OTHER_PAGES: Readonly<Record<string, string>> = {
   calendar: "Calendar",
   labels: "Packing and labels",
+  last: "Will it last?",
   second: "Second opinion",
 };
 /** What a kit's page is called, by the last part of its address. */

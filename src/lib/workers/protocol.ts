@@ -7,6 +7,11 @@ import type { PriceBook } from "../core/model/priceBook.ts";
 import type { PlanQuestion } from "../core/plan/request.ts";
 import type { Block } from "../report/blocks.ts";
 import type { Without } from "../core/plan/without.ts";
+import type { OneMore } from "../core/chance/oneMore.ts";
+import type { Rare } from "../core/chance/rare.ts";
+import type { Simulation } from "../core/chance/simulate.ts";
+import type { Swing } from "../core/chance/tornado.ts";
+import type { Incidents } from "../core/model/incident.ts";
 import type { Readiness } from "../core/log/readiness.ts";
 import type { ReadyToGo } from "../core/log/readyToGo.ts";
 import type { AuditFile } from "../core/model/auditFile.ts";
@@ -67,6 +72,21 @@ export interface LogSays {
   readonly readiness: Readiness;
   readonly go: ReadyToGo | null;
 }
+
+/** Outings to be played; what is worked out beyond the run itself comes after it. */
+export interface ChanceAsk {
+  readonly file: AuditFile;
+  readonly incidents: Incidents;
+  readonly today: string;
+  readonly book: PriceBook;
+  readonly trips: number;
+  readonly seed: number;
+}
+export type ChanceSays =
+  | { readonly is: "run"; readonly run: Simulation }
+  | { readonly is: "rare"; readonly rare: readonly Rare[] }
+  | { readonly is: "more"; readonly more: readonly OneMore[]; readonly done: boolean }
+  | { readonly is: "tornado"; readonly swings: readonly Swing[]; readonly done: boolean };
 
 /** A report to be made into a PDF, away from the page. */
 export interface PdfAsk {

@@ -34,6 +34,7 @@ export function wholeFileOf(record: KitRecord, brief: Brief, own: readonly ItemT
     ...(itemTypes.length > 0 ? { itemTypes } : {}),
     kit: record.kit,
     ...(record.events && record.events.length > 0 ? { events: record.events } : {}),
+    ...(record.incidents ? { incidents: record.incidents } : {}),
     ...(kept.length > 0 ? { kept } : {}),
   };
 }

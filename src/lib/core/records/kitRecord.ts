@@ -3,6 +3,7 @@ import { houseRulesSchema } from "../model/houseRules.ts";
 import { SKILLS } from "../model/itemType.ts";
 import { containerSchema } from "../model/container.ts";
 import type { Kept } from "../model/kept.ts";
+import { incidentsSchema } from "../model/incident.ts";
 import { eventsSchema } from "../model/event.ts";
 import { kitSchema, lineSchema } from "../model/kit.ts";
 import { listSchema, type ReferenceList } from "../model/list.ts";
@@ -84,6 +85,8 @@ export const kitRecordSchema = z.strictObject({
     .max(5000)
     .optional(),
   plan: planQuestionSchema,
+  /** What is assumed to happen on its outings, where the user changed it. */
+  incidents: incidentsSchema.optional(),
   /** A store of spare stock: other kits are filled up from it. */
   isStore: z.boolean().optional(),
 });

@@ -38,7 +38,10 @@
 
 <div class="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[27rem_minmax(0,1fr)]">
   <section class="no-print border-line p-4 sm:p-5 lg:border-r">
-    <h1 class="text-3xl">Plan</h1>
+    <div class="flex items-center justify-between gap-3">
+      <h1 class="text-3xl">Plan</h1>
+      <a class="btn min-h-10 px-3 py-1" href="/kit/{page.params['id']}/last">Will it last?</a>
+    </div>
     <div class="mt-3">
       <OneOf
         label="The question"
