@@ -14,6 +14,8 @@ import { cardResult, cardTextProblem } from "../lib/core/card/cardText.ts";
 import { kitOnDay, kitToday } from "../lib/core/events/kitOnDay.ts";
 import { simulated } from "../lib/core/formats/simulateResult.ts";
 import { INCIDENT_KINDS } from "../lib/data/incidents.ts";
+import { BadInput, Usage } from "./errors.ts";
+import { runExercise } from "./exercise.ts";
 import { logResult } from "../lib/core/formats/logResult.ts";
 import { mergeLogs } from "../lib/core/log/merge.ts";
 import { logProblemText } from "../lib/words/logProblems.ts";
@@ -52,6 +54,9 @@ const USAGE = `usage: npm run --silent cli -- COMMAND
   log FILE [--today DAY]                 readiness by day, what is to be put back
   log FILE --merge OTHER --out PATH      the events of both, as one audit file
   simulate FILE [--trips N] [--seed N]   will it last? so many outings played
+  exercise make AUDIT --faults N [--decoys N] [--seed N] --passphrase W --out EX [--key KEY]
+  exercise take EX --answers CSV --out RESULT [--student ID]
+  exercise mark KEY|EX RESULT… [--passphrase W]
   plan FILE [--budget N] [--mass G] [--volume ML] [--target ready|0.85]
             [--best] [--prices FILE] [--today DAY] [--frontier] [--changes]
             [--exclude ID,ID] [--keep LINE,LINE] [--sources N]
@@ -61,13 +66,6 @@ const USAGE = `usage: npm run --silent cli -- COMMAND
           [--sensitivities ID,ID]        a shipped list with the quantities it asks for
   catalogue                              functions, item types, inspection points, cautions
   schema audit|list|workspace`;
-
-class Usage extends Error {}
-class BadInput extends Error {
-  constructor(readonly problems: readonly (Problem | Told)[]) {
-    super("bad input");
-  }
-}
 
 /** What the command line reads and writes besides files. */
 export interface Io {
@@ -131,6 +129,9 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
       return;
     case "simulate":
       print(runSimulate(kitToday(readAudit(only(positional), io), today, CATALOGUE), flags, today));
+      return;
+    case "exercise":
+      print(await runExercise(positional, flags, today, io));
       return;
     case "report": {
       const whole = readAudit(only(positional), io);
@@ -396,7 +397,7 @@ function courseOf(text: string): Course {
 }
 
 const VALUE_FLAGS = new Set(
-  "today on merge trips seed budget mass volume target prices to out exclude keep sources course time people days hours activities carry sensitivities".split(
+  "today on merge trips seed faults decoys passphrase key answers student budget mass volume target prices to out exclude keep sources course time people days hours activities carry sensitivities".split(
     " ",
   ),
 );

@@ -135,10 +135,11 @@ describe("the workspace file", () => {
   });
   it("says which record is wrong, and gives none of them then", () => {
     const json = JSON.parse(text);
-    json.records[1].kit.lines[0].counted = -3;
+    const at = json.records.findIndex((r: { kind: string }) => r.kind === "kit");
+    json.records[at].kit.lines[0].counted = -3;
     const read = parseWorkspace(json, CATALOGUE);
     expect(read.ok).to.equal(false);
-    if (!read.ok) expect(read.problems[0]!.where).to.equal("records[1].kit.lines[0].counted");
+    if (!read.ok) expect(read.problems[0]!.where).to.equal(`records[${at}].kit.lines[0].counted`);
   });
   it("refuses a file without records, of another version, or and gives a kit whose brief is missing an empty one, and says so", () => {
     // eslint-disable-next-line @typescript-eslint/no-explicit-any

@@ -4,6 +4,9 @@ import type { Problem, ProblemCode } from "../core/model/problem.ts";
 const PROBLEM_TEXT: Readonly<Record<ProblemCode, string>> = {
   schema: "{message}",
   "no-such-day": "is not a day that exists (write YYYY-MM-DD)",
+  damaged: "is damaged or was changed by hand",
+  "another-exercise": "belongs to another exercise",
+  "wrong-passphrase": "does not open with this passphrase",
   "sum-not-one": "has probabilities that do not add up to 1",
   "no-such-date-read": "is not a date that exists (write YYYY-MM, YYYY-MM-DD or none)",
   "no-currency": "is not a currency code of three capitals, as EUR",

@@ -69,7 +69,10 @@ export type ProblemCode =
   | "part-without-pieces"
   | "two-dates"
   | "several-dates"
-  | "no-date";
+  | "no-date"
+  | "damaged"
+  | "another-exercise"
+  | "wrong-passphrase";
 
 /** What the sentence of a code names. */
 export type Values = Readonly<Record<string, string | number | readonly string[]>>;

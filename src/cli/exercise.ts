@@ -1,0 +1,168 @@
+import { readFileSync, writeFileSync } from "node:fs";
+import { basename } from "node:path";
+import Papa from "papaparse";
+import { VERDICTS } from "../lib/core/audit/verdict.ts";
+import { kitToday } from "../lib/core/events/kitOnDay.ts";
+import type { Answer, Result } from "../lib/core/exercise/exerciseFile.ts";
+import { makeExercise } from "../lib/core/exercise/make.ts";
+import { summarise } from "../lib/core/exercise/mark.ts";
+import {
+  readExercise,
+  readKey,
+  readResult,
+  writeExercise,
+  writeResult,
+} from "../lib/core/exercise/write.ts";
+import { parseAudit } from "../lib/core/formats/auditFile.ts";
+import { CATALOGUE } from "../lib/data/catalogue.ts";
+import { SIGHT_WORDS } from "../lib/words/exerciseTexts.ts";
+import { told } from "../lib/words/problems.ts";
+import type { Problem } from "../lib/core/model/problem.ts";
+import { BadInput, Usage } from "./errors.ts";
+import type { Io } from "./run.ts";
+
+type Flags = ReadonlyMap<string, string>;
+
+/** `exercise make`, `take` and `mark`. @param positional what to do, then the files */
+export async function runExercise(
+  positional: readonly string[],
+  flags: Flags,
+  today: string,
+  io: Io,
+): Promise<unknown> {
+  const [what, ...files] = positional;
+  switch (what) {
+    case "make":
+      return make(one(files), flags, today, io);
+    case "take":
+      return take(one(files), flags, io);
+    case "mark":
+      if (files.length < 2) throw new Usage("exercise mark takes a key and one result or more");
+      return markAll(files[0]!, files.slice(1), flags);
+    default:
+      throw new Usage("exercise make, take or mark");
+  }
+}
+
+function one(files: readonly string[]): string {
+  if (files.length !== 1) throw new Usage("one file is wanted");
+  return files[0]!;
+}
+function wanted(flags: Flags, name: string): string {
+  const value = flags.get(name);
+  if (value === undefined) throw new Usage(`--${name} is wanted`);
+  return value;
+}
+function whole(flags: Flags, name: string, usual: number): number {
+  const n = Number(flags.get(name) ?? usual);
+  if (!Number.isInteger(n) || n < 0 || n > 1000)
+    throw new Usage(`--${name} '${flags.get(name)}' is not a whole number from 0 to 1000`);
+  return n;
+}
+
+function json(path: string): unknown {
+  let text: string;
+  try {
+    text = readFileSync(path, "utf8");
+  } catch {
+    throw new BadInput([{ where: path, what: "cannot be read" }]);
+  }
+  try {
+    return JSON.parse(text);
+  } catch {
+    throw new BadInput([{ where: path, what: "is not JSON: cut short or damaged" }]);
+  }
+}
+const refused = (path: string, problems: readonly Problem[]): BadInput =>
+  new BadInput(
+    problems
+      .map(told)
+      .map((p) => ({ where: `${path}${p.where ? `, ${p.where}` : ""}`, what: p.what })),
+  );
+
+async function make(path: string, flags: Flags, today: string, io: Io) {
+  const read = parseAudit(json(path), CATALOGUE);
+  if (!read.ok) throw refused(path, read.problems);
+  const given = kitToday(read.value, today, CATALOGUE);
+  const asked = {
+    faults: whole(flags, "faults", 8),
+    decoys: whole(flags, "decoys", 0),
+    seed: whole(flags, "seed", 1),
+  };
+  const passphrase = wanted(flags, "passphrase");
+  const out = wanted(flags, "out");
+  const outcome = makeExercise(given, asked, today, CATALOGUE);
+  if (!outcome.ok)
+    throw new BadInput([
+      {
+        where: path,
+        what: `has room for ${outcome.most} faults that change its audit, not ${asked.faults}`,
+      },
+    ]);
+  const { exercise, key } = await writeExercise(
+    outcome.made,
+    given,
+    passphrase,
+    SIGHT_WORDS,
+    CATALOGUE,
+  );
+  writeFileSync(out, JSON.stringify(exercise, null, 1));
+  const keyPath = flags.get("key");
+  if (keyPath !== undefined) writeFileSync(keyPath, JSON.stringify(key, null, 1));
+  io.err(`wrote ${out}${keyPath === undefined ? "" : ` and ${keyPath}`}\n`);
+  return {
+    exercise: exercise.id,
+    lines: exercise.audit.kit.lines.length,
+    faults: key.faults.length,
+    decoys: key.decoys.length,
+  };
+}
+
+async function take(path: string, flags: Flags, io: Io) {
+  const exercise = await readExercise(json(path));
+  if (!exercise.ok) throw refused(path, exercise.problems);
+  const csv = wanted(flags, "answers");
+  const out = wanted(flags, "out");
+  const parsed = Papa.parse<Record<string, string>>(readFileSync(csv, "utf8"), {
+    header: true,
+    skipEmptyLines: "greedy",
+  });
+  const answers = parsed.data.map((row, i): Answer => {
+    const verdict = VERDICTS.find((v) => v === row["verdict"]?.trim());
+    if (!verdict)
+      throw new BadInput([
+        {
+          where: `${csv}, row ${i + 2}`,
+          what: `'${row["verdict"]}' is no verdict: ${VERDICTS.join(", ")}`,
+        },
+      ]);
+    return { line: row["line"]?.trim() ?? "", verdict, fault: row["fault"]?.trim() ?? "" };
+  });
+  const student = flags.get("student") ?? basename(out).replace(/\.json$/, "");
+  const result = await writeResult(exercise.value, student, answers);
+  writeFileSync(out, JSON.stringify(result, null, 1));
+  io.err(`wrote ${out}\n`);
+  return { student, answers: answers.length };
+}
+
+async function markAll(keyPath: string, paths: readonly string[], flags: Flags) {
+  const key = await readKey(json(keyPath), flags.get("passphrase"));
+  if (!key.ok) throw refused(keyPath, key.problems);
+  const results: Result[] = [];
+  const no: { file: string; why: string }[] = [];
+  for (const path of paths) {
+    try {
+      const read = await readResult(json(path), key.value.exercise);
+      if (!read.ok) throw refused(path, read.problems);
+      results.push(read.value);
+    } catch (error) {
+      if (!(error instanceof BadInput)) throw error;
+      no.push({ file: path, why: error.problems.map((p) => told(p).what).join("; ") });
+    }
+  }
+  if (results.length === 0) throw new BadInput(no.map((n) => ({ where: n.file, what: n.why })));
+  const summary = summarise(key.value, results);
+  // In the order in which the files were given; the class's own order is by what was found.
+  const students = results.map((r) => summary.students.find((m) => m.id === r.student)!);
+  return { ...summary, students, refused: no };
+}

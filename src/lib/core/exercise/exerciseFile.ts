@@ -1,0 +1,86 @@
+import { z } from "zod";
+import { auditSchema } from "../model/auditFile.ts";
+import { VERDICTS } from "../audit/verdict.ts";
+import { MESHES } from "../model/mesh.ts";
+import { id } from "../model/scalars.ts";
+
+/** The key, encrypted: nobody reads it without the instructor's passphrase. Base64. */
+const sealedSchema = z.strictObject({
+  /** PBKDF2 with SHA-256, then AES-GCM with 256 bits. */
+  rounds: z.number().int().min(1).max(10_000_000),
+  salt: z.string().max(200),
+  iv: z.string().max(200),
+  data: z.string().max(5_000_000),
+});
+export type Sealed = z.infer<typeof sealedSchema>;
+
+/** What a student sees of a line on looking at one point. */
+const sightSchema = z.strictObject({
+  point: id,
+  by: z.enum(["look", "feel", "try"]),
+  sees: z.string(),
+});
+
+/** An exercise as it is handed out: the kit as it lies there, in words, and the sealed key. */
+export const exerciseSchema = z.strictObject({
+  format: z.literal("wide-sieve.exercise"),
+  version: z.literal(1),
+  /** Hash of all but the seal: results are tied to it. */
+  id: z.string().length(64),
+  title: z.string().max(300),
+  /** The kit as its box says it is, nothing looked at; brief, list and rules to judge by. */
+  audit: auditSchema,
+  /** By line: how many lie there, what is printed, what is seen, felt and tried. */
+  sights: z.record(
+    z.string(),
+    z.strictObject({
+      counted: z.number(),
+      printed: z.array(z.string()),
+      points: z.array(sightSchema),
+    }),
+  ),
+  sealed: sealedSchema,
+});
+export type Exercise = z.infer<typeof exerciseSchema>;
+
+const plantedSchema = z.strictObject({
+  id,
+  line: id,
+  kind: id,
+  mesh: z.enum(MESHES),
+  verdict: z.enum(VERDICTS),
+});
+
+export const keySchema = z.strictObject({
+  format: z.literal("wide-sieve.key"),
+  version: z.literal(1),
+  exercise: z.string(),
+  title: z.string().max(300),
+  faults: z.array(plantedSchema),
+  decoys: z.array(z.strictObject({ line: id, kind: id })),
+  already: z.array(id),
+  verdicts: z.array(
+    z.strictObject({ line: id, verdict: z.enum(VERDICTS), weight: z.number().min(0) }),
+  ),
+});
+export type KeyFile = z.infer<typeof keySchema>;
+
+const answerSchema = z.strictObject({
+  line: id,
+  verdict: z.enum(VERDICTS),
+  /** A kind of fault; empty: none is named. */
+  fault: z.string().max(80),
+});
+export type Answer = z.infer<typeof answerSchema>;
+
+export const resultSchema = z.strictObject({
+  format: z.literal("wide-sieve.result"),
+  version: z.literal(1),
+  exercise: z.string(),
+  student: z.string().max(200),
+  answers: z.array(answerSchema).max(10_000),
+  timeS: z.number().min(0).optional(),
+  /** Finds damage and careless edits; it is no proof against a programmer. */
+  checksum: z.string(),
+});
+export type Result = z.infer<typeof resultSchema>;
