@@ -18,8 +18,7 @@ import { CATALOGUE } from "../lib/data/catalogue.ts";
 import { SIGHT_WORDS } from "../lib/words/exerciseTexts.ts";
 import { told } from "../lib/words/problems.ts";
 import type { Problem } from "../lib/core/model/problem.ts";
-import { BadInput, Usage } from "./errors.ts";
-import type { Io } from "./run.ts";
+import { BadInput, Usage, type Io } from "./io.ts";
 
 type Flags = ReadonlyMap<string, string>;
 

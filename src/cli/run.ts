@@ -14,7 +14,7 @@ import { cardResult, cardTextProblem } from "../lib/core/card/cardText.ts";
 import { kitOnDay, kitToday } from "../lib/core/events/kitOnDay.ts";
 import { simulated } from "../lib/core/formats/simulateResult.ts";
 import { INCIDENT_KINDS } from "../lib/data/incidents.ts";
-import { BadInput, Usage } from "./errors.ts";
+import { BadInput, Usage, type Io } from "./io.ts";
 import { runExercise } from "./exercise.ts";
 import { logResult } from "../lib/core/formats/logResult.ts";
 import { mergeLogs } from "../lib/core/log/merge.ts";
@@ -28,7 +28,7 @@ import { parseAudit } from "../lib/core/formats/auditFile.ts";
 import type { AuditFile } from "../lib/core/model/auditFile.ts";
 import { auditPrinted } from "../lib/report/auditPrinted.ts";
 import { parsePriceBook, parsePriceCsv } from "../lib/core/formats/priceCsv.ts";
-import type { Outcome, Problem } from "../lib/core/model/problem.ts";
+import type { Outcome } from "../lib/core/model/problem.ts";
 import { jsonSchemaOf, SCHEMAS } from "../lib/core/formats/schemas.ts";
 import { reviewData } from "../lib/report/reviewData.ts";
 import { emptyBag } from "../lib/core/compare/emptyBag.ts";
@@ -40,7 +40,7 @@ import type { Course, PlanRequest } from "../lib/core/plan/request.ts";
 import { changesResult, frontiersResult, planResult } from "../lib/core/formats/planResult.ts";
 import type { PriceBook } from "../lib/core/model/priceBook.ts";
 import { PRICE_BOOK } from "../lib/data/priceBook.ts";
-import { told, type Told } from "../lib/words/problems.ts";
+import { told } from "../lib/words/problems.ts";
 import { logBlocks } from "../lib/report/logBlocks.ts";
 import { kitReport } from "../lib/report/kitReport.ts";
 import { toHtml } from "../lib/report/toHtml.ts";
@@ -66,13 +66,6 @@ const USAGE = `usage: npm run --silent cli -- COMMAND
           [--sensitivities ID,ID]        a shipped list with the quantities it asks for
   catalogue                              functions, item types, inspection points, cautions
   schema audit|list|workspace`;
-
-/** What the command line reads and writes besides files. */
-export interface Io {
-  readonly stdin: () => string;
-  readonly out: (text: string) => void;
-  readonly err: (text: string) => void;
-}
 
 /**
  * Runs one command: JSON on `out`, messages on `err`.

@@ -15,6 +15,7 @@
   const PLACES = [
     { href: "/", label: "Shelf" },
     { href: "/service", label: "In service" },
+    { href: "/class", label: "Class" },
     { href: "/compare", label: "Compare" },
     { href: "/lists", label: "Lists" },
     { href: "/prices", label: "Price book" },

@@ -9,7 +9,7 @@ import type { AuditContext, ContextLine } from "../sieve/context.ts";
 import { piecesOf } from "../sieve/measure.ts";
 
 /** What a student must do to see a fault. */
-export type Seen = "read" | "count" | "feel" | "try" | "work-out";
+type Seen = "read" | "count" | "feel" | "try" | "work-out";
 
 /** A kind of fault that can be planted. */
 export interface FaultKind {

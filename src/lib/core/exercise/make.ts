@@ -11,7 +11,7 @@ import { contextOf } from "../sieve/context.ts";
 import { piecesOf } from "../sieve/measure.ts";
 import { DECOY_KINDS, FAULT_KINDS } from "./faultKinds.ts";
 
-export interface PlantedFault {
+interface PlantedFault {
   readonly id: string;
   readonly line: string;
   readonly kind: string;
@@ -21,7 +21,7 @@ export interface PlantedFault {
 }
 
 /** What the instructor keeps: which lines have what, and what the rules say of each line. */
-export interface ExerciseKey {
+interface ExerciseKey {
   readonly faults: readonly PlantedFault[];
   readonly decoys: readonly { readonly line: string; readonly kind: string }[];
   /** Lines that are not as they should be of themselves: naming them is neither found nor false. */

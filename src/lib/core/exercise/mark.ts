@@ -56,7 +56,7 @@ export function mark(key: KeyFile, result: Result): Marked {
   };
 }
 
-export interface FaultFigures {
+interface FaultFigures {
   readonly id: string;
   readonly line: string;
   readonly kind: string;
@@ -69,7 +69,7 @@ export interface FaultFigures {
 }
 
 /** What to teach next, and from which figure that is read. */
-export interface TeachNext {
+interface TeachNext {
   readonly what: "fault" | "mesh" | "false-alarms" | "reasons";
   readonly id: string;
   readonly rate: number;

@@ -9,3 +9,10 @@ export class BadInput extends Error {
     super("bad input");
   }
 }
+
+/** What the command line reads and writes besides files. */
+export interface Io {
+  readonly stdin: () => string;
+  readonly out: (text: string) => void;
+  readonly err: (text: string) => void;
+}

@@ -1,0 +1,102 @@
+import type { VerdictId } from "../../core/audit/verdict.ts";
+import type { Answer, Exercise } from "../../core/exercise/exerciseFile.ts";
+import { readExercise, writeResult } from "../../core/exercise/write.ts";
+import { told } from "../../words/problems.ts";
+import { workspace } from "../workspace.svelte.ts";
+
+const KEPT = "wide-sieve.taking.";
+
+/** The student's side: the exercise she was given, item by item. */
+export class TakingState {
+  exercise = $state.raw<Exercise | null>(null);
+  student = $state("");
+  at = $state(0);
+  answers = $state<Record<string, Answer>>({});
+  /** Points looked at so far, by line. */
+  looked = $state<Record<string, string[]>>({});
+  #begun = 0;
+
+  lines = $derived.by(() => this.exercise?.audit.kit.lines ?? []);
+  line = $derived.by(() => this.lines[this.at]);
+  sight = $derived.by(() => (this.line ? this.exercise?.sights[this.line.id] : undefined));
+  done = $derived.by(() => this.lines.filter((l) => this.answers[l.id]).length);
+
+  async open(file: File): Promise<void> {
+    let json: unknown = null;
+    try {
+      json = JSON.parse(await file.text());
+    } catch {
+      // said below, as any other wrong file
+    }
+    const read = await readExercise(json);
+    if (!read.ok) {
+      workspace.say(
+        `${file.name} is no exercise that can be taken.`,
+        true,
+        read.problems.slice(0, 3).map(told),
+      );
+      return;
+    }
+    this.exercise = read.value;
+    this.at = 0;
+    this.#begun = Date.now();
+    this.answers = {};
+    this.looked = {};
+    try {
+      const kept = JSON.parse(localStorage.getItem(KEPT + read.value.id) ?? "null") as {
+        student: string;
+        answers: Record<string, Answer>;
+        begun: number;
+      } | null;
+      if (kept) {
+        this.student = kept.student;
+        this.answers = kept.answers;
+        this.#begun = kept.begun;
+      }
+    } catch {
+      // nothing was kept
+    }
+  }
+
+  look(point: string): void {
+    const id = this.line!.id;
+    this.looked = { ...this.looked, [id]: [...(this.looked[id] ?? []), point] };
+  }
+
+  answer(verdict: VerdictId, fault: string): void {
+    const { line } = this;
+    if (!line) return;
+    this.answers = { ...this.answers, [line.id]: { line: line.id, verdict, fault } };
+    this.keep();
+  }
+
+  go(step: number): void {
+    this.at = Math.min(this.lines.length - 1, Math.max(0, this.at + step));
+  }
+
+  keep(): void {
+    try {
+      localStorage.setItem(
+        KEPT + this.exercise!.id,
+        JSON.stringify({ student: this.student, answers: this.answers, begun: this.#begun }),
+      );
+    } catch {
+      // A browser without storage keeps it until the page is left.
+    }
+  }
+
+  /** The result file; lines without an answer are kept. */
+  async result(): Promise<string> {
+    const answers = this.lines.map(
+      (l): Answer => this.answers[l.id] ?? { line: l.id, verdict: "keep", fault: "" },
+    );
+    const seconds = Math.round((Date.now() - this.#begun) / 1000);
+    const result = await writeResult(
+      this.exercise!,
+      this.student.trim() || "without a number",
+      $state.snapshot(answers),
+      seconds,
+    );
+    return JSON.stringify(result, null, 1);
+  }
+}

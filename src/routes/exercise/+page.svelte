@@ -1,0 +1,136 @@
+<script lang="ts">
+  import { tick } from "svelte";
+  import { VERDICTS, type VerdictId } from "$lib/core/audit/verdict.ts";
+  import { FAULT_KINDS } from "$lib/core/exercise/faultKinds.ts";
+  import { TakingState } from "$lib/state/pages/taking.svelte.ts";
+  import Choice from "$lib/ui/Choice.svelte";
+  import { download, fileName } from "$lib/ui/download.ts";
+  import FilePicker from "$lib/ui/FilePicker.svelte";
+  import OneOf from "$lib/ui/OneOf.svelte";
+  import Progress from "$lib/ui/Progress.svelte";
+  import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
+  import { FAULT_LABEL } from "$lib/words/exerciseTexts.ts";
+  import { day, many } from "$lib/words/sentences.ts";
+  import { VERDICT_LABEL } from "$lib/words/verdicts.ts";
+
+  const taking = new TakingState();
+  let picker: FilePicker;
+  const { line, sight, exercise } = $derived(taking);
+  const answer = $derived(line ? taking.answers[line.id] : undefined);
+  const looked = $derived(line ? (taking.looked[line.id] ?? []) : []);
+  const BY = { look: "Look", feel: "Feel", try: "Try" } as const;
+  async function decide(v: VerdictId) {
+    taking.answer(v, v === "keep" ? "" : (answer?.fault ?? ""));
+    await tick();
+    // The reason asked for next must not come up under the bar at the foot.
+    document.getElementById("said")?.scrollIntoView({ block: "center" });
+  }
+  async function handBack() {
+    download(
+      fileName(`${exercise!.title} result ${taking.student}`, ".json"),
+      await taking.result(),
+    );
+  }
+</script>
+
+<svelte:head><title>Exercise · Wide Sieve</title></svelte:head>
+<ShelfHeader title="Exercise" about="One item after another: look, decide, hand the file back." />
+<main class="mx-auto max-w-3xl p-4 pb-28 sm:p-6">
+  {#if !exercise}
+    <p>
+      Open the file your instructor gave you. Nothing leaves this device until you hand it back.
+    </p>
+    <button class="btn btn-main mt-4" onclick={() => picker.pick()}
+      >Open the exercise you were given</button
+    >
+  {:else if line && sight}
+    {@const brief = exercise.audit.brief}
+    <p class="text-soft">
+      {exercise.title}, for {brief.title || "an outing"}: {many(brief.people, "person", "people")}, {many(
+        brief.days,
+        "day",
+      )}{brief.start ? ` from ${day(brief.start)}` : ""}{brief.sensitivities.length > 0
+        ? `; someone reacts to ${brief.sensitivities.join(", ")}`
+        : ""}.
+    </p>
+    <div class="mt-3 flex flex-wrap items-end gap-4">
+      <label class="flex flex-col gap-1 text-sm"
+        >your number or name<input
+          class="field w-44"
+          maxlength="100"
+          bind:value={taking.student}
+          oninput={() => taking.keep()}
+        /></label
+      >
+      <span class="flex items-center gap-2 text-sm"
+        ><Progress label="Items decided" value={taking.done} max={taking.lines.length} />
+        {taking.done} of {taking.lines.length} decided</span
+      >
+    </div>
+    <section class="sheet mt-4 p-4" aria-label="Item {taking.at + 1}">
+      <p class="text-sm text-soft">Item {taking.at + 1} of {taking.lines.length}</p>
+      <h2 class="text-3xl break-words">{line.text}</h2>
+      <p class="mt-1">The box says {line.claimed}. You count <strong>{sight.counted}</strong>.</p>
+      <ul class="mt-2 list-disc pl-5">
+        {#each sight.printed as p, i (i)}<li>{p}</li>{/each}
+      </ul>
+      <ul class="mt-3 grid gap-2" data-testid="points">
+        {#each sight.points as p (p.point)}
+          <li class="border-b border-line pb-2">
+            {#if looked.includes(p.point)}
+              <span class="text-sm text-soft">{BY[p.by]}:</span> {p.sees}
+            {:else}
+              <button class="btn min-h-11 px-3 py-1" onclick={() => taking.look(p.point)}
+                >{BY[p.by]} ({sight.points.indexOf(p) + 1})</button
+              >
+            {/if}
+          </li>
+        {/each}
+      </ul>
+    </section>
+    <!-- What is reached by keyboard never lies under the bar at the foot. -->
+    <section class="mt-4 grid gap-3 [&_button]:scroll-mb-28" aria-label="What you say of it">
+      <OneOf
+        label="Verdict"
+        class="min-h-11 px-3 py-1 font-normal"
+        value={answer?.verdict ?? null}
+        options={VERDICTS.map((value) => ({ value, label: VERDICT_LABEL[value] }))}
+        onchoose={(v) => void decide(v)}
+      />
+      {#if answer && answer.verdict !== "keep"}
+        <span class="flex flex-col gap-1 text-sm"
+          >what is wrong with it<Choice
+            label="What is wrong with it"
+            value={answer.fault}
+            options={[
+              { value: "", label: "nothing: it is sound" },
+              ...FAULT_KINDS.map((k) => ({ value: k.id, label: FAULT_LABEL[k.id] ?? k.id })),
+            ]}
+            onchoose={(fault) => taking.answer(answer.verdict, fault)}
+          /></span
+        >
+      {/if}
+    </section>
+    <div
+      class="fixed inset-x-0 bottom-0 z-30 flex gap-2 border-t border-ink bg-sheet p-2 sm:static sm:mt-4 sm:border-t-0 sm:bg-transparent sm:p-0"
+    >
+      <button
+        class="btn flex-1 sm:flex-none"
+        disabled={taking.at === 0}
+        onclick={() => taking.go(-1)}>Back</button
+      >
+      <button
+        class="btn btn-main flex-1 sm:flex-none"
+        disabled={taking.at >= taking.lines.length - 1}
+        onclick={() => taking.go(1)}>Next</button
+      >
+      <button class="btn flex-1 sm:flex-none" onclick={handBack}>Hand back</button>
+    </div>
+  {/if}
+  <FilePicker
+    bind:this={picker}
+    label="Exercise to open"
+    accept=".json,application/json"
+    onfiles={(files) => void taking.open(files[0]!)}
+  />
+</main>
