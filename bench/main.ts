@@ -15,6 +15,7 @@ import { CARD_WORDS } from "../src/lib/data/cardVocabulary.ts";
 import { FUNCTIONS } from "../src/lib/data/functions.ts";
 import { ITEM_TYPES } from "../src/lib/data/itemTypes.ts";
 import { benchCards } from "./cards.ts";
+import { benchChance } from "./chance.ts";
 import { benchPlans } from "./plans.ts";
 import { auditOf, randomFrom } from "./planCases.ts";
 
@@ -154,4 +155,5 @@ console.table({
   ),
 });
 benchCards();
+benchChance();
 await benchPlans();

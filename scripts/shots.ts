@@ -55,8 +55,7 @@ const shoot = async (
 };
 const kit = "/kit/demo-crew-box";
 await shoot("shelf", "/");
-for (const stage of ["brief", "unpack", "bench", "sieve", "log"])
-  await shoot(stage, `${kit}/${stage}`);
+for (const stage of ["brief", "unpack", "bench", "sieve"]) await shoot(stage, `${kit}/${stage}`);
 await shoot("plan", `${kit}/plan`, undefined, "light", "plan-result", async (page) => {
   await page.getByText("A knee:").waitFor({ timeout: 60_000 });
 });
@@ -81,6 +80,16 @@ await shoot("compare", "/compare", undefined, "light", undefined, async (page) =
   await page.getByText("Built from an empty bag").waitFor({ timeout: 120_000 });
 });
 await shoot("labels", `${kit}/labels`);
+await shoot("log", "/kit/demo-shed-box/log", undefined, "light", "events");
+await shoot("service", "/service", undefined, "light", "service");
+await shoot("last", `${kit}/last`, undefined, "light", "one-more");
+await shoot("class", "/class", undefined, "light", undefined, async (page) => {
+  await page.getByLabel("From the kit").click();
+  await page.getByRole("option", { name: "Tallowmere Crew Box" }).click();
+  await page.getByLabel("passphrase that seals the key").fill("orchard ladder");
+  await page.getByRole("button", { name: "Plant the faults" }).click();
+  await page.getByTestId("slips").waitFor();
+});
 await shoot("sieve-dark", `${kit}/sieve`, undefined, "dark");
 await shoot("bench-phone", `${kit}/bench`, { width: 390, height: 844 });
 await browser.close();

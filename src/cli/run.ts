@@ -207,7 +207,7 @@ function runSimulate(file: AuditFile, flags: ReadonlyMap<string, string>, today:
   };
   const trips = whole("trips", USUAL_TRIPS, MOST_TRIPS);
   const seed = whole("seed", 1, 2 ** 31 - 1);
-  return simulated({
+  const played = simulated({
     file,
     today,
     trips,
@@ -216,6 +216,8 @@ function runSimulate(file: AuditFile, flags: ReadonlyMap<string, string>, today:
     catalogue: CATALOGUE,
     kinds: INCIDENT_KINDS,
   });
+  if (!played.ok) throw new BadInput(played.problems);
+  return played.value;
 }
 
 /** A kit's log worked out; or with `--merge`, the two files of one kit written as one. */

@@ -310,7 +310,7 @@ describe("chance: what hangs on it", () => {
   });
 
   it("prints a chance of nothing as less than three in so many", () => {
-    const sure = simulated({
+    const played = simulated({
       file: { ...plasters(5000, party(1, 1)), incidents: { kinds: [cut()] } },
       today: TODAY,
       trips: 1000,
@@ -319,8 +319,21 @@ describe("chance: what hangs on it", () => {
       catalogue: CATALOGUE,
       kinds: INCIDENT_KINDS,
     });
+    if (!played.ok) throw new Error("refused");
+    const sure = played.value;
     expect(sure.lasts).to.deep.equal({ low: 1, high: 1, se: 0, within: "< 0.003" });
     expect(sure.caution).to.contain("no statistics");
+    const crowd = { ...plasters(1, party(100_000, 3000)), incidents: { kinds: [cut()] } };
+    const refused = simulated({
+      file: crowd,
+      today: TODAY,
+      trips: 1,
+      seed: 1,
+      book: PRICE_BOOK,
+      catalogue: CATALOGUE,
+      kinds: INCIDENT_KINDS,
+    });
+    expect(refused.ok).to.equal(false);
   });
 });
 

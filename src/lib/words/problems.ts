@@ -4,6 +4,8 @@ import type { Problem, ProblemCode } from "../core/model/problem.ts";
 const PROBLEM_TEXT: Readonly<Record<ProblemCode, string>> = {
   schema: "{message}",
   "no-such-day": "is not a day that exists (write YYYY-MM-DD)",
+  "outing-too-large":
+    "expects more than 500 incidents of a kind on one outing ({kinds}): fewer people or days, or a lower rate",
   damaged: "is damaged or was changed by hand",
   "another-exercise": "belongs to another exercise",
   "wrong-passphrase": "does not open with this passphrase",

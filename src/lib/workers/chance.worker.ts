@@ -1,3 +1,4 @@
+import { tooOften } from "../core/chance/assumptions.ts";
 import { modelOf } from "../core/chance/model.ts";
 import { oneMore, type OneMore } from "../core/chance/oneMore.ts";
 import { addTally, BLOCK, blocksOf } from "../core/chance/play.ts";
@@ -28,6 +29,9 @@ serve<ChanceAsk, ChanceSays>(async (ask, say) => {
     return mine === newest;
   };
   const { file, incidents, today, book, trips, seed } = ask;
+  const often = tooOften(incidents, file.brief);
+  if (often.length > 0)
+    throw new Error(`more than 500 incidents of a kind on one outing (${often.join(", ")})`);
   const model = modelOf(file, incidents, today, CATALOGUE);
   const player = playerOf(model);
   const tally = player.tally();

@@ -65,6 +65,18 @@ export const incidentsOf = (
   kinds: readonly ShippedKind[],
 ): Incidents => file.incidents ?? assumptionsFor(file.brief, kinds);
 
+/** More incidents of one kind on one outing than this are no outing: e⁻⁵⁰⁰ is still a number. */
+const MOST_EXPECTED = 500;
+
+/** Kinds of which more are expected on one outing than can be played, by id. */
+export const tooOften = (
+  incidents: Incidents,
+  { people, days }: Pick<Brief, "people" | "days">,
+): string[] =>
+  incidents.kinds
+    .filter((k) => (k.per1000 / 1000) * people * days > MOST_EXPECTED)
+    .map((k) => k.id);
+
 /** Incidents per person-day, by category. */
 export function ratesByCategory(incidents: Incidents): Map<Category, number> {
   const rates = new Map<Category, number>();

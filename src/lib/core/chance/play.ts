@@ -79,6 +79,9 @@ export class Player {
   readonly #order: number[] = [];
   readonly #touched: Int32Array;
   readonly #hot: Uint8Array;
+  #asked = 0;
+  /** Whether anything was missing, by reading. */
+  readonly #fell: [number, number] = [0, 0];
 
   /** @param categories index of the category of each need */
   constructor(model: Model, categoryOf: readonly number[]) {
@@ -88,7 +91,7 @@ export class Player {
     this.#vital = Uint8Array.from(model.needs, (n) => (n.tier === "vital" ? 1 : 0));
     this.#sum = new Float64Array(model.targets.length);
     this.#left = [new Float64Array(model.tool.length), new Float64Array(model.tool.length)];
-    this.#shortAt = new Float64Array(2 * model.needs.length);
+    this.#shortAt = new Float64Array(2 * model.needs.length).fill(Infinity);
     this.#counts = new Int32Array(model.kinds.length);
     this.#touched = new Int32Array(model.targets.length);
     this.#hot = new Uint8Array(model.targets.length);
@@ -113,10 +116,7 @@ export class Player {
   lasts(seed: number, outing: number): boolean {
     this.#draw(seed, outing);
     this.#run();
-    const { needs } = this.#model;
-    for (let n = 0; n < needs.length; n++)
-      if (this.#shortAt[needs.length + n]! < Infinity) return false;
-    return true;
+    return this.#fell[HIGH] === 0;
   }
 
   /** Units asked of each target in the outing last played, and when each need was short first. */
@@ -224,7 +224,10 @@ export class Player {
   #run(): void {
     const { targets, hours, people } = this.#model;
     const sum = this.#sum.fill(0);
-    const shortAt = this.#shortAt.fill(Infinity);
+    const shortAt = this.#shortAt;
+    // Most outings leave it as it was.
+    if (this.#fell[LOW] + this.#fell[HIGH] > 0) shortAt.fill(Infinity);
+    this.#fell.fill(0);
     const needs = this.#model.needs.length;
     let leaves = false;
     for (let i = 0; i < this.#incidents; i++) if (this.#leave[i]! > 0) leaves = true;
@@ -239,9 +242,16 @@ export class Player {
       sum[t]! += this.#units[d]!;
       const { dead, need } = targets[t]!;
       const time = this.#time[d]!;
-      if (dead[LOW] && time < shortAt[need]!) shortAt[need] = time;
-      if (dead[HIGH] && time < shortAt[needs + need]!) shortAt[needs + need] = time;
+      if (dead[LOW]) {
+        this.#fell[LOW] = 1;
+        if (time < shortAt[need]!) shortAt[need] = time;
+      }
+      if (dead[HIGH]) {
+        this.#fell[HIGH] = 1;
+        if (time < shortAt[needs + need]!) shortAt[needs + need] = time;
+      }
     }
+    this.#asked = asked;
     for (const reading of [LOW, HIGH] as const) {
       let hot = 0;
       for (let i = 0; i < asked; i++) {
@@ -297,34 +307,36 @@ export class Player {
       wanted -= taken;
       if (wanted <= MISSING) return;
     }
+    this.#fell[reading] = 1;
     const at = reading * needs.length + target.need;
     if (this.#time[d]! < this.#shortAt[at]!) this.#shortAt[at] = this.#time[d]!;
   }
 
   #count(tally: Tally, outing: number): void {
-    const { needs, targets, grain, days } = this.#model;
+    const { needs, grain, days } = this.#model;
     const n = needs.length;
     tally.outings++;
     tally.personDays += this.#personHours / 24;
-    for (let t = 0; t < targets.length; t++) {
+    for (let i = 0; i < this.#asked; i++) {
+      const t = this.#touched[i]!;
       const total = this.#sum[t]!;
-      if (total === 0) continue;
       const bin = Math.round(total / grain[t]!);
       tally.asked[t]![bin < BINS ? bin : BINS - 1]!++;
       tally.askedSum[t]! += total;
     }
     for (const reading of [LOW, HIGH] as const) {
-      let any = false;
+      if (this.#fell[reading] === 0) {
+        tally.lasts[reading]!++;
+        tally.vitalLasts[reading]!++;
+        continue;
+      }
       let vital = false;
       let firstAt = Infinity;
       let first = -1;
-      const categoryAt =
-        reading === HIGH ? this.#categoryTimes.fill(Infinity) : this.#categoryTimes;
-      if (reading === LOW) categoryAt.fill(Infinity);
+      const categoryAt = this.#categoryTimes.fill(Infinity);
       for (let i = 0; i < n; i++) {
         const at = this.#shortAt[reading * n + i]!;
         if (at === Infinity) continue;
-        any = true;
         if (this.#vital[i]) vital = true;
         tally.short[reading * n + i]!++;
         const c = this.#categoryOf[i]!;
@@ -336,15 +348,13 @@ export class Player {
         }
         for (let day = Math.floor(at / 24); day < days; day++) tally.byDay[i * days + day]!++;
       }
-      if (any) {
-        for (let c = 0; c < this.#categories; c++) {
-          if (categoryAt[c] === Infinity) continue;
-          tally.categoryShort[reading * this.#categories + c]!++;
-          if (reading === HIGH)
-            for (let day = Math.floor(categoryAt[c]! / 24); day < days; day++)
-              tally.categoryByDay[c * days + day]!++;
-        }
-      } else tally.lasts[reading]!++;
+      for (let c = 0; c < this.#categories; c++) {
+        if (categoryAt[c] === Infinity) continue;
+        tally.categoryShort[reading * this.#categories + c]!++;
+        if (reading === HIGH)
+          for (let day = Math.floor(categoryAt[c]! / 24); day < days; day++)
+            tally.categoryByDay[c * days + day]!++;
+      }
       if (!vital) tally.vitalLasts[reading]!++;
       if (first >= 0) {
         tally.first[first]!++;

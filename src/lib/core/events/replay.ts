@@ -83,7 +83,9 @@ class Kit {
 
   /** The line and its parts: what was opened first, then what runs out first. */
   group(id: string): Line[] {
-    const parts = this.lines.filter((l) => l.id === id || l.id.startsWith(`${id}+`));
+    const start = `${id}+`;
+    const parts = this.lines.filter((l) => l.id === id || l.id.startsWith(start));
+    if (parts.length < 2) return parts;
     const key = (l: Line) =>
       `${l.opened ? 0 : 1}${l.expires && l.expires !== "none" ? l.expires : "9999"}`;
     return parts.sort((a, b) =>

@@ -1,4 +1,5 @@
-import { incidentsOf, type ShippedKind } from "../chance/assumptions.ts";
+import { fail, problem, type Outcome } from "../model/problem.ts";
+import { incidentsOf, tooOften, type ShippedKind } from "../chance/assumptions.ts";
 import { modelOf } from "../chance/model.ts";
 import { oneMore } from "../chance/oneMore.ts";
 import { playAll } from "../chance/play.ts";
@@ -33,8 +34,18 @@ export interface SimulateAsk {
 }
 
 /** Plays a file's outings, with the rare ones weighed and one more of each kind tried. */
-export function simulated({ file, today, trips, seed, book, catalogue, kinds }: SimulateAsk) {
+export function simulated({
+  file,
+  today,
+  trips,
+  seed,
+  book,
+  catalogue,
+  kinds,
+}: SimulateAsk): Outcome<ReturnType<typeof simulateResult>> {
   const incidents = incidentsOf(file, kinds);
+  const often = tooOften(incidents, file.brief);
+  if (often.length > 0) return fail([problem("incidents", "outing-too-large", { kinds: often })]);
   const model = modelOf(file, incidents, today, catalogue);
   const tally = playAll(playerOf(model), seed, trips);
   const run = simulationOf(model, tally, seed);
@@ -50,7 +61,7 @@ export function simulated({ file, today, trips, seed, book, catalogue, kinds }: 
     trips,
     shortOutings,
   });
-  return simulateResult(run, rareChances(model, run, seed), [...more]);
+  return { ok: true, value: simulateResult(run, rareChances(model, run, seed), [...more]) };
 }
 
 /** A run of outings as the command line and the server route give it. */

@@ -70,6 +70,7 @@ export type ProblemCode =
   | "two-dates"
   | "several-dates"
   | "no-date"
+  | "outing-too-large"
   | "damaged"
   | "another-exercise"
   | "wrong-passphrase";

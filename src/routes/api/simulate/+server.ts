@@ -44,15 +44,15 @@ export const POST: RequestHandler = ({ request }) =>
         },
       ]);
     const today = serverToday();
-    return json(
-      simulated({
-        file: kitToday(file.value, today, CATALOGUE),
-        today,
-        ...options.data,
-        book: PRICE_BOOK,
-        catalogue: CATALOGUE,
-        kinds: INCIDENT_KINDS,
-      }),
-    );
+    const played = simulated({
+      file: kitToday(file.value, today, CATALOGUE),
+      today,
+      ...options.data,
+      book: PRICE_BOOK,
+      catalogue: CATALOGUE,
+      kinds: INCIDENT_KINDS,
+    });
+    if (!played.ok) return refuse(422, "these outings cannot be played", played.problems);
+    return json(played.value);
   });
 export const fallback: RequestHandler = () => refuse(405, "POST an audit file");
