@@ -21,12 +21,12 @@ export const OTHER_CONTENT = /~[0-9a-f]{8}$/;
  */
 export function inOrder(events: readonly KitEvent[]): KitEvent[] {
   const undone = new Set(events.flatMap((e) => (e.kind === "undone" && e.of ? [e.of] : [])));
-  const at = (e: KitEvent) => `${e.on} ${e.time ?? END_OF_DAY}`;
   return events
     .filter((e) => e.kind !== "undone" && !undone.has(e.id) && !OTHER_CONTENT.test(e.id))
+    .map((e) => ({ e, at: `${e.on} ${e.time ?? END_OF_DAY}`, rank: rank(e) }))
     .sort((a, b) => {
-      const [x, y] = [at(a), at(b)];
-      if (x !== y) return x < y ? -1 : 1;
-      return rank(a) - rank(b) || (a.id < b.id ? -1 : 1);
-    });
+      if (a.at !== b.at) return a.at < b.at ? -1 : 1;
+      return a.rank - b.rank || (a.e.id < b.e.id ? -1 : 1);
+    })
+    .map(({ e }) => e);
 }
