@@ -1,5 +1,4 @@
-import { addDays } from "../base/dates.ts";
-import { lastGoodDay } from "../base/dates.ts";
+import { addDays, daysBetween, lastGoodDay } from "../base/dates.ts";
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import type { Distribution, Incidents } from "../model/incident.ts";
@@ -167,8 +166,7 @@ function daysToLookAt(context: AuditContext, start: string): number[] {
   const found = new Set([0]);
   for (const { line } of context.lines) {
     if (!line.expires || line.expires === "none") continue;
-    const past =
-      Math.round((Date.parse(lastGoodDay(line.expires)) - Date.parse(start)) / 86_400_000) + 1;
+    const past = daysBetween(start, lastGoodDay(line.expires)) + 1;
     if (past > 0 && past < days) found.add(past);
   }
   return [...found].sort((a, b) => a - b);

@@ -1,5 +1,6 @@
 import Papa from "papaparse";
 import { eventsSchema, type Change, type KitEvent } from "../model/event.ts";
+import { headedRows } from "./headedCsv.ts";
 import { fail, problem, zodProblems, type Outcome } from "../model/problem.ts";
 import { defused, undefused } from "./cells.ts";
 
@@ -66,20 +67,10 @@ export const writeEvents = (events: readonly KitEvent[]): string =>
 
 /** A log from CSV: all of it, or what is wrong and nothing. */
 export function parseEvents(text: string): Outcome<KitEvent[]> {
-  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ""), {
-    header: true,
-    skipEmptyLines: "greedy",
-  });
-  const missing = ["id", "on", "kind"].filter((c) => !parsed.meta.fields?.includes(c));
-  if (missing.length > 0)
-    return fail([
-      problem("header", "prices-lack-column", {
-        missing: missing.map((m) => `'${m}'`).join(", "),
-        expected: EVENT_COLUMNS.join(","),
-      }),
-    ]);
+  const parsed = headedRows(text, ["id", "on", "kind"], EVENT_COLUMNS);
+  if (!parsed.ok) return parsed;
   const events = new Map<string, Record<string, unknown>>();
-  for (const [i, row] of parsed.data.entries()) {
+  for (const [i, row] of parsed.value.entries()) {
     const read = (k: string) => undefused((row[k] ?? "").trim() === "" ? "" : row[k]!);
     let more: Record<string, unknown> = {};
     try {

@@ -1,5 +1,6 @@
 import Papa from "papaparse";
 import { incidentsSchema, type Incidents } from "../model/incident.ts";
+import { headedRows } from "./headedCsv.ts";
 import { fail, problem, zodProblems, type Outcome } from "../model/problem.ts";
 import { cellNumber, defused, undefused } from "./cells.ts";
 
@@ -46,22 +47,12 @@ export function writeIncidents({ kinds }: Incidents): string {
 
 /** Assumptions from CSV: all of them, or what is wrong and none. */
 export function parseIncidents(text: string): Outcome<Incidents> {
-  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ""), {
-    header: true,
-    skipEmptyLines: "greedy",
-  });
-  const missing = ["id", "category", "per1000"].filter((c) => !parsed.meta.fields?.includes(c));
-  if (missing.length > 0)
-    return fail([
-      problem("header", "prices-lack-column", {
-        missing: missing.map((m) => `'${m}'`).join(", "),
-        expected: COLUMNS.join(","),
-      }),
-    ]);
+  const parsed = headedRows(text, ["id", "category", "per1000"], COLUMNS);
+  if (!parsed.ok) return parsed;
   const kinds = new Map<string, Record<string, unknown> & { asks: unknown[] }>();
   const read = (row: Record<string, string>, k: (typeof COLUMNS)[number]) =>
     undefused((row[k] ?? "").trim());
-  for (const [i, row] of parsed.data.entries()) {
+  for (const [i, row] of parsed.value.entries()) {
     const id = read(row, "id");
     const kind = kinds.get(id) ?? { id, asks: [] };
     for (const k of ["label", "category"] as const) if (read(row, k)) kind[k] = read(row, k);

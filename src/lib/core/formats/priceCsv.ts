@@ -10,6 +10,7 @@ import {
 import { zodProblems, problem } from "../model/problem.ts";
 import { repriced } from "../plan/priceList.ts";
 import { defused, undefused } from "./cells.ts";
+import { headedRows } from "./headedCsv.ts";
 import { fail, type Outcome, type Problem } from "../model/problem.ts";
 
 /** Columns of a price book in CSV (RFC 4180). Size in mm as `75x4000`. */
@@ -37,19 +38,9 @@ export type PriceColumn = (typeof PRICE_COLUMNS)[number];
 
 /** A price book from CSV; all of it, or the rows that are wrong and nothing else. */
 export function parsePriceCsv(text: string, isType: (id: string) => boolean): Outcome<PriceBook> {
-  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ""), {
-    header: true,
-    skipEmptyLines: "greedy",
-  });
-  const missing = ["title", "itemType", "price"].filter((c) => !parsed.meta.fields?.includes(c));
-  if (missing.length > 0)
-    return fail([
-      problem("header", "prices-lack-column", {
-        missing: missing.map((m) => `'${m}'`).join(", "),
-        expected: PRICE_COLUMNS.join(","),
-      }),
-    ]);
-  return bookOfRows(parsed.data, isType);
+  const parsed = headedRows(text, ["title", "itemType", "price"], PRICE_COLUMNS);
+  if (!parsed.ok) return parsed;
+  return bookOfRows(parsed.value, isType);
 }
 
 function bookOfRows(

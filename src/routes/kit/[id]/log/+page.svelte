@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onDestroy } from "svelte";
-  import { lastGoodDay } from "$lib/core/base/dates.ts";
+  import { addDays, lastGoodDay } from "$lib/core/base/dates.ts";
   import type { EventKind } from "$lib/core/model/event.ts";
   import { lineName, ownEvents, useKit } from "$lib/state/kit.svelte.ts";
   import { LogState } from "$lib/state/pages/log.svelte.ts";
@@ -59,11 +59,9 @@
     note = "";
   }
   const lasts = (days: number) =>
-    days > 3650 ? "for ten years or more" : `to ${day(addDaysFrom(days)).replace(/^\d+ /, "")}`;
-  const addDaysFrom = (days: number) =>
-    new Date(Date.parse(workspace.today) + Math.round(days) * 86_400_000)
-      .toISOString()
-      .slice(0, 10);
+    days > 3650
+      ? "for ten years or more"
+      : `to ${day(addDays(workspace.today, Math.round(days))).replace(/^\d+ /, "")}`;
   async function takeFiles(files: File[]) {
     for (const f of files) log.takeIn(await f.text(), f.name);
   }
