@@ -3,13 +3,15 @@ import loadHighs from "highs";
 import { solve as yalps, type Constraint } from "yalps";
 import { candidates } from "../src/lib/core/plan/candidates.ts";
 import { frontier, frontierLimits, POINTS, quickFrontier } from "../src/lib/core/plan/frontier.ts";
-import { greedyPlan, minimise, planBound } from "../src/lib/core/plan/greedy.ts";
+import { greedyPlan, planBound } from "../src/lib/core/plan/greedy.ts";
+import { minimise } from "../src/lib/core/plan/minimise.ts";
 import { highsSolver } from "../src/lib/core/plan/highsSolver.ts";
 import type { LinearModel } from "../src/lib/core/plan/linearModel.ts";
 import { plan } from "../src/lib/core/plan/plan.ts";
 import { vitalOf } from "../src/lib/core/plan/choice.ts";
 import type { PlanRequest } from "../src/lib/core/plan/request.ts";
 import { NO_LIMITS } from "../src/lib/core/plan/limits.ts";
+import { modelOptions } from "../src/lib/core/plan/modelOptions.ts";
 import { planModel } from "../src/lib/core/plan/planModel.ts";
 import { planCase, SIZES } from "./planCases.ts";
 
@@ -141,9 +143,12 @@ export async function benchPlans(): Promise<void> {
     const m = planModel(
       c,
       { ...NO_LIMITS, budget: BUDGET },
-      { vitalInFull: false, mayLeave: false, keep: new Set(), maxSources: null },
+      modelOptions({ ...r, ...one }, "none"),
     );
-    minimise(m, m.coverage, -1);
+    minimise(
+      m,
+      m.coverage.map(([x, v]) => [x, -v] as const),
+    );
     const [exact, exactMs] = timed(() => solver(m.model));
     const given = forYalps(m.model);
     const [relaxed, relaxedMs] = timed(() => yalps({ ...given, integers: [] }));

@@ -58,7 +58,7 @@ const USAGE = `usage: npm run --silent cli -- COMMAND
   exercise take EX --answers CSV --out RESULT [--student ID]
   exercise mark KEY|EX RESULT… [--passphrase W]
   plan FILE [--budget N] [--mass G] [--volume ML] [--target ready|0.85]
-            [--best] [--prices FILE] [--today DAY] [--frontier] [--changes]
+            [--best|--lightest|--own] [--prices FILE] [--today DAY] [--frontier] [--changes]
             [--exclude ID,ID] [--keep LINE,LINE] [--sources N]
             [--course trained=PRICE] [--time SECONDS] [--fit]
   report FILE --to pdf|html|md --out PATH [--today DAY]
@@ -346,12 +346,15 @@ function requestOf(
   const share = Number(target);
   if (target !== "ready" && !(share > 0 && share <= 1))
     throw new Usage(`--target '${target}' is neither 'ready' nor a coverage between 0 and 1`);
-  const best = flags.has("best") || (flags.has("budget") && !flags.has("target"));
+  const named = (["best", "lightest", "own"] as const).filter((q) => flags.has(q));
+  if (named.length > 1) throw new Usage(`--${named.join(" and --")} are two questions: ask one`);
+  const question =
+    named[0] ?? (flags.has("budget") && !flags.has("target") ? ("best" as const) : "cheapest");
   const request: PlanRequest = {
     audit: file,
     catalogue: CATALOGUE,
     book,
-    question: best ? "best" : "cheapest",
+    question,
     target: target === "ready" ? "ready" : share,
     limits: {
       budget: amount("budget", file.brief.limits.budget),
@@ -396,7 +399,7 @@ const VALUE_FLAGS = new Set(
     " ",
   ),
 );
-const PLAIN_FLAGS = new Set(["best", "frontier", "fit", "changes"]);
+const PLAIN_FLAGS = new Set(["best", "lightest", "own", "frontier", "fit", "changes"]);
 
 function parseArguments(args: readonly string[]) {
   const positional: string[] = [];

@@ -3,8 +3,9 @@ import fc from "fast-check";
 import { audit, type Audit } from "../../src/lib/core/audit/audit.ts";
 import { kitLoad } from "../../src/lib/core/bag/load.ts";
 import { boughtLine } from "../../src/lib/core/plan/candidates.ts";
-import { frontierPoint } from "../../src/lib/core/plan/frontier.ts";
+import { frontierPoint, quickFrontier } from "../../src/lib/core/plan/frontier.ts";
 import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
+import { NO_LIMITS } from "../../src/lib/core/plan/limits.ts";
 import { plan } from "../../src/lib/core/plan/plan.ts";
 import type { PlanRequest } from "../../src/lib/core/plan/request.ts";
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
@@ -183,7 +184,16 @@ describe("under limits on money, weight, space and sources, against every way th
         for (const w of everyWay(r))
           if (w.vital > vital + SAME || (w.vital > vital - SAME && w.coverage > coverage))
             [vital, coverage] = [w.vital, w.coverage];
-        const point = frontierPoint(r, axis as "budget" | "mass", limit, solver);
+        const point = frontierPoint(r, axis as "budget" | "mass", limit, solver)!;
+        const limits = [limit / 2, limit];
+        for (const quick of quickFrontier({
+          request: r,
+          axis: axis as "budget" | "mass",
+          limits,
+        })) {
+          const has = axis === "budget" ? quick.price : quick.massG;
+          expect(has, JSON.stringify(c)).to.be.at.most(quick.limit + SAME);
+        }
         const hasVital = r.audit.list.needs.some((n) => n.tier === "vital");
         expect(point.proven).to.equal(true);
         expect(point.bound).to.be.at.least(coverage - SAME);
@@ -193,24 +203,50 @@ describe("under limits on money, weight, space and sources, against every way th
     );
   }).timeout(120_000);
 
-  it("says of each limit what it would have to be, where lifting it alone is enough", () => {
+  it("a limit is named only where it forbids by itself, and what it says would do does", () => {
+    let named = 0;
     fc.assert(
       fc.property(limitedCase, (c) => {
         const r = requestOf({ ...c, maxSources: null }, {});
         const outcome = plan(r, solver);
         if (outcome.status !== "infeasible") return;
+        const isPossible = (limits: PlanRequest["limits"]) =>
+          plan({ ...r, limits }, solver).status !== "infeasible";
+        const only = outcome.why.length === 1 ? r.limits : NO_LIMITS;
         for (const why of outcome.why) {
-          if (why.code !== "limit") continue;
-          expect(why.allowed).to.equal(r.limits[why.limit]);
-          expect(why.needed).to.be.greaterThan(why.allowed);
-          // So much is enough.
-          const limits = { ...r.limits, [why.limit]: why.needed };
-          expect(plan({ ...r, limits }, solver).status, JSON.stringify(c)).to.not.equal(
-            "infeasible",
-          );
+          if (why.code === "limit") {
+            named++;
+            const { limit, allowed, needed } = why;
+            expect(allowed).to.equal(r.limits[limit]);
+            expect(needed).to.be.greaterThan(allowed);
+            expect(isPossible({ ...NO_LIMITS, [limit]: allowed }), JSON.stringify(c)).to.equal(
+              false,
+            );
+            expect(isPossible({ ...only, [limit]: needed }), JSON.stringify(c)).to.equal(true);
+          }
         }
       }),
-      { numRuns: 120, seed: 24 },
+      { numRuns: 200, seed: 24 },
     );
+    expect(named).to.be.greaterThan(20);
   }).timeout(120_000);
+
+  it("limits that forbid only together are said so, with what each would have to be", () => {
+    // A pad of 1.00 and 100 g, or one of 10.00 and 5 g: 5.00 buys the first, 50 g bear the second.
+    const file = auditFile([need("p", "medium-wound-pad", { tier: "vital" })], []);
+    const heavy = product("heavy", "gauze-pad", 1, 1, { massG: 100 });
+    const light = product("light", "gauze-pad", 1, 10, { massG: 5 });
+    const limits = { budget: 5, massG: 50, volumeMl: null };
+    const outcome = plan(request(file, [heavy, light], { limits }), solver);
+    expect(outcome.status === "infeasible" && outcome.why).to.deep.equal([
+      {
+        code: "limits-together",
+        sources: null,
+        raised: [
+          { limit: "budget", needed: 10 },
+          { limit: "massG", needed: 100 },
+        ],
+      },
+    ]);
+  });
 });

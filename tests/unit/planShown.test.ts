@@ -5,7 +5,7 @@ import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
 import { plan } from "../../src/lib/core/plan/plan.ts";
 import { NO_LIMITS } from "../../src/lib/core/plan/limits.ts";
 import { frontierResult, planResult } from "../../src/lib/core/formats/planResult.ts";
-import type { Progress } from "../../src/lib/core/plan/stages.ts";
+import type { Progress } from "../../src/lib/core/plan/search.ts";
 import { showPlan, showQuick } from "../../src/lib/workers/showPlan.ts";
 import { gapText, obstacle, repackText } from "../../src/lib/words/sentences.ts";
 import { planRequestOf } from "../../src/lib/state/pages/planRequest.ts";
@@ -64,7 +64,7 @@ describe("a plan on the screen", () => {
       share = p.share;
     };
     plan(request(file, products), solver, progress);
-    expect(stages).to.deep.equal(["first", "price", "coverage", "mass"]);
+    expect(stages).to.deep.equal(["first", "price", "mass"]);
   });
   it("phases: vital before it is carried, core with the next order, useful when stock rotates", () => {
     const r = request(file, products);

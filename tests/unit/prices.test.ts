@@ -14,7 +14,7 @@ import {
 import { actionsOf } from "../../src/lib/core/plan/actions.ts";
 import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
 import { applyPriceList, priceListSchema, repriced } from "../../src/lib/core/plan/priceList.ts";
-import { mayPropose } from "../../src/lib/core/plan/mayPropose.ts";
+import { mayPropose } from "../../src/lib/core/catalogue/mayPropose.ts";
 import { alternates, shoppingList, shoppingTable } from "../../src/lib/core/plan/shopping.ts";
 import { PRICE_BOOK } from "../../src/lib/data/priceBook.ts";
 import { supplier } from "../../src/lib/devices/priceList.ts";

@@ -1,3 +1,4 @@
+import { purposeText } from "../words/planTexts.ts";
 import { SHARE_TOLERANCE } from "../core/base/tolerance.ts";
 import type { Line } from "../core/model/kit.ts";
 import { worthChecking, type Audit } from "../core/audit/audit.ts";
@@ -398,7 +399,7 @@ function planBlocks(plan: ReportPlan, a: Audit): Block[] {
         return [
           ACTION_LABEL[x.kind],
           `${x.packs} × ${x.product.title}`,
-          x.serves.map((s) => need(s.need)).join(", "),
+          purposeText(x, need),
           `+${number(x.gain, 1)}`,
           money(x.price, plan.currency),
           PHASE_LABEL[x.phase],

@@ -1,3 +1,4 @@
+import type { Question } from "../core/plan/request.ts";
 import type { Stage } from "../core/plan/stages.ts";
 
 /** What the planner is at. */
@@ -8,5 +9,29 @@ export const STAGE_LABEL: Readonly<Record<Stage, string>> = {
   vital: "seeking the most vital coverage",
   coverage: "seeking the most coverage",
   mass: "seeking the least weight",
+  volume: "seeking the least space",
+  owning: "seeking the least cost over five years",
   reasons: "writing the reasons",
 };
+
+/** The questions a planner answers, as the choice names them. */
+export const questionLabel = (question: Question, target: string): string =>
+  ({
+    cheapest: `Cheapest that is ${target}`,
+    best: "Best for what I have",
+    lightest: `Lightest that is ${target}`,
+    own: `Cheapest to own five years`,
+  })[question];
+
+/** What a purchase is for: the needs it serves, and those that others serve better beside it. */
+export function purposeText(
+  x: {
+    readonly serves: readonly { readonly need: string }[];
+    readonly companionOf: readonly string[];
+  },
+  needName: (id: string) => string,
+): string {
+  const served = x.serves.map((s) => needName(s.need)).join(", ");
+  const beside = x.companionOf.map(needName).join(", ");
+  return [served, beside && `goes with what does ${beside}`].filter(Boolean).join("; ");
+}

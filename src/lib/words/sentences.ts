@@ -34,6 +34,10 @@ export function quantity(units: number, unit: FunctionUnit): string {
 export const needLabel = (functionId: string): string =>
   CATALOGUE.functions.get(functionId)?.label ?? functionId;
 
+const LIMIT_NAME = { budget: "budget", massG: "weight limit", volumeMl: "space" } as const;
+const limitAmount = (limit: keyof typeof LIMIT_NAME, n: number, currency: string): string =>
+  limit === "budget" ? money(n, currency) : limit === "massG" ? grams(n) : litres(n);
+
 /** Why there is no plan, and what would help. */
 export function obstacle(o: Obstacle, label: (needId: string) => string, currency: string): string {
   switch (o.code) {
@@ -51,16 +55,16 @@ export function obstacle(o: Obstacle, label: (needId: string) => string, currenc
       return o.asked === 0
         ? "The list asks for nothing under this brief."
         : `Even with everything in the price book, coverage reaches ${number(o.most * 100, 1)} %; ${number(o.asked * 100, 1)} % is asked.`;
-    case "limit": {
-      const amount = (n: number) =>
-        o.limit === "budget" ? money(n, currency) : o.limit === "massG" ? grams(n) : litres(n);
-      const name = { budget: "budget", massG: "weight limit", volumeMl: "space" }[o.limit];
-      return `The ${name} of ${amount(o.allowed)} forbids it${o.needed === null ? "" : `; without it, ${amount(o.needed)} would do`}.`;
-    }
+    case "limit":
+      return `The ${LIMIT_NAME[o.limit]} of ${limitAmount(o.limit, o.allowed, currency)} alone forbids it: at least ${limitAmount(o.limit, o.needed, currency)} is needed.`;
     case "sources":
       return `Buying at ${o.allowed} ${o.allowed === 1 ? "source" : "sources"} only cannot do it; allow more.`;
-    case "limits-together":
-      return "The limits together forbid it; no single one does. Relax two of them.";
+    case "limits-together": {
+      const ways = o.raised.map(
+        (r) => `the ${LIMIT_NAME[r.limit]} to ${limitAmount(r.limit, r.needed, currency)}`,
+      );
+      return `No limit alone forbids it, but they do together${o.sources === null ? "" : `, with no more than ${o.sources} ${o.sources === 1 ? "source" : "sources"}`}. ${ways.length > 0 ? `Raise ${ways.join(", or ")}.` : "Relax two of them."}`;
+    }
     case "not-proven":
       return "No plan was found, and that none exists could not be proven.";
   }
@@ -102,7 +106,28 @@ export function gapText(gap: number, gapIn: Measured, currency: string): string 
     case "coverage":
       return `at most ${number(gap, 2)} points of coverage below the best`;
     case "mass":
-      return `at most ${grams(gap)} heavier than the lightest at this price`;
+      return `at most ${grams(gap)} heavier than the lightest`;
+    case "volume":
+      return `at most ${litres(gap)} larger than the smallest`;
+    case "owning":
+      return `at most ${money(gap, currency)} dearer over five years than the cheapest`;
+  }
+}
+
+/** What no plan can better. */
+export function boundText(of: Measured, bound: number, currency: string): string {
+  switch (of) {
+    case "price":
+      return `No plan is cheaper than ${money(bound, currency)}.`;
+    case "owning":
+      return `None costs less over five years than ${money(bound, currency)}.`;
+    case "mass":
+      return `None is lighter than ${grams(bound)}.`;
+    case "volume":
+      return `None takes less space than ${litres(bound)}.`;
+    case "vital":
+    case "coverage":
+      return `No plan covers more than ${number(bound, 1)} %.`;
   }
 }
 

@@ -13,7 +13,8 @@ export function shoppingText(
       (l) =>
         `- ${l.packs} × ${l.product.title}${l.spare > 0 ? ` (${number(l.spare)} of ${l.pieces} left over)` : ""}, ${money(l.price, currency)}`,
     );
-    return [head, ...lines].join("\n");
+    const postage = s.postage > 0 ? [`- postage, ${money(s.postage, currency)}`] : [];
+    return [head, ...lines, ...postage].join("\n");
   });
   const total = sources.reduce((sum, s) => sum + s.price, 0);
   return [`Shopping list: ${title}`, ...blocks, `In all ${money(total, currency)}`].join("\n\n");

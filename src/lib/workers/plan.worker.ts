@@ -45,8 +45,10 @@ function answer(ask: PlanAsk, solver: Solver, say: (said: PlanSays) => void): vo
       const { axis, limits } = ask;
       const request = requestOf(ask.request);
       const c = candidates(request);
-      for (const limit of limits)
-        say({ is: "point", point: frontierPoint(request, axis, limit, solver, c) });
+      for (const limit of limits) {
+        const point = frontierPoint(request, axis, limit, solver, c);
+        if (point) say({ is: "point", point });
+      }
       say({ is: "points-done" });
       return;
     }

@@ -1,4 +1,5 @@
 import type { Action, unmetAfter } from "../core/plan/actions.ts";
+import type { Postage } from "../core/plan/orders.ts";
 import type { Axis, FrontierPoint } from "../core/plan/frontier.ts";
 import type { Obstacle } from "../core/plan/infeasible.ts";
 import type { Measured, Stage } from "../core/plan/stages.ts";
@@ -113,8 +114,14 @@ export type PlanShown =
       readonly status: "optimal" | "feasible";
       readonly gap: number;
       readonly gapIn: Measured;
+      /** Whether no equally good plan weighs less, or as much with fewer products. */
+      readonly tiesProven: boolean;
       readonly actions: readonly Action[];
+      /** Postage among it. */
       readonly price: number;
+      readonly postage: readonly Postage[];
+      /** What is bought now and what runs out over five years; only where that was asked. */
+      readonly owning: number | null;
       readonly boughtMassG: number;
       readonly carriedMassG: number;
       readonly carriedVolumeMl: number;

@@ -9,13 +9,13 @@ import type { PlanShown, QuickShown } from "./protocol.ts";
 /** Keeps of an outcome what the screens show. */
 export function showPlan(outcome: PlanOutcome, request: PlanRequest): PlanShown {
   if (outcome.status === "infeasible") return { status: "infeasible", why: outcome.why };
-  const { choice, before } = outcome;
+  const { choice, before, status, gap, gapIn, tiesProven } = outcome;
   return {
-    status: outcome.status,
-    gap: outcome.gap,
-    gapIn: outcome.gapIn,
+    ...{ status, gap, gapIn, tiesProven },
     actions: actionsOf(outcome, request),
     price: choice.price,
+    postage: choice.postage,
+    owning: choice.owning,
     boughtMassG: choice.boughtMassG,
     carriedMassG: choice.load.massG,
     carriedVolumeMl: choice.load.volumeMl,

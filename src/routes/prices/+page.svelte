@@ -1,16 +1,22 @@
 <script lang="ts">
   import Choice from "$lib/ui/Choice.svelte";
   import { priceCsv, priceTable } from "$lib/core/formats/priceCsv.ts";
-  import { isLicensedOnly } from "$lib/core/plan/mayPropose.ts";
+  import { isLicensedOnly } from "$lib/core/catalogue/mayPropose.ts";
   import { PricesState } from "$lib/state/pages/prices.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import { download, fileName } from "$lib/ui/download.ts";
+  import NumberField from "$lib/ui/NumberField.svelte";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import { saveXlsx } from "$lib/ui/tables.ts";
   import { day, money } from "$lib/words/sentences.ts";
   import ImportPrices from "./ImportPrices.svelte";
   import ProductForm from "./ProductForm.svelte";
 
+  const TERMS = [
+    ["postage", "Postage"],
+    ["freeFrom", "Free from"],
+    ["minimum", "Least order"],
+  ] as const;
   const prices = new PricesState();
   const { book, found, sources, rate } = $derived(prices);
   const typeOf = $derived(workspace.typeOf);
@@ -52,6 +58,35 @@
       >Start again from the starter book</button
     >
   </div>
+  <details class="mt-4">
+    <summary class="flex min-h-11 cursor-pointer items-center font-semibold"
+      >Postage and least order, by source</summary
+    >
+    <p class="text-sm text-soft">
+      They count in every plan: orders are split or gathered as it comes cheapest.
+    </p>
+    <ul>
+      {#each sources as source (source)}
+        {@const terms = prices.terms(source)}
+        <li class="flex flex-wrap items-end gap-3 border-b border-line py-2">
+          <span class="min-w-40 flex-1 font-semibold break-words">{source || "no source"}</span>
+          {#each TERMS as [field, label] (field)}
+            <span class="flex flex-col gap-1 text-sm"
+              ><span aria-hidden="true">{label}</span>
+              <NumberField
+                value={terms[field]}
+                label="{label}, {source || 'no source'}"
+                unit={book.currency}
+                optional
+                max={1e9}
+                onvalue={(n) => prices.changeTerms(source, { [field]: n })}
+              /></span
+            >
+          {/each}
+        </li>
+      {/each}
+    </ul>
+  </details>
   <div class="mt-4 flex flex-wrap items-end gap-3">
     <label class="flex min-w-56 flex-1 flex-col gap-1"
       ><span class="font-semibold">Find</span>

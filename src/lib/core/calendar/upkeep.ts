@@ -3,7 +3,8 @@ import { wholeUp } from "../base/tolerance.ts";
 import { typeLookup, type Catalogue } from "../catalogue/catalogue.ts";
 import { lastGoodDay, lastGoodDayAfterMonths } from "../base/dates.ts";
 import type { AuditFile } from "../model/auditFile.ts";
-import { mayPropose } from "../plan/mayPropose.ts";
+import type { Line } from "../model/kit.ts";
+import { mayPropose } from "../catalogue/mayPropose.ts";
 import type { PriceBook, Product } from "../model/priceBook.ts";
 import { measureOf, piecesOf } from "../sieve/measure.ts";
 
@@ -38,35 +39,17 @@ export function upkeep(
   today: string,
   catalogue: Catalogue,
 ): Upkeep {
-  const typeOf = typeLookup(file.itemTypes, catalogue);
-  const end = lastGoodDayAfterMonths(today, YEARS * 12);
   const costs = new Map<number, Map<string, number>>();
   const unpriced: string[] = [];
   for (const line of file.kit.lines) {
-    const pieces = piecesOf(line);
-    if (pieces <= 0 || line.itemType === null || !line.expires || line.expires === "none") continue;
-    const type = typeOf(line.itemType);
-    if (!type) continue;
-    const units = pieces * measureOf(line, type).perPiece;
-    const best = book.products
-      .filter((p) => p.itemType === type.id && mayPropose(p, typeOf))
-      .map((p) => ({ p, ...packsFor(units, p, type) }))
-      .sort((x, y) => x.price - y.price)[0];
-    if (!best) {
-      unpriced.push(line.id);
-      continue;
-    }
-    const shelf = best.p.shelfMonths ?? type.shelfMonths ?? USUAL_SHELF_MONTHS;
-    let day = lastGoodDay(line.expires);
-    // What is past already is replaced at once.
-    if (day < today) day = today;
-    while (day <= end) {
+    const cost = lineUpkeep(line, file.itemTypes, book, today, catalogue);
+    if (cost === null) continue;
+    if (cost.price === 0 && cost.days.length === 0) unpriced.push(line.id);
+    for (const day of cost.days) {
       const year = Number(day.slice(0, 4));
       const ofYear = costs.get(year) ?? new Map<string, number>();
-      ofYear.set(type.id, (ofYear.get(type.id) ?? 0) + best.price);
+      ofYear.set(line.itemType!, (ofYear.get(line.itemType!) ?? 0) + cost.price);
       costs.set(year, ofYear);
-      if (shelf <= 0) break;
-      day = lastGoodDayAfterMonths(day, shelf);
     }
   }
   const round = (price: number) => roundMoney(price, book.currency);
@@ -83,6 +66,51 @@ export function upkeep(
   });
   return { years, total: round(years.reduce((s, y) => s + y.price, 0)), unpriced };
 }
+
+/** When a line is renewed in the years ahead, and what it costs each time. */
+interface LineUpkeep {
+  readonly days: readonly string[];
+  /** In the price book's currency. */
+  readonly price: number;
+}
+
+/** null: it carries no date. No days: the price book has nothing for it. */
+export function lineUpkeep(
+  line: Line,
+  ownTypes: AuditFile["itemTypes"],
+  book: PriceBook,
+  today: string,
+  catalogue: Catalogue,
+): LineUpkeep | null {
+  const typeOf = typeLookup(ownTypes, catalogue);
+  const pieces = piecesOf(line);
+  if (pieces <= 0 || line.itemType === null || !line.expires || line.expires === "none")
+    return null;
+  const type = typeOf(line.itemType);
+  if (!type) return null;
+  const units = pieces * measureOf(line, type).perPiece;
+  const best = book.products
+    .filter((p) => p.itemType === type.id && mayPropose(p, typeOf))
+    .map((p) => ({ p, ...packsFor(units, p, type) }))
+    .sort((x, y) => x.price - y.price)[0];
+  if (!best) return { days: [], price: 0 };
+  const end = lastGoodDayAfterMonths(today, YEARS * 12);
+  const shelf = best.p.shelfMonths ?? type.shelfMonths ?? USUAL_SHELF_MONTHS;
+  const days: string[] = [];
+  let day = lastGoodDay(line.expires);
+  // What is past already is replaced at once.
+  if (day < today) day = today;
+  while (day <= end) {
+    days.push(day);
+    if (shelf <= 0) break;
+    day = lastGoodDayAfterMonths(day, shelf);
+  }
+  return { days, price: best.price };
+}
+
+/** How often what is bought today and keeps so many months is bought again in so many years. */
+export const renewals = (shelfMonths: number, years: number): number =>
+  shelfMonths <= 0 ? 0 : Math.floor((years * 12) / shelfMonths);
 
 function packsFor(units: number, product: Product, type: Parameters<typeof measureOf>[1]) {
   const each = product.pack * measureOf({ ...product, id: product.id }, type).perPiece;

@@ -4,7 +4,7 @@ import type { AuditFile } from "../model/auditFile.ts";
 import type { Incidents } from "../model/incident.ts";
 import type { Line } from "../model/kit.ts";
 import type { PriceBook, Product } from "../model/priceBook.ts";
-import { mayPropose } from "../plan/mayPropose.ts";
+import { mayPropose } from "../catalogue/mayPropose.ts";
 import { modelOf, type Model } from "./model.ts";
 import { playerOf, shareError } from "./simulate.ts";
 

@@ -4,7 +4,7 @@ import { frontier } from "../plan/frontier.ts";
 import type { Solver } from "../plan/linearModel.ts";
 import { without } from "../plan/without.ts";
 import type { PlanOutcome } from "../plan/plan.ts";
-import type { PlanRequest } from "../plan/request.ts";
+import { asksForTarget, type PlanRequest } from "../plan/request.ts";
 
 const two = (n: number) => Math.round(n * 100) / 100;
 const six = (n: number) => Math.round(n * 1e6) / 1e6;
@@ -13,7 +13,7 @@ const six = (n: number) => Math.round(n * 1e6) / 1e6;
 export function planResult(outcome: PlanOutcome, request: PlanRequest) {
   const asked = {
     question: request.question,
-    target: request.question === "cheapest" ? request.target : null,
+    target: asksForTarget(request.question) ? request.target : null,
     limits: request.limits,
     currency: request.book.currency,
   };
@@ -27,10 +27,13 @@ export function planResult(outcome: PlanOutcome, request: PlanRequest) {
     status: outcome.status,
     gap: six(outcome.gap),
     gapIn: outcome.gapIn,
+    tiesProven: outcome.tiesProven,
     ...asked,
     actions: actionsOf(outcome, request).map(printed),
     totals: {
       price: two(choice.price),
+      postage: choice.postage,
+      ...(choice.owning === null ? {} : { fiveYears: two(choice.owning) }),
       boughtMassG: two(choice.boughtMassG),
       products: choice.purchases.length,
       packs: choice.purchases.reduce((s, p) => s + p.packs, 0),

@@ -35,12 +35,26 @@ export const productSchema = z.strictObject({
 });
 export type Product = z.infer<typeof productSchema>;
 
+/**
+ * What a source asks beside the prices of its products, in the book's currency: postage for an order,
+ * none from a sum on; and the least that it takes an order for.
+ */
+const sourceTermsSchema = z.strictObject({
+  source: z.string().max(200),
+  postage: z.number().min(0).max(1e9).optional(),
+  freeFrom: z.number().min(0).max(1e9).optional(),
+  minimum: z.number().min(0).max(1e9).optional(),
+});
+export type SourceTerms = z.infer<typeof sourceTermsSchema>;
+
 /** Products under one currency: a plan adds prices up, so they must be of one kind. */
 export const priceBookSchema = z.strictObject({
   id: z.string().min(1).max(120),
   title: z.string().max(300),
   currency,
   products: z.array(productSchema).max(20_000),
+  /** Sources without terms send for nothing and take any order. */
+  sources: z.array(sourceTermsSchema).max(1000).optional(),
   kept: keptSchema.optional(),
 });
 export type PriceBook = z.infer<typeof priceBookSchema>;
@@ -51,3 +65,9 @@ export const minorPrice = (product: Product): number =>
 /** What so many packs cost. */
 export const priceOf = (product: Product, packs: number): number =>
   fromMinor(minorPrice(product) * packs, product.price.currency);
+
+/** Postage of an order at a source, minor units: what the goods come to decides. */
+export const postageOf = (terms: SourceTerms, goodsMinor: number, currency: string): number =>
+  terms.freeFrom !== undefined && goodsMinor >= toMinor(terms.freeFrom, currency)
+    ? 0
+    : toMinor(terms.postage ?? 0, currency);

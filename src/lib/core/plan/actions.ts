@@ -1,7 +1,7 @@
 import { isWhole, wholeUp } from "../base/tolerance.ts";
 import { priceOf } from "../model/priceBook.ts";
 import { creditFor, typeLookup } from "../catalogue/catalogue.ts";
-import { audit } from "../audit/audit.ts";
+import { audit, type Audit } from "../audit/audit.ts";
 import type { Skill } from "../model/itemType.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import { proposeVerdict } from "../audit/verdict.ts";
@@ -11,8 +11,9 @@ import type { Mesh } from "../model/mesh.ts";
 import { PRODUCT_PREFIX } from "./candidates.ts";
 import { lineLoad } from "../bag/load.ts";
 import type { PlanOutcome } from "./plan.ts";
-import type { PlanRequest } from "./request.ts";
-import type { Purchase } from "./choice.ts";
+import { mayPropose } from "../catalogue/mayPropose.ts";
+import { bookOf, type PlanRequest } from "./request.ts";
+import type { Purchase } from "./orders.ts";
 import type { Product } from "../model/priceBook.ts";
 
 /** `to-check`: nobody has looked yet, and the plan takes it as passing. */
@@ -42,6 +43,8 @@ export type Action =
       readonly gain: number;
       readonly gainPerPrice: number | null;
       readonly serves: readonly Serves[];
+      /** Needs that other things serve better for its being there (mesh 2, companions). */
+      readonly companionOf: readonly string[];
       /** The next cheapest way to fill the same need; null: none in the book. */
       readonly runnerUp: {
         readonly product: Product;
@@ -106,9 +109,10 @@ type Solved = Extract<PlanOutcome, { choice: unknown }>;
 export function actionsOf(outcome: Solved, request: PlanRequest): Action[] {
   const { choice, before } = outcome;
   const coverage = choice.after.coverage ?? 0;
-  const without = (kit: AuditFile) =>
-    100 * Math.max(0, coverage - (audit(kit, request.today, request.catalogue).coverage ?? 0));
-  const buys = choice.purchases.map((p) => buy(p, outcome, request, without));
+  const auditOf = (kit: AuditFile) => audit(kit, request.today, request.catalogue);
+  const without = (kit: AuditFile) => lost(auditOf(kit));
+  const lost = (a: Audit) => 100 * Math.max(0, coverage - (a.coverage ?? 0));
+  const buys = choice.purchases.map((p) => buy(p, outcome, request, auditOf));
   const moves: Action[] = choice.moved.map((id) => {
     const original = request.audit.kit.lines.find((l) => l.id === id)!;
     const kit = withLines(choice.kit, (lines) => lines.map((l) => (l.id === id ? original : l)));
@@ -247,7 +251,7 @@ function buy(
   p: Purchase,
   outcome: Solved,
   request: PlanRequest,
-  without: (kit: AuditFile) => number,
+  auditOf: (kit: AuditFile) => Audit,
 ): Action {
   const { before, choice } = outcome;
   const { context, needs } = choice.after;
@@ -267,11 +271,17 @@ function buy(
       if (weight > main.weight) main = { need: n, weight };
     }
   });
-  const vital = serves.some(
-    (s) => context.needs.find((n) => n.need.id === s.need)!.tier === "vital",
-  );
+  const missing = auditOf(withLines(choice.kit, (lines) => lines.filter((l) => l.id !== id)));
+  const companionOf = needs.flatMap((need, n): string[] => {
+    const { need: asked } = context.needs[n]!;
+    const lacks = (x: typeof need | undefined) =>
+      new Set(x?.pairs.flatMap((s) => (s.units > 0 ? s.companionsMissing : [])));
+    return lacks(missing.needs[n]).size > lacks(need).size ? [asked.id] : [];
+  });
   const tierOf = (id: string) => context.needs.find((n) => n.need.id === id)!.tier;
-  const onlyUseful = serves.length > 0 && serves.every((s) => tierOf(s.need) === "useful");
+  const tiers = [...serves.map((s) => s.need), ...companionOf].map(tierOf);
+  const vital = tiers.includes("vital");
+  const onlyUseful = tiers.length > 0 && tiers.every((t) => t === "useful");
   // What stands in for a thing that failed comes before the kit is carried again.
   const failed = serves.some((s) => s.mesh === "sound" && tierOf(s.need) !== "useful");
   // Lines that claimed the job and go.
@@ -294,7 +304,7 @@ function buy(
         : "add";
   const pieces = p.packs * p.product.pack;
   const price = priceOf(p.product, p.packs);
-  const gain = without(withLines(choice.kit, (lines) => lines.filter((l) => l.id !== id)));
+  const gain = 100 * Math.max(0, (choice.after.coverage ?? 0) - (missing.coverage ?? 0));
   return {
     kind,
     phase: vital || failed ? "before-carried" : onlyUseful ? "at-rotation" : "next-order",
@@ -307,6 +317,7 @@ function buy(
     gain,
     gainPerPrice: price > 0 ? gain / price : null,
     serves,
+    companionOf,
     runnerUp:
       main.need < 0
         ? null
@@ -339,8 +350,9 @@ function runnerUp(
       needs: [{ ...need, quantity: { base: Math.max(1, wholeUp(units)) } }],
     },
   };
-  for (const product of request.book.products) {
-    if (product.id === chosen.id) continue;
+  const typeOf = typeLookup(request.audit.itemTypes, request.catalogue);
+  for (const product of bookOf(request).products) {
+    if (product.id === chosen.id || !mayPropose(product, typeOf)) continue;
     const serves =
       context.needs[n]!.need.accept?.some((a) => a.itemType === product.itemType) ||
       doesTheJob(product, need.function, request);

@@ -7,7 +7,7 @@ import { contextOf, type AuditContext } from "../sieve/context.ts";
 import { pairUp, type Pairing } from "../sieve/pairs.ts";
 import { sift } from "../sieve/sift.ts";
 import { lineLoad } from "../bag/load.ts";
-import { mayPropose } from "./mayPropose.ts";
+import { mayPropose } from "../catalogue/mayPropose.ts";
 import { broughtFor, broughtProducts, isBrought } from "./theirs.ts";
 import { bookOf, type PlanRequest } from "./request.ts";
 import { companionFactor } from "../sieve/real.ts";
@@ -30,22 +30,40 @@ export interface Candidates {
   readonly uses: readonly Use[];
   /** Units of measure a line gives (kit), or one pack gives (product). */
   readonly supply: readonly number[];
-  /** What the kit alone gives each need: units and how well they do it, the worst first. */
-  readonly filled: readonly (readonly { readonly units: number; readonly f: number }[])[];
-  /** Companion functions that nothing sound and in date in the kit does. */
-  readonly missingCompanions: ReadonlySet<string>;
+  /** What the kit alone gives each need: units of a line and how well they do it, the worst first. */
+  readonly shared: readonly (readonly {
+    readonly line: number;
+    readonly units: number;
+    readonly f: number;
+  }[])[];
+  /** For each companion that a use asks for, what is one: lines of `context`, sound and in date. */
+  readonly companionLines: ReadonlyMap<string, readonly number[]>;
 }
 
 /** A line or product that can serve a need with f > 0, its companions taken as present. */
 export interface Use {
   readonly line: number;
   readonly need: number;
+  /** All meshes, and mesh 2 alone. */
   readonly f: number;
+  readonly r: number;
   readonly yield: number;
   readonly tool: boolean;
-  /** Companions of the need that the kit lacks. */
+  /** Companions that the need asks for. */
+  readonly companions: readonly string[];
+  /** Those that the whole kit lacks. */
   readonly lacking: readonly string[];
 }
+
+/** Whether a line of `context` is a product of the price book. */
+export const isProductLine = (
+  c: Pick<Candidates, "firstProduct" | "products">,
+  l: number,
+): boolean => l >= c.firstProduct && l < c.firstProduct + c.products.length;
+
+/** Lines that a kit is carried for: they serve a need, or are the companion of what does. */
+export const usefulLines = (c: Candidates): Set<number> =>
+  new Set([...c.uses.map((u) => u.line), ...[...c.companionLines.values()].flat()]);
 
 export const PRODUCT_PREFIX = "buy:";
 
@@ -122,14 +140,15 @@ export function candidates(request: PlanRequest): Candidates {
     context.lines.map(() => true),
   );
   const firstProduct = kitLines.length;
-  const isProduct = (l: number) => l >= firstProduct && l < firstProduct + products.length;
-  const missingCompanions = new Set<string>();
+  const isProduct = (l: number) => isProductLine({ firstProduct, products }, l);
+  const asked = new Set<string>();
   const uses: Use[] = [];
   sifted.forEach((need, n) => {
+    const companions = context.needs[n]!.need.companions ?? [];
     for (const p of need.pairs) {
-      p.companionsMissing.forEach((c) => missingCompanions.add(c));
-      const f = p.f / companionFactor(p.companionsMissing.length);
-      if (f <= 0) continue;
+      const alone = companionFactor(p.companionsMissing.length);
+      const f = p.f / alone;
+      if (f <= 0 || p.yield <= 0) continue;
       // What an owner brings is for its need alone.
       const product = isProduct(p.pair.line) ? products[p.pair.line - firstProduct] : undefined;
       if (product && isBrought(product) && broughtFor(product) !== context.needs[n]!.need.id)
@@ -140,16 +159,19 @@ export function candidates(request: PlanRequest): Candidates {
         line: p.pair.line,
         need: n,
         f,
+        r: p.r / alone,
         yield: p.yield,
         tool: context.lines[p.pair.line]!.type!.use === "tool",
+        companions: [...new Set(companions)],
         lacking: p.companionsMissing,
       });
+      companions.forEach((x) => asked.add(x));
     }
   });
-  const filled = sifted.map((need) =>
+  const shared = sifted.map((need) =>
     need.pairs
       .filter((p) => p.units > 0 && p.f > 0)
-      .map((p) => ({ units: p.units, f: p.f }))
+      .map((p) => ({ line: p.pair.line, units: p.units, f: p.f }))
       .sort((a, b) => a.f - b.f),
   );
   const supply = context.lines.map((_, l) => {
@@ -166,7 +188,21 @@ export function candidates(request: PlanRequest): Candidates {
     movable,
     uses,
     supply,
-    filled,
-    missingCompanions,
+    shared,
+    companionLines: companionLines(asked, pairing, isProduct),
   };
+}
+
+/** What is one of these companions: of the kit what is there, sound and in date; of products what will be. */
+function companionLines(
+  asked: ReadonlySet<string>,
+  { companions, facts }: Pairing,
+  isProduct: (l: number) => boolean,
+): Candidates["companionLines"] {
+  const serves = (l: number) => {
+    const { pieces, sound, standing } = facts[l]!;
+    const there = isProduct(l) || (pieces > 0 && sound !== 0);
+    return there && (standing === "good" || standing === "unread");
+  };
+  return new Map([...asked].map((x) => [x, (companions.get(x) ?? []).filter(serves)]));
 }

@@ -5,20 +5,22 @@ import type { AuditFile } from "../model/auditFile.ts";
 import type { Line } from "../model/kit.ts";
 import { score } from "../score/coverage.ts";
 import { atLeast } from "../base/tolerance.ts";
-import { fromMinor } from "../base/money.ts";
-import { boughtLine, movedLine, PRODUCT_PREFIX, type Candidates } from "./candidates.ts";
+import { fromMinor, toMinor } from "../base/money.ts";
+import {
+  boughtLine,
+  movedLine,
+  PRODUCT_PREFIX,
+  usefulLines,
+  type Candidates,
+} from "./candidates.ts";
 import { kitLoad, type Load } from "../bag/load.ts";
-import type { PlanModel } from "./planModel.ts";
+import type { PlanModel } from "./programme.ts";
 import { neverLeft } from "./neverLeft.ts";
 import { isBrought } from "./theirs.ts";
 import { partOf } from "./portions.ts";
-import type { Product } from "../model/priceBook.ts";
+import { postages, type Postage, type Purchase } from "./orders.ts";
+import { owningOf } from "./owning.ts";
 import type { Course, PlanRequest } from "./request.ts";
-
-export interface Purchase {
-  readonly product: Product;
-  readonly packs: number;
-}
 
 /** What is done, and the audit of the kit when it has been done. */
 export interface Choice {
@@ -39,7 +41,11 @@ export interface Choice {
   readonly moved: readonly string[];
   readonly kit: AuditFile;
   readonly after: Audit;
+  /** Postage and the course among it. */
   readonly price: number;
+  readonly postage: readonly Postage[];
+  /** What is bought now and what runs out over five years (owning.ts); only of the question `own`. */
+  readonly owning: number | null;
   readonly boughtMassG: number;
   /** What is carried in the end. */
   readonly load: Load;
@@ -55,7 +61,7 @@ export function choiceOf(
   m: PlanModel,
   c: Candidates,
   request: PlanRequest,
-  mayLeave: boolean,
+  dropsUseless: boolean,
 ): Choice {
   const purchases: Purchase[] = [];
   m.packs.forEach((column, k) => {
@@ -70,7 +76,7 @@ export function choiceOf(
     if (steps >= at!.portions.steps) out.add(l);
     else parts.set(l, c.supply[l]! - steps * at!.portions.step);
   });
-  return settle(purchases, out, parts, c, request, mayLeave);
+  return settle(purchases, out, parts, c, request, dropsUseless);
 }
 
 /** The choice as an audit: lines laid out, moved where that gains, and what serves nothing taken out. */
@@ -80,15 +86,15 @@ export function settle(
   parts: ReadonlyMap<number, number>,
   c: Candidates,
   request: PlanRequest,
-  mayLeave: boolean,
+  dropsUseless: boolean,
 ): Choice {
   const out = new Set(left);
   const keep = neverLeft(request);
-  const useful = new Set(c.uses.map((u) => u.line));
+  const useful = usefulLines(c);
   request.audit.kit.lines.forEach((line, l) => {
     // With a limit, what serves nothing goes first; without one only what cannot be trusted goes.
     if (keep.has(line.id) || useful.has(l)) return;
-    if (mayLeave || isUntrustworthy(c, l)) out.add(l);
+    if (dropsUseless || isUntrustworthy(c, l)) out.add(l);
   });
   const lay = (moved: ReadonlySet<number>) => layPlan(request, c, purchases, out, parts, moved);
   const all = lay(c.movable);
@@ -104,6 +110,10 @@ export function settle(
   const settled = atLeast(fewer.after.coverage ?? 0, all.after.coverage ?? 0) ? fewer : all;
   const moved = settled === fewer ? needed : c.movable;
   const idOf = (l: number) => request.audit.kit.lines[l]!.id;
+  const postage = postages(purchases, request.book);
+  const goods = purchases.reduce((s, p) => s + minorPrice(p.product) * p.packs, 0);
+  const { currency } = request.book;
+  const sent = postage.reduce((s, p) => s + toMinor(p.price, currency), 0);
   return {
     purchases: purchases.filter((p) => !isBrought(p.product)),
     brought: purchases.filter((p) => isBrought(p.product)),
@@ -115,13 +125,26 @@ export function settle(
     moved: [...moved].sort((a, b) => a - b).map(idOf),
     kit: settled.kit,
     after: settled.after,
-    price: fromMinor(
-      purchases.reduce((s, p) => s + minorPrice(p.product) * p.packs, 0),
-      request.book.currency,
-    ),
+    price: fromMinor(goods + sent, currency),
+    postage,
+    owning: request.question === "own" ? owned(purchases, out, sent, request, c) : null,
     boughtMassG: purchases.reduce((s, p) => s + (p.product.massG ?? 0) * p.packs, 0),
     load: carriedLoad(settled.kit, purchases, request.catalogue),
   };
+}
+
+function owned(
+  purchases: readonly Purchase[],
+  out: ReadonlySet<number>,
+  sent: number,
+  request: PlanRequest,
+  c: Candidates,
+): number {
+  const { pack, line } = owningOf(request, c);
+  const indexOf = new Map(c.products.map((p, k) => [p.id, k]));
+  const bought = purchases.reduce((s, p) => s + pack[indexOf.get(p.product.id)!]! * p.packs, sent);
+  const kept = line.reduce((s, minor, l) => (out.has(l) ? s : s + minor), 0);
+  return fromMinor(bought + kept, request.book.currency);
 }
 
 /** What is carried in the end: kit lines by their types, what is bought by the price book. */

@@ -15,12 +15,23 @@ export function rateBetween(from: string, to: string, base: string, rates: Rates
 /** The book with its prices in another currency, rounded to what can be paid. */
 export function convertBook(book: PriceBook, currency: string, rate: number): PriceBook {
   if (currency === book.currency) return book;
+  const written = (amount: number) => roundMoney(amount * rate, currency);
   return {
     ...book,
     currency,
     products: book.products.map((p) => ({
       ...p,
-      price: { ...p.price, amount: roundMoney(p.price.amount * rate, currency), currency },
+      price: { ...p.price, amount: written(p.price.amount), currency },
     })),
+    ...(book.sources
+      ? {
+          sources: book.sources.map(({ source, postage, freeFrom, minimum }) => ({
+            source,
+            ...(postage === undefined ? {} : { postage: written(postage) }),
+            ...(freeFrom === undefined ? {} : { freeFrom: written(freeFrom) }),
+            ...(minimum === undefined ? {} : { minimum: written(minimum) }),
+          })),
+        }
+      : {}),
   };
 }

@@ -1,15 +1,15 @@
-import { neverLeft } from "./neverLeft.ts";
+import { kitLoad } from "../bag/load.ts";
 import { roundMoneyUp } from "../base/money.ts";
 import { SHARE_TOLERANCE } from "../base/tolerance.ts";
-import { STAGE_SLACK } from "./stages.ts";
 import { candidates, type Candidates } from "./candidates.ts";
-import { greedyPlan, minimise } from "./greedy.ts";
-import { addRow, type Solver } from "./linearModel.ts";
-import { kitLoad } from "../bag/load.ts";
-import { type PlanRequest } from "./request.ts";
-import { choiceOf, vitalOf, type Choice } from "./choice.ts";
+import { vitalOf, type Choice } from "./choice.ts";
+import { greedyPlan } from "./greedy.ts";
+import { leavingOf } from "./leaving.ts";
 import { limitsLoad } from "./limits.ts";
-import { planModel, type PlanModel } from "./planModel.ts";
+import type { Solver } from "./linearModel.ts";
+import { neverLeft } from "./neverLeft.ts";
+import type { PlanRequest } from "./request.ts";
+import { search } from "./search.ts";
 
 /**
  * Coverage against budget, or against the mass carried: where the next coin, or gram, stops buying
@@ -23,7 +23,7 @@ export interface FrontierPoint {
   /** 0–1. */
   readonly coverage: number;
   readonly vital: number;
-  /** No plan for this limit covers more, 0–1. */
+  /** No plan for this limit that does as much for vital needs covers more, 0–1. */
   readonly bound: number;
   readonly price: number;
   readonly massG: number;
@@ -66,7 +66,7 @@ export function frontierLimits(request: PlanRequest, axis: Axis, points = POINTS
   const { choice } = greedyPlan(open);
   const load = kitLoad(request.audit, request.catalogue).massG;
   const most = axis === "budget" ? choice.price : Math.max(load, choice.load.massG);
-  const least = axis === "budget" ? 0 : most * LIGHTEST;
+  const least = axis === "budget" ? 0 : Math.min(most, Math.max(most * LIGHTEST, alwaysG(request)));
   const limits = Array.from({ length: points }, (_, i) => {
     // Closer together where the curve bends: the first coins buy most.
     const at = least + (most - least) * (i / (points - 1)) ** BEND;
@@ -75,69 +75,54 @@ export function frontierLimits(request: PlanRequest, axis: Axis, points = POINTS
   return [...new Set(limits)];
 }
 
+/** What is carried whatever the limit: the bag, and lines that never stay at home. g */
+function alwaysG(request: PlanRequest): number {
+  const keep = neverLeft(request);
+  const lines = request.audit.kit.lines.filter((l) => keep.has(l.id));
+  const kit = { ...request.audit, kit: { ...request.audit.kit, lines } };
+  return kitLoad(kit, request.catalogue).massG;
+}
+
 const requestAt = (request: PlanRequest, axis: Axis, limit: number): PlanRequest => ({
   ...request,
   question: "best",
   limits: { ...request.limits, [axis === "budget" ? "budget" : "massG"]: limit },
 });
 
-/** Quick answers, one a limit: a lower curve to show at once. */
+/** Quick answers, one a limit: a lower curve to show at once. Each is possible under its own limit. */
 export function quickFrontier({ request, axis, limits }: FrontierAsked): FrontierPoint[] {
   // Candidates do not depend on the limit: computed once for all points.
   const c = candidates(request);
-  const points = limits.map((limit) => {
-    const r = requestAt(request, axis, limit);
-    return pointOf(limit, greedyPlan(r, c).choice, 1, false);
+  const points = limits.flatMap((limit) => {
+    const { choice, reaches } = greedyPlan(requestAt(request, axis, limit), c);
+    return reaches ? [pointOf(limit, choice, 1, false)] : [];
   });
   return risen(points);
 }
 
-/** The point of one limit, exactly. Blocking. */
+/** The point of one limit, to within GAP; null: nothing is possible under it. Blocking. */
 export function frontierPoint(
   request: PlanRequest,
   axis: Axis,
   limit: number,
   solver: Solver,
   given?: Candidates,
-): FrontierPoint {
+): FrontierPoint | null {
   const r = requestAt(request, axis, limit);
   const c = given ?? candidates(r);
-  const limited = limitsLoad(r.limits);
-  const m = planModel(c, r.limits, {
-    vitalInFull: false,
-    mayLeave: limited,
-    keep: neverLeft(r),
-    maxSources: r.maxSources ?? null,
+  const { limits } = r;
+  const found = search({
+    ...{ request: r, c, limits, solver, within: GAP, progress: () => {} },
+    leave: leavingOf("best", limitsLoad(limits)),
+    until: performance.now() + 1000 * POINT_LIMIT_S,
   });
-  let x: ArrayLike<number> | undefined;
-  let proven = true;
-  let bound = 1;
-  if (m.vitalCoverage.length > 0) {
-    minimise(m, m.vitalCoverage, -1);
-    const solved = solver(m.model, { gap: GAP, timeLimitS: POINT_LIMIT_S });
-    if (solved.x.length === 0) return pointOf(limit, greedyPlan(r, c).choice, 1, false);
-    x = solved.x;
-    proven = solved.status === "optimal";
-    addRow(m.model, { lower: -solved.objective - STAGE_SLACK, entries: m.vitalCoverage });
+  if (typeof found !== "string") {
+    const { choice, mostCoverage, status } = found;
+    return pointOf(limit, choice, mostCoverage / 100, status === "optimal");
   }
-  minimise(m, cheaper(m), 1);
-  const solved = solver(m.model, { start: x, gap: GAP, timeLimitS: POINT_LIMIT_S });
-  if (solved.x.length > 0) {
-    x = solved.x;
-    proven &&= solved.status === "optimal";
-    bound = Math.min(1, -solved.bound / 100);
-  } else proven = false;
-  if (!x) return pointOf(limit, greedyPlan(r, c).choice, 1, false);
-  return pointOf(limit, choiceOf(x, m, c, r, limited), bound, proven);
-}
-
-/** Coverage, and among equals the lower price: all money together weighs a hundredth of a point. */
-function cheaper(m: PlanModel): PlanModel["price"] {
-  const most = m.price.reduce((s, [x, v]) => s + v * m.model.columns[x]!.upper, 0) || 1;
-  return [
-    ...m.coverage.map(([x, v]) => [x, -v] as const),
-    ...m.price.map(([x, v]) => [x, (0.01 * v) / most] as const),
-  ];
+  if (found === "none") return null;
+  const { choice, reaches } = greedyPlan(r, c);
+  return reaches ? pointOf(limit, choice, 1, false) : null;
 }
 
 function pointOf(limit: number, choice: Choice, bound: number, proven: boolean): FrontierPoint {
@@ -168,7 +153,8 @@ export function risen(points: readonly FrontierPoint[]): FrontierPoint[] {
       (p.vital < before.vital - SHARE_TOLERANCE ||
         (p.vital <= before.vital + SHARE_TOLERANCE &&
           p.coverage < before.coverage - SHARE_TOLERANCE));
-    done.push(worse ? { ...before, limit: p.limit, bound: p.bound, proven: p.proven } : p);
+    const bound = Math.max(p.bound, before?.coverage ?? 0);
+    done.push(worse ? { ...before, limit: p.limit, bound, proven: p.proven } : p);
   }
   return done;
 }
@@ -246,6 +232,8 @@ export function frontier(
 ): { points: FrontierPoint[]; knees: number[]; steps: Step[] } {
   const c = candidates(request);
   const limits = frontierLimits(request, axis, points);
-  const all = risen(limits.map((limit) => frontierPoint(request, axis, limit, solver, c)));
+  const all = risen(
+    limits.flatMap((limit) => frontierPoint(request, axis, limit, solver, c) ?? []),
+  );
   return { points: all, knees: kneesOf(all), steps: stepsOf(all) };
 }

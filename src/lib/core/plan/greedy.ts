@@ -1,19 +1,22 @@
 import { neverLeft } from "./neverLeft.ts";
 import { minorPrice } from "../model/priceBook.ts";
-import { STAGE_SLACK } from "./stages.ts";
 import { fromMinor, toMinor } from "../base/money.ts";
-import { atLeast, isWhole, SHARE_TOLERANCE } from "../base/tolerance.ts";
+import { atLeast, isWhole, LOAD_TOLERANCE, SHARE_TOLERANCE } from "../base/tolerance.ts";
 import { companionFactor } from "../sieve/real.ts";
 import type { Candidates, Use } from "./candidates.ts";
-import { candidates } from "./candidates.ts";
+import { candidates, usefulLines } from "./candidates.ts";
 import type { Solver } from "./linearModel.ts";
 import { addRow } from "./linearModel.ts";
-import { type PlanRequest } from "./request.ts";
+import { asksForTarget, type PlanRequest } from "./request.ts";
+import { belowMinimum, postages, sourceOf } from "./orders.ts";
+import { modelOptions } from "./modelOptions.ts";
 import { settle, vitalOf, type Choice } from "./choice.ts";
-import type { Measured } from "./stages.ts";
+import { levelsOf, type Measured } from "./stages.ts";
+import { minimise } from "./minimise.ts";
+import { leavingOf } from "./leaving.ts";
 import { limitsLoad } from "./limits.ts";
-import { NO_SOURCE, planModel, type PlanModel } from "./planModel.ts";
-import { kitLoad } from "../bag/load.ts";
+import { planModel } from "./planModel.ts";
+import { kitLoad, lineLoad } from "../bag/load.ts";
 
 /**
  * A quick answer while the exact one is sought: pack by pack, the one that gains most for its price
@@ -26,14 +29,19 @@ export interface Quick {
 }
 
 /** A thing given away still counts as costing something, or it would always come first. */
+/** A relaxation's bound is rounded up to a whole minor unit but for this. */
+const STAGE_SLACK = 1e-6;
+
 const LEAST_PRICE = 0.01;
 
 export function greedyPlan(request: PlanRequest, given?: Candidates): Quick {
-  const c = given ?? candidates(request);
-  const basket = new Basket(c, roomOf(request, c), request.maxSources ?? Infinity);
+  const whole = given ?? candidates(request);
+  const out = leftAtOnce(request, whole);
+  const c = out.size === 0 ? whole : candidates(without(request, out));
+  const basket = new Basket(request, c, roomOf(request, c));
   const asked = askedOf(request, c);
   const enough = (slots: NeedSlots) =>
-    request.question === "cheapest" &&
+    asksForTarget(request.question) &&
     (!asked.ready || slots.vitalFull()) &&
     atLeast(slots.coverage(), asked.coverage);
 
@@ -41,11 +49,52 @@ export function greedyPlan(request: PlanRequest, given?: Candidates): Quick {
   if (request.question === "best" || asked.ready)
     buyBest(basket, "vital", () => enough(basket.slots) || basket.slots.vitalFull());
   buyBest(basket, "all", () => enough(basket.slots));
-  if (request.question === "cheapest") basket.takeOutNeedless(enough);
+  if (asksForTarget(request.question)) basket.takeOutNeedless(enough);
 
   const limited = limitsLoad(request.limits);
-  const choice = settle(basket.purchases(), new Set(), new Map(), c, request, limited);
-  return { choice, reaches: reaches(request, choice, basket.room, asked) };
+  const choice = settle(basket.purchases(), out, new Map(), whole, request, limited);
+  return { choice, reaches: reaches(request, choice, asked) };
+}
+
+const without = (request: PlanRequest, out: ReadonlySet<number>): PlanRequest => {
+  const { audit } = request;
+  const lines = audit.kit.lines.filter((_, l) => !out.has(l));
+  return { ...request, audit: { ...audit, kit: { ...audit.kit, lines } } };
+};
+
+/** Lines that stay at home, where the load is over its limit as it is: those that do least for their weight. */
+function leftAtOnce(request: PlanRequest, c: Candidates): Set<number> {
+  const out = new Set<number>();
+  const { massG, volumeMl } = request.limits;
+  const room = roomOf({ ...request, limits: { ...request.limits, budget: null } }, c);
+  if (room.massG >= 0 && room.volumeMl >= 0) return out;
+  const keep = neverLeft(request);
+  const useful = usefulLines(c);
+  const does = worthOfLines(c);
+  const lines = c.context.lines.slice(0, c.firstProduct).flatMap(({ line, type }, l) => {
+    if (!useful.has(l) || keep.has(line.id)) return [];
+    const load = lineLoad(line, type);
+    const share = load.massG / (massG ?? Infinity) + load.volumeMl / (volumeMl ?? Infinity);
+    return share > 0 ? [{ l, load, does: (does[l] ?? 0) / share }] : [];
+  });
+  for (const { l, load } of lines.sort((a, b) => a.does - b.does)) {
+    if (room.massG >= 0 && room.volumeMl >= 0) break;
+    out.add(l);
+    room.massG += load.massG;
+    room.volumeMl += load.volumeMl;
+  }
+  return out;
+}
+
+/** What each line does in the kit as it is, as shares of all weight; vital needs twice. */
+function worthOfLines(c: Candidates): number[] {
+  const worth = c.context.lines.map(() => 0);
+  c.shared.forEach((units, n) => {
+    const need = c.context.needs[n]!;
+    const point = (need.weight / need.required) * (need.tier === "vital" ? 2 : 1);
+    for (const u of units) worth[u.line]! += u.units * u.f * point;
+  });
+  return worth;
 }
 
 interface Asked {
@@ -54,15 +103,21 @@ interface Asked {
   readonly coverage: number;
 }
 const askedOf = (request: PlanRequest, c: Candidates): Asked => {
-  const ready = request.question === "cheapest" && request.target === "ready";
+  const ready = asksForTarget(request.question) && request.target === "ready";
   return {
     ready,
     coverage: ready ? c.context.rules.thresholds.ready : (request.target as number),
   };
 };
 
-function reaches(request: PlanRequest, choice: Choice, room: Room, asked: Asked): boolean {
-  if (request.question === "best") return room.massG >= 0 && room.volumeMl >= 0;
+/** Whether a choice keeps every limit and does what is asked. */
+function reaches(request: PlanRequest, choice: Choice, asked: Asked): boolean {
+  const { budget, massG, volumeMl } = request.limits;
+  const { price, load } = choice;
+  const over = (n: number, limit: number | null) => limit !== null && n > limit + LOAD_TOLERANCE;
+  if (over(price, budget) || over(load.massG, massG) || over(load.volumeMl, volumeMl)) return false;
+  if (belowMinimum(choice.purchases, request.book).length > 0) return false;
+  if (!asksForTarget(request.question)) return true;
   return asked.ready
     ? choice.after.grade === "Ready"
     : atLeast(choice.after.coverage ?? 0, asked.coverage);
@@ -77,7 +132,7 @@ interface Room {
 
 function roomOf(request: PlanRequest, c: Candidates): Room {
   // What serves nothing stays at home under a limit, and takes no room.
-  const useful = new Set(c.uses.map((u) => u.line));
+  const useful = usefulLines(c);
   const keep = neverLeft(request);
   const lines = request.audit.kit.lines.filter((l, i) => useful.has(i) || keep.has(l.id));
   const kit = { ...request.audit, kit: { ...request.audit.kit, lines } };
@@ -138,7 +193,7 @@ class NeedSlots {
     this.#point = needs.map((n) => n.weight / n.required / total);
     this.#vital = needs.map((n) => n.tier === "vital");
     this.#slots = needs.map((n, i) => {
-      const own = c.filled[i]!.map((s) => ({ ...s }));
+      const own = c.shared[i]!.map(({ units, f }) => ({ units, f }));
       const rest = n.required - own.reduce((s, x) => s + x.units, 0);
       return rest > SHARE_TOLERANCE ? [{ units: rest, f: 0 }, ...own] : own;
     });
@@ -202,6 +257,7 @@ class Basket {
   slots: NeedSlots;
   readonly room: Room;
   readonly products: Candidates["products"];
+  readonly #request: PlanRequest;
   readonly #c: Candidates;
   readonly #maxSources: number;
   readonly #usesOf: readonly (readonly Use[])[];
@@ -209,10 +265,11 @@ class Basket {
   readonly #counts: number[];
   readonly #sources = new Set<string>();
 
-  constructor(c: Candidates, room: Room, maxSources: number) {
+  constructor(request: PlanRequest, c: Candidates, room: Room) {
+    this.#request = request;
     this.#c = c;
     this.room = room;
-    this.#maxSources = maxSources;
+    this.#maxSources = request.maxSources ?? Infinity;
     this.products = c.products;
     this.slots = new NeedSlots(c);
     this.#minor = c.products.map(minorPrice);
@@ -236,21 +293,32 @@ class Basket {
   mayBuy(k: number): boolean {
     const p = this.products[k]!;
     return (
-      this.#minor[k]! <= this.room.minor &&
+      this.#minor[k]! + this.#morePostage(k) <= this.room.minor &&
       (p.massG ?? 0) <= this.room.massG &&
       (p.bulkMl ?? 0) <= this.room.volumeMl &&
-      (this.#sources.has(p.source ?? NO_SOURCE) || this.#sources.size < this.#maxSources)
+      (this.#sources.has(sourceOf(p)) || this.#sources.size < this.#maxSources)
     );
+  }
+
+  /** Postage that one more pack brings with it, minor units. */
+  #morePostage(k: number): number {
+    const { book } = this.#request;
+    if (!book.sources) return 0;
+    const sent = (
+      purchases: readonly { product: Candidates["products"][number]; packs: number }[],
+    ) => postages(purchases, book).reduce((s, p) => s + toMinor(p.price, book.currency), 0);
+    const now = this.purchases();
+    return sent([...now, { product: this.products[k]!, packs: 1 }]) - sent(now);
   }
 
   buy(k: number): void {
     const p = this.products[k]!;
+    this.room.minor -= this.#minor[k]! + this.#morePostage(k);
     this.#put(k, this.slots, true);
     this.#counts[k]!++;
-    this.room.minor -= this.#minor[k]!;
     this.room.massG -= p.massG ?? 0;
     this.room.volumeMl -= p.bulkMl ?? 0;
-    this.#sources.add(p.source ?? NO_SOURCE);
+    this.#sources.add(sourceOf(p));
   }
 
   /** What later purchases have made needless goes out again, the dearest first. */
@@ -296,34 +364,23 @@ export function planBound(
   given?: Candidates,
 ): { readonly of: Measured; readonly bound: number } | null {
   const c = given ?? candidates(request);
-  const ready = request.question === "cheapest" && request.target === "ready";
-  const limited = limitsLoad(request.limits);
-  const m = planModel(c, request.limits, {
-    vitalInFull: ready,
-    mayLeave: limited,
-    keep: neverLeft(request),
-    maxSources: request.maxSources ?? null,
-  });
-  const cheapest = request.question === "cheapest";
-  if (cheapest)
-    addRow(m.model, {
-      lower: 100 * (ready ? c.context.rules.thresholds.ready : (request.target as number)),
-      entries: m.coverage,
-    });
-  if (!cheapest && quick && m.vitalCoverage.length > 0)
+  const leave = leavingOf(request.question, limitsLoad(request.limits));
+  const m = planModel(c, request.limits, modelOptions(request, leave));
+  const levels = levelsOf(request, m, c);
+  const first = levels[0]!;
+  if (asksForTarget(request.question)) {
+    const { target } = request;
+    const least = target === "ready" ? c.context.rules.thresholds.ready : target;
+    addRow(m.model, { lower: 100 * least, entries: m.coverage });
+  } else if (quick && m.vitalCoverage.length > 0)
     addRow(m.model, { lower: 100 * vitalOf(quick.after) - STAGE_SLACK, entries: m.vitalCoverage });
-  minimise(m, cheapest ? m.price : m.coverage, cheapest ? 1 : -1);
+  const asked = request.question === "best" ? levels.at(-2)! : first;
+  minimise(m, asked.entries);
   const solved = solver(m.model, { relaxed: true });
   if (solved.status !== "optimal") return null;
-  return cheapest
-    ? {
-        of: "price",
-        bound: fromMinor(Math.ceil(solved.objective - STAGE_SLACK), request.book.currency),
-      }
-    : { of: "coverage", bound: -solved.objective };
-}
-
-export function minimise(m: PlanModel, e: PlanModel["price"], sign: 1 | -1): void {
-  for (const column of m.model.columns) column.cost = 0;
-  for (const [x, v] of e) m.model.columns[x]!.cost += sign * v;
+  const bound = solved.objective - (asked.of === "coverage" ? 0 : asked.least);
+  // Prices are paid in whole minor units.
+  const whole =
+    asked.of === "price" || asked.of === "owning" ? Math.ceil(bound - STAGE_SLACK) : bound;
+  return { of: asked.of, bound: asked.scale * whole };
 }

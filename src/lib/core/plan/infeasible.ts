@@ -3,9 +3,10 @@ import { creditFor, typeLookup, type Catalogue } from "../catalogue/catalogue.ts
 import type { Brief } from "../model/brief.ts";
 import { SKILLS, type ItemType, type Sensitivity } from "../model/itemType.ts";
 import { clashesOf } from "../sieve/usable.ts";
+import type { Limits } from "./limits.ts";
 import type { Pair } from "../sieve/pairs.ts";
 import type { Candidates } from "./candidates.ts";
-import { isLicensedOnly } from "./mayPropose.ts";
+import { isLicensedOnly } from "../catalogue/mayPropose.ts";
 import type { PriceBook } from "../model/priceBook.ts";
 
 /** Why no plan can do what was asked. */
@@ -25,19 +26,29 @@ export type Obstacle =
   | { readonly code: "licensed"; readonly need: string }
   /** Even with everything bought, coverage stays below what was asked. */
   | { readonly code: "coverage"; readonly most: number; readonly asked: number }
-  /** A limit forbids it; without it there is a plan. `needed`: what that plan would take, when known. */
+  /** A limit forbids it by itself. `needed`: the least that any plan takes. */
   | {
       readonly code: "limit";
-      readonly limit: "budget" | "massG" | "volumeMl";
+      readonly limit: keyof Limits;
       readonly allowed: number;
-      readonly needed: number | null;
+      readonly needed: number;
     }
-  /** With more sources there is a plan. */
+  /** So few sources forbid it by themselves. */
   | { readonly code: "sources"; readonly allowed: number }
-  /** Limits that only together forbid it. */
-  | { readonly code: "limits-together" }
+  /** No limit by itself, but they together; each of `raised` by itself would make it possible. */
+  | {
+      readonly code: "limits-together";
+      readonly sources: number | null;
+      readonly raised: readonly Raised[];
+    }
   /** The search ended before an answer was proven. */
   | { readonly code: "not-proven" };
+
+/** What a limit would have to be while the others stay as they are. */
+export interface Raised {
+  readonly limit: keyof Limits;
+  readonly needed: number;
+}
 
 /** Vital needs that no purchase can bring to 1, each with the reason. */
 export function unreachableNeeds(c: Candidates, book: PriceBook): Obstacle[] {

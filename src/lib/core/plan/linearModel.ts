@@ -9,8 +9,10 @@ export interface Column {
 export interface Row {
   lower: number;
   upper: number;
-  entries: readonly (readonly [column: number, coefficient: number])[];
+  entries: Entries;
 }
+/** A sum over columns. */
+export type Entries = readonly (readonly [column: number, coefficient: number])[];
 /** Always minimised. */
 export interface LinearModel {
   columns: Column[];

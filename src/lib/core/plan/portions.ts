@@ -1,4 +1,4 @@
-import { wholeDown } from "../base/tolerance.ts";
+import { COUNT_TOLERANCE, wholeDown } from "../base/tolerance.ts";
 import type { ItemType } from "../model/itemType.ts";
 import type { Line } from "../model/kit.ts";
 import { measureOf, piecesOf } from "../sieve/measure.ts";
@@ -12,6 +12,8 @@ export interface Portions {
   readonly step: number;
   /** So many steps can be left; all of them: the line is dropped. */
   readonly steps: number;
+  /** What the steps do not come to, and goes with the last of them. */
+  readonly rest: number;
 }
 
 /** Shorter than half a metre nothing folded flat is of use. */
@@ -24,10 +26,19 @@ export function portionsOf(line: Line, type: ItemType, mayCut = true): Portions 
   const { perPiece } = measureOf(line, type);
   if (pieces <= 0 || perPiece <= 0) return null;
   if (pieces === 1 && mayCut && type.measure === "metre" && perPiece >= 2 * ROLL_STEP_M)
-    return { step: ROLL_STEP_M, steps: wholeDown(perPiece / ROLL_STEP_M) };
-  if (pieces === 1 && type.measure === "dose" && perPiece > 1)
-    return { step: 1, steps: wholeDown(perPiece) };
-  return { step: perPiece, steps: pieces };
+    return inSteps(ROLL_STEP_M, perPiece);
+  if (pieces === 1 && type.measure === "dose" && perPiece > 1) return inSteps(1, perPiece);
+  return inSteps(perPiece, pieces * perPiece);
+}
+
+/** All of it or nothing. */
+export const wholeOf = (units: number): Portions | null =>
+  units > 0 ? { step: units, steps: 1, rest: 0 } : null;
+
+function inSteps(step: number, units: number): Portions {
+  const steps = wholeDown(units / step);
+  const rest = units - steps * step;
+  return { step, steps, rest: rest > COUNT_TOLERANCE * units ? rest : 0 };
 }
 
 /** The line with only so many units of measure of it carried. */

@@ -4,16 +4,27 @@ import type { AuditFile } from "../model/auditFile.ts";
 import type { Limits } from "./limits.ts";
 import type { PriceBook } from "../model/priceBook.ts";
 
-/** `cheapest`: least price that reaches the target. `best`: most for the limits. */
-export type Question = "cheapest" | "best";
+export const QUESTIONS = ["cheapest", "best", "lightest", "own"] as const;
+/**
+ * `cheapest`: least price that reaches the target. `best`: most for the limits. `lightest`: least mass
+ * carried that reaches the target. `own`: least of what is bought now and what runs out over five years.
+ */
+export type Question = (typeof QUESTIONS)[number];
+
+/** Whether a question asks for a target: all but `best` do. */
+export const asksForTarget = (question: Question | "smallest"): boolean => question !== "best";
+/** Whether what does a good job may stay at home though no limit asks for it. */
+export const mayLeaveFreely = (question: Question | "smallest"): boolean =>
+  question === "lightest" || question === "smallest" || question === "own";
 
 export interface PlanRequest {
   readonly audit: AuditFile;
   /** What it is judged by. */
   readonly catalogue: Catalogue;
   readonly book: PriceBook;
-  readonly question: Question;
-  /** Of `cheapest`: the grade Ready, or a coverage 0–1. */
+  /** `smallest`, the least space, is only asked to say why there is no plan. */
+  readonly question: Question | "smallest";
+  /** Of all questions but `best`: the grade Ready, or a coverage 0–1. */
   readonly target: "ready" | number;
   readonly limits: Limits;
   /** Constraint: lines always carried in full, by id. */

@@ -1,7 +1,8 @@
 import { roundMoney } from "../base/money.ts";
 import type { TypeLookup } from "../catalogue/catalogue.ts";
 import type { Action } from "./actions.ts";
-import { mayPropose } from "./mayPropose.ts";
+import { postages } from "./orders.ts";
+import { mayPropose } from "../catalogue/mayPropose.ts";
 import type { PriceBook, Product } from "../model/priceBook.ts";
 
 /** One thing to buy: packs and what they come to, with what may stand in when it is out of stock. */
@@ -18,7 +19,9 @@ interface ShoppingLine {
 export interface ShoppingSource {
   /** Empty: no source is given. */
   readonly source: string;
+  /** Postage among it. */
   readonly price: number;
+  readonly postage: number;
   /** The longest lead time of its products, days; null: not known of any. */
   readonly leadDays: number | null;
   readonly lines: readonly ShoppingLine[];
@@ -44,15 +47,18 @@ export function shoppingList(
     own.push({ product, packs, pieces, spare, price, alternates: kin.length > 0 ? kin : other });
     sources.set(product.source ?? "", own);
   }
+  const charged = postages(
+    actions.flatMap((a) => ("product" in a ? [{ product: a.product, packs: a.packs }] : [])),
+    book,
+  );
+  const sent = (source: string) => charged.find((p) => p.source === source)?.price ?? 0;
   return [...sources]
     .map(([source, lines]): ShoppingSource => {
       const leads = lines.flatMap((l) => l.product.leadDays ?? []);
       return {
         source,
-        price: roundMoney(
-          lines.reduce((s, l) => s + l.price, 0),
-          book.currency,
-        ),
+        price: roundMoney(lines.reduce((s, l) => s + l.price, 0) + sent(source), book.currency),
+        postage: sent(source),
         leadDays: leads.length > 0 ? Math.max(...leads) : null,
         lines: [...lines].sort((a, b) => a.product.title.localeCompare(b.product.title)),
       };
@@ -95,8 +101,9 @@ export const shoppingTable = (
   currency: string,
 ): (string | number)[][] => [
   [...SHOPPING_COLUMNS],
-  ...sources.flatMap((s) =>
-    s.lines.map((l) => [
+  ...sources.flatMap((s) => [
+    ...(s.postage > 0 ? [[s.source, "postage", "", "", "", "", s.postage, currency, "", ""]] : []),
+    ...s.lines.map((l) => [
       s.source,
       l.product.title,
       l.packs,
@@ -108,5 +115,5 @@ export const shoppingTable = (
       l.product.leadDays ?? "",
       l.alternates.map((p) => p.title).join("; "),
     ]),
-  ),
+  ]),
 ];

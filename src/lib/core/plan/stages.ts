@@ -1,121 +1,221 @@
-import { fromMinor } from "../base/money.ts";
-import { addRow, type Solver } from "./linearModel.ts";
-import type { PlanModel } from "./planModel.ts";
+import { fromMinor, toMinor } from "../base/money.ts";
+import { LOAD_TOLERANCE } from "../base/tolerance.ts";
+import type { Candidates } from "./candidates.ts";
+import type { Choice } from "./choice.ts";
+import { owningOf } from "./owning.ts";
+import { vitalOf } from "./choice.ts";
+import type { Limits } from "./limits.ts";
+import { addColumn, addRow, type Entries } from "./linearModel.ts";
+import type { Carried, PlanModel } from "./programme.ts";
 import type { PlanRequest } from "./request.ts";
 
-/** Floors of a stage are held with this slack: tighter only makes the solver slower. */
-export const STAGE_SLACK = 1e-6;
+/** What a stage of the search betters. */
+export type Measured = "price" | "vital" | "coverage" | "mass" | "volume" | "owning";
 
 /** What a run of the planner is at, as a screen shows it. */
 export type Stage = "waiting" | "first" | Measured | "reasons";
 
-/** What a stage of the search betters. */
-export type Measured = "price" | "vital" | "coverage" | "mass";
-
-export type Progress = (step: {
-  readonly stage: Stage;
-  readonly share: number;
-  /** The best found and what none can better, in the stage's measure. */
-  readonly best?: number;
-  readonly bound?: number;
-}) => void;
-
-/** A minute is longer than anybody waits; the usual plan takes about a second. */
-const TIME_LIMIT_S = 60;
-
-type Entries = PlanModel["price"];
-export interface Stages {
-  readonly x: ArrayLike<number>;
-  readonly value: number;
-  readonly proven: boolean;
-  readonly gap: number;
-  readonly gapIn: Measured;
+/** One thing that a plan is judged by, the less the better: points of coverage count as minus. */
+export interface Level {
+  readonly of: Measured;
+  readonly entries: Entries;
+  /** Of a choice that has been audited. */
+  readonly valueOf: (choice: Choice) => number;
+  /** Two answers nearer than this are the same. */
+  readonly tolerance: number;
+  /** So much slack it leaves the levels after it. */
+  readonly slack: number;
+  /** No plan is below this. */
+  readonly least: number;
+  /** What one unit is in the measure as it is shown. */
+  readonly scale: number;
 }
 
-/** A cent outweighs so many grams; no kit that is carried comes near it. */
-const GRAMS_A_CENT = 25_000;
-/** Fewest products comes last: one weighs as much as a tenth of a gram. */
-const GRAMS_A_PACK = 0.1;
+/** Something to minimise, and the levels that are settled when it is. */
+export interface Stretch {
+  readonly entries: Entries;
+  readonly valueOf: (choice: Choice) => number;
+  /** Proof enough when bound and value are so near. */
+  readonly tolerance: number;
+  readonly least: number;
+  /** What its values are times those of its first level: the solver overlooks what costs too little. */
+  readonly factor: number;
+  /** The most that its lesser level comes to in units of the first: by so much its bound may be off. */
+  readonly slack: number;
+  readonly settles: readonly Level[];
+  /** Whether the levels are settled by this answer; else each is sought by itself. */
+  readonly isSettled: (choice: Choice) => boolean;
+}
+
+/** Points of coverage on 0–100; the programme's own tolerance on a row is 1e-9. */
+const POINTS = { tolerance: 2e-5, slack: 1e-6, least: -100, scale: -1 };
+/** Prices are whole minor units. */
+const MINOR = { tolerance: 0.25, slack: 0.25, least: 0 };
+/** Of `best` all of the budget weighs as much as so many points of coverage, while both are sought at once. */
+const BUDGET_POINTS = 1e-2;
+/** Where the relaxation leaves more than a twentieth of the budget, money is not what decides. */
+const SPENT = 0.95;
+/** What the lesser of two levels costs at least a unit, well above the solver's dual tolerance of 1e-7. */
+const LIGHTEST_COST = 1e-3;
+/** Of `cheapest` all coverage together weighs less than a minor unit. */
+const COVERAGE_MINOR = 0.99;
+/** While vital needs are sought, coverage weighs so little; it is only to keep to what the audit would do. */
+const GUIDE = 1e-2;
+/** And is sought to within so many points: no more than a guide. */
+const GUIDE_GAP = 0.1;
 
 /**
- * The stages of the search: one objective after another, each held while the next is bettered and started from the last.
- * cheapest: price, coverage, mass. best: vital coverage, coverage, then price and mass in one: prices
- * are whole cents, so that mass cannot outweigh one. Mass: what is bought and what stays at home.
- * `none`: there is no plan. `late`: none was found in time.
+ * The levels of a question, the first first. cheapest: price, coverage. best: vital coverage, coverage,
+ * price. lightest: mass carried, price, coverage. own: what it costs over five years, price, coverage. What weighs least, and the fewest products, come last (ties.ts).
  */
-export function inStages(
-  request: PlanRequest,
-  m: PlanModel,
-  solver: Solver,
-  progress: Progress,
-  firstOnly = false,
-): Stages | "none" | "late" {
-  const up = (e: Entries): Entries => e.map(([x, v]) => [x, -v] as const);
-  const times = (e: Entries, by: number): Entries => e.map(([x, v]) => [x, v * by] as const);
-  const packs: Entries = m.packs.flatMap((x) => (x < 0 ? [] : [[x, GRAMS_A_PACK] as const]));
-  const mass = sum(sum(m.mass, m.leftMass), packs);
-  // What a minor unit is worth in the price book's currency.
-  const minorUnit = fromMinor(1, request.book.currency);
-  const coverage = { of: "coverage", e: up(m.coverage), scale: -1 } as const;
-  const stages: { of: Measured; e: Entries; scale: number; cents?: boolean }[] =
-    request.question === "cheapest"
-      ? [
-          { of: "price", e: m.price, scale: minorUnit, cents: true },
-          coverage,
-          { of: "mass", e: mass, scale: 1 },
-        ]
-      : [
-          ...(m.vitalCoverage.length > 0
-            ? [{ of: "vital", e: up(m.vitalCoverage), scale: -1 } as const]
-            : []),
-          coverage,
-          { of: "price", e: sum(m.price, times(mass, 1 / GRAMS_A_CENT)), scale: minorUnit },
-        ];
-  const limitS = (request.timeLimitS ?? TIME_LIMIT_S) / stages.length;
-  const rowsBefore = m.model.rows.length;
-  let x: ArrayLike<number> | undefined;
-  let value = 0;
-  let late: { gap: number; gapIn: Measured } | null = null;
-  try {
-    for (const [i, stage] of (firstOnly ? stages.slice(0, 1) : stages).entries()) {
-      const share = 0.1 + (0.8 * i) / stages.length;
-      progress({ stage: stage.of, share });
-      for (const column of m.model.columns) column.cost = 0;
-      for (const [column, cost] of stage.e) m.model.columns[column]!.cost += cost;
-      const solved = solver(m.model, {
-        start: x,
-        timeLimitS: limitS,
-        onStep: (best, bound) =>
-          progress({
-            stage: stage.of,
-            share,
-            best: best * stage.scale,
-            bound: bound * stage.scale,
-          }),
-      });
-      if (solved.status === "infeasible" || solved.x.length < m.model.columns.length) {
-        if (i === 0) return solved.status === "infeasible" ? "none" : "late";
-        break;
-      }
-      x = solved.x;
-      if (solved.status === "time-limit")
-        late ??= {
-          gap: Math.abs(stage.scale) * Math.max(0, solved.objective - solved.bound),
-          gapIn: stage.of,
-        };
-      if (i === 0) value = solved.objective * Math.sign(stage.scale);
-      const held = stage.cents
-        ? Math.round(solved.objective) + 0.25
-        : solved.objective + STAGE_SLACK;
-      addRow(m.model, { upper: held, entries: stage.e });
-    }
-  } finally {
-    m.model.rows.length = rowsBefore;
+export function levelsOf(request: PlanRequest, m: PlanModel, c: Candidates): Level[] {
+  const minor = fromMinor(1, request.book.currency);
+  const coverage: Level = {
+    ...{ of: "coverage", entries: times(m.coverage, -1), ...POINTS },
+    valueOf: (choice) => -100 * (choice.after.coverage ?? 0),
+  };
+  const vital: Level = {
+    ...{ of: "vital", entries: times(m.vitalCoverage, -1), ...POINTS },
+    valueOf: (choice) => -100 * vitalOf(choice.after),
+  };
+  const price: Level = {
+    ...{ of: "price", entries: m.price, scale: minor, ...MINOR },
+    valueOf: (choice) => Math.round(choice.price / minor),
+  };
+  const carried = (of: "mass" | "volume", { held, entries }: Carried): Level => ({
+    ...{
+      of,
+      entries,
+      tolerance: LOAD_TOLERANCE * 10,
+      slack: LOAD_TOLERANCE,
+      least: -held,
+      scale: 1,
+    },
+    valueOf: ({ load }) => (of === "mass" ? load.massG : load.volumeMl) - held,
+  });
+  switch (request.question) {
+    case "cheapest":
+      return [price, coverage];
+    case "lightest":
+      return [carried("mass", m.carriedMass), price, coverage];
+    case "smallest":
+      return [carried("volume", m.carriedBulk), price, coverage];
+    case "own":
+      return [owning(request, m, c, minor), price, coverage];
+    case "best":
   }
-  if (!x) return "none";
-  const { gap, gapIn } = late ?? { gap: 0, gapIn: stages[0]!.of };
-  return { x, value, proven: late === null, gap, gapIn };
+  return [...(m.vitalCoverage.length > 0 ? [vital] : []), coverage, price];
 }
+
+/** Minor units over five years, but for what kit lines that always stay cost anyway. */
+function owning(request: PlanRequest, m: PlanModel, c: Candidates, minor: number): Level {
+  const { pack, line } = owningOf(request, c);
+  const goes = m.left.flatMap((at, l) =>
+    at && line[l]! > 0 ? [[at.column, -line[l]!] as const] : [],
+  );
+  const held = line.reduce((s, v) => s + v, 0);
+  const packs = m.packs.flatMap((x, k) => (x < 0 ? [] : [[x, pack[k]!] as const]));
+  const bought = new Set(m.packs);
+  const postage = m.price.filter(([x]) => !bought.has(x));
+  return {
+    ...{ of: "owning", entries: [...packs, ...postage, ...goes], scale: minor, ...MINOR },
+    least: -held,
+    valueOf: (choice) => Math.round((choice.owning ?? 0) / minor) - held,
+  };
+}
+
+/**
+ * How the levels are sought: two at a time where one weighs so little that it cannot outweigh the other,
+ * since a proof for both takes hardly longer than for one.
+ */
+export function stretchesOf(
+  request: PlanRequest,
+  levels: readonly Level[],
+  limits: Limits,
+  relaxed: (entries: Entries) => ArrayLike<number>,
+): Stretch[] {
+  const alone = (level: Level): Stretch => ({
+    ...level,
+    ...{ factor: 1, slack: 0 },
+    settles: [level],
+    isSettled: () => true,
+  });
+  const both = (a: Level, b: Level, weight: number, tolerance: number, factor = 1): Stretch => ({
+    entries: times(sum(a.entries, times(b.entries, weight)), factor),
+    valueOf: (choice) => factor * (a.valueOf(choice) + weight * b.valueOf(choice)),
+    tolerance: factor * tolerance,
+    least: factor * (a.least + weight * b.least),
+    ...{ factor, slack: 0 },
+    settles: [a, b],
+    isSettled: () => true,
+  });
+  if (request.question !== "best") {
+    const [price, coverage] = levels.slice(-2) as [Level, Level];
+    const weight = COVERAGE_MINOR / 100;
+    const joint = both(
+      price,
+      coverage,
+      weight,
+      weight * coverage.tolerance,
+      LIGHTEST_COST / weight,
+    );
+    return [...levels.slice(0, -2).map(alone), joint];
+  }
+  const [coverage, price] = levels.slice(-2) as [Level, Level];
+  const vital = levels.length > 2 ? levels[0]! : null;
+  const first = vital
+    ? [{ ...both(vital, coverage, GUIDE, GUIDE_GAP), settles: [] }, alone(vital)]
+    : [];
+  const budget = limits.budget === null ? 0 : toMinor(limits.budget, request.book.currency);
+  const strict = [...first, alone(coverage), alone(price)];
+  if (budget === 0) return strict;
+  // What might still be had for the rest of the budget is less than anybody can tell.
+  const weight = BUDGET_POINTS / budget;
+  const joint: Stretch = {
+    ...both(coverage, price, weight, 0.4 * weight, LIGHTEST_COST / weight),
+    slack: BUDGET_POINTS,
+    isSettled: (choice) => weight * (budget - price.valueOf(choice)) <= coverage.tolerance,
+  };
+  const x = relaxed(joint.entries);
+  const spends = price.entries.reduce((sum, [y, v]) => sum + v * (x[y] ?? 0), 0);
+  return spends < SPENT * budget ? strict : [...first, joint, ...strict.slice(first.length)];
+}
+
+/** Between plans that are equally good. */
+export interface Tie {
+  readonly entries: Entries;
+  /** The least by which one can be better than another. */
+  readonly step: number;
+}
+
+/** g; masses are given no finer. */
+const FINEST_MASS_G = 1e-3;
+
+/** The mass of what is bought, g. */
+export const lightest = (m: PlanModel): Tie => ({ entries: m.mass, step: FINEST_MASS_G });
+
+/** Products bought, each counted once. */
+export function fewestProducts(m: PlanModel): Tie {
+  const { model, follows } = m;
+  const bought = m.packs.flatMap((packs): number[] => {
+    if (packs < 0) return [];
+    const most = model.columns[packs]!.upper;
+    if (most <= 1) return most > 0 ? [packs] : [];
+    const column = addColumn(model, { upper: 1, integer: true });
+    follows.push({ column, value: (x) => (x[packs]! > 0.5 ? 1 : 0) });
+    addRow(model, {
+      upper: 0,
+      entries: [
+        [packs, 1],
+        [column, -most],
+      ],
+    });
+    return [column];
+  });
+  return { entries: bought.map((x) => [x, 1] as const), step: 1 };
+}
+
+const times = (e: Entries, by: number): Entries => e.map(([x, v]) => [x, v * by] as const);
 
 function sum(a: Entries, b: Entries): Entries {
   const total = new Map<number, number>();

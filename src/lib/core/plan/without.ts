@@ -2,7 +2,8 @@ import { roundMoney } from "../base/money.ts";
 import { SHARE_TOLERANCE } from "../base/tolerance.ts";
 import type { Solver } from "./linearModel.ts";
 import { plan, type PlanOutcome } from "./plan.ts";
-import { vitalOf, type Purchase } from "./choice.ts";
+import { vitalOf } from "./choice.ts";
+import type { Purchase } from "./orders.ts";
 import type { PlanRequest } from "./request.ts";
 
 type Solved = Extract<PlanOutcome, { choice: unknown }>;

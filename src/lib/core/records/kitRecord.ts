@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { QUESTIONS } from "../plan/request.ts";
 import { houseRulesSchema } from "../model/houseRules.ts";
 import { SKILLS } from "../model/itemType.ts";
 import { containerSchema } from "../model/container.ts";
@@ -22,7 +23,7 @@ export type Verdict = z.infer<typeof verdictSchema>;
 
 /** The question last put to the planner, with its wishes. */
 const planQuestionSchema = z.strictObject({
-  question: z.enum(["cheapest", "best"]),
+  question: z.enum(QUESTIONS),
   budget: z.number().min(0).nullable(),
   /** Coverage to reach instead of the grade Ready, 0–1. */
   target: z.number().gt(0).max(1).optional(),

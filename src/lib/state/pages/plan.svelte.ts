@@ -1,8 +1,10 @@
 import { carryCheck } from "../../core/bag/carryCheck.ts";
 import type { Axis } from "../../core/plan/frontier.ts";
+import type { Question } from "../../core/plan/request.ts";
 import type { Stage } from "../../core/plan/stages.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
-import { grams, money, number } from "../../words/sentences.ts";
+import { grams, litres, money, number } from "../../words/sentences.ts";
+import { questionLabel } from "../../words/planTexts.ts";
 import { carryAfterText } from "../../words/carryTexts.ts";
 import { PlanRun } from "../../workers/planRun.svelte.ts";
 import { lineName, type KitState } from "../kit.svelte.ts";
@@ -67,13 +69,14 @@ export class PlanState {
   }
   /** A value of the stage that the solver is at, in what that stage counts. */
   stageValue(stage: Stage, n: number): string {
-    if (stage === "price") return money(n, this.kit.currency);
+    if (stage === "price" || stage === "owning") return money(n, this.kit.currency);
+    if (stage === "volume") return litres(n);
     return stage === "mass" ? grams(n) : `${number(n, 1)} %`;
   }
 
-  ask(question: "cheapest" | "best"): void {
+  ask(question: Question): void {
     this.kit.update(
-      question === "best" ? "best for what I have" : `cheapest that is ${this.target}`,
+      questionLabel(question, this.target).replace(/^[A-Z]/, (x) => x.toLowerCase()),
       (r) => ({ ...r, plan: { ...r.plan, question } }),
     );
   }

@@ -1,4 +1,5 @@
-import type { Product } from "../../core/model/priceBook.ts";
+import { defined } from "../../core/base/defined.ts";
+import type { Product, SourceTerms } from "../../core/model/priceBook.ts";
 import { convertBook, rateBetween } from "../../core/plan/convertBook.ts";
 import { PRICE_BOOK } from "../../data/priceBook.ts";
 import { newKey } from "../newKey.ts";
@@ -68,6 +69,25 @@ export class PricesState {
         products: this.book.products.map((p) => (p.id === product.id ? product : p)),
       },
       mergeKey && `priceBook ${product.id} ${mergeKey}`,
+    );
+  }
+  /** What a source asks beside its prices; nothing of it: no terms. */
+  terms(source: string): SourceTerms {
+    return this.book.sources?.find((t) => t.source === source) ?? { source };
+  }
+  changeTerms(
+    source: string,
+    change: Partial<Record<"postage" | "freeFrom" | "minimum", number | undefined>>,
+  ): void {
+    const terms = defined({ ...this.terms(source), ...change });
+    const others = (this.book.sources ?? []).filter((t) => t.source !== source);
+    const all = Object.keys(terms).length > 1 ? [...others, terms as SourceTerms] : others;
+    const { sources, ...book } = this.book;
+    void sources;
+    workspace.changePriceBook(
+      `terms of ${source || "the source not named"}`,
+      all.length > 0 ? { ...book, sources: all } : book,
+      `priceBook terms ${source}`,
     );
   }
   /** A new product stands first and open, whatever was sought before. */

@@ -4,6 +4,7 @@ import { z } from "zod";
 import { SKILLS } from "$lib/core/model/itemType.ts";
 import { kitToday } from "$lib/core/events/kitOnDay.ts";
 import { parseAudit } from "$lib/core/formats/auditFile.ts";
+import { QUESTIONS } from "$lib/core/plan/request.ts";
 import { zodProblems } from "$lib/core/model/problem.ts";
 import { parsePriceBook } from "$lib/core/formats/priceCsv.ts";
 import { PRICE_BOOK } from "$lib/data/priceBook.ts";
@@ -12,7 +13,7 @@ import { planOffThread } from "$lib/server/planPool.ts";
 
 const amount = z.number().min(0).max(1e9).nullable().optional();
 const optionsSchema = z.object({
-  question: z.enum(["cheapest", "best"]).default("cheapest"),
+  question: z.enum(QUESTIONS).default("cheapest"),
   target: z.union([z.literal("ready"), z.number().gt(0).max(1)]).default("ready"),
   budget: amount,
   massG: amount,

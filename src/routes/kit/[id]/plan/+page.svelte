@@ -6,8 +6,10 @@
   import { page } from "$app/state";
   import { useKit } from "$lib/state/kit.svelte.ts";
   import { PlanState } from "$lib/state/pages/plan.svelte.ts";
-  import { STAGE_LABEL } from "$lib/words/planTexts.ts";
+  import { QUESTIONS } from "$lib/core/plan/request.ts";
+  import { questionLabel, STAGE_LABEL } from "$lib/words/planTexts.ts";
   import {
+    boundText,
     gapText,
     grams,
     litres,
@@ -47,10 +49,7 @@
         label="The question"
         class="px-3"
         value={question}
-        options={[
-          { value: "cheapest", label: `Cheapest that is ${asked.target}` },
-          { value: "best", label: "Best for what I have" },
-        ]}
+        options={QUESTIONS.map((q) => ({ value: q, label: questionLabel(q, asked.target) }))}
         onchoose={(q) => asked.ask(q)}
       />
     </div>
@@ -85,9 +84,7 @@
                 >, coverage {number(run.quick.coverage * 100, 1)} %, {run.quick.grade}.{:else}No
                 first answer does what was asked yet.{/if}
               {#if run.quick.bound}
-                {run.quick.bound.of === "price"
-                  ? `No plan is cheaper than ${money(run.quick.bound.bound, currency)}.`
-                  : `No plan covers more than ${number(run.quick.bound.bound, 1)} %.`}
+                {boundText(run.quick.bound.of, run.quick.bound.bound, currency)}
               {/if}
             </p>
           {/if}
@@ -124,10 +121,18 @@
             <span class="font-head text-2xl font-bold">{money(plan.price, currency)}</span><span
               class="rounded-xs border border-pass px-2 py-1 text-sm font-semibold text-pass"
               >{plan.status === "optimal"
-                ? "proven optimal"
+                ? plan.tiesProven
+                  ? "proven optimal"
+                  : "proven; an equal one may weigh less"
                 : gapText(plan.gap, plan.gapIn, currency)}</span
             >
           </p>
+          {#each plan.postage as p (p.source)}<p class="text-sm text-soft">
+              postage to {p.source || "the source not named"} among it: {money(p.price, currency)}
+            </p>{/each}
+          {#if plan.owning !== null}<p class="text-sm">
+              Over five years, with what runs out: <strong>{money(plan.owning, currency)}</strong>
+            </p>{/if}
           <dl class="mt-3 grid grid-cols-[1fr_auto_auto] gap-x-4 gap-y-1 text-sm">
             <dt></dt>
             <dd class="text-soft">now</dd>

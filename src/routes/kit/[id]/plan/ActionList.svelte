@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { purposeText } from "$lib/words/planTexts.ts";
   import type { Action } from "$lib/core/plan/actions.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
   import WeaveChip from "$lib/ui/WeaveChip.svelte";
@@ -70,7 +71,7 @@
           : lineLabel(x.line);
   const why = (x: Action) => {
     if ("serves" in x)
-      return `${x.serves.map((s) => needName(s.need)).join(", ")}${x.spare > 0 ? `; ${number(x.spare)} left over` : ""}`;
+      return `${purposeText(x, needName)}${x.spare > 0 ? `; ${number(x.spare)} left over` : ""}`;
     switch (x.kind) {
       case "move":
         return `within reach${x.label ? ", and marked" : ""}`;
@@ -139,14 +140,19 @@
             <div class="bg-ground px-5 py-3 text-sm">
               {#if "product" in x}
                 {@const other = run.without[x.product.id]}
-                <p>
-                  Bought for {#each x.serves as s, i (s.need)}{i > 0 ? "; " : ""}<strong
-                      >{needName(s.need)}</strong
-                    >
-                    ({s.mesh === "pan"
-                      ? "was met in part"
-                      : `held at ${MESH_LABEL[s.mesh]}`}){/each}.
-                </p>
+                {#if x.companionOf.length > 0}<p>
+                    Bought to go with what does <strong
+                      >{x.companionOf.map(needName).join(", ")}</strong
+                    >: without it that counts half.
+                  </p>{/if}
+                {#if x.serves.length > 0}<p>
+                    Bought for {#each x.serves as s, i (s.need)}{i > 0 ? "; " : ""}<strong
+                        >{needName(s.need)}</strong
+                      >
+                      ({s.mesh === "pan"
+                        ? "was met in part"
+                        : `held at ${MESH_LABEL[s.mesh]}`}){/each}.
+                  </p>{/if}
                 <p>
                   Left out, the plan would lose {number(x.gain, 2)} points of coverage{x.gainPerPrice !==
                   null

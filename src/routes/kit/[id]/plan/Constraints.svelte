@@ -109,7 +109,7 @@
     {@render field("Sources at most", plan.maxSources, { whole: true, min: 1, max: 100 }, (n) =>
       change("sources of the plan", { maxSources: n }, "sources"),
     )}
-    {#if plan.question === "cheapest"}
+    {#if plan.question !== "best"}
       {@render field(
         "Coverage to reach, instead of Ready",
         plan.target === undefined ? undefined : Math.round(plan.target * 1000) / 10,

@@ -72,6 +72,9 @@
             >
           </li>
         {/each}
+        {#if s.postage > 0}<li class="flex justify-between gap-4 border-b border-line py-1 text-sm">
+            <span>postage</span><span>{money(s.postage, currency)}</span>
+          </li>{/if}
       </ul>
     {/each}
   </section>

@@ -1,4 +1,4 @@
-import type { TypeLookup } from "../catalogue/catalogue.ts";
+import type { TypeLookup } from "./catalogue.ts";
 import type { Product } from "../model/priceBook.ts";
 
 /** For licensed or prescribed use, or handed out and not sold. */

@@ -1,0 +1,116 @@
+import { fromMinor, toMinor } from "../base/money.ts";
+import { minorPrice, postageOf, type PriceBook, type SourceTerms } from "../model/priceBook.ts";
+import { addColumn, addRow, type LinearModel } from "./linearModel.ts";
+import type { Follows } from "./programme.ts";
+import { isBrought } from "./theirs.ts";
+import type { Product } from "../model/priceBook.ts";
+
+export interface Purchase {
+  readonly product: Product;
+  readonly packs: number;
+}
+
+/** Orders by source: how many there may be, what postage they cost, what each must come to. */
+
+/** What a product without a source is bought from: one place that is not named. */
+const NO_SOURCE = "";
+export const sourceOf = (p: Product): string => p.source ?? NO_SOURCE;
+
+/** Postage by source, of orders that cost any; in the price book's currency. */
+export interface Postage {
+  readonly source: string;
+  readonly price: number;
+}
+
+export function postages(purchases: readonly Purchase[], book: PriceBook): Postage[] {
+  const goods = goodsBySource(purchases);
+  return (book.sources ?? []).flatMap((terms) => {
+    const ordered = goods.get(terms.source);
+    const minor = ordered === undefined ? 0 : postageOf(terms, ordered, book.currency);
+    return minor > 0 ? [{ source: terms.source, price: fromMinor(minor, book.currency) }] : [];
+  });
+}
+
+/** Sources at which less is ordered than they take an order for. */
+export function belowMinimum(purchases: readonly Purchase[], book: PriceBook): SourceTerms[] {
+  const goods = goodsBySource(purchases);
+  return (book.sources ?? []).filter((terms) => {
+    const minor = goods.get(terms.source);
+    return minor !== undefined && minor < toMinor(terms.minimum ?? 0, book.currency);
+  });
+}
+
+function goodsBySource(purchases: readonly Purchase[]): Map<string, number> {
+  const goods = new Map<string, number>();
+  for (const { product, packs } of purchases) {
+    if (isBrought(product)) continue;
+    const source = sourceOf(product);
+    goods.set(source, (goods.get(source) ?? 0) + minorPrice(product) * packs);
+  }
+  return goods;
+}
+
+interface OrderColumns {
+  readonly model: LinearModel;
+  readonly follows: Follows[];
+  readonly products: readonly Product[];
+  readonly packs: readonly number[];
+  readonly book: PriceBook;
+  /** Buy at so many sources at most. null: at any number. */
+  readonly maxSources: number | null;
+}
+
+/** Columns for orders, where anything depends on them. @returns postage in minor units, as entries of a row */
+export function orderColumns(o: OrderColumns): (readonly [number, number])[] {
+  const { model, follows, products, packs, book, maxSources } = o;
+  const sources = new Map<string, number[]>();
+  products.forEach((p, k) => {
+    if (packs[k]! < 0 || isBrought(p)) return;
+    sources.set(sourceOf(p), [...(sources.get(sourceOf(p)) ?? []), k]);
+  });
+  const terms = new Map((book.sources ?? []).map((t) => [t.source, t]));
+  const minor = (amount: number) => toMinor(amount, book.currency);
+  const postage: (readonly [number, number])[] = [];
+  const ordered: number[] = [];
+  for (const [source, own] of sources) {
+    const { postage: charge = 0, freeFrom, minimum = 0 } = terms.get(source) ?? {};
+    if (maxSources === null && charge === 0 && minimum === 0) continue;
+    const order = addColumn(model, { upper: 1, integer: true });
+    ordered.push(order);
+    follows.push({ column: order, value: (x) => (own.some((k) => x[packs[k]!]! > 0.5) ? 1 : 0) });
+    for (const k of own)
+      addRow(model, {
+        upper: 0,
+        entries: [
+          [packs[k]!, 1],
+          [order, -model.columns[packs[k]!]!.upper],
+        ],
+      });
+    const goods = own.map((k) => [packs[k]!, minorPrice(products[k]!)] as const);
+    if (minimum > 0) addRow(model, { lower: 0, entries: [...goods, [order, -minor(minimum)]] });
+    if (charge === 0) continue;
+    postage.push([order, minor(charge)]);
+    if (freeFrom === undefined) continue;
+    const free = addColumn(model, { upper: 1, integer: true });
+    const from = minor(freeFrom);
+    follows.push({
+      column: free,
+      value: (x) => {
+        const comesTo = goods.reduce((s, [y, v]) => s + v * Math.round(x[y]!), 0);
+        return own.some((k) => x[packs[k]!]! > 0.5) && comesTo >= from ? 1 : 0;
+      },
+    });
+    addRow(model, {
+      upper: 0,
+      entries: [
+        [free, 1],
+        [order, -1],
+      ],
+    });
+    addRow(model, { lower: 0, entries: [...goods, [free, -from]] });
+    postage.push([free, -minor(charge)]);
+  }
+  if (maxSources !== null)
+    addRow(model, { upper: maxSources, entries: ordered.map((x) => [x, 1] as const) });
+  return postage;
+}

@@ -1,0 +1,421 @@
+import { audit } from "../../src/lib/core/audit/audit.ts";
+import { kitLoad } from "../../src/lib/core/bag/load.ts";
+import { roundMoney } from "../../src/lib/core/base/money.ts";
+import type { AuditFile } from "../../src/lib/core/model/auditFile.ts";
+import type { Line } from "../../src/lib/core/model/kit.ts";
+import type { Need } from "../../src/lib/core/model/list.ts";
+import { SKILLS, type Skill } from "../../src/lib/core/model/itemType.ts";
+import type { PriceBook, Product, SourceTerms } from "../../src/lib/core/model/priceBook.ts";
+import {
+  boughtLine,
+  candidates,
+  movedLine,
+  usefulLines,
+} from "../../src/lib/core/plan/candidates.ts";
+import type { Choice } from "../../src/lib/core/plan/choice.ts";
+import { limitsLoad, NO_LIMITS } from "../../src/lib/core/plan/limits.ts";
+import { neverLeft } from "../../src/lib/core/plan/neverLeft.ts";
+import { owningOf } from "../../src/lib/core/plan/owning.ts";
+import { partOf, portionsOf, wholeOf } from "../../src/lib/core/plan/portions.ts";
+import type { PlanOutcome } from "../../src/lib/core/plan/plan.ts";
+import type { PlanRequest } from "../../src/lib/core/plan/request.ts";
+import { score } from "../../src/lib/core/score/coverage.ts";
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
+import { TODAY } from "./build.ts";
+
+/**
+ * Small plans against trying everything: every number of packs, every part of every line left, every
+ * course; each kit audited, and the best taken by the order of the question.
+ */
+
+/** What one way comes to, the first first; the more the better. */
+type Levels = readonly number[];
+const SAME = 1e-7;
+
+export const isBetter = (a: Levels, b: Levels): boolean => {
+  const at = a.findIndex((v, i) => Math.abs(v - b[i]!) > SAME);
+  return at >= 0 && a[at]! > b[at]!;
+};
+
+const vitalOf = (a: ReturnType<typeof audit>): number =>
+  score(a.context.needs, a.needs, (n) => n.tier === "vital")?.coverage ?? 1;
+
+interface Way {
+  readonly after: ReturnType<typeof audit>;
+  readonly price: number;
+  readonly boughtG: number;
+  readonly products: number;
+  readonly massG: number;
+  readonly volumeMl: number;
+  readonly owning: number;
+}
+
+const levelsOf = (w: Way, question: PlanRequest["question"]): Levels => {
+  const coverage = w.after.coverage ?? 0;
+  const rest = [-w.boughtG, -w.products];
+  switch (question) {
+    case "best":
+      return [vitalOf(w.after), coverage, -w.price, ...rest];
+    case "cheapest":
+      return [-w.price, coverage, ...rest];
+    case "lightest":
+      return [-w.massG, -w.price, coverage, ...rest];
+    case "smallest":
+      return [-w.volumeMl, -w.price, coverage, ...rest];
+    case "own":
+      return [-w.owning, -w.price, coverage, ...rest];
+  }
+};
+
+export const levelsOfChoice = (c: Choice, question: PlanRequest["question"]): Levels =>
+  levelsOf(
+    {
+      after: c.after,
+      price: c.price,
+      boughtG: c.boughtMassG,
+      products: c.purchases.length,
+      massG: c.load.massG,
+      volumeMl: c.load.volumeMl,
+      owning: c.owning ?? 0,
+    },
+    question,
+  );
+
+/** The best levels of all ways; null: none does what is asked. Both where either rule of leaving may hold. */
+export function tryAll(r: PlanRequest): { best: Levels | null; ways: number } {
+  const free = ["cheapest", "best"].includes(r.question);
+  const limited = limitsLoad(r.limits);
+  let ways = 0;
+  const bestOf = (limits: PlanRequest["limits"], leave: "none" | "whole" | "parts") => {
+    let best: { levels: Levels; way: Way } | null = null;
+    for (const way of everyWay(r, limits, leave)) {
+      ways++;
+      if (!reaches(way, r)) continue;
+      const levels = levelsOf(way, r.question);
+      if (!best || isBetter(levels, best.levels)) best = { levels, way };
+    }
+    return best;
+  };
+  if (!free)
+    return {
+      best: bestOf(r.limits, r.question === "own" ? "whole" : "parts")?.levels ?? null,
+      ways,
+    };
+  const open = bestOf({ ...NO_LIMITS, budget: r.limits.budget }, "none");
+  const keeps = (w: Way) =>
+    w.massG <= (r.limits.massG ?? Infinity) + 1e-6 &&
+    w.volumeMl <= (r.limits.volumeMl ?? Infinity) + 1e-6;
+  if (!limited || (open && keeps(open.way))) return { best: open?.levels ?? null, ways };
+  return { best: bestOf(r.limits, "parts")?.levels ?? null, ways };
+}
+
+const reaches = (w: Way, r: PlanRequest): boolean =>
+  r.question === "best" ||
+  (r.target === "ready" ? w.after.grade === "Ready" : w.after.coverage! >= r.target - 1e-9);
+
+/** More ways than these are not tried: the case is left out. */
+export const MOST_WAYS = 6000;
+
+function* everyWay(
+  request: PlanRequest,
+  limits: PlanRequest["limits"],
+  leave: "none" | "whole" | "parts",
+): Generator<Way> {
+  const courses: { to: Skill; price: number }[] = [
+    { to: request.audit.brief.skill, price: 0 },
+    ...(request.courses ?? []).filter(
+      (c) => SKILLS.indexOf(c.to) > SKILLS.indexOf(request.audit.brief.skill),
+    ),
+  ];
+  for (const course of courses) {
+    const brief = { ...request.audit.brief, skill: course.to };
+    const r = { ...request, audit: { ...request.audit, brief } };
+    yield* waysOf(r, limits, leave, course.price);
+  }
+}
+
+function* waysOf(
+  r: PlanRequest,
+  limits: PlanRequest["limits"],
+  leave: "none" | "whole" | "parts",
+  coursePrice: number,
+): Generator<Way> {
+  const c = candidates(r);
+  const useful = usefulLines(c);
+  const keep = neverLeft(r);
+  const owning = owningOf(r, c);
+  const dropsUseless = limitsLoad(limits) || r.question === "lightest" || r.question === "smallest";
+  const lines = r.audit.kit.lines;
+  const portions = lines.map((line, l) => {
+    if (leave === "none" || keep.has(line.id) || !useful.has(l)) return null;
+    const asked = c.uses.some((u) => {
+      const spec = c.context.needs[u.need]!.need.spec;
+      return u.line === l && (spec?.minLengthMm ?? spec?.minSizeMm) !== undefined;
+    });
+    return leave === "whole"
+      ? wholeOf(c.supply[l]!)
+      : portionsOf(line, c.context.lines[l]!.type!, !asked);
+  });
+  const most = [
+    ...c.products.map((_, k) => mostPacks(r, c, k)),
+    ...portions.map((p) => p?.steps ?? 0),
+  ];
+  if (most.reduce((n, m) => n * (m + 1), 1) > MOST_WAYS) throw new TooMany();
+  const n = most.map(() => 0);
+  for (;;) {
+    const way = wayOf(n);
+    if (way) yield way;
+    let i = 0;
+    while (i < n.length && n[i] === most[i]) n[i++] = 0;
+    if (i === n.length) return;
+    n[i]!++;
+  }
+
+  function wayOf(chosen: readonly number[]): Way | null {
+    const bought = c.products.flatMap((product, k) =>
+      chosen[k]! > 0 ? [{ product, packs: chosen[k]!, k }] : [],
+    );
+    const sources = new Map<string, number>();
+    for (const b of bought)
+      if (!b.product.id.startsWith("bring:"))
+        sources.set(
+          b.product.source ?? "",
+          (sources.get(b.product.source ?? "") ?? 0) + b.product.price.amount * b.packs,
+        );
+    if (r.maxSources != null && sources.size > r.maxSources) return null;
+    let sent = 0;
+    for (const [source, goods] of sources) {
+      const terms = r.book.sources?.find((t) => t.source === source);
+      if (goods < (terms?.minimum ?? 0) - 1e-9) return null;
+      if (!(terms?.freeFrom !== undefined && goods >= terms.freeFrom - 1e-9))
+        sent += terms?.postage ?? 0;
+    }
+    const goods = bought.reduce((s, b) => s + b.product.price.amount * b.packs, 0);
+    const price = roundMoney(goods + sent + coursePrice, r.book.currency);
+    if (price > (limits.budget ?? Infinity) + 1e-9) return null;
+    const carried: Line[] = [];
+    let owned = 0;
+    lines.forEach((line, l) => {
+      const steps = chosen[c.products.length + l]!;
+      const p = portions[l];
+      if (dropsUseless && !keep.has(line.id) && !useful.has(l)) return;
+      if (p && steps === p.steps) return;
+      owned += owning.line[l]!;
+      const part =
+        steps > 0 ? partOf(line, c.context.lines[l]!.type!, c.supply[l]! - steps * p!.step) : line;
+      carried.push(c.movable.has(l) ? movedLine(part) : part);
+    });
+    const kept = { ...r.audit, kit: { ...r.audit.kit, lines: carried } };
+    const load = kitLoad(kept, r.catalogue);
+    const massG = bought.reduce((s, b) => s + (b.product.massG ?? 0) * b.packs, load.massG);
+    const volumeMl = bought.reduce((s, b) => s + (b.product.bulkMl ?? 0) * b.packs, load.volumeMl);
+    if (massG > (limits.massG ?? Infinity) + 1e-6) return null;
+    if (volumeMl > (limits.volumeMl ?? Infinity) + 1e-6) return null;
+    const all = [...carried, ...bought.map((b) => boughtLine(b.product, b.packs, r.today))];
+    const file: AuditFile = { ...kept, kit: { ...kept.kit, lines: all } };
+    const minor = bought.reduce((s, b) => s + owning.pack[b.k]! * b.packs, owned) / 100;
+    return {
+      after: audit(file, r.today, r.catalogue),
+      price,
+      boughtG: bought.reduce((s, b) => s + (b.product.massG ?? 0) * b.packs, 0),
+      products: bought.filter((b) => !b.product.id.startsWith("bring:")).length,
+      massG,
+      volumeMl,
+      owning: roundMoney(minor + sent + coursePrice, r.book.currency),
+    };
+  }
+}
+
+export class TooMany extends Error {}
+
+/** So many packs fill all that a product can serve; as a companion one is enough. */
+function mostPacks(r: PlanRequest, c: ReturnType<typeof candidates>, k: number): number {
+  const line = c.firstProduct + k;
+  const own = c.uses.filter((u) => u.line === line);
+  const companion = [...c.companionLines.values()].some((ls) => ls.includes(line)) ? 1 : 0;
+  const asked = own.map((u) => c.context.needs[u.need]!.required / u.yield);
+  const units = own[0]?.tool ? Math.max(0, ...asked) : asked.reduce((a, b) => a + b, 0);
+  const fills = Math.max(companion, Math.ceil(units / c.supply[line]! - 1e-9) || 0);
+  const { budget } = r.limits;
+  const price = c.products[k]!.price.amount;
+  return budget === null || price === 0
+    ? fills
+    : Math.min(fills, Math.floor(budget / price + 1e-9));
+}
+
+/** xorshift32: the same cases every time. */
+function randomFrom(seed: number): () => number {
+  let x = (seed * 2654435761) >>> 0 || 1;
+  const next = () => {
+    x ^= x << 13;
+    x ^= x >>> 17;
+    x ^= x << 5;
+    return (x >>> 0) / 2 ** 32;
+  };
+  for (let i = 0; i < 8; i++) next();
+  return next;
+}
+
+/** Jobs that things share, so that needs compete for them; the last do companion work too. */
+const CLUSTERS: readonly (readonly string[])[] = [
+  ["medium-wound-pad", "bulk-absorbent", "small-wound-cover", "dressing-retention", "eye-cover"],
+  ["sling", "dressing-retention", "joint-support", "splint-padding", "wound-packing"],
+  ["wound-irrigation", "eye-irrigation", "skin-antiseptic", "surface-disinfectant"],
+  ["splinter-removal", "tick-removal", "clamp", "fine-cutting", "cut-clothing", "sharp-blade"],
+  ["pain-relief", "fever-relief", "cardiac-aspirin", "oral-glucose", "topical-antibiotic"],
+  ["gloves", "rescue-breath-barrier", "small-wound-cover", "blister-care", "burn-cooling"],
+];
+
+/** A made-up small request; many limits bind, things serve several needs, and some are odd on purpose. */
+export function smallCase(seed: number): PlanRequest {
+  const random = randomFrom(seed);
+  const int = (from: number, to: number) => from + Math.floor(random() * (to - from + 1));
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
+  const chance = (p: number) => random() < p;
+  const known = pick(CLUSTERS).filter((f) => CATALOGUE.functions.has(f));
+  const functions = [...known];
+  const types = [...CATALOGUE.types.values()].filter(
+    (t) => !t.licensed && t.functions.some((f) => functions.includes(f.function)),
+  );
+  const needs: Need[] = Array.from({ length: int(1, 4) }, (_, i): Need => {
+    const fn = pick(functions);
+    const unit = CATALOGUE.functions.get(fn)!.unit;
+    const base = unit === "millilitre" ? pick([20, 40, 100]) : int(1, 4);
+    return {
+      id: `n${i}`,
+      function: fn,
+      tier: pick(["vital", "vital", "core", "core", "useful"] as const),
+      quantity: { base },
+      ...(chance(0.2) ? { companions: [pick(functions)] } : {}),
+      ...(chance(0.12) ? { spec: { sterile: true } } : {}),
+      ...(chance(0.12) ? { spec: { minSizeMm: [75, 75] as [number, number] } } : {}),
+      ...(chance(0.3) ? { access: pick(["seconds", "minute", "any"] as const) } : {}),
+      ...(chance(0.5)
+        ? {
+            accept: Array.from({ length: int(1, 3) }, () => ({
+              itemType: pick(types).id,
+              credit: pick([0.25, 0.5, 0.6, 0.9, 1]),
+              ...(chance(0.3) ? { yield: pick([0.5, 2, 3]) } : {}),
+              ...(chance(0.2) ? { improvised: true } : {}),
+            })).filter((a, k, all) => all.findIndex((b) => b.itemType === a.itemType) === k),
+          }
+        : {}),
+    };
+  });
+  const shape = () => ({
+    ...(chance(0.4)
+      ? {
+          sizeMm: pick([
+            [50, 50],
+            [75, 75],
+            [100, 100],
+            [75, 4000],
+          ]),
+        }
+      : {}),
+    ...(chance(0.4) ? { volumeMl: pick([5, 15, 20, 50]) } : {}),
+    ...(chance(0.3) ? { dosesPerPiece: pick([1, 2, 5]) } : {}),
+  });
+  const lines: Line[] = Array.from({ length: int(0, 4) }, (_, i): Line => ({
+    id: `L${i}`,
+    itemType: pick(types).id,
+    counted: pick([0, 1, 1, 2, 2, 3]),
+    ...shape(),
+    condition: pick(["sound", "sound", "sound", "worn", "failed"] as const),
+    expires: pick(["2035-01", "2035-01", "2028-03", "2020-01", "none"]),
+    location: pick(["outside", "outside", "bottom", "pocket"] as const),
+  }));
+  const products: Product[] = Array.from({ length: int(1, 3) }, (_, k) => ({
+    id: `p${k}`,
+    title: `P${k}`,
+    itemType: pick(types).id,
+    pack: pick([1, 1, 2, 3]),
+    ...shape(),
+    price: { amount: pick([0, 0.99, 1, 2, 2.5, 3.35, 4, 5]), currency: "EUR" },
+    massG: pick([5, 10, 15, 20, 40]),
+    ...(chance(0.8) ? { bulkMl: pick([5, 15, 20, 50, 100]) } : {}),
+    source: pick(["Mill", "Ferry"]),
+    leadDays: 2,
+    shelfMonths: pick([null, 3, 12, 60]),
+    ...(chance(0.05) ? { inStock: false } : {}),
+  }));
+  const file: AuditFile = {
+    format: "wide-sieve.audit",
+    version: 1,
+    brief: {
+      title: "",
+      people: 1,
+      days: 2,
+      hoursToCare: 2,
+      start: "2027-01-10",
+      activities: [],
+      carry: "pack",
+      skill: pick(["anyone", "trained", "advanced"] as const),
+      sensitivities: chance(0.2) ? [pick(["latex", "nsaid", "adhesive"] as const)] : [],
+      limits: {},
+    },
+    ...(chance(0.5)
+      ? {
+          houseRules: {
+            ...(chance(0.3) ? { improvised: "deny" as const } : {}),
+            ...(chance(0.3) ? { cutting: "scissors" as const } : {}),
+            ...(chance(0.3) ? { dates: "tiered" as const } : {}),
+            ...(chance(0.3) ? { advanced: "carry" as const } : {}),
+          },
+        }
+      : {}),
+    list: { id: "l", title: "l", needs },
+    kit: { name: "k", claims: {}, lines },
+  };
+  const load = kitLoad(file, CATALOGUE);
+  const limits = {
+    budget: chance(0.6) ? pick([0, 2, 3, 4, 8]) : null,
+    massG: chance(0.5)
+      ? Math.round((load.massG * pick([0.3, 0.6, 1, 1.2]) + pick([0, 10, 30])) * 10) / 10
+      : null,
+    volumeMl: chance(0.3)
+      ? Math.round((load.volumeMl * pick([0.3, 0.6, 1, 1.2]) + pick([0, 20, 60])) * 10) / 10
+      : null,
+  };
+  const terms: SourceTerms[] = ["Mill", "Ferry"].map((source) => ({
+    source,
+    ...(chance(0.7) ? { postage: pick([0.5, 1, 3]) } : {}),
+    ...(chance(0.5) ? { freeFrom: pick([2, 4, 6]) } : {}),
+    ...(chance(0.3) ? { minimum: pick([1, 3, 5]) } : {}),
+  }));
+  const book: PriceBook = {
+    ...{ id: "b", title: "b", currency: "EUR", products },
+    ...(chance(0.3) ? { sources: terms } : {}),
+  };
+  return {
+    audit: file,
+    catalogue: CATALOGUE,
+    book,
+    question: pick(["best", "best", "best", "cheapest", "cheapest", "lightest", "own"] as const),
+    target: chance(0.5) ? "ready" : pick([0.2, 0.4, 0.6, 0.8]),
+    limits,
+    keep: chance(0.1) && lines[0] ? [lines[0].id] : [],
+    ...(chance(0.1) ? { exclude: ["p0"] } : {}),
+    ...(chance(0.1) ? { maxSources: 1 } : {}),
+    ...(chance(0.15) ? { courses: [{ to: "advanced" as const, price: pick([0, 1, 3]) }] } : {}),
+    today: TODAY,
+  };
+}
+
+/** What is wrong with a plan, in words; null: it is the best there is, keeps its limits and gives its reasons. */
+export function wrongWith(r: PlanRequest, outcome: PlanOutcome): string | null {
+  const { best } = tryAll(r);
+  if (outcome.status === "infeasible")
+    return best === null ? null : `no plan is said, and there is ${JSON.stringify(best)}`;
+  if (best === null) return "a plan is said where there is none";
+  const { choice } = outcome;
+  const { budget, massG, volumeMl } = r.limits;
+  if (choice.price > (budget ?? Infinity) + 1e-9) return "over its budget";
+  if (choice.load.massG > (massG ?? Infinity) + 1e-6) return "over its weight";
+  if (choice.load.volumeMl > (volumeMl ?? Infinity) + 1e-6) return "over its space";
+  const has = levelsOfChoice(choice, r.question);
+  if (isBetter(has, best)) return `better than any: ${JSON.stringify({ has, best })}`;
+  if (outcome.status === "optimal" && isBetter(best, has))
+    return `said to be the best: ${JSON.stringify({ has, best })}`;
+  return null;
+}
