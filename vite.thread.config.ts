@@ -1,12 +1,12 @@
 import { defineConfig } from "vite";
 
-/** The planner's server thread, as one file beside the built server. */
+/** The server's work thread, as one file beside the built server. */
 export default defineConfig({
   build: {
-    ssr: "src/lib/server/planThread.ts",
+    ssr: "src/lib/server/workThread.ts",
     outDir: "build/thread",
     emptyOutDir: true,
     target: "node20",
-    rolldownOptions: { output: { entryFileNames: "planThread.js" } },
+    rolldownOptions: { output: { entryFileNames: "workThread.js" } },
   },
 });

@@ -3,7 +3,7 @@
 set -euo pipefail
 cd "$(dirname "$0")/.."
 bash scripts/ensure.sh --no-browser
-if [ ! -f build/index.js ] || [ ! -f build/thread/planThread.js ] || [ -n "$(find src static package-lock.json svelte.config.js vite.config.ts -newer build/index.js -print -quit)" ]; then
+if [ ! -f build/index.js ] || [ ! -f build/thread/workThread.js ] || [ -n "$(find src static package-lock.json svelte.config.js vite.config.ts -newer build/index.js -print -quit)" ]; then
   echo "Building …"
   npm run --silent build >/dev/null
 fi

@@ -11,6 +11,24 @@ process.env.PORT ??= "4180";
 process.env.HOST ??= "127.0.0.1";
 // The routes themselves refuse large bodies, in their own error form.
 process.env.BODY_SIZE_LIMIT ??= "Infinity";
-process.env.WIDE_SIEVE_PLAN_THREAD ??= `${root}build/thread/planThread.js`;
-await import(`${root}build/index.js`);
+process.env.WIDE_SIEVE_THREAD ??= `${root}build/thread/workThread.js`;
+const port = Number(process.env.PORT);
+if (!Number.isInteger(port) || port < 1 || port > 65535) {
+  console.error(`PORT is '${process.env.PORT}': a whole number from 1 to 65535 is wanted.`);
+  process.exit(1);
+}
+process.on("uncaughtException", (error) => {
+  const why = {
+    EADDRINUSE: `port ${port} is in use: set PORT to another, or stop what runs there`,
+    EACCES: `port ${port} may not be opened: set PORT to one above 1023`,
+    EADDRNOTAVAIL: `HOST is '${process.env.HOST}', which is no address of this machine`,
+    ENOTFOUND: `HOST is '${process.env.HOST}', which is no address of this machine`,
+  }[error.code];
+  console.error(why ?? error);
+  process.exit(1);
+});
+const { server } = await import(`${root}build/index.js`);
+// Heads that trickle in are cut off; bodies have their own bound (server/api.ts).
+server.server.headersTimeout = 10_000;
+server.server.requestTimeout = 30_000;
 console.log(`Wide Sieve is at http://localhost:${process.env.PORT}`);

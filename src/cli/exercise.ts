@@ -1,4 +1,3 @@
-import { readFileSync, writeFileSync } from "node:fs";
 import { basename } from "node:path";
 import Papa from "papaparse";
 import { VERDICTS } from "../lib/core/audit/verdict.ts";
@@ -18,7 +17,7 @@ import { CATALOGUE } from "../lib/data/catalogue.ts";
 import { SIGHT_WORDS } from "../lib/words/exerciseTexts.ts";
 import { told } from "../lib/words/problems.ts";
 import type { Problem } from "../lib/core/model/problem.ts";
-import { BadInput, Usage, type Io } from "./io.ts";
+import { BadInput, fileText, type Io, Usage, written } from "./io.ts";
 
 type Flags = ReadonlyMap<string, string>;
 
@@ -60,12 +59,7 @@ function whole(flags: Flags, name: string, usual: number): number {
 }
 
 function json(path: string): unknown {
-  let text: string;
-  try {
-    text = readFileSync(path, "utf8");
-  } catch {
-    throw new BadInput([{ where: path, what: "cannot be read" }]);
-  }
+  const text = fileText(path);
   try {
     return JSON.parse(text);
   } catch {
@@ -105,9 +99,9 @@ async function make(path: string, flags: Flags, today: string, io: Io) {
     SIGHT_WORDS,
     CATALOGUE,
   );
-  writeFileSync(out, JSON.stringify(exercise, null, 1));
+  written(out, JSON.stringify(exercise, null, 1));
   const keyPath = flags.get("key");
-  if (keyPath !== undefined) writeFileSync(keyPath, JSON.stringify(key, null, 1));
+  if (keyPath !== undefined) written(keyPath, JSON.stringify(key, null, 1));
   io.err(`wrote ${out}${keyPath === undefined ? "" : ` and ${keyPath}`}\n`);
   return {
     exercise: exercise.id,
@@ -122,7 +116,7 @@ async function take(path: string, flags: Flags, io: Io) {
   if (!exercise.ok) throw refused(path, exercise.problems);
   const csv = wanted(flags, "answers");
   const out = wanted(flags, "out");
-  const parsed = Papa.parse<Record<string, string>>(readFileSync(csv, "utf8"), {
+  const parsed = Papa.parse<Record<string, string>>(fileText(csv), {
     header: true,
     skipEmptyLines: "greedy",
   });
@@ -139,7 +133,7 @@ async function take(path: string, flags: Flags, io: Io) {
   });
   const student = flags.get("student") ?? basename(out).replace(/\.json$/, "");
   const result = await writeResult(exercise.value, student, answers);
-  writeFileSync(out, JSON.stringify(result, null, 1));
+  written(out, JSON.stringify(result, null, 1));
   io.err(`wrote ${out}\n`);
   return { student, answers: answers.length };
 }

@@ -1,7 +1,5 @@
-import { LARGEST_FILE_MB, MB } from "../lib/core/formats/importFile.ts";
 import { vocabularyOf } from "../lib/core/card/vocabulary.ts";
 import { CATALOGUE } from "../lib/data/catalogue.ts";
-import { readFileSync, statSync, writeFileSync } from "node:fs";
 import { extname } from "node:path";
 import loadHighs from "highs";
 import { audit } from "../lib/core/audit/audit.ts";
@@ -14,7 +12,8 @@ import { cardResult, cardTextProblem } from "../lib/core/card/cardText.ts";
 import { kitOnDay, kitToday } from "../lib/core/events/kitOnDay.ts";
 import { simulated } from "../lib/core/formats/simulateResult.ts";
 import { INCIDENT_KINDS } from "../lib/data/incidents.ts";
-import { BadInput, Usage, type Io } from "./io.ts";
+import { BadInput, fileText, headOf, Usage, written, type Io } from "./io.ts";
+import { convert } from "./convert.ts";
 import { runExercise } from "./exercise.ts";
 import { logResult } from "../lib/core/formats/logResult.ts";
 import { mergeLogs } from "../lib/core/log/merge.ts";
@@ -45,7 +44,7 @@ import { logBlocks } from "../lib/report/logBlocks.ts";
 import { kitReport } from "../lib/report/kitReport.ts";
 import { toHtml } from "../lib/report/toHtml.ts";
 import { toMarkdown } from "../lib/report/toMarkdown.ts";
-import { toPdf } from "../lib/report/toPdf.ts";
+import { pdfSurely } from "../lib/report/pdfSurely.ts";
 import { makePdf } from "../lib/report/nodePdf.ts";
 
 const USAGE = `usage: npm run --silent cli -- COMMAND
@@ -62,6 +61,7 @@ const USAGE = `usage: npm run --silent cli -- COMMAND
             [--exclude ID,ID] [--keep LINE,LINE] [--sources N]
             [--course trained=PRICE] [--time SECONDS] [--fit]
   report FILE --to pdf|html|md --out PATH [--today DAY]
+  convert IN OUT                         contents, list or price book: JSON, CSV, XLSX either way
   list ID [--people N] [--days N] [--hours H] [--activities ID,ID] [--carry HOW]
           [--sensitivities ID,ID]        a shipped list with the quantities it asks for
   catalogue                              functions, item types, inspection points, cautions
@@ -81,10 +81,15 @@ export async function runCli(argv: readonly string[], io: Io): Promise<0 | 1 | 2
       return 2;
     }
     if (!(error instanceof BadInput)) throw error;
-    for (const p of error.problems.map(told)) io.err(`${p.where || "the file"}: ${p.what}\n`);
+    for (const p of error.problems.map(told))
+      io.err(`${oneLine(`${p.where || "the file"}: ${p.what}`)}\n`);
     return 1;
   }
 }
+
+/** Names in a file are anybody's: none may break a line or steer a terminal. */
+
+const oneLine = (text: string): string => text.replace(/[\u0000-\u001f\u007f-\u009f]+/g, " ");
 
 async function command(argv: readonly string[], io: Io): Promise<void> {
   const [name, ...rest] = argv;
@@ -159,15 +164,21 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
       };
       const a = audit(file, today, CATALOGUE);
       const blocks = kitReport(a, planned, extras, today);
-      writeFileSync(
+      written(
         out,
         to === "pdf"
-          ? await makePdf(toPdf(file.kit.name, blocks))
+          ? await pdfSurely(file.kit.name, blocks, makePdf)
           : to === "html"
             ? toHtml(file.kit.name, blocks, reviewData(a, planned, extras, today))
             : toMarkdown(blocks),
       );
       io.err(`wrote ${out}\n`);
+      return;
+    }
+    case "convert": {
+      if (positional.length !== 2) throw new Usage("convert takes IN and OUT");
+      await convert(positional[0]!, positional[1]!);
+      io.err(`wrote ${positional[1]}\n`);
       return;
     }
     case "schema": {
@@ -231,7 +242,7 @@ function runLog(file: AuditFile, flags: ReadonlyMap<string, string>, today: stri
     throw new BadInput([
       { where: other, what: "has no line of this kit: it is the log of another one" },
     ]);
-  writeFileSync(out, JSON.stringify(merged.file, null, 1));
+  written(out, JSON.stringify(merged.file, null, 1));
   io.err(`wrote ${out}\n`);
   return {
     events: merged.file.events?.length ?? 0,
@@ -258,13 +269,8 @@ async function readCardResult(file: string, io: Io): Promise<unknown> {
 /** A card's text out of a picture or PDF, with the places of its words; null: the file is neither. */
 async function pictureOf(file: string) {
   if (file === "-") return null;
-  let head: Uint8Array;
-  try {
-    if (statSync(file).size > LARGEST_FILE_MB * MB) return null;
-    head = readFileSync(file).subarray(0, 16);
-  } catch {
-    return null;
-  }
+  const head = headOf(file);
+  if (!head) return null;
   if (isHeic(head))
     throw new BadInput([{ where: file, what: "is a HEIC picture: save or send it as JPEG" }]);
   if (!isPicture(head) && !isPdf(head)) return null;
@@ -411,8 +417,10 @@ function parseArguments(args: readonly string[]) {
       continue;
     }
     const [name, inline] = arg.slice(2).split("=", 2) as [string, string | undefined];
-    if (PLAIN_FLAGS.has(name)) flags.set(name, "");
-    else if (VALUE_FLAGS.has(name)) {
+    if (PLAIN_FLAGS.has(name)) {
+      if (inline !== undefined) throw new Usage(`--${name} takes no value; leave it out to say no`);
+      flags.set(name, "");
+    } else if (VALUE_FLAGS.has(name)) {
       const value = inline ?? args[++i];
       if (value === undefined) throw new Usage(`--${name} wants a value`);
       flags.set(name, value);
@@ -427,23 +435,7 @@ function only(positional: readonly string[]): string {
 }
 
 function readText(path: string, io: Io): string {
-  if (path === "-") return io.stdin();
-  let bytes: Buffer;
-  try {
-    const { size } = statSync(path);
-    if (size > LARGEST_FILE_MB * MB)
-      throw new BadInput([
-        {
-          where: path,
-          what: `has ${Math.round(size / MB)} MB; files up to ${LARGEST_FILE_MB} MB are read`,
-        },
-      ]);
-    bytes = readFileSync(path);
-  } catch (error) {
-    if (error instanceof BadInput) throw error;
-    throw new BadInput([{ where: path, what: `cannot be read: ${(error as Error).message}` }]);
-  }
-  return bytes.toString("utf8");
+  return path === "-" ? io.stdin() : fileText(path);
 }
 
 function readJson(path: string, io: Io): unknown {
@@ -460,15 +452,21 @@ function readJson(path: string, io: Io): unknown {
   }
 }
 
-const orThrow = <T>(outcome: Outcome<T>): T => {
+/** What is wrong names the file. */
+const inFile = <T>(path: string, outcome: Outcome<T>): T => {
   if (outcome.ok) return outcome.value;
-  throw new BadInput(outcome.problems);
+  throw new BadInput(
+    outcome.problems
+      .map(told)
+      .map((p) => ({ where: `${path}${p.where ? `, ${p.where}` : ""}`, what: p.what })),
+  );
 };
 
 const readAudit = (path: string, io: Io): AuditFile =>
-  orThrow(parseAudit(readJson(path, io), CATALOGUE));
+  inFile(path, parseAudit(readJson(path, io), CATALOGUE));
 const readPrices = (path: string, io: Io): PriceBook =>
-  orThrow(
+  inFile(
+    path,
     extname(path).toLowerCase() === ".csv"
       ? parsePriceCsv(readText(path, io), (id) => CATALOGUE.types.has(id))
       : parsePriceBook(readJson(path, io)),

@@ -261,7 +261,7 @@ describe("the price book as CSV", () => {
     if (!bad.ok)
       expect(bad.problems.map((p) => p.where)).to.deep.equal([
         "row 2, itemType",
-        "row 3, price.amount",
+        "row 3, price",
       ]);
     const headless = parsePriceCsv("a,b\n1,2\n", (id) => CATALOGUE.types.has(id));
     expect(!headless.ok && problemText(headless.problems[0]!)).to.match(

@@ -105,7 +105,7 @@ describe("the report", () => {
     );
     const own = kitReport(nasty, null, {}, TODAY);
     expect(toHtml("x", own)).to.not.include("<img src=x");
-    expect(toMarkdown(own)).to.include("a\\|b <img src=x onerror=1> c");
+    expect(toMarkdown(own)).to.include("a\\|b &lt;img src=x onerror=1> c");
   });
   it("the picture stands alone: every pattern it fills with is in it", () => {
     const { svg } = sieveSvg(a);

@@ -1,4 +1,6 @@
-const cell = (text: string): string => text.replaceAll("|", "\\|").replaceAll(/\s*\n\s*/g, " ");
+import { markdownLine } from "./markdownText.ts";
+
+const cell = (text: string): string => markdownLine(text).replaceAll("|", "\\|");
 
 /** A Markdown table; bars and line breaks in cells are made harmless. */
 export const markdownTable = (

@@ -1,4 +1,5 @@
 import type { Block } from "./blocks.ts";
+import { markdownLine, markdownText } from "./markdownText.ts";
 import { markdownTable } from "./markdownTable.ts";
 
 /** A report as Markdown. Pictures are told by their words; photographs are left to the other forms. */
@@ -7,19 +8,19 @@ export const toMarkdown = (blocks: readonly Block[]): string =>
     .flatMap((b): string[] => {
       switch (b.kind) {
         case "heading":
-          return [`${"#".repeat(b.level)} ${b.text}`];
+          return [`${"#".repeat(b.level)} ${markdownLine(b.text)}`];
         case "text":
-          return [b.strong ? `**${b.text}**` : b.text];
+          return [b.strong ? `**${markdownLine(b.text)}**` : markdownText(b.text)];
         case "list":
-          return [b.items.map((i) => `- ${i.replaceAll(/\s*\n\s*/g, " ")}`).join("\n")];
+          return [b.items.map((i) => `- ${markdownLine(i)}`).join("\n")];
         case "table":
           return [markdownTable(b.head, b.rows)];
         case "facts":
           return [markdownTable(["", ""], b.rows)];
         case "picture":
-          return [`_${b.alt}_`];
+          return [`_${markdownLine(b.alt)}_`];
         case "photos":
-          return [b.items.map((p) => `- photograph: ${p.caption}`).join("\n")];
+          return [b.items.map((p) => `- photograph: ${markdownLine(p.caption)}`).join("\n")];
         case "new-page":
           return [];
       }

@@ -1,36 +1,68 @@
-import { json } from "@sveltejs/kit";
+import type { RequestHandler } from "@sveltejs/kit";
 import { problem, type Outcome, type Problem } from "../core/model/problem.ts";
-import { told, type Told } from "../words/problems.ts";
+import type { Told } from "../words/problems.ts";
+import { refusal, type Answer } from "./answer.ts";
+import type { answers } from "./answers.ts";
+import { plans, short, type Pool } from "./pool.ts";
 
 /** A body larger than this is no kit. */
 const MOST_BODY_BYTES = 5 * 1024 * 1024;
+/** A body that has not come in by then is given up. */
+const BODY_TIME_MS = 20_000;
 
-/** The one form an error takes: { error: { status, message, problems: [{ where, what }] } }. */
-export function refuse(
+/** An answer that was refused, as a response. */
+export const refuse = (
   status: number,
   message: string,
   problems: readonly (Problem | Told)[] = [],
-): Response {
-  return json({ error: { status, message, problems: problems.map(told) } }, { status });
+): Response => responseOf(refusal(status, message, problems));
+
+/** A document made here runs nothing, fetches nothing, and may not be framed. */
+const DOCUMENT_POLICY =
+  "default-src 'none'; style-src 'unsafe-inline'; img-src data:; font-src data:; base-uri 'none'; form-action 'none'; frame-ancestors 'none'; sandbox";
+
+function responseOf(answer: Answer, retryAfterS = 0): Response {
+  const headers = new Headers({ "content-type": answer.type });
+  if (answer.type.startsWith("text/html")) headers.set("content-security-policy", DOCUMENT_POLICY);
+  if (answer.status === 503) headers.set("retry-after", String(retryAfterS));
+  return new Response(answer.body, { status: answer.status, headers });
 }
 
-/** The body as text, refused while it streams once it is too large. */
-export async function bodyText(request: Request): Promise<Outcome<string> & { status?: number }> {
+/** The body as text, refused while it streams once it is too large or too slow. */
+async function bodyText(request: Request): Promise<Outcome<string> & { status?: number }> {
   const declared = Number(request.headers.get("content-length") ?? "0");
   if (declared > MOST_BODY_BYTES) return tooLarge();
   const reader = request.body?.getReader();
   if (!reader) return { ok: true, value: "" };
   const chunks: Uint8Array[] = [];
   let size = 0;
-  for (;;) {
-    const { done, value } = await reader.read();
-    if (done) break;
-    size += value.byteLength;
-    if (size > MOST_BODY_BYTES) {
-      await reader.cancel();
-      return tooLarge();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const late = new Promise<"late">((done) => {
+    timer = setTimeout(() => done("late"), BODY_TIME_MS);
+  });
+  try {
+    for (;;) {
+      const read = await Promise.race([reader.read(), late]);
+      if (read === "late") {
+        void reader.cancel();
+        return {
+          ok: false,
+          status: 408,
+          problems: [problem("body", "too-slow", { seconds: BODY_TIME_MS / 1000 })],
+        };
+      }
+      if (read.done) break;
+      size += read.value.byteLength;
+      if (size > MOST_BODY_BYTES) {
+        void reader.cancel();
+        return tooLarge();
+      }
+      chunks.push(read.value);
     }
-    chunks.push(value);
+  } catch {
+    return { ok: false, status: 400, problems: [problem("body", "broken-off", {})] };
+  } finally {
+    clearTimeout(timer);
   }
   return { ok: true, value: Buffer.concat(chunks).toString("utf8") };
 }
@@ -41,22 +73,34 @@ const tooLarge = () => ({
   problems: [problem("body", "too-large", { megabytes: MOST_BODY_BYTES / 1048576 })],
 });
 
-/** Answers a route that takes JSON: reads, checks, works; every failure in the one error form. */
-export async function withJson(
-  request: Request,
-  work: (body: unknown) => Response | Promise<Response>,
+/** A route that answers a body in a thread. */
+export const answered =
+  (of: keyof typeof answers): RequestHandler =>
+  async ({ request }) => {
+    const read = await bodyText(request);
+    if (!read.ok) return refuse(read.status ?? 400, "the body was not taken", read.problems);
+    return inPool(short, of, read.value, request.signal);
+  };
+
+/** A route that checks a body in one pool, and works it out in another that may take longer. */
+export const answeredIn =
+  (check: keyof typeof answers, of: keyof typeof answers): RequestHandler =>
+  async ({ request }) => {
+    const read = await bodyText(request);
+    if (!read.ok) return refuse(read.status ?? 400, "the body was not taken", read.problems);
+    const checked = await inPool(short, check, read.value, request.signal);
+    if (!checked.ok) return checked;
+    return inPool(plans, of, await checked.text(), request.signal);
+  };
+
+async function inPool(
+  pool: Pool,
+  of: keyof typeof answers,
+  text: string,
+  signal: AbortSignal,
 ): Promise<Response> {
-  const read = await bodyText(request);
-  if (!read.ok) return refuse(read.status ?? 400, "the body was not taken", read.problems);
-  let body: unknown;
-  try {
-    body = JSON.parse(read.value);
-  } catch (error) {
-    return refuse(400, "the body is not whole JSON", [
-      { where: "body", what: (error as Error).message },
-    ]);
-  }
-  return work(body);
+  const answer = await pool.answer({ of, text, today: serverToday() }, signal);
+  return responseOf(answer, pool.retryAfterS);
 }
 
 export const serverToday = (): string => new Date().toISOString().slice(0, 10);

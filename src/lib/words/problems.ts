@@ -78,6 +78,14 @@ const PROBLEM_TEXT: Readonly<Record<ProblemCode, string>> = {
   "several-dates": "{text} can be read several ways: {dates}",
   "no-date": "'{text}' is not a date: write 2027-05, 2027-05-31 or none",
   "too-large": "is over {megabytes} MB",
+  "too-many-for-a-request":
+    "{lines} lines for {needs} needs are too many for one request: at most {mostLines} lines, and {mostPairs} lines × needs; use the command line",
+  "column-twice": "has the column '{column}' twice: take one of them out",
+  "quote-open": "has a quotation mark that is not closed: the rows after it cannot be told apart",
+  "amount-unclear":
+    "'{text}' is not one plain number: write it like 1234.50, without words or signs",
+  "too-slow": "did not come in within {seconds} s: send it at once",
+  "broken-off": "broke off: send it again",
   "another-key": "is '{id}' under the key '{key}'",
 };
 

@@ -89,6 +89,10 @@ export type ChanceSays =
   | { readonly is: "more"; readonly more: readonly OneMore[]; readonly done: boolean }
   | { readonly is: "tornado"; readonly swings: readonly Swing[]; readonly done: boolean };
 
+/** What a spreadsheet says. */
+export type SheetSays =
+  { readonly is: "text"; readonly text: string } | { readonly is: "problem"; readonly why: string };
+
 /** A report to be made into a PDF, away from the page. */
 export interface PdfAsk {
   readonly title: string;

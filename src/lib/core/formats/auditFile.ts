@@ -1,3 +1,4 @@
+import { said } from "../base/said.ts";
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import { auditSchema, type AuditFile } from "../model/auditFile.ts";
 import { readKeeping } from "../model/kept.ts";
@@ -20,7 +21,7 @@ function notAnAuditFile(json: unknown): Problem | null {
   const { format, version } = json as Record<string, unknown>;
   if (format !== "wide-sieve.audit")
     return problem("format", "another-format", {
-      format: String(format),
+      format: said(format),
       wanted: "wide-sieve.audit",
     });
   if (typeof version === "number" && version > 1)

@@ -9,6 +9,7 @@ import {
 } from "../model/priceBook.ts";
 import { zodProblems, problem } from "../model/problem.ts";
 import { repriced } from "../plan/priceList.ts";
+import { amountOf } from "./amount.ts";
 import { defused, undefused } from "./cells.ts";
 import { headedRows } from "./headedCsv.ts";
 import { fail, type Outcome, type Problem } from "../model/problem.ts";
@@ -34,6 +35,11 @@ export const PRICE_COLUMNS = [
   "pricedOn",
 ] as const;
 
+const NUMBER_COLUMNS = [
+  ...["pack", "volumeMl", "dosesPerPiece", "strengthMg", "price", "massG", "bulkMl", "leadDays"],
+  "shelfMonths",
+] as const;
+
 export type PriceColumn = (typeof PRICE_COLUMNS)[number];
 
 /** A price book from CSV; all of it, or the rows that are wrong and nothing else. */
@@ -52,6 +58,13 @@ function bookOfRows(
   const products: Product[] = [];
   rows.forEach((row, i) => {
     const at = `row ${i + 2}`;
+    const unclear = NUMBER_COLUMNS.filter((c) => {
+      const text = undefused(row[c] ?? "").trim();
+      return text !== "" && amountOf(text) === null;
+    });
+    for (const c of unclear)
+      problems.push(problem(`${at}, ${c}`, "amount-unclear", { text: row[c]!.slice(0, 40) }));
+    if (unclear.length > 0) return;
     const product = productOf(row, i, currency);
     const checked = productSchema.safeParse(product);
     if (!checked.success) {
@@ -154,7 +167,6 @@ export function priceBookOfTable(
     record["currency"] = (record["currency"] ?? asked.currency).toUpperCase();
     record["source"] ??= asked.source;
     record["pricedOn"] ??= asked.today;
-    record["price"] = (record["price"] ?? "").replace(/[^\d.,-]/g, "");
     record["id"] ??= slug(`${record["title"]} ${record["source"]} ${record["pack"] ?? ""}`);
     return record;
   });
@@ -226,8 +238,7 @@ function productOf(
   currency: string,
 ): Record<string, unknown> {
   const text = (k: string) => undefused(row[k] ?? "").trim() || undefined;
-  const amount = (k: string) =>
-    text(k) === undefined ? undefined : Number(text(k)!.replace(",", "."));
+  const amount = (k: string) => (text(k) === undefined ? undefined : (amountOf(text(k)!) ?? NaN));
   const given = {
     id: text("id") ?? `row-${i + 2}`,
     title: text("title"),

@@ -1,3 +1,4 @@
+import { said } from "../base/said.ts";
 import { underTypeId } from "../records/itemTypeRecord.ts";
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import { z } from "zod";
@@ -63,12 +64,12 @@ export function parseWorkspace(json: unknown, catalogue: Catalogue): Outcome<Wor
   if (format !== "wide-sieve.workspace")
     return fail([
       problem("format", "another-format", {
-        format: String(format),
+        format: said(format),
         wanted: "wide-sieve.workspace",
       }),
     ]);
   if (version !== 1)
-    return fail([problem("version", "newer-file", { version: String(version), reads: 1 })]);
+    return fail([problem("version", "newer-file", { version: said(version), reads: 1 })]);
   if (!Array.isArray(records)) return fail([problem("records", "no-records")]);
   const { good, problems } = readAll(records);
   if (problems.length > 0) return fail(problems);

@@ -1,3 +1,4 @@
+import { said } from "../base/said.ts";
 import { z } from "zod";
 import { QUESTIONS } from "../plan/request.ts";
 import { houseRulesSchema } from "../model/houseRules.ts";
@@ -116,7 +117,7 @@ function setAsideWrong(old: OldRecord): OldRecord {
     kit["container"] = right(kit["container"], DECLARED_LATE.container, ["kit", "container"]);
   if (Array.isArray(kit["lines"]))
     kit["lines"] = (kit["lines"] as { id?: unknown }[]).map((l) =>
-      right(l, DECLARED_LATE.line, ["kit", "lines", `#${String(l.id)}`]),
+      right(l, DECLARED_LATE.line, ["kit", "lines", `#${said(l.id)}`]),
     );
   return { ...old, kit, ...(kept.length > 0 ? { kept } : {}) };
 }

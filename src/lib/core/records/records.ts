@@ -1,3 +1,4 @@
+import { said } from "../base/said.ts";
 import { z } from "zod";
 import { readKeeping } from "../model/kept.ts";
 import { fail, type Outcome, type Problem, problem } from "../model/problem.ts";
@@ -67,7 +68,7 @@ export function readRecord(
   const raw = json as OldRecord;
   const kind = raw["kind"];
   if (typeof kind !== "string" || !isKind(kind))
-    return fail([problem("kind", "no-kind", { kind: String(kind) })]);
+    return fail([problem("kind", "no-kind", { kind: said(kind) })]);
   const { schema, migrations } = RECORD_KINDS[kind];
   const from = raw["version"];
   const wrong = versionProblem(kind, from);
@@ -96,7 +97,7 @@ const isKind = (kind: string): kind is RecordKind => Object.hasOwn(RECORD_KINDS,
 
 function versionProblem(kind: RecordKind, from: unknown): Problem | null {
   if (typeof from !== "number" || !Number.isInteger(from) || from < 1)
-    return problem("version", "no-version", { version: String(from) });
+    return problem("version", "no-version", { version: said(from) });
   const current = currentVersion(kind);
   return from > current ? problem("version", "newer-record", { from, kind, current }) : null;
 }
