@@ -131,50 +131,9 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
     case "exercise":
       print(await runExercise(positional, flags, today, io));
       return;
-    case "report": {
-      const whole = readAudit(only(positional), io);
-      const file = kitToday(whole, today, CATALOGUE);
-      const out = flags.get("out");
-      const to = flags.get("to") ?? "";
-      if (!["pdf", "html", "md"].includes(to) || out === undefined)
-        throw new Usage("report takes --to pdf, html or md, and --out PATH");
-      const book = PRICE_BOOK;
-      const request = requestOf(file, new Map(), today, book);
-      const solver = highsSolver(await loadHighs());
-      const outcome = plan(request, solver);
-      const planned =
-        outcome.status === "infeasible"
-          ? null
-          : {
-              actions: actionsOf(outcome, request),
-              price: outcome.choice.price,
-              currency: book.currency,
-              gradeAfter: outcome.choice.after.grade ?? "",
-              coverageAfter: outcome.choice.after.coverage ?? 0,
-              proven: outcome.status === "optimal",
-              unmet: unmetAfter(outcome),
-            };
-      const own = plan({ ...request, audit: emptyBag(file) }, solver);
-      const extras = {
-        log: logBlocks(whole, today, CATALOGUE),
-        buildOwn:
-          own.status === "infeasible"
-            ? null
-            : { price: own.choice.price, massG: own.choice.load.massG },
-      };
-      const a = audit(file, today, CATALOGUE);
-      const blocks = kitReport(a, planned, extras, today);
-      written(
-        out,
-        to === "pdf"
-          ? await pdfSurely(file.kit.name, blocks, makePdf)
-          : to === "html"
-            ? toHtml(file.kit.name, blocks, reviewData(a, planned, extras, today))
-            : toMarkdown(blocks),
-      );
-      io.err(`wrote ${out}\n`);
+    case "report":
+      await runReport(readAudit(only(positional), io), flags, today, io);
       return;
-    }
     case "convert": {
       if (positional.length !== 2) throw new Usage("convert takes IN and OUT");
       await convert(positional[0]!, positional[1]!);
@@ -191,6 +150,55 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
     default:
       throw new Usage(name === undefined ? "" : `no command '${name}'`);
   }
+}
+
+/** The report of an audit, with its cheapest plan, as a file. */
+async function runReport(
+  whole: AuditFile,
+  flags: ReadonlyMap<string, string>,
+  today: string,
+  io: Io,
+): Promise<void> {
+  const file = kitToday(whole, today, CATALOGUE);
+  const out = flags.get("out");
+  const to = flags.get("to") ?? "";
+  if (!["pdf", "html", "md"].includes(to) || out === undefined)
+    throw new Usage("report takes --to pdf, html or md, and --out PATH");
+  const book = PRICE_BOOK;
+  const request = requestOf(file, new Map(), today, book);
+  const solver = highsSolver(await loadHighs());
+  const outcome = plan(request, solver);
+  const planned =
+    outcome.status === "infeasible"
+      ? null
+      : {
+          actions: actionsOf(outcome, request),
+          price: outcome.choice.price,
+          currency: book.currency,
+          gradeAfter: outcome.choice.after.grade ?? "",
+          coverageAfter: outcome.choice.after.coverage ?? 0,
+          proven: outcome.status === "optimal",
+          unmet: unmetAfter(outcome),
+        };
+  const own = plan({ ...request, audit: emptyBag(file) }, solver);
+  const extras = {
+    log: logBlocks(whole, today, CATALOGUE),
+    buildOwn:
+      own.status === "infeasible"
+        ? null
+        : { price: own.choice.price, massG: own.choice.load.massG },
+  };
+  const a = audit(file, today, CATALOGUE);
+  const blocks = kitReport(a, planned, extras, today);
+  written(
+    out,
+    to === "pdf"
+      ? await pdfSurely(file.kit.name, blocks, makePdf)
+      : to === "html"
+        ? toHtml(file.kit.name, blocks, reviewData(a, planned, extras, today))
+        : toMarkdown(blocks),
+  );
+  io.err(`wrote ${out}\n`);
 }
 
 /** The audit of a kit as it is after its log, or with `--on` as it was at the end of that day. */

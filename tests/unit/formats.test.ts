@@ -259,10 +259,7 @@ describe("the price book as CSV", () => {
     );
     expect(bad.ok).to.equal(false);
     if (!bad.ok)
-      expect(bad.problems.map((p) => p.where)).to.deep.equal([
-        "row 2, itemType",
-        "row 3, price",
-      ]);
+      expect(bad.problems.map((p) => p.where)).to.deep.equal(["row 2, itemType", "row 3, price"]);
     const headless = parsePriceCsv("a,b\n1,2\n", (id) => CATALOGUE.types.has(id));
     expect(!headless.ok && problemText(headless.problems[0]!)).to.match(
       /lacks the column 'title', 'itemType', 'price'/,

@@ -82,7 +82,7 @@ export const levelsOfChoice = (c: Choice, question: PlanRequest["question"]): Le
   );
 
 /** The best levels of all ways; null: none does what is asked. Both where either rule of leaving may hold. */
-export function tryAll(r: PlanRequest): { best: Levels | null; ways: number } {
+function tryAll(r: PlanRequest): { best: Levels | null; ways: number } {
   const free = ["cheapest", "best"].includes(r.question);
   const limited = limitsLoad(r.limits);
   let ways = 0;
@@ -114,7 +114,7 @@ const reaches = (w: Way, r: PlanRequest): boolean =>
   (r.target === "ready" ? w.after.grade === "Ready" : w.after.coverage! >= r.target - 1e-9);
 
 /** More ways than these are not tried: the case is left out. */
-export const MOST_WAYS = 6000;
+const MOST_WAYS = 6000;
 
 function* everyWay(
   request: PlanRequest,

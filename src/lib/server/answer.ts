@@ -8,7 +8,7 @@ export interface Answer {
   readonly body: string | Uint8Array<ArrayBuffer>;
 }
 
-export const JSON_TYPE = "application/json";
+const JSON_TYPE = "application/json";
 
 export const jsonAnswer = (value: unknown, status = 200): Answer => ({
   status,

@@ -1,5 +1,6 @@
 import loadHighs, { type Highs } from "highs";
 import wasmUrl from "highs/runtime?url";
+import { cheapestThatLasts } from "../core/chance/lasting.ts";
 import { candidates } from "../core/plan/candidates.ts";
 import { frontierLimits, frontierPoint, quickFrontier } from "../core/plan/frontier.ts";
 import { highsSolver } from "../core/plan/highsSolver.ts";
@@ -50,6 +51,15 @@ function answer(ask: PlanAsk, solver: Solver, say: (said: PlanSays) => void): vo
         if (point) say({ is: "point", point });
       }
       say({ is: "points-done" });
+      return;
+    }
+    case "lasting": {
+      const { file, incidents, book, today, chance, limits } = ask;
+      const lasting = cheapestThatLasts(
+        { file, incidents, book, today, chance, limits, catalogue: CATALOGUE, solver },
+        (share) => say({ is: "lasting-share", share }),
+      );
+      say({ is: "lasting", lasting });
       return;
     }
     case "without": {

@@ -78,7 +78,9 @@ export class PlanRun {
       case "curve":
       case "point":
       case "points-done":
-        // Asked for by a frontier only.
+      case "lasting-share":
+      case "lasting":
+        // Asked for by others only.
         return;
     }
   }

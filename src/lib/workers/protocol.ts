@@ -1,3 +1,4 @@
+import type { Lasting, LastingAsk } from "../core/chance/lasting.ts";
 import type { Action, unmetAfter } from "../core/plan/actions.ts";
 import type { Postage } from "../core/plan/orders.ts";
 import type { Axis, FrontierPoint } from "../core/plan/frontier.ts";
@@ -32,6 +33,8 @@ export type PlanAsk =
       readonly axis: Axis;
       readonly limits: readonly number[];
     }
+  /** The cheapest purchases with which the kit lasts with a chance. */
+  | ({ readonly is: "lasting" } & Omit<LastingAsk, "catalogue" | "solver">)
   /** What would be done without one product of the plan last made. */
   | { readonly is: "without"; readonly product: string };
 
@@ -48,6 +51,8 @@ export type PlanSays =
   | { readonly is: "curve"; readonly points: readonly FrontierPoint[] }
   | { readonly is: "point"; readonly point: FrontierPoint }
   | { readonly is: "points-done" }
+  | { readonly is: "lasting-share"; readonly share: number }
+  | { readonly is: "lasting"; readonly lasting: Lasting }
   | { readonly is: "without"; readonly product: string; readonly without: Without };
 
 export interface CompareAsk {

@@ -115,23 +115,25 @@ export function simulationOf(model: Model, tally: Tally, seed: number): Simulati
 
 const NOTHING_ASKED: Enough = { "90": 0, "95": 0, "99": 0 };
 
-/** The smallest quantity that is exceeded in no more than 10, 5 and 1 of 100 outings; of a tool one. */
-function enoughOf(model: Model, tally: Tally, target: number): Enough {
+const enoughOf = (model: Model, tally: Tally, target: number): Enough => ({
+  "90": enoughAt(model, tally, target, 0.9),
+  "95": enoughAt(model, tally, target, 0.95),
+  "99": enoughAt(model, tally, target, 0.99),
+});
+
+/** The smallest quantity of a target that no more than 1 − p of all outings ask beyond; of a tool one. */
+export function enoughAt(model: Model, tally: Tally, target: number, p: number): number {
   const bins = tally.asked[target]!;
   const { servers } = model.targets[target]!;
   const isTool = servers.length > 0 && servers.every((s) => model.tool[s.line]);
-  let some = 0;
-  for (const count of bins) some += count;
-  const quantile = (p: number): number => {
-    // Outings that ask for more than what is had.
-    let over = some;
-    const allowed = (1 - p) * tally.outings + 1e-9;
-    if (over <= allowed) return 0;
-    for (let bin = 0; bin < bins.length; bin++) {
-      over -= bins[bin]!;
-      if (over <= allowed) return isTool ? 1 : Math.round(bin * model.grain[target]! * 1e6) / 1e6;
-    }
-    return bins.length * model.grain[target]!;
-  };
-  return { "90": quantile(0.9), "95": quantile(0.95), "99": quantile(0.99) };
+  // Outings that ask for more than what is had.
+  let over = 0;
+  for (const count of bins) over += count;
+  const allowed = (1 - p) * tally.outings + 1e-9;
+  if (over <= allowed) return 0;
+  for (let bin = 0; bin < bins.length; bin++) {
+    over -= bins[bin]!;
+    if (over <= allowed) return isTool ? 1 : Math.round(bin * model.grain[target]! * 1e6) / 1e6;
+  }
+  return bins.length * model.grain[target]!;
 }

@@ -4,7 +4,7 @@ import { amountOf } from "./amount.ts";
 import { defused, undefused } from "./cells.ts";
 
 /** Columns of a kit's contents as a table; sizes in mm as `75x4000`. */
-export const CONTENTS_COLUMNS = [
+const CONTENTS_COLUMNS = [
   ...["id", "itemType", "text", "claimed", "counted", "sizeMm", "volumeMl", "dosesPerPiece"],
   ...["strengthMg", "latexFree", "expires", "condition", "location", "reachS", "labelled"],
   ...["findable", "lot", "note"],

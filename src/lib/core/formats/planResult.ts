@@ -129,4 +129,3 @@ function printed(action: Action) {
       return action;
   }
 }
-export type PlanResult = ReturnType<typeof planResult>;

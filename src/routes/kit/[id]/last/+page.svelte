@@ -16,6 +16,8 @@
   import { grams, many, money, number } from "$lib/words/sentences.ts";
   import { ChanceRun } from "$lib/workers/chanceRun.svelte.ts";
 
+  import Lasting from "./Lasting.svelte";
+
   const kit = useKit();
   const last = new LastState(kit);
   const chance = new ChanceRun();
@@ -256,6 +258,8 @@
         {/if}
       </section>
     </div>
+
+    <Lasting {last} {labelOf} />
 
     <section class="sheet mt-4 overflow-x-auto p-4" aria-label="How much is enough">
       <h2 class="text-xl">How much is enough?</h2>

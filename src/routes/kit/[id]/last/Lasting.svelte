@@ -1,0 +1,113 @@
+<script lang="ts">
+  import { onDestroy } from "svelte";
+  import { NO_LIMITS } from "$lib/core/plan/limits.ts";
+  import { useKit } from "$lib/state/kit.svelte.ts";
+  import type { LastState } from "$lib/state/pages/last.svelte.ts";
+  import { workspace } from "$lib/state/workspace.svelte.ts";
+  import OneOf from "$lib/ui/OneOf.svelte";
+  import Progress from "$lib/ui/Progress.svelte";
+  import { errorText, outOf100 } from "$lib/words/chanceTexts.ts";
+  import { money, number } from "$lib/words/sentences.ts";
+  import { LastingRun } from "$lib/workers/lastingRun.svelte.ts";
+  import { PlanRun } from "$lib/workers/planRun.svelte.ts";
+
+  const { last, labelOf }: { last: LastState; labelOf: (need: string) => string } = $props();
+  const kit = useKit();
+  const run = new LastingRun();
+  const byList = new PlanRun();
+  onDestroy(() => {
+    run.stop();
+    byList.dispose();
+  });
+  let chance = $state<"0.9" | "0.95" | "0.99">("0.95");
+  // What it rests on has changed: the answer is no longer one.
+  $effect(() => {
+    void kit.file;
+    void last.incidents;
+    void chance;
+    run.clear();
+  });
+  function work() {
+    const budget = kit.record?.plan.budget ?? kit.brief.limits.budget ?? null;
+    run.ask({
+      file: $state.snapshot(kit.file),
+      incidents: $state.snapshot(last.incidents),
+      today: workspace.today,
+      book: $state.snapshot(kit.book),
+      chance: Number(chance),
+      limits: { ...NO_LIMITS, budget },
+    });
+    byList.ask(last.listRequest, 0);
+  }
+  const answer = $derived(run.answer);
+  const listPlan = $derived(
+    byList.result && byList.result.status !== "infeasible" ? byList.result : null,
+  );
+</script>
+
+<section class="sheet mt-4 p-4" aria-label="The cheapest kit that lasts">
+  <h2 class="text-xl">The cheapest kit that lasts</h2>
+  <p class="text-sm text-soft">
+    Buys what suffices in so many of 100 outings, the cheapest way, and tries it on outings that
+    chose nothing. Rare vital things stay the list's business.
+  </p>
+  <div class="mt-2 flex flex-wrap items-center gap-3">
+    <OneOf
+      label="Lasts in so many of 100 outings"
+      class="min-h-11 px-4 py-1"
+      value={chance}
+      options={[
+        { value: "0.9", label: "90 of 100" },
+        { value: "0.95", label: "95" },
+        { value: "0.99", label: "99" },
+      ]}
+      onchoose={(c) => (chance = c)}
+    />
+    {#if run.share === null}
+      <button class="btn btn-main" onclick={work}>Work it out</button>
+    {:else}
+      <Progress label="Seeking the cheapest kit that lasts" class="w-48" value={run.share} />
+      <button class="btn" onclick={() => run.stop()}>Stop</button>
+    {/if}
+  </div>
+  <div aria-live="polite" data-testid="lasting">
+    {#if run.failure}<p class="noted mt-3">It could not be worked out: {run.failure}.</p>{/if}
+    {#if answer?.status === "lasts"}
+      <p class="mt-3">
+        <strong class="font-head text-2xl">{money(answer.price, kit.currency)}</strong> more, and it
+        lasts in
+        <strong>{outOf100(answer.reached)}</strong> outings ({errorText(
+          answer.reached.se,
+          50_000,
+        )}), instead of in {outOf100(answer.before)}.
+        {#if listPlan}The list's plan costs {money(listPlan.price, kit.currency)}.{/if}
+      </p>
+      {#if answer.purchases.length > 0}<ul class="mt-1 list-disc pl-5">
+          {#each answer.purchases as p (p.product.id)}<li>
+              {p.packs} × {p.product.title}, {money(p.packs * p.product.price.amount, kit.currency)}
+            </li>{/each}
+        </ul>{:else}<p class="mt-1">Nothing need be bought for it.</p>{/if}
+      <details class="mt-1 text-sm">
+        <summary class="flex min-h-9 cursor-pointer items-center">What it gives each need</summary>
+        <ul class="list-disc pl-5">
+          {#each answer.quantities as q (q.need)}<li>
+              {labelOf(q.need)}: {number(q.units)} units, enough in {number(100 * answer.share, 1)} of
+              100
+            </li>{/each}
+        </ul>
+      </details>
+    {:else if answer?.status === "cannot"}
+      <p class="noted mt-3">
+        No purchase can: with plenty of everything on sale it lasts in {outOf100(answer.best)} outings.
+        What stays missing: {answer.needs
+          .slice(0, 4)
+          .map((n) => `${labelOf(n.need)} (in ${number(100 * n.short, 1)} of 100)`)
+          .join(", ")}.
+      </p>
+    {:else if answer?.status === "not-found"}
+      <p class="noted mt-3">
+        No plan within the budget was found that does; the nearest lasts in {outOf100(answer.best)} outings.
+      </p>
+    {/if}
+  </div>
+</section>
