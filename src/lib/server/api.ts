@@ -76,22 +76,42 @@ const tooLarge = () => ({
 /** A route that answers a body in a thread. */
 export const answered =
   (of: keyof typeof answers): RequestHandler =>
-  async ({ request }) => {
+  async ({ request, platform }) => {
     const read = await bodyText(request);
     if (!read.ok) return refuse(read.status ?? 400, "the body was not taken", read.problems);
-    return inPool(short, of, read.value, request.signal);
+    return whileThere(platform, (signal) => inPool(short, of, read.value, signal));
   };
 
 /** A route that checks a body in one pool, and works it out in another that may take longer. */
 export const answeredIn =
   (check: keyof typeof answers, of: keyof typeof answers): RequestHandler =>
-  async ({ request }) => {
+  async ({ request, platform }) => {
     const read = await bodyText(request);
     if (!read.ok) return refuse(read.status ?? 400, "the body was not taken", read.problems);
-    const checked = await inPool(short, check, read.value, request.signal);
-    if (!checked.ok) return checked;
-    return inPool(plans, of, await checked.text(), request.signal);
+    return whileThere(platform, async (signal) => {
+      const checked = await inPool(short, check, read.value, signal);
+      return checked.ok ? inPool(plans, of, await checked.text(), signal) : checked;
+    });
   };
+
+/**
+ * Works while the client is there. The request's own signal tells only of a client that leaves before its
+ * body has come in, so the connection itself is listened to.
+ */
+async function whileThere(
+  platform: Readonly<App.Platform> | undefined,
+  work: (signal: AbortSignal) => Promise<Response>,
+): Promise<Response> {
+  const gone = new AbortController();
+  const leave = () => gone.abort();
+  const socket = platform?.req?.socket;
+  socket?.once("close", leave);
+  try {
+    return await work(gone.signal);
+  } finally {
+    socket?.off("close", leave);
+  }
+}
 
 async function inPool(
   pool: Pool,
