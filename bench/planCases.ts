@@ -1,4 +1,5 @@
 import type { AuditFile } from "../src/lib/core/model/auditFile.ts";
+import type { ItemType } from "../src/lib/core/model/itemType.ts";
 import type { Line } from "../src/lib/core/model/kit.ts";
 import type { Need } from "../src/lib/core/model/list.ts";
 import type { PriceBook, Product } from "../src/lib/core/model/priceBook.ts";
@@ -91,5 +92,75 @@ export function planCase(
   return {
     audit: auditOf(needList, lineList),
     book: { ...PRICE_BOOK, products: own.slice(0, products) },
+  };
+}
+
+/**
+ * Jobs that overlap: every line and product does about three, mostly of its own group, some in other units;
+ * a fifth are tools. The audit and the plan want different things of them.
+ */
+export function denseCase(
+  size: keyof typeof SIZES,
+  seed: number,
+): { audit: AuditFile; book: PriceBook } {
+  const [lines, needs, products] = SIZES[size];
+  const random = randomFrom(seed * 7919 + 13);
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
+  const pieces = FUNCTIONS.filter((f) => f.unit === "each");
+  const groups = Math.max(4, Math.round(needs / 10));
+  const needList = Array.from({ length: needs }, (_, i) => ({
+    id: `n${i}`,
+    function: pieces[i % pieces.length]!.id,
+    tier: pick(["vital", "core", "core", "core", "useful"] as const),
+    quantity: { base: 1 + Math.floor(random() * random() * 50) },
+    access: "any" as const,
+    accept: [] as NonNullable<Need["accept"]>,
+  }));
+  const itemTypes: ItemType[] = [];
+  const doing = (id: string): string => {
+    const group = Math.floor(random() * groups);
+    const jobs = 1 + Math.floor(random() * 4.5);
+    itemTypes.push({
+      ...{ id, label: id, functions: [], measure: "each", skill: "anyone", sterile: false },
+      ...{ dated: false, medicine: false, clash: [], alsoCalled: [] },
+      use: random() < 0.2 ? "tool" : "single",
+      massG: Math.round(2 + 60 * random()),
+      bulkMl: Math.round(3 + 90 * random()),
+    });
+    const seen = new Set<number>();
+    for (let k = 0; k < jobs; k++) {
+      const own = group + groups * Math.floor(random() * Math.floor(needs / groups));
+      const i = random() < 0.85 ? own : Math.floor(random() * needs);
+      if (i >= needs || seen.has(i)) continue;
+      seen.add(i);
+      const full = k === 0 && random() < 0.7;
+      needList[i]!.accept.push({
+        itemType: id,
+        credit: full ? 1 : Math.round((0.2 + 0.8 * random()) * 20) / 20,
+        ...(random() < 0.15 ? { yield: pick([0.5, 2, 3]) } : {}),
+      });
+    }
+    return id;
+  };
+  const lineList: Line[] = Array.from({ length: lines }, (_, i) => ({
+    ...{ id: `l${i}`, itemType: doing(`own-l${i}`), counted: 1 + Math.floor(random() * 8) },
+    condition: pick(["sound", "sound", "sound", "worn"] as const),
+    ...{ expires: "none", location: "outside" },
+  }));
+  const list: Product[] = Array.from({ length: products }, (_, k) => {
+    const pack = pick([1, 1, 2, 3, 5, 10]);
+    const amount = Math.round(pack * (50 + 800 * random() * random())) / 100;
+    return {
+      ...{ id: `p${k}`, title: `p${k}`, itemType: doing(`own-p${k}`), pack },
+      price: { amount, currency: "EUR" },
+      massG: Math.round(pack * (2 + 60 * random())),
+      bulkMl: Math.round(pack * (3 + 90 * random())),
+      source: pick(["Mill", "Ferry", "Kiln"]),
+      shelfMonths: null,
+    };
+  });
+  return {
+    audit: { ...auditOf(needList, lineList), itemTypes },
+    book: { id: "dense", title: "dense", currency: "EUR", products: list },
   };
 }

@@ -65,7 +65,7 @@ const MOST_CUTS = 200;
 /** A lighter one of equally good plans is sought so long by itself before it is asked whether there is one. */
 const MOMENT_S = 0.1;
 /** And so long in all: it is a matter of grams. */
-const TIES_S = 1;
+const TIES_S = 2;
 /** Putting back what need not stay at home: the packs are decided, so it is a small question. */
 const BACK_S = 2;
 

@@ -152,13 +152,7 @@ export function stretchesOf(
   if (request.question !== "best") {
     const [price, coverage] = levels.slice(-2) as [Level, Level];
     const weight = COVERAGE_MINOR / 100;
-    const joint = both(
-      price,
-      coverage,
-      weight,
-      weight * coverage.tolerance,
-      LIGHTEST_COST / weight,
-    );
+    const joint = both(price, coverage, weight, weight * coverage.tolerance, 1 / weight);
     return [...levels.slice(0, -2).map(alone), joint];
   }
   const [coverage, price] = levels.slice(-2) as [Level, Level];

@@ -121,12 +121,13 @@
             <span class="font-head text-2xl font-bold">{money(plan.price, currency)}</span><span
               class="rounded-xs border border-pass px-2 py-1 text-sm font-semibold text-pass"
               >{plan.status === "optimal"
-                ? plan.tiesProven
-                  ? "proven optimal"
-                  : "proven; an equal one may weigh less"
+                ? "proven optimal"
                 : gapText(plan.gap, plan.gapIn, currency)}</span
             >
           </p>
+          {#if plan.status === "optimal" && !plan.tiesProven}<p class="text-sm text-soft">
+              That no equally good plan weighs less, or has fewer products, was not proven in time.
+            </p>{/if}
           {#each plan.postage as p (p.source)}<p class="text-sm text-soft">
               postage to {p.source || "the source not named"} among it: {money(p.price, currency)}
             </p>{/each}
