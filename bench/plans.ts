@@ -6,7 +6,7 @@ import { frontier, frontierLimits, POINTS, quickFrontier } from "../src/lib/core
 import { greedyPlan, planBound } from "../src/lib/core/plan/greedy.ts";
 import { minimise } from "../src/lib/core/plan/minimise.ts";
 import { highsSolver } from "../src/lib/core/plan/highsSolver.ts";
-import type { LinearModel } from "../src/lib/core/plan/linearModel.ts";
+import { times, type LinearModel } from "../src/lib/core/plan/linearModel.ts";
 import { plan } from "../src/lib/core/plan/plan.ts";
 import { vitalOf } from "../src/lib/core/plan/choice.ts";
 import type { PlanRequest } from "../src/lib/core/plan/request.ts";
@@ -145,10 +145,7 @@ export async function benchPlans(): Promise<void> {
       { ...NO_LIMITS, budget: BUDGET },
       modelOptions({ ...r, ...one }, "none"),
     );
-    minimise(
-      m,
-      m.coverage.map(([x, v]) => [x, -v] as const),
-    );
+    minimise(m, times(m.coverage, -1));
     const [exact, exactMs] = timed(() => solver(m.model));
     const given = forYalps(m.model);
     const [relaxed, relaxedMs] = timed(() => yalps({ ...given, integers: [] }));

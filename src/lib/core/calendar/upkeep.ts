@@ -44,7 +44,10 @@ export function upkeep(
   for (const line of file.kit.lines) {
     const cost = lineUpkeep(line, file.itemTypes, book, today, catalogue);
     if (cost === null) continue;
-    if (cost.price === 0 && cost.days.length === 0) unpriced.push(line.id);
+    if (cost.price === null) {
+      unpriced.push(line.id);
+      continue;
+    }
     for (const day of cost.days) {
       const year = Number(day.slice(0, 4));
       const ofYear = costs.get(year) ?? new Map<string, number>();
@@ -70,11 +73,11 @@ export function upkeep(
 /** When a line is renewed in the years ahead, and what it costs each time. */
 interface LineUpkeep {
   readonly days: readonly string[];
-  /** In the price book's currency. */
-  readonly price: number;
+  /** In the price book's currency; null: it has nothing for it. */
+  readonly price: number | null;
 }
 
-/** null: it carries no date. No days: the price book has nothing for it. */
+/** null: it carries no date. */
 export function lineUpkeep(
   line: Line,
   ownTypes: AuditFile["itemTypes"],
@@ -93,7 +96,7 @@ export function lineUpkeep(
     .filter((p) => p.itemType === type.id && mayPropose(p, typeOf))
     .map((p) => ({ p, ...packsFor(units, p, type) }))
     .sort((x, y) => x.price - y.price)[0];
-  if (!best) return { days: [], price: 0 };
+  if (!best) return { days: [], price: null };
   const end = lastGoodDayAfterMonths(today, YEARS * 12);
   const shelf = best.p.shelfMonths ?? type.shelfMonths ?? USUAL_SHELF_MONTHS;
   const days: string[] = [];

@@ -108,10 +108,8 @@ type Solved = Extract<PlanOutcome, { choice: unknown }>;
 /** The actions of a plan, those that matter most first, each with its reason. */
 export function actionsOf(outcome: Solved, request: PlanRequest): Action[] {
   const { choice, before } = outcome;
-  const coverage = choice.after.coverage ?? 0;
   const auditOf = (kit: AuditFile) => audit(kit, request.today, request.catalogue);
-  const without = (kit: AuditFile) => lost(auditOf(kit));
-  const lost = (a: Audit) => 100 * Math.max(0, coverage - (a.coverage ?? 0));
+  const without = (kit: AuditFile) => pointsLost(choice.after, auditOf(kit));
   const buys = choice.purchases.map((p) => buy(p, outcome, request, auditOf));
   const moves: Action[] = choice.moved.map((id) => {
     const original = request.audit.kit.lines.find((l) => l.id === id)!;
@@ -181,6 +179,10 @@ export function actionsOf(outcome: Solved, request: PlanRequest): Action[] {
     .sort((a, b) => order(a) - order(b) || gain(b) - gain(a))
     .concat(checks);
 }
+
+/** Points of coverage (0–100) that one audit has and the other lacks. */
+const pointsLost = (has: Audit, lacks: Audit): number =>
+  100 * Math.max(0, (has.coverage ?? 0) - (lacks.coverage ?? 0));
 
 /** What owners bring, and what of theirs has failed or is past and only they can renew. */
 function bringActions({ choice, before }: Solved, without: (kit: AuditFile) => number): Action[] {
@@ -304,7 +306,7 @@ function buy(
         : "add";
   const pieces = p.packs * p.product.pack;
   const price = priceOf(p.product, p.packs);
-  const gain = 100 * Math.max(0, (choice.after.coverage ?? 0) - (missing.coverage ?? 0));
+  const gain = pointsLost(choice.after, missing);
   return {
     kind,
     phase: vital || failed ? "before-carried" : onlyUseful ? "at-rotation" : "next-order",

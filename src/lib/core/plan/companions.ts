@@ -1,5 +1,6 @@
 import { isProductLine, type Candidates } from "./candidates.ts";
-import { addColumn, addRow, type LinearModel } from "./linearModel.ts";
+import { addRow, onlyWith, type LinearModel } from "./linearModel.ts";
+import { yesNo } from "./yesNo.ts";
 import type { Follows, ModelOptions, PlanModel } from "./programme.ts";
 
 /**
@@ -28,25 +29,16 @@ interface Presence {
 
 /** A column for each companion that can be there: 1 exactly where something that is one is carried. */
 export function presenceColumns(p: Presence): Map<string, number> {
-  const { model, follows, c, companions } = p;
+  const { model, c, companions } = p;
   const present = new Map<string, number>();
   const carried = new Map<number, number>();
   for (const companion of companions) {
     const lines = (c.companionLines.get(companion) ?? []).flatMap((l) => carriedColumn(l) ?? []);
     if (lines.length === 0) continue;
-    const column = addColumn(model, { upper: 1, integer: true });
+    const column = yesNo(p, (x) => lines.some((y) => x[y]! > 0.5));
     present.set(companion, column);
-    follows.push({ column, value: (x) => (lines.some((y) => x[y]! > 0.5) ? 1 : 0) });
-    const all = lines.map((x) => [x, -1] as const);
-    addRow(model, { upper: 0, entries: [[column, 1], ...all] });
-    for (const [x] of all)
-      addRow(model, {
-        lower: 0,
-        entries: [
-          [column, 1],
-          [x, -1],
-        ],
-      });
+    addRow(model, { upper: 0, entries: [[column, 1], ...lines.map((x) => [x, -1] as const)] });
+    for (const x of lines) onlyWith(model, x, 1, column);
   }
   return present;
 
@@ -57,44 +49,29 @@ export function presenceColumns(p: Presence): Map<string, number> {
     const packs = isProductLine(c, l) ? p.packs[l - c.firstProduct]! : null;
     const at = packs === null ? p.left[l] : null;
     if (packs === null ? !at : packs < 0) return null;
-    const column = addColumn(model, { upper: 1, integer: true });
+    const column =
+      packs !== null ? productCarried(packs) : lineCarried(at!.column, at!.portions.steps);
     carried.set(l, column);
-    if (packs !== null) {
-      const most = model.columns[packs]!.upper;
-      follows.push({ column, value: (x) => (x[packs]! > 0.5 ? 1 : 0) });
-      addRow(model, {
-        lower: 0,
-        entries: [
-          [packs, 1],
-          [column, -1],
-        ],
-      });
-      addRow(model, {
-        upper: 0,
-        entries: [
-          [packs, 1],
-          [column, -most],
-        ],
-      });
-    } else {
-      const { column: steps, portions } = at!;
-      const most = portions.steps;
-      follows.push({ column, value: (x) => (x[steps]! < most - 0.5 ? 1 : 0) });
-      addRow(model, {
-        upper: most,
-        entries: [
-          [steps, 1],
-          [column, 1],
-        ],
-      });
-      addRow(model, {
-        lower: most,
-        entries: [
-          [steps, 1],
-          [column, most],
-        ],
-      });
-    }
+    return column;
+  }
+
+  function productCarried(packs: number): number {
+    const column = yesNo(p, (x) => x[packs]! > 0.5);
+    onlyWith(model, packs, model.columns[packs]!.upper, column);
+    onlyWith(model, column, 1, packs);
+    return column;
+  }
+
+  /** Carried: fewer than all steps stay at home. */
+  function lineCarried(left: number, steps: number): number {
+    const column = yesNo(p, (x) => x[left]! < steps - 0.5);
+    const all = (most: number) =>
+      [
+        [left, 1],
+        [column, most],
+      ] as const;
+    addRow(model, { upper: steps, entries: all(1) });
+    addRow(model, { lower: steps, entries: all(steps) });
     return column;
   }
 }

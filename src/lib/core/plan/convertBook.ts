@@ -1,3 +1,4 @@
+import { defined } from "../base/defined.ts";
 import { roundMoney } from "../base/money.ts";
 import type { PriceBook } from "../model/priceBook.ts";
 
@@ -23,15 +24,15 @@ export function convertBook(book: PriceBook, currency: string, rate: number): Pr
       ...p,
       price: { ...p.price, amount: written(p.price.amount), currency },
     })),
-    ...(book.sources
-      ? {
-          sources: book.sources.map(({ source, postage, freeFrom, minimum }) => ({
-            source,
-            ...(postage === undefined ? {} : { postage: written(postage) }),
-            ...(freeFrom === undefined ? {} : { freeFrom: written(freeFrom) }),
-            ...(minimum === undefined ? {} : { minimum: written(minimum) }),
-          })),
-        }
-      : {}),
+    ...defined({
+      sources: book.sources?.map(({ source, ...terms }) => ({
+        source,
+        ...defined({
+          postage: terms.postage && written(terms.postage),
+          freeFrom: terms.freeFrom && written(terms.freeFrom),
+          minimum: terms.minimum && written(terms.minimum),
+        }),
+      })),
+    }),
   };
 }

@@ -2,9 +2,11 @@ import { SHARE_TOLERANCE } from "../base/tolerance.ts";
 import type { AskedNeed } from "../reference/asked.ts";
 import type { Audit } from "../audit/audit.ts";
 import type { Candidates } from "./candidates.ts";
-import { addColumn, addRow } from "./linearModel.ts";
+import { addRow, onlyWith, valueAt } from "./linearModel.ts";
 import { FULL_SLACK, type Arc, type PlanModel } from "./programme.ts";
+import { sharedOut } from "./sharedOut.ts";
 import { group } from "./stocks.ts";
+import { fullOf, yesNo } from "./yesNo.ts";
 
 /**
  * Cuts from the audit. A solution of the programme may share out what the audit would share out
@@ -111,25 +113,22 @@ function flowsOf(m: PlanModel, c: Candidates, x: ArrayLike<number>, after: Audit
       more: -units,
     });
   }
-  const indexOf = new Map(c.context.lines.map((l, i) => [l.line.id, i]));
-  for (const [need, sifted] of after.needs.entries())
-    for (const p of sifted.pairs) {
-      if (p.units <= 0 || p.f <= 0) continue;
-      const line = indexOf.get(after.context.lines[p.pair.line]!.line.id);
-      const stock = line === undefined ? undefined : m.stocks.stockOf.get(line);
-      if (stock === undefined) return null;
-      const flow = flows.get(key(stock, need));
-      if (flow) flow.more += p.units;
-      else {
-        const tool = after.context.lines[p.pair.line]!.type?.use === "tool";
-        const use = c.uses.find((u) => u.line === stock && u.need === need);
-        if (!use || use.companions.length > 0) return null;
-        flows.set(key(stock, need), {
-          ...{ node: nodeOf(stock, need, tool), need, f: p.f, r: p.r, yield: p.yield },
-          ...{ there: [], column: null, units: 0, more: p.units },
-        });
-      }
+  for (const { stock, need, pair } of sharedOut(m, c, after)) {
+    if (pair.f <= 0) continue;
+    if (stock === undefined) return null;
+    const flow = flows.get(key(stock, need));
+    if (flow) {
+      flow.more += pair.units;
+      continue;
     }
+    const use = c.uses.find((u) => u.line === stock && u.need === need);
+    if (!use || use.companions.length > 0) return null;
+    const { f, r, yield: yields, units } = pair;
+    flows.set(key(stock, need), {
+      ...{ node: nodeOf(stock, need, use.tool), need, f, r, yield: yields },
+      ...{ there: [], column: null, units: 0, more: units },
+    });
+  }
   return [...flows.values()];
 }
 
@@ -153,7 +152,7 @@ function spareStocks(m: PlanModel, x: ArrayLike<number>): Set<string> {
   const spare = new Set<string>();
   for (const [node, arcs] of arcsOfNodes(m)) {
     const { held, changes, most } = m.supplyOf.get(arcs[0]!.stock)!;
-    const supply = changes.reduce((s, [y, v]) => s + v * x[y]!, held);
+    const supply = held + valueAt(changes, x);
     const used = arcs.reduce((s, a) => s + x[a.column]! / a.yield, 0);
     if (supply - used > UNITS_TOLERANCE * Math.max(1, most)) spare.add(node);
   }
@@ -339,7 +338,7 @@ function forbidPattern(
   needs: readonly AskedNeed[],
   { on, open, spare, there }: Conditions,
 ): void {
-  const { model, follows } = m;
+  const { model } = m;
   const yes = [...on.map(onColumn), ...there];
   const no = [...open.map(fullColumn), ...spare.map(spentColumn)];
   addRow(model, {
@@ -352,15 +351,8 @@ function forbidPattern(
     return known(cuts.on, column, () => {
       const a = m.arcs.find((arc) => arc.column === column)!;
       const most = Math.min(needs[a.need]!.required, m.supplyOf.get(a.stock)!.most * a.yield);
-      const y = addColumn(model, { upper: 1, integer: true });
-      addRow(model, {
-        upper: 0,
-        entries: [
-          [column, 1],
-          [y, -most],
-        ],
-      });
-      follows.push({ column: y, value: (x) => (x[column]! > 0 ? 1 : 0) });
+      const y = yesNo(m, (x) => x[column]! > 0);
+      onlyWith(model, column, most, y);
       return y;
     });
   }
@@ -369,17 +361,7 @@ function forbidPattern(
   function fullColumn(n: number): number {
     return known(cuts.full, n, () => {
       const columns = m.arcs.filter((a) => a.need === n).map((a) => a.column);
-      const required = needs[n]!.required * (1 - FULL_SLACK);
-      const y = addColumn(model, { upper: 1, integer: true });
-      addRow(model, {
-        lower: 0,
-        entries: [...columns.map((x) => [x, 1] as const), [y, -required]],
-      });
-      follows.push({
-        column: y,
-        value: (x) => (columns.reduce((s, col) => s + x[col]!, 0) >= required ? 1 : 0),
-      });
-      return y;
+      return fullOf(m, columns, needs[n]!.required);
     });
   }
 
@@ -388,17 +370,13 @@ function forbidPattern(
     return known(cuts.spent, node, () => {
       const arcs = arcsOfNodes(m).get(node)!;
       const { held, changes, most } = m.supplyOf.get(arcs[0]!.stock)!;
-      const y = addColumn(model, { upper: 1, integer: true });
       const entries = [
         ...arcs.map((a) => [a.column, 1 / a.yield] as const),
         ...changes.map(([x, v]) => [x, -v] as const),
       ];
-      const slack = FULL_SLACK * most;
-      addRow(model, { lower: held - slack - most, entries: [...entries, [y, -most]] });
-      follows.push({
-        column: y,
-        value: (x) => (entries.reduce((s, [col, v]) => s + v * x[col]!, 0) >= held - slack ? 1 : 0),
-      });
+      const spent = held - FULL_SLACK * most;
+      const y = yesNo(m, (x) => valueAt(entries, x) >= spent);
+      addRow(model, { lower: spent - most, entries: [...entries, [y, -most]] });
       return y;
     });
   }

@@ -55,3 +55,19 @@ export function addRow(model: LinearModel, row: Partial<Row> & Pick<Row, "entrie
   model.rows.push({ lower: -Infinity, upper: Infinity, ...row });
   return model.rows.length - 1;
 }
+
+/** Allows a column above 0 only where a yes-or-no column is 1: x ≤ most · y. */
+export const onlyWith = (model: LinearModel, x: number, most: number, y: number): number =>
+  addRow(model, {
+    upper: 0,
+    entries: [
+      [x, 1],
+      [y, -most],
+    ],
+  });
+
+export const times = (e: Entries, by: number): Entries => e.map(([x, v]) => [x, v * by] as const);
+
+/** What a sum over columns comes to. */
+export const valueAt = (e: Entries, x: ArrayLike<number>): number =>
+  e.reduce((s, [column, v]) => s + v * x[column]!, 0);

@@ -1,6 +1,7 @@
 import { fromMinor, toMinor } from "../base/money.ts";
 import { minorPrice, postageOf, type PriceBook, type SourceTerms } from "../model/priceBook.ts";
-import { addColumn, addRow, type LinearModel } from "./linearModel.ts";
+import { addRow, onlyWith, type Entries, type LinearModel } from "./linearModel.ts";
+import { yesNo } from "./yesNo.ts";
 import type { Follows } from "./programme.ts";
 import { isBrought } from "./theirs.ts";
 import type { Product } from "../model/priceBook.ts";
@@ -61,8 +62,8 @@ interface OrderColumns {
 }
 
 /** Columns for orders, where anything depends on them. @returns postage in minor units, as entries of a row */
-export function orderColumns(o: OrderColumns): (readonly [number, number])[] {
-  const { model, follows, products, packs, book, maxSources } = o;
+export function orderColumns(o: OrderColumns): Entries {
+  const { model, products, packs, book, maxSources } = o;
   const sources = new Map<string, number[]>();
   products.forEach((p, k) => {
     if (packs[k]! < 0 || isBrought(p)) return;
@@ -75,38 +76,21 @@ export function orderColumns(o: OrderColumns): (readonly [number, number])[] {
   for (const [source, own] of sources) {
     const { postage: charge = 0, freeFrom, minimum = 0 } = terms.get(source) ?? {};
     if (maxSources === null && charge === 0 && minimum === 0) continue;
-    const order = addColumn(model, { upper: 1, integer: true });
+    const isOrdered = (x: ArrayLike<number>) => own.some((k) => x[packs[k]!]! > 0.5);
+    const order = yesNo(o, isOrdered);
     ordered.push(order);
-    follows.push({ column: order, value: (x) => (own.some((k) => x[packs[k]!]! > 0.5) ? 1 : 0) });
-    for (const k of own)
-      addRow(model, {
-        upper: 0,
-        entries: [
-          [packs[k]!, 1],
-          [order, -model.columns[packs[k]!]!.upper],
-        ],
-      });
+    for (const k of own) onlyWith(model, packs[k]!, model.columns[packs[k]!]!.upper, order);
     const goods = own.map((k) => [packs[k]!, minorPrice(products[k]!)] as const);
     if (minimum > 0) addRow(model, { lower: 0, entries: [...goods, [order, -minor(minimum)]] });
     if (charge === 0) continue;
     postage.push([order, minor(charge)]);
     if (freeFrom === undefined) continue;
-    const free = addColumn(model, { upper: 1, integer: true });
     const from = minor(freeFrom);
-    follows.push({
-      column: free,
-      value: (x) => {
-        const comesTo = goods.reduce((s, [y, v]) => s + v * Math.round(x[y]!), 0);
-        return own.some((k) => x[packs[k]!]! > 0.5) && comesTo >= from ? 1 : 0;
-      },
-    });
-    addRow(model, {
-      upper: 0,
-      entries: [
-        [free, 1],
-        [order, -1],
-      ],
-    });
+    // Whole packs come back but for the solver's tolerance.
+    const comesTo = (x: ArrayLike<number>) =>
+      goods.reduce((s, [y, v]) => s + v * Math.round(x[y]!), 0);
+    const free = yesNo(o, (x) => isOrdered(x) && comesTo(x) >= from);
+    onlyWith(model, free, 1, order);
     addRow(model, { lower: 0, entries: [...goods, [free, -from]] });
     postage.push([free, -minor(charge)]);
   }

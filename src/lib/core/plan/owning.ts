@@ -16,6 +16,15 @@ export interface Owning {
 }
 
 export function owningOf(request: PlanRequest, c: Candidates): Owning {
+  let known = byCandidates.get(c);
+  if (!known) byCandidates.set(c, (known = reckoned(request, c)));
+  return known;
+}
+
+/** Every choice that a search audits asks for it, and it hangs on what there is to choose from alone. */
+const byCandidates = new WeakMap<Candidates, Owning>();
+
+function reckoned(request: PlanRequest, c: Candidates): Owning {
   const { audit, book, today, catalogue } = request;
   const useful = usefulLines(c);
   return {
@@ -25,7 +34,7 @@ export function owningOf(request: PlanRequest, c: Candidates): Owning {
     line: audit.kit.lines.map((line, l) => {
       if (!useful.has(l)) return 0;
       const cost = lineUpkeep(line, audit.itemTypes, book, today, catalogue);
-      return cost === null ? 0 : toMinor(cost.price * cost.days.length, book.currency);
+      return cost?.price ? toMinor(cost.price * cost.days.length, book.currency) : 0;
     }),
   };
 }

@@ -6,7 +6,7 @@ import { candidates, type Candidates } from "./candidates.ts";
 import { vitalOf, type Choice } from "./choice.ts";
 import { greedyPlan, planBound } from "./greedy.ts";
 import { unreachableNeeds, type Obstacle, type Raised } from "./infeasible.ts";
-import type { Solver } from "./linearModel.ts";
+import { times, type Solver } from "./linearModel.ts";
 import { leavingOf } from "./leaving.ts";
 import { limitsLoad, NO_LIMITS, type Limits } from "./limits.ts";
 import { minimise } from "./minimise.ts";
@@ -262,10 +262,7 @@ function outOfReach(request: PlanRequest, c: Candidates, solver: Solver): Obstac
   const asked = request.target === "ready" ? c.context.rules.thresholds.ready : request.target;
   const most = { ...request, question: "best", limits: NO_LIMITS, maxSources: null } as const;
   const m = planModel(c, NO_LIMITS, modelOptions(most, "none"));
-  minimise(
-    m,
-    m.coverage.map(([x, v]) => [x, -v] as const),
-  );
+  minimise(m, times(m.coverage, -1));
   const reached = -solver(m.model).objective / 100;
   return reached < asked - POINTS_TOLERANCE / 100
     ? { code: "coverage", most: reached, asked }

@@ -5,7 +5,14 @@ import { minorPrice } from "../model/priceBook.ts";
 import { companionFactor } from "../sieve/real.ts";
 import { isProductLine, usefulLines, type Candidates, type Use } from "./candidates.ts";
 import { atRisk, presenceColumns } from "./companions.ts";
-import { addColumn, addRow, emptyModel, type Entries, type LinearModel } from "./linearModel.ts";
+import {
+  addColumn,
+  addRow,
+  emptyModel,
+  onlyWith,
+  type Entries,
+  type LinearModel,
+} from "./linearModel.ts";
 import { orderColumns } from "./orders.ts";
 import { lineLoad } from "../bag/load.ts";
 import { portionsOf, wholeOf } from "./portions.ts";
@@ -20,6 +27,7 @@ import {
 } from "./programme.ts";
 import { servedFirst } from "./servedFirst.ts";
 import { group, stocksOf, type Stocks } from "./stocks.ts";
+import { yesNo } from "./yesNo.ts";
 
 /**
  * The choice as a mixed-integer programme: packs of each product, what stays at home, and a sharing
@@ -141,15 +149,8 @@ function leftColumns(
     const { steps, rest } = portions;
     const column = addColumn(model, { upper: steps, integer: true });
     if (rest === 0) return { column, portions, gone: null };
-    const gone = addColumn(model, { upper: 1, integer: true });
-    follows.push({ column: gone, value: (x) => (x[column]! > steps - 0.5 ? 1 : 0) });
-    addRow(model, {
-      lower: 0,
-      entries: [
-        [column, 1],
-        [gone, -steps],
-      ],
-    });
+    const gone = yesNo({ model, follows }, (x) => x[column]! > steps - 0.5);
+    onlyWith(model, gone, 1 / steps, column);
     addRow(model, {
       upper: steps - 1,
       entries: [

@@ -4,7 +4,15 @@ import { cutExchanges, noCuts } from "./exchange.ts";
 import { greedyPlan } from "./greedy.ts";
 import { dropsUseless, type Leaving } from "./leaving.ts";
 import type { Limits } from "./limits.ts";
-import { addColumn, addRow, type Entries, type Solved, type Solver } from "./linearModel.ts";
+import {
+  addRow,
+  onlyWith,
+  times,
+  valueAt,
+  type Entries,
+  type Solved,
+  type Solver,
+} from "./linearModel.ts";
 import { minimise } from "./minimise.ts";
 import { modelOptions } from "./modelOptions.ts";
 import { planModel } from "./planModel.ts";
@@ -22,6 +30,7 @@ import {
   type Tie,
 } from "./stages.ts";
 import { columnsOf } from "./warmStart.ts";
+import { yesNo } from "./yesNo.ts";
 import { atLeast } from "../base/tolerance.ts";
 
 export type Progress = (step: {
@@ -134,14 +143,14 @@ class Run {
     this.#m = m;
     this.#asked = asked;
     this.levels = levelsOf(request, m, c);
-    // A search that starts from something is the shorter.
-    const quick = greedyPlan({ ...request, limits }, c);
     this.stretches = stretchesOf(request, this.levels, limits, (entries) => {
       minimise(m, entries);
       return task.solver(m.model, { relaxed: true }).x;
     });
-    if (quick.reaches && !mayLeaveFreely(request.question))
-      this.best = { choice: quick.choice, x: columnsOf(quick.choice, m, c) };
+    if (mayLeaveFreely(request.question)) return;
+    // A search that starts from something is the shorter.
+    const quick = greedyPlan({ ...request, limits }, c);
+    if (quick.reaches) this.best = { choice: quick.choice, x: columnsOf(quick.choice, m, c) };
   }
 
   /** What is settled of a level is kept while the next is sought. */
@@ -234,8 +243,8 @@ class Run {
     const solved = this.#solve(leftMass, {});
     free();
     if (!solved || solved.x.length < model.columns.length) return;
-    const valueOf = (y: ArrayLike<number>) => leftMass.reduce((s, [k, v]) => s + v * y[k]!, 0);
-    if (valueOf(solved.x) < valueOf(x)) this.#take(solved.x, (after) => this.#isAsGood(after));
+    if (valueAt(leftMass, solved.x) < valueAt(leftMass, x))
+      this.#take(solved.x, (after) => this.#isAsGood(after));
   }
 
   /** Vital coverage that cannot be better. */
@@ -294,13 +303,10 @@ class Run {
   #inOrder(x: ArrayLike<number>): ArrayLike<number> {
     const { model, packs, left, vitalCoverage, coverage } = this.#m;
     const free = this.#fix([...packs, ...left.map((l) => l?.column ?? -1)], x);
-    const vital = vitalCoverage.reduce((s, [y, v]) => s + v * x[y]!, 0);
+    const vital = valueAt(vitalCoverage, x);
     if (vitalCoverage.length > 0)
       addRow(model, { lower: vital - VITAL_SLACK, entries: vitalCoverage });
-    minimise(
-      this.#m,
-      coverage.map(([y, v]) => [y, -v] as const),
-    );
+    minimise(this.#m, times(coverage, -1));
     const solved = this.#task.solver(model, { timeLimitS: 1 });
     if (vitalCoverage.length > 0) model.rows.length--;
     free();
@@ -351,10 +357,9 @@ function modelFor(task: SearchTask): { m: PlanModel; asked: Asked } {
   const { question, target } = request;
   const m = planModel(c, limits, modelOptions(request, leave));
   if (question === "best") {
-    const claimed = (x: ArrayLike<number>) =>
-      m.vitalCoverage.reduce((s, [y, v]) => s + v * x[y]!, 0);
     const holds: Asked["holds"] = (choice, x) =>
-      m.vitalCoverage.length === 0 || 100 * vitalOf(choice.after) >= claimed(x) - CLAIM_TOLERANCE;
+      m.vitalCoverage.length === 0 ||
+      100 * vitalOf(choice.after) >= valueAt(m.vitalCoverage, x) - CLAIM_TOLERANCE;
     return { m, asked: { holds } };
   }
   const least = target === "ready" ? c.context.rules.thresholds.ready : target;
@@ -378,7 +383,7 @@ function isRather(a: Choice, b: Choice, levels: readonly Level[]): boolean {
 
 /** Cuts off exactly this set of packs and of what stays at home: at least one must differ. */
 function forbid(m: PlanModel, x: ArrayLike<number>): void {
-  const { model, follows } = m;
+  const { model } = m;
   const differs: [number, number][] = [];
   let constant = 0;
   for (const column of [...m.packs, ...m.left.map((l) => l?.column ?? -1)]) {
@@ -391,17 +396,9 @@ function forbid(m: PlanModel, x: ArrayLike<number>): void {
       differs.push([column, -1]);
       constant += 1;
     } else {
-      const more = addColumn(model, { upper: 1, integer: true });
-      const fewer = addColumn(model, { upper: 1, integer: true });
-      follows.push({ column: more, value: (y) => (y[column]! > at + 0.5 ? 1 : 0) });
-      follows.push({ column: fewer, value: (y) => (y[column]! < at - 0.5 ? 1 : 0) });
-      addRow(model, {
-        lower: 0,
-        entries: [
-          [column, 1],
-          [more, -(at + 1)],
-        ],
-      });
+      const more = yesNo(m, (y) => y[column]! > at + 0.5);
+      const fewer = yesNo(m, (y) => y[column]! < at - 0.5);
+      onlyWith(model, more, 1 / (at + 1), column);
       addRow(model, {
         upper,
         entries: [

@@ -1,7 +1,8 @@
 import { atLeast, SHARE_TOLERANCE } from "../base/tolerance.ts";
 import type { AskedNeed } from "../reference/asked.ts";
-import { addColumn, addRow, type LinearModel } from "./linearModel.ts";
-import { FULL_SLACK, type Arc, type Follows } from "./programme.ts";
+import { onlyWith, type LinearModel } from "./linearModel.ts";
+import type { Arc, Follows } from "./programme.ts";
+import { fullOf } from "./yesNo.ts";
 import { group } from "./stocks.ts";
 
 interface ServedFirst {
@@ -39,13 +40,7 @@ export function servedFirst({ model, follows, arcs, needs }: ServedFirst): void 
       const stays = arcsOfNeed
         .get(n)!
         .filter((b) => atLeast(b.f, other.f - pays) && !exchanged(arc, other, b));
-      addRow(model, {
-        upper: 0,
-        entries: [
-          [arc.column, 1],
-          [fullColumn(n, stays), -needs[arc.need]!.required],
-        ],
-      });
+      onlyWith(model, arc.column, needs[arc.need]!.required, fullColumn(n, stays));
     }
   }
 
@@ -80,15 +75,8 @@ export function servedFirst({ model, follows, arcs, needs }: ServedFirst): void 
     const key = `${n} ${columns.join(" ")}`;
     const known = full.get(key);
     if (known !== undefined) return known;
-    const column = addColumn(model, { upper: 1, integer: true });
+    const column = fullOf({ model, follows }, columns, needs[n]!.required);
     full.set(key, column);
-    const required = needs[n]!.required * (1 - FULL_SLACK);
-    addRow(model, {
-      lower: 0,
-      entries: [...columns.map((x) => [x, 1] as const), [column, -required]],
-    });
-    const has = (x: ArrayLike<number>) => columns.reduce((s, y) => s + x[y]!, 0) >= required;
-    follows.push({ column, value: (x) => (has(x) ? 1 : 0) });
     return column;
   }
 }

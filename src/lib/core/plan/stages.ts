@@ -5,7 +5,8 @@ import type { Choice } from "./choice.ts";
 import { owningOf } from "./owning.ts";
 import { vitalOf } from "./choice.ts";
 import type { Limits } from "./limits.ts";
-import { addColumn, addRow, type Entries } from "./linearModel.ts";
+import { onlyWith, times, valueAt, type Entries } from "./linearModel.ts";
+import { yesNo } from "./yesNo.ts";
 import type { Carried, PlanModel } from "./programme.ts";
 import type { PlanRequest } from "./request.ts";
 
@@ -171,7 +172,7 @@ export function stretchesOf(
     isSettled: (choice) => weight * (budget - price.valueOf(choice)) <= coverage.tolerance,
   };
   const x = relaxed(joint.entries);
-  const spends = price.entries.reduce((sum, [y, v]) => sum + v * (x[y] ?? 0), 0);
+  const spends = x.length > 0 ? valueAt(price.entries, x) : 0;
   return spends < SPENT * budget ? strict : [...first, joint, ...strict.slice(first.length)];
 }
 
@@ -190,26 +191,16 @@ export const lightest = (m: PlanModel): Tie => ({ entries: m.mass, step: FINEST_
 
 /** Products bought, each counted once. */
 export function fewestProducts(m: PlanModel): Tie {
-  const { model, follows } = m;
   const bought = m.packs.flatMap((packs): number[] => {
     if (packs < 0) return [];
-    const most = model.columns[packs]!.upper;
+    const most = m.model.columns[packs]!.upper;
     if (most <= 1) return most > 0 ? [packs] : [];
-    const column = addColumn(model, { upper: 1, integer: true });
-    follows.push({ column, value: (x) => (x[packs]! > 0.5 ? 1 : 0) });
-    addRow(model, {
-      upper: 0,
-      entries: [
-        [packs, 1],
-        [column, -most],
-      ],
-    });
+    const column = yesNo(m, (x) => x[packs]! > 0.5);
+    onlyWith(m.model, packs, most, column);
     return [column];
   });
   return { entries: bought.map((x) => [x, 1] as const), step: 1 };
 }
-
-const times = (e: Entries, by: number): Entries => e.map(([x, v]) => [x, v * by] as const);
 
 function sum(a: Entries, b: Entries): Entries {
   const total = new Map<number, number>();

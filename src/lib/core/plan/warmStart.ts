@@ -2,6 +2,7 @@ import type { Candidates } from "./candidates.ts";
 import type { Choice } from "./choice.ts";
 import { isArcOf } from "./exchange.ts";
 import type { PlanModel } from "./programme.ts";
+import { sharedOut } from "./sharedOut.ts";
 
 /** A choice as values of the programme's columns, shared out as the audit has it: to start a search from. */
 export function columnsOf(choice: Choice, m: PlanModel, c: Candidates): Float64Array {
@@ -24,18 +25,11 @@ export function columnsOf(choice: Choice, m: PlanModel, c: Candidates): Float64A
   });
   // In the order they were made: sources and companions before what is shared out by them.
   for (const { column, value } of m.follows) x[column] = value(x);
-  const indexOf = new Map(c.context.lines.map((l, i) => [l.line.id, i]));
   const units = new Map<string, number>();
-  choice.after.needs.forEach((need, n) => {
-    for (const p of need.pairs) {
-      if (p.units <= 0) continue;
-      const line = indexOf.get(choice.after.context.lines[p.pair.line]!.line.id);
-      const stock = line === undefined ? undefined : m.stocks.stockOf.get(line);
-      if (stock === undefined) continue;
-      const key = `${stock} ${n}`;
-      units.set(key, (units.get(key) ?? 0) + p.units);
-    }
-  });
+  for (const { stock, need, pair } of sharedOut(m, c, choice.after)) {
+    const key = `${stock} ${need}`;
+    units.set(key, (units.get(key) ?? 0) + pair.units);
+  }
   for (const a of m.arcs) if (isArcOf(a, x)) x[a.column] = units.get(`${a.stock} ${a.need}`) ?? 0;
   // And what follows from that: which needs are full, which stocks are used up.
   for (const { column, value } of m.follows) x[column] = value(x);
