@@ -55,7 +55,10 @@ module.exports = {
     only("sheets-alone", "^src/lib/sheets/", []),
     only("workers-thin", workers, [core, data, report, "^src/lib/sheets/"]),
     only("state-knows-no-screen", state, [core, data, words, report, workers, devices]),
-    only("ui-knows-no-route", ui, [core, data, words, report, state, workers, devices]),
+    only("ui-knows-no-route", ui, [
+      ...[core, data, words, report, state, workers, devices],
+      "^src/lib/sheets/",
+    ]),
     only("server-knows-no-screen", "^src/lib/server/", [core, data, words, report, devices]),
     only("cli-thin", "^src/cli/", [core, data, words, report, "^src/lib/sheets/"]),
   ],

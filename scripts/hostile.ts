@@ -7,6 +7,7 @@ import { spawn, type ChildProcess } from "node:child_process";
 import { existsSync, mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { randomFrom } from "../bench/planCases.ts";
 import { runCli } from "../src/cli/run.ts";
 import { audit } from "../src/lib/core/audit/audit.ts";
 import { readCard } from "../src/lib/core/card/readCard.ts";
@@ -28,15 +29,6 @@ const SLOW_MS = 2000;
 const TODAY = "2026-11-26";
 const PORT = 4193;
 
-function randomFrom(seed: number): () => number {
-  let x = (seed * 2654435761) >>> 0 || 1;
-  return () => {
-    x ^= x << 13;
-    x ^= x >>> 17;
-    x ^= x << 5;
-    return (x >>> 0) / 2 ** 32;
-  };
-}
 const random = randomFrom(SEED);
 const int = (n: number) => Math.floor(random() * n);
 const pick = <T>(list: readonly T[]): T => list[int(list.length)]!;

@@ -1,5 +1,4 @@
 import { extname } from "node:path";
-import { readFileSync } from "node:fs";
 import Papa from "papaparse";
 import {
   contentsFromRows,
@@ -11,12 +10,10 @@ import { parseListFile, listFile } from "../lib/core/formats/listFile.ts";
 import { csvRows, isListHeading, listFromRows, listRows } from "../lib/core/formats/listTable.ts";
 import { parsePriceBook, parsePriceCsv, priceTable } from "../lib/core/formats/priceCsv.ts";
 import { defused } from "../lib/core/formats/cells.ts";
-import type { Outcome } from "../lib/core/model/problem.ts";
 import { CATALOGUE } from "../lib/data/catalogue.ts";
 import { SheetProblem, sheetText } from "../lib/sheets/sheetText.ts";
 import { writeSheet } from "../lib/sheets/writeSheet.ts";
-import { told } from "../lib/words/problems.ts";
-import { BadInput, fileText, Usage, written } from "./io.ts";
+import { BadInput, fileBytes, fileText, inFile, jsonOf, Usage, written } from "./io.ts";
 
 /**
  * `convert IN OUT`: the contents of an audit, a reference list or a price book, from JSON, CSV or XLSX to
@@ -29,11 +26,10 @@ const isType = (id: string) => CATALOGUE.types.has(id);
 
 export async function convert(from: string, to: string): Promise<void> {
   const [source, target] = [kindOf(from), kindOf(to)];
-  const cells = source === ".json" ? cellsOf(from, jsonOf(from)) : await tableOf(from, source);
-  if (target === ".json") {
-    const value = source === ".json" ? jsonOf(from) : valueOf(from, cells);
-    written(to, JSON.stringify(value, null, 1));
-  } else if (target === ".csv") {
+  const json = source === ".json" ? jsonOf(from, fileText(from)) : undefined;
+  const cells = source === ".json" ? cellsOf(from, json) : await tableOf(from, source);
+  if (target === ".json") written(to, JSON.stringify(json ?? valueOf(from, cells), null, 1));
+  else if (target === ".csv") {
     const safe = cells.map((r) => r.map((c) => (typeof c === "string" ? defused(c) : c)));
     written(to, Papa.unparse(safe, { newline: "\r\n" }) + "\r\n");
   } else written(to, await writeSheet("Table", cells));
@@ -45,32 +41,14 @@ function kindOf(path: string): (typeof KINDS)[number] {
   return kind;
 }
 
-function jsonOf(path: string): unknown {
-  try {
-    return JSON.parse(fileText(path).replace(/^\uFEFF/, ""));
-  } catch (error) {
-    if (error instanceof BadInput) throw error;
-    throw new BadInput([{ where: path, what: "is not whole JSON: it may be cut short" }]);
-  }
-}
-
-const good = <T>(path: string, outcome: Outcome<T>): T => {
-  if (outcome.ok) return outcome.value;
-  throw new BadInput(
-    outcome.problems
-      .map(told)
-      .map((p) => ({ where: `${path}${p.where ? `, ${p.where}` : ""}`, what: p.what })),
-  );
-};
-
 /** A file of ours as a table. */
 function cellsOf(path: string, json: unknown): Cells {
   const { format, products } = (json ?? {}) as { format?: unknown; products?: unknown };
   if (format === "wide-sieve.audit")
-    return contentsRows(good(path, parseAudit(json, CATALOGUE)).kit.lines);
+    return contentsRows(inFile(path, parseAudit(json, CATALOGUE)).kit.lines);
   if (format === "wide-sieve.list")
-    return listRows(good(path, parseListFile(json, CATALOGUE)).list);
-  if (Array.isArray(products)) return priceTable(good(path, parsePriceBook(json)));
+    return listRows(inFile(path, parseListFile(json, CATALOGUE)).list);
+  if (Array.isArray(products)) return priceTable(inFile(path, parsePriceBook(json)));
   throw new BadInput([
     {
       where: path,
@@ -80,13 +58,13 @@ function cellsOf(path: string, json: unknown): Cells {
 }
 
 async function tableOf(path: string, kind: ".csv" | ".xlsx"): Promise<Cells> {
-  if (kind === ".csv") return good(path, csvRows(fileText(path)));
+  if (kind === ".csv") return inFile(path, csvRows(fileText(path)));
   try {
-    const text = await sheetText(new Uint8Array(readFileSync(path)));
+    const text = await sheetText(new Uint8Array(fileBytes(path)));
     return text.split("\n").map((row) => row.split("\t"));
   } catch (error) {
     if (error instanceof SheetProblem) throw new BadInput([{ where: path, what: error.message }]);
-    throw new BadInput([{ where: path, what: "cannot be read" }]);
+    throw error;
   }
 }
 
@@ -96,9 +74,9 @@ function valueOf(path: string, cells: Cells): unknown {
   if (rows.some(isListHeading)) {
     const name = path.replace(/^.*[\\/]/, "").replace(/\.[^.]+$/, "");
     const id = name.toLowerCase().replace(/[^a-z0-9]+/g, "-") || "list";
-    return listFile(good(path, listFromRows(rows, { id, title: name }, isType, CATALOGUE)), []);
+    return listFile(inFile(path, listFromRows(rows, { id, title: name }, isType, CATALOGUE)), []);
   }
   if (rows[0] && isContentsHeading(rows[0]))
-    return { lines: good(path, contentsFromRows(rows, isType)) };
-  return good(path, parsePriceCsv(Papa.unparse(rows), isType));
+    return { lines: inFile(path, contentsFromRows(rows, isType)) };
+  return inFile(path, parsePriceCsv(Papa.unparse(rows), isType));
 }

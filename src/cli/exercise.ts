@@ -16,8 +16,7 @@ import { parseAudit } from "../lib/core/formats/auditFile.ts";
 import { CATALOGUE } from "../lib/data/catalogue.ts";
 import { SIGHT_WORDS } from "../lib/words/exerciseTexts.ts";
 import { told } from "../lib/words/problems.ts";
-import type { Problem } from "../lib/core/model/problem.ts";
-import { BadInput, fileText, type Io, Usage, written } from "./io.ts";
+import { BadInput, fileText, inFile, type Io, jsonOf, Usage, written } from "./io.ts";
 
 type Flags = ReadonlyMap<string, string>;
 
@@ -58,25 +57,10 @@ function whole(flags: Flags, name: string, usual: number): number {
   return n;
 }
 
-function json(path: string): unknown {
-  const text = fileText(path);
-  try {
-    return JSON.parse(text);
-  } catch {
-    throw new BadInput([{ where: path, what: "is not JSON: cut short or damaged" }]);
-  }
-}
-const refused = (path: string, problems: readonly Problem[]): BadInput =>
-  new BadInput(
-    problems
-      .map(told)
-      .map((p) => ({ where: `${path}${p.where ? `, ${p.where}` : ""}`, what: p.what })),
-  );
+const json = (path: string): unknown => jsonOf(path, fileText(path));
 
 async function make(path: string, flags: Flags, today: string, io: Io) {
-  const read = parseAudit(json(path), CATALOGUE);
-  if (!read.ok) throw refused(path, read.problems);
-  const given = kitToday(read.value, today, CATALOGUE);
+  const given = kitToday(inFile(path, parseAudit(json(path), CATALOGUE)), today, CATALOGUE);
   const asked = {
     faults: whole(flags, "faults", 8),
     decoys: whole(flags, "decoys", 0),
@@ -112,8 +96,7 @@ async function make(path: string, flags: Flags, today: string, io: Io) {
 }
 
 async function take(path: string, flags: Flags, io: Io) {
-  const exercise = await readExercise(json(path));
-  if (!exercise.ok) throw refused(path, exercise.problems);
+  const exercise = inFile(path, await readExercise(json(path)));
   const csv = wanted(flags, "answers");
   const out = wanted(flags, "out");
   const parsed = Papa.parse<Record<string, string>>(fileText(csv), {
@@ -132,29 +115,26 @@ async function take(path: string, flags: Flags, io: Io) {
     return { line: row["line"]?.trim() ?? "", verdict, fault: row["fault"]?.trim() ?? "" };
   });
   const student = flags.get("student") ?? basename(out).replace(/\.json$/, "");
-  const result = await writeResult(exercise.value, student, answers);
+  const result = await writeResult(exercise, student, answers);
   written(out, JSON.stringify(result, null, 1));
   io.err(`wrote ${out}\n`);
   return { student, answers: answers.length };
 }
 
 async function markAll(keyPath: string, paths: readonly string[], flags: Flags) {
-  const key = await readKey(json(keyPath), flags.get("passphrase"));
-  if (!key.ok) throw refused(keyPath, key.problems);
+  const key = inFile(keyPath, await readKey(json(keyPath), flags.get("passphrase")));
   const results: Result[] = [];
   const no: { file: string; why: string }[] = [];
   for (const path of paths) {
     try {
-      const read = await readResult(json(path), key.value.exercise);
-      if (!read.ok) throw refused(path, read.problems);
-      results.push(read.value);
+      results.push(inFile(path, await readResult(json(path), key.exercise)));
     } catch (error) {
       if (!(error instanceof BadInput)) throw error;
       no.push({ file: path, why: error.problems.map((p) => told(p).what).join("; ") });
     }
   }
   if (results.length === 0) throw new BadInput(no.map((n) => ({ where: n.file, what: n.why })));
-  const summary = summarise(key.value, results);
+  const summary = summarise(key, results);
   // In the order in which the files were given; the class's own order is by what was found.
   const students = results.map((r) => summary.students.find((m) => m.id === r.student)!);
   return { ...summary, students, refused: no };

@@ -1,7 +1,7 @@
 import { closeSync, openSync, readSync, statSync, writeFileSync } from "node:fs";
 import { LARGEST_FILE_MB, MB } from "../lib/core/formats/importFile.ts";
-import type { Problem } from "../lib/core/model/problem.ts";
-import type { Told } from "../lib/words/problems.ts";
+import type { Outcome, Problem } from "../lib/core/model/problem.ts";
+import { told, type Told } from "../lib/words/problems.ts";
 
 /** The command was called wrongly. */
 export class Usage extends Error {}
@@ -43,14 +43,39 @@ function bytesOf(path: string, most: number): Buffer {
   }
 }
 
-/** The text of a file. */
-export function fileText(path: string): string {
+/** All of a file. */
+export function fileBytes(path: string): Buffer {
   const bytes = bytesOf(path, MOST_BYTES + 1);
   if (bytes.length > MOST_BYTES)
     throw new BadInput([
       { where: path, what: `is over ${LARGEST_FILE_MB} MB: no file of ours is so large` },
     ]);
-  return bytes.toString("utf8");
+  return bytes;
+}
+export const fileText = (path: string): string => fileBytes(path).toString("utf8");
+
+/** JSON of a text that came from `path`. */
+export function jsonOf(path: string, text: string): unknown {
+  try {
+    return JSON.parse(text.replace(/^\uFEFF/, ""));
+  } catch (error) {
+    throw new BadInput([
+      {
+        where: path,
+        what: `is not whole JSON (${(error as Error).message}): the file may be cut short`,
+      },
+    ]);
+  }
+}
+
+/** What was read of a file; what is wrong names the file. */
+export function inFile<T>(path: string, outcome: Outcome<T>): T {
+  if (outcome.ok) return outcome.value;
+  throw new BadInput(
+    outcome.problems
+      .map(told)
+      .map((p) => ({ where: `${path}${p.where ? `, ${p.where}` : ""}`, what: p.what })),
+  );
 }
 
 /** The first bytes of a file, which tell its kind; null: it cannot be read. */

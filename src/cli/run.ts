@@ -12,7 +12,7 @@ import { cardResult, cardTextProblem } from "../lib/core/card/cardText.ts";
 import { kitOnDay, kitToday } from "../lib/core/events/kitOnDay.ts";
 import { simulated } from "../lib/core/formats/simulateResult.ts";
 import { INCIDENT_KINDS } from "../lib/data/incidents.ts";
-import { BadInput, fileText, headOf, Usage, written, type Io } from "./io.ts";
+import { BadInput, fileText, headOf, inFile, jsonOf, Usage, written, type Io } from "./io.ts";
 import { convert } from "./convert.ts";
 import { runExercise } from "./exercise.ts";
 import { logResult } from "../lib/core/formats/logResult.ts";
@@ -27,7 +27,6 @@ import { parseAudit } from "../lib/core/formats/auditFile.ts";
 import type { AuditFile } from "../lib/core/model/auditFile.ts";
 import { auditPrinted } from "../lib/report/auditPrinted.ts";
 import { parsePriceBook, parsePriceCsv } from "../lib/core/formats/priceCsv.ts";
-import type { Outcome } from "../lib/core/model/problem.ts";
 import { jsonSchemaOf, SCHEMAS } from "../lib/core/formats/schemas.ts";
 import { reviewData } from "../lib/report/reviewData.ts";
 import { emptyBag } from "../lib/core/compare/emptyBag.ts";
@@ -446,29 +445,7 @@ function readText(path: string, io: Io): string {
   return path === "-" ? io.stdin() : fileText(path);
 }
 
-function readJson(path: string, io: Io): unknown {
-  const text = readText(path, io);
-  try {
-    return JSON.parse(text.replace(/^\uFEFF/, ""));
-  } catch (error) {
-    throw new BadInput([
-      {
-        where: path,
-        what: `is not whole JSON (${(error as Error).message}): the file may be cut short`,
-      },
-    ]);
-  }
-}
-
-/** What is wrong names the file. */
-const inFile = <T>(path: string, outcome: Outcome<T>): T => {
-  if (outcome.ok) return outcome.value;
-  throw new BadInput(
-    outcome.problems
-      .map(told)
-      .map((p) => ({ where: `${path}${p.where ? `, ${p.where}` : ""}`, what: p.what })),
-  );
-};
+const readJson = (path: string, io: Io): unknown => jsonOf(path, readText(path, io));
 
 const readAudit = (path: string, io: Io): AuditFile =>
   inFile(path, parseAudit(readJson(path, io), CATALOGUE));

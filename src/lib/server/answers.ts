@@ -37,6 +37,9 @@ const MOST_TRIPS = 20_000;
 const MOST_PERSON_DAYS = 1000;
 const MOST_LINES_PLAYED = 300;
 
+/** Loaded once a thread, when a plan is first asked for. */
+let highs: ReturnType<typeof loadHighs> | null = null;
+
 export const answers = {
   /** Text of a card in, entries out. */
   "read-card": (text: string): Answer => {
@@ -123,7 +126,8 @@ export const answers = {
   plan: async (text: string): Promise<Answer> => {
     const { request: question, withFrontier } = JSON.parse(text) as PlanTask;
     const request = { ...question, catalogue: CATALOGUE };
-    const solver = highsSolver(await loadHighs());
+    highs ??= loadHighs();
+    const solver = highsSolver(await highs);
     const result = planResult(plan(request, solver), request);
     return jsonAnswer(
       withFrontier ? { ...result, frontier: frontiersResult(request, solver) } : result,

@@ -17,10 +17,6 @@ interface Bounds {
   readonly retryAfterS: number;
 }
 
-interface Waiting {
-  readonly start: () => void;
-}
-
 /**
  * Threads that answer bodies, so that the server itself always answers. What a client no longer waits for
  * is taken out of the line, or ended.
@@ -28,27 +24,22 @@ interface Waiting {
 export class Pool {
   readonly #bounds: Bounds;
   readonly #idle: Worker[] = [];
-  readonly #waiting = new Set<Waiting>();
+  /** What starts each of those that wait, in their order. */
+  readonly #waiting = new Set<() => void>();
   #threads = 0;
 
   constructor(bounds: Bounds) {
     this.#bounds = bounds;
   }
 
-  /** Busy threads and what waits for one. */
-  get load(): { readonly running: number; readonly waiting: number } {
-    return { running: this.#threads - this.#idle.length, waiting: this.#waiting.size };
-  }
-
   async answer(work: Work, signal: AbortSignal): Promise<Answer> {
     const worker = await this.#thread(signal);
-    if (worker === "busy") return this.#busy();
+    if (worker === "busy")
+      return refusal(503, `the server is busy: ask again in ${this.retryAfterS} s`);
     if (worker === "gone") return GONE;
     return this.#ask(worker, work, signal);
   }
 
-  #busy = (): Answer =>
-    refusal(503, `the server is busy: ask again in ${this.#bounds.retryAfterS} s`);
   get retryAfterS(): number {
     return this.#bounds.retryAfterS;
   }
@@ -61,24 +52,17 @@ export class Pool {
     if (this.#threads < threads) return this.#spawn();
     if (this.#waiting.size >= mostWaiting) return "busy";
     return new Promise((done) => {
-      const leave = (why: "busy" | "gone") => {
-        this.#waiting.delete(self);
+      const end = (how: Worker | "busy" | "gone") => {
+        this.#waiting.delete(start);
         clearTimeout(timer);
         signal.removeEventListener("abort", gone);
-        done(why);
+        done(how);
       };
-      const gone = () => leave("gone");
-      const timer = setTimeout(() => leave("busy"), longestWaitMs);
-      const self: Waiting = {
-        start: () => {
-          this.#waiting.delete(self);
-          clearTimeout(timer);
-          signal.removeEventListener("abort", gone);
-          done(this.#idle.pop() ?? this.#spawn());
-        },
-      };
+      const start = () => end(this.#idle.pop() ?? this.#spawn());
+      const gone = () => end("gone");
+      const timer = setTimeout(() => end("busy"), longestWaitMs);
       signal.addEventListener("abort", gone);
-      this.#waiting.add(self);
+      this.#waiting.add(start);
     });
   }
 
@@ -90,6 +74,14 @@ export class Pool {
       ? new Worker(built)
       : new Worker(resolve("src/lib/server/workThread.ts"), { execArgv: ["--import", "tsx"] });
     worker.unref();
+    // One that breaks while nobody has asked it anything is not asked again.
+    worker.on("error", (error) => {
+      console.error(error);
+      const at = this.#idle.indexOf(worker);
+      if (at < 0) return;
+      this.#idle.splice(at, 1);
+      this.#threads--;
+    });
     return worker;
   }
 
@@ -106,7 +98,7 @@ export class Pool {
         }
         done(answer);
         const [next] = this.#waiting;
-        next?.start();
+        next?.();
       };
       const { longestWorkMs } = this.#bounds;
       const timer = setTimeout(
@@ -119,10 +111,7 @@ export class Pool {
       );
       const gone = () => finish(GONE, false);
       const heard = (answer: Answer) => finish(answer, true);
-      const broken = (error: unknown) => {
-        console.error(error);
-        finish(refusal(500, "the server could not finish this"), false);
-      };
+      const broken = () => finish(refusal(500, "the server could not finish this"), false);
       signal.addEventListener("abort", gone);
       worker.on("message", heard).on("error", broken);
       if (signal.aborted) gone();

@@ -18,15 +18,13 @@ export const saveCsv = (title: string, rows: readonly (readonly Cell[])[]): void
 
 /** Saves a table as XLSX, numbers as numbers. */
 export async function saveXlsx(title: string, rows: readonly (readonly Cell[])[]): Promise<void> {
-  const { default: ExcelJS } = await import("exceljs");
-  const book = new ExcelJS.Workbook();
-  const sheet = book.addWorksheet(title.slice(0, 31).replace(/[\\/?*[\]:]/g, " ") || "Table");
-  for (const row of rows) sheet.addRow(row.map(safe));
-  sheet.getRow(1).font = { bold: true };
-  sheet.columns.forEach((c, i) => (c.width = i === 0 ? 36 : 14));
+  const { writeSheet } = await import("../sheets/writeSheet.ts");
   download(
     fileName(title, ".xlsx"),
-    (await book.xlsx.writeBuffer()) as ArrayBuffer,
+    await writeSheet(
+      title,
+      rows.map((row) => row.map(safe)),
+    ),
     "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",
   );
 }

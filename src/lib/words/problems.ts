@@ -50,7 +50,7 @@ const PROBLEM_TEXT: Readonly<Record<ProblemCode, string>> = {
   "no-two-sides": "'{text}' is not two sides, as 75 x 75",
   "no-stand-in": "'{text}' is not an item type with a credit, as 'sanitary-pad 0.4 improvised'",
   "no-stand-in-type": "'{type}' is not an item type",
-  "open-quote": "has a quote that is never closed",
+  "open-quote": "has a quote that is never closed: the rows after it cannot be told apart",
   "newer-file":
     "is {version}; this program reads up to {reads}: open the file with a newer Wide Sieve",
   "no-audit": "is not an audit file: a JSON object is expected",
@@ -81,7 +81,6 @@ const PROBLEM_TEXT: Readonly<Record<ProblemCode, string>> = {
   "too-many-for-a-request":
     "{lines} lines for {needs} needs are too many for one request: at most {mostLines} lines, and {mostPairs} lines × needs; use the command line",
   "column-twice": "has the column '{column}' twice: take one of them out",
-  "quote-open": "has a quotation mark that is not closed: the rows after it cannot be told apart",
   "amount-unclear":
     "'{text}' is not one plain number: write it like 1234.50, without words or signs",
   "too-slow": "did not come in within {seconds} s: send it at once",

@@ -46,35 +46,16 @@
             onchoose={(id) => (room.kitId = id)}
           /></span
         >
-        <label class="flex flex-col gap-1 text-sm"
-          >faults<NumberField
-            label="Faults"
-            value={room.faults}
-            whole
-            min={1}
-            max={40}
-            onvalue={(n) => n !== undefined && (room.faults = n)}
-          /></label
-        >
-        <label class="flex flex-col gap-1 text-sm"
-          >decoys<NumberField
-            label="Decoys"
-            value={room.decoys}
-            whole
-            max={20}
-            onvalue={(n) => n !== undefined && (room.decoys = n)}
-          /></label
-        >
-        <label class="flex flex-col gap-1 text-sm"
-          >drawing<NumberField
-            label="Number of the drawing"
-            value={room.seed}
-            whole
-            min={1}
-            max={1000}
-            onvalue={(n) => n !== undefined && (room.seed = n)}
-          /></label
-        >
+        {@render count("faults", "Faults", room.faults, 1, 40, (n) => (room.faults = n))}
+        {@render count("decoys", "Decoys", room.decoys, 0, 20, (n) => (room.decoys = n))}
+        {@render count(
+          "drawing",
+          "Number of the drawing",
+          room.seed,
+          1,
+          1000,
+          (n) => (room.seed = n),
+        )}
       </div>
       <label class="mt-3 flex flex-col gap-1 text-sm"
         >passphrase that seals the key<input
@@ -230,3 +211,23 @@
     onfiles={(files) => void room.take(files)}
   />
 </main>
+
+{#snippet count(
+  short: string,
+  label: string,
+  value: number,
+  min: number,
+  max: number,
+  set: (n: number) => void,
+)}
+  <label class="flex flex-col gap-1 text-sm"
+    >{short}<NumberField
+      {label}
+      {value}
+      whole
+      {min}
+      {max}
+      onvalue={(n) => n !== undefined && set(n)}
+    /></label
+  >
+{/snippet}

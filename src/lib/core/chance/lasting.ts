@@ -6,7 +6,6 @@ import { NO_LIMITS, type Limits } from "../plan/limits.ts";
 import type { Solver } from "../plan/linearModel.ts";
 import type { Purchase } from "../plan/orders.ts";
 import { plan } from "../plan/plan.ts";
-import type { PlanRequest } from "../plan/request.ts";
 import { modelOf, type Model } from "./model.ts";
 import { playAll, type Tally } from "./play.ts";
 import { enoughAt, playerOf, simulate, type Chance } from "./simulate.ts";
@@ -26,6 +25,8 @@ const SEEDS = { quantities: 1, judge: 2, last: 3 } as const;
 const ROUNDS = 8;
 /** The tightest share: beyond it 20,000 outings know nothing. */
 const TIGHTEST = 0.9995;
+/** One of these plans may take so long: there are up to nine. */
+const PLAN_S = 5;
 /** So many standard errors below what was asked it still counts as reached; so many prove that it is not. */
 const REACHED_SE = 2;
 const CANNOT_SE = 3;
@@ -119,32 +120,40 @@ const quantitiesAt = (model: Model, tally: Tally, share: number): Quantity[] =>
     return units > 0 ? [{ need: model.needs[need]!.need.id, units: Math.ceil(units - 1e-9) }] : [];
   });
 
-/** The cheapest purchases that give every need its quantity in full, in the kit as it is. */
-function boughtFor(ask: LastingAsk, quantities: readonly Quantity[]) {
+/** The file asked for these quantities alone, as they stand. */
+function askingFor(file: AuditFile, quantities: readonly Quantity[]): AuditFile {
   const units = new Map(quantities.map((q) => [q.need, q.units]));
-  const { file, book, catalogue, today, limits, solver } = ask;
   const needs = file.list.needs.flatMap((need) => {
     const base = units.get(need.id);
-    return base === undefined ? [] : [{ ...need, tier: "vital" as const, quantity: { base } }];
+    return base === undefined ? [] : [{ ...need, quantity: { base } }];
   });
-  const request: PlanRequest = {
-    audit: { ...file, list: { ...file.list, needs } },
-    ...{ book, catalogue, today, limits },
-    ...{ question: "cheapest", target: "ready", keep: [], timeLimitS: 5 },
-  };
-  if (needs.length === 0) return { kit: file, purchases: [], price: 0 };
-  const outcome = plan(request, solver);
-  if (outcome.status === "infeasible") return null;
-  const { choice } = outcome;
-  // What the list does not speak of here stays where it is.
-  const kit = { ...file, kit: { ...file.kit, lines: withBought(file, choice.kit) } };
-  return { kit, purchases: choice.purchases, price: choice.price };
+  return { ...file, list: { ...file.list, needs } };
 }
 
-const withBought = (file: AuditFile, after: AuditFile) => {
+/** The file's kit with what a plan buys; what the plan's list does not speak of stays where it is. */
+function withBought(file: AuditFile, after: AuditFile): AuditFile {
   const own = new Set(file.kit.lines.map((l) => l.id));
-  return [...file.kit.lines, ...after.kit.lines.filter((l) => !own.has(l.id))];
-};
+  const bought = after.kit.lines.filter((l) => !own.has(l.id));
+  return { ...file, kit: { ...file.kit, lines: [...file.kit.lines, ...bought] } };
+}
+
+const requestOf = ({ book, catalogue, today }: LastingAsk, audit: AuditFile) => ({
+  ...{ audit, book, catalogue, today, target: "ready" as const, keep: [] },
+  timeLimitS: PLAN_S,
+});
+
+/** The cheapest purchases that give every need its quantity in full, in the kit as it is. */
+function boughtFor(ask: LastingAsk, quantities: readonly Quantity[]) {
+  const { file, limits, solver } = ask;
+  if (quantities.length === 0) return { kit: file, purchases: [], price: 0 };
+  const asked = askingFor(file, quantities);
+  const needs = asked.list.needs.map((need) => ({ ...need, tier: "vital" as const }));
+  const audit = { ...asked, list: { ...asked.list, needs } };
+  const outcome = plan({ ...requestOf(ask, audit), question: "cheapest", limits }, solver);
+  if (outcome.status === "infeasible") return null;
+  const { kit, purchases, price } = outcome.choice;
+  return { kit: withBought(file, kit), purchases, price };
+}
 
 /** Whether everything that could be bought would do it. */
 function whyNot(ask: LastingAsk, model: Model, tally: Tally, tried: AuditFile | null): Lasting {
@@ -167,20 +176,9 @@ function whyNot(ask: LastingAsk, model: Model, tally: Tally, tried: AuditFile | 
 
 /** The kit with more of everything on sale than any outing asks for. */
 function plentyOf(ask: LastingAsk, quantities: readonly Quantity[]): AuditFile {
-  const { file, book, solver, catalogue, today } = ask;
-  const units = new Map(quantities.map((q) => [q.need, 3 * q.units]));
-  const needs = file.list.needs.flatMap((need) => {
-    const base = units.get(need.id);
-    return base === undefined ? [] : [{ ...need, quantity: { base } }];
-  });
-  const audit = { ...file, list: { ...file.list, needs } };
-  const outcome = plan(
-    {
-      ...{ audit, book, catalogue, today, question: "best", target: "ready", limits: NO_LIMITS },
-      ...{ keep: [], timeLimitS: 5 },
-    },
-    solver,
-  );
-  if (outcome.status === "infeasible") return file;
-  return { ...file, kit: { ...file.kit, lines: withBought(file, outcome.choice.kit) } };
+  const { file, solver } = ask;
+  const thrice = quantities.map((q) => ({ ...q, units: 3 * q.units }));
+  const request = requestOf(ask, askingFor(file, thrice));
+  const outcome = plan({ ...request, question: "best", limits: NO_LIMITS }, solver);
+  return outcome.status === "infeasible" ? file : withBought(file, outcome.choice.kit);
 }

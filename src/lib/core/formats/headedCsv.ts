@@ -15,11 +15,10 @@ export function headedRows(
     header: true,
     skipEmptyLines: "greedy",
   });
-  const head = Papa.parse<string[]>(text.replace(/^\uFEFF/, ""), { preview: 1 }).data[0] ?? [];
-  const twice = head.find((c, i) => columns.includes(c) && head.indexOf(c) !== i);
+  const twice = Object.values(parsed.meta.renamedHeaders ?? {}).find((c) => columns.includes(c));
   if (twice !== undefined) return fail([problem("header", "column-twice", { column: twice })]);
   const open = parsed.errors.find((e) => e.type === "Quotes");
-  if (open) return fail([problem(`row ${(open.row ?? 0) + 2}`, "quote-open", {})]);
+  if (open) return fail([problem(`row ${(open.row ?? 0) + 2}`, "open-quote")]);
   const missing = wanted.filter((c) => !parsed.meta.fields?.includes(c));
   if (missing.length === 0) return { ok: true, value: parsed.data };
   return fail([

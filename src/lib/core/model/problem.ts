@@ -11,7 +11,6 @@ export type ProblemCode =
   | "too-large"
   | "too-slow"
   | "column-twice"
-  | "quote-open"
   | "amount-unclear"
   | "too-many-for-a-request"
   | "broken-off"

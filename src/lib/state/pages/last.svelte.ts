@@ -7,7 +7,6 @@ import type { NeedChance, Simulation } from "../../core/chance/simulate.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
 import { INCIDENT_KINDS } from "../../data/incidents.ts";
 import type { KitState } from "../kit.svelte.ts";
-import { planRequestOf } from "./planRequest.ts";
 import { workspace } from "../workspace.svelte.ts";
 
 /** How the list's quantity stands to what chance says, in 95 of 100 outings. */
@@ -105,17 +104,6 @@ export class LastState {
   csv(): string {
     return writeIncidents(this.incidents);
   }
-
-  /** The plan of the list, whose price stands beside that of the kit that lasts. */
-  listRequest = $derived.by(() =>
-    planRequestOf(
-      { question: "cheapest", budget: null },
-      this.kit.file,
-      this.kit.book,
-      workspace.today,
-      CATALOGUE,
-    ),
-  );
 
   /** Needs that incidents ask for, with what the list asks and what chance says. */
   both(run: Simulation): AskedBoth[] {

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onDestroy } from "svelte";
   import { NO_LIMITS } from "$lib/core/plan/limits.ts";
+  import { useReady } from "$lib/state/ready.svelte.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
   import type { LastState } from "$lib/state/pages/last.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
@@ -9,16 +10,12 @@
   import { errorText, outOf100 } from "$lib/words/chanceTexts.ts";
   import { money, number } from "$lib/words/sentences.ts";
   import { LastingRun } from "$lib/workers/lastingRun.svelte.ts";
-  import { PlanRun } from "$lib/workers/planRun.svelte.ts";
 
   const { last, labelOf }: { last: LastState; labelOf: (need: string) => string } = $props();
   const kit = useKit();
   const run = new LastingRun();
-  const byList = new PlanRun();
-  onDestroy(() => {
-    run.stop();
-    byList.dispose();
-  });
+  const ready = useReady();
+  onDestroy(() => run.stop());
   let chance = $state<"0.9" | "0.95" | "0.99">("0.95");
   // What it rests on has changed: the answer is no longer one.
   $effect(() => {
@@ -37,12 +34,10 @@
       chance: Number(chance),
       limits: { ...NO_LIMITS, budget },
     });
-    byList.ask(last.listRequest, 0);
   }
   const answer = $derived(run.answer);
-  const listPlan = $derived(
-    byList.result && byList.result.status !== "infeasible" ? byList.result : null,
-  );
+  const { result } = $derived(ready.run);
+  const listPlan = $derived(result && result.status !== "infeasible" ? result : null);
 </script>
 
 <section class="sheet mt-4 p-4" aria-label="The cheapest kit that lasts">
