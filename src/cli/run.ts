@@ -9,6 +9,8 @@ import { SHIPPED_LISTS, type ShippedList } from "../lib/data/lists/index.ts";
 import { catalogueResult, listResult } from "./printList.ts";
 import { readCard } from "../lib/core/card/readCard.ts";
 import { cardResult, cardTextProblem } from "../lib/core/card/cardText.ts";
+import { withQuantities } from "../lib/core/chance/byChance.ts";
+import { chanceSection } from "../lib/report/chanceBlocks.ts";
 import { kitOnDay, kitToday } from "../lib/core/events/kitOnDay.ts";
 import { simulated } from "../lib/core/formats/simulateResult.ts";
 import { INCIDENT_KINDS } from "../lib/data/incidents.ts";
@@ -188,7 +190,12 @@ async function runReport(
         : { price: own.choice.price, massG: own.choice.load.massG },
   };
   const a = audit(file, today, CATALOGUE);
-  const blocks = kitReport(a, planned, extras, today);
+  const blocks = kitReport(
+    a,
+    planned,
+    { ...extras, chance: chanceSection(a, today, CATALOGUE, INCIDENT_KINDS) },
+    today,
+  );
   written(
     out,
     to === "pdf"
@@ -448,7 +455,11 @@ function readText(path: string, io: Io): string {
 const readJson = (path: string, io: Io): unknown => jsonOf(path, readText(path, io));
 
 const readAudit = (path: string, io: Io): AuditFile =>
-  inFile(path, parseAudit(readJson(path, io), CATALOGUE));
+  withQuantities(
+    inFile(path, parseAudit(readJson(path, io), CATALOGUE)),
+    CATALOGUE,
+    INCIDENT_KINDS,
+  );
 const readPrices = (path: string, io: Io): PriceBook =>
   inFile(
     path,

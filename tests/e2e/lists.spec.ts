@@ -62,7 +62,7 @@ test("the brief says before each answer what it changes, and then it does", asyn
   // Every combination of schools, and a threshold of one's own.
   await page.getByText("Where the schools differ on this kit").click();
   await page.getByRole("button", { name: "Try every combination" }).click();
-  await expect(page.getByTestId("school-range")).toContainText("all 384 combinations", {
+  await expect(page.getByTestId("school-range")).toContainText("all 768 combinations", {
     timeout: 30_000,
   });
   await page.getByText("Grades and pass marks").click();

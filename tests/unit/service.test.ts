@@ -14,7 +14,7 @@ import { learnedRates, lineRates } from "../../src/lib/core/log/rates.ts";
 import { readinessOf } from "../../src/lib/core/log/readiness.ts";
 import { readyToGo } from "../../src/lib/core/log/readyToGo.ts";
 import { rotationOf } from "../../src/lib/core/log/rotation.ts";
-import { spentOf } from "../../src/lib/core/log/spent.ts";
+import { spentAgainstForecast, spentOf } from "../../src/lib/core/log/spent.ts";
 import { byTaking } from "../../src/lib/core/log/takenOften.ts";
 import { parseAudit } from "../../src/lib/core/formats/auditFile.ts";
 import type { KitEvent } from "../../src/lib/core/model/event.ts";
@@ -25,7 +25,9 @@ import { INCIDENT_KINDS } from "../../src/lib/data/incidents.ts";
 import { WORKSHOP_CREW } from "../../src/lib/data/lists/workshopCrew.ts";
 import { PRICE_BOOK } from "../../src/lib/data/priceBook.ts";
 import { logBlocks } from "../../src/lib/report/logBlocks.ts";
+import { readinessSvg } from "../../src/lib/report/readinessSvg.ts";
 import { auditFile, good, need } from "./build.ts";
+import { bookOf, product } from "./planBuild.ts";
 
 const typeOf = (id: string) => CATALOGUE.types.get(id);
 const at = (
@@ -313,6 +315,50 @@ describe("what a log teaches", () => {
     );
     expect(r!.saves).to.be.closeTo(4 * cheapest, 0.005);
     expect(rotationOf([soon], PRICE_BOOK, "2026-06-01", 30)).to.deep.equal([]);
+  });
+
+  it("stands what was paid beside what dates alone would have cost, seen from the log's first day", () => {
+    const eur = (amount: number) => ({ amount, currency: "EUR" });
+    const book = bookOf([product("gel", "glucose-gel", 4, 8, { shelfMonths: 24 })]);
+    const file = {
+      ...auditFile([need("g", "glucose")], [good("t", "glucose-gel", 4, { expires: "2026-09" })]),
+      events: [
+        at("0", "2025-11-01", "carried", { days: 1 }),
+        at("1", "2026-02-01", "put-back", { price: eur(1.1) }),
+        at("2", "2026-03-01", "put-back", { price: { amount: 3, currency: "GBP" } }),
+        at("3", "2027-03-01", "put-back", { price: eur(2) }),
+      ],
+    };
+    // One pack of four on 30 September 2026; the next only in 2028.
+    expect(spentAgainstForecast(file, book, "2027-06-01", CATALOGUE)).to.deep.equal([
+      { year: 2025, spent: 0, foreseen: 0, others: [] },
+      { year: 2026, spent: 1.1, foreseen: 8, others: [{ currency: "GBP", amount: 3 }] },
+      { year: 2027, spent: 2, foreseen: 0, others: [] },
+    ]);
+    const { events: _, ...quiet } = file;
+    expect(spentAgainstForecast(quiet, book, "2027-06-01", CATALOGUE)).to.deep.equal([]);
+  });
+
+  it("draws readiness as steps with what happened on them: half the time covered in full, half not", () => {
+    const steps = [
+      { from: "2026-01-01", grade: "Ready", coverage: 1, interval: [0.5, 1] as const },
+      { from: "2026-01-06", grade: "Partial", coverage: 0.5, interval: [0.5, 0.5] as const },
+    ];
+    const { svg, width } = readinessSvg(
+      { steps, readyShare: 0.5, longestNotReady: null },
+      [
+        at("u", "2026-01-06", "used"),
+        at("c", "2026-01-07", "counted"),
+        at("f", "2027-01-01", "used"),
+      ],
+      "2026-01-10",
+    );
+    // Ten days on 842 px from 44: the sixth begins at 44 + 421; full is at 34 px, half of it 95 px lower.
+    expect(width).to.equal(900);
+    expect(svg).to.include('d="M44 34H465 V129H886"');
+    expect(svg).to.include('d="M44 129H465 V129H886"');
+    expect(svg.match(/>▼</g)).to.have.length(1);
+    expect(svg).to.include('fill="url(#not-ready)"');
   });
 
   it("adds up what was paid, year by year and currency by currency", () => {

@@ -11,7 +11,7 @@ import { piecesOf } from "../core/sieve/measure.ts";
 import { MESHES } from "../core/model/mesh.ts";
 import { cautionsOf, GENERAL_CAUTION } from "../words/cautions.ts";
 import { RULE_IDS } from "../core/model/houseRules.ts";
-import { ruleLabel, schoolLabel } from "../words/houseRules.ts";
+import { ruleLabel, schoolText } from "../words/houseRules.ts";
 import { CATEGORY_LABEL, MESH_LABEL, SKILL_LABEL, UNCHECKED_LABEL } from "../words/labels.ts";
 import {
   ACTION_LABEL,
@@ -54,6 +54,8 @@ export interface ReportExtras {
     readonly dataUrl: string;
     readonly name: string;
     readonly line?: string | undefined;
+    /** What happened when it was taken. */
+    readonly said?: string | undefined;
   }[];
   readonly inspector?: string;
   /** The plan is still being worked out. */
@@ -62,6 +64,8 @@ export interface ReportExtras {
   readonly buildOwn?: { readonly price: number; readonly massG: number } | null;
   /** Its life since its log began (logBlocks.ts). */
   readonly log?: readonly Block[];
+  /** Whether it lasts (chanceBlocks.ts). */
+  readonly chance?: readonly Block[];
   readonly history?: readonly { readonly on: string; readonly what: string }[];
 }
 
@@ -90,6 +94,7 @@ export function kitReport(
     ...photoBlocks(a, extras),
     ...worthCheckingBlocks(a),
     ...(plan ? planBlocks(plan, a) : []),
+    ...(extras.chance ?? []),
     ...cautionBlocks(a, plan),
     ...methodBlocks(a, extras, madeOn),
     ...(extras.log ?? []),
@@ -311,7 +316,7 @@ function photoBlocks(a: Audit, { photos = [] }: ReportExtras): Block[] {
   if (photos.length === 0) return [];
   const items = photos.map((p) => ({
     dataUrl: p.dataUrl,
-    caption: p.line ? lineName(a, p.line) : p.name,
+    caption: p.said ?? (p.line ? lineName(a, p.line) : p.name),
   }));
   return [
     { kind: "heading", level: 2, text: "Photographs" },
@@ -357,7 +362,7 @@ function methodBlocks(a: Audit, extras: ReportExtras, madeOn: string): Block[] {
   const { list } = a.context.audit;
   const rules = RULE_IDS.map((rule): [string, string] => [
     ruleLabel(rule),
-    schoolLabel(rule, a.context.rules[rule]),
+    schoolText(rule, a.context.rules),
   ]);
   const isNot: Facts = list.isNot ? [["The list is", list.isNot]] : [];
   return [

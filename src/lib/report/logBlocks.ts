@@ -10,6 +10,7 @@ import type { AuditFile } from "../core/model/auditFile.ts";
 import { DEFICIT_WHY, eventText } from "../words/eventTexts.ts";
 import { day, many, money, needLabel, number } from "../words/sentences.ts";
 import type { Block } from "./blocks.ts";
+import { readinessSvg } from "./readinessSvg.ts";
 
 /** So many of the last events are printed; the file has them all. */
 const SHOWN = 40;
@@ -47,6 +48,11 @@ export function logBlocks(file: AuditFile, today: string, catalogue: Catalogue):
       } ${seal === null ? "Not sealed." : seal.brokenBy === null ? `Seal ${seal.number}, whole since ${day(seal.on)}.` : `Seal ${seal.number} was opened on ${day(seal.brokenBy.on)}.`}${spent
         .map((s) => ` Spent in ${s.year}: ${money(s.amount, s.currency)}.`)
         .join("")}`,
+    },
+    {
+      kind: "picture",
+      ...readinessSvg(readiness, events, today),
+      alt: `Coverage day by day since the log began, with what happened; Ready on ${Math.round(100 * (readiness.readyShare ?? 0))} % of the days.`,
     },
     ...(deficits.length === 0
       ? []

@@ -2,11 +2,9 @@ import type { Audit } from "../core/audit/audit.ts";
 import { MESHES } from "../core/model/mesh.ts";
 import { CATEGORY_LABEL, MESH_ASKS, MESH_LABEL } from "../words/labels.ts";
 import { number } from "../words/sentences.ts";
+import { escapeXml } from "./escapeXml.ts";
 import { sieveLayout } from "./sieveLayout.ts";
 import { weaveDefs } from "./weaves.ts";
-
-const escape = (text: string) =>
-  text.replaceAll("&", "&amp;").replaceAll("<", "&lt;").replaceAll('"', "&quot;");
 
 /** The last category's slanted name reaches beyond its column, px. */
 export const SLANT_ROOM = 46;
@@ -20,7 +18,7 @@ export function sieveSvg(a: Audit, width = 900): { svg: string; width: number; h
   l.categories.forEach((c, i) => {
     const x = l.left + (i + 0.5) * l.columnWidth;
     parts.push(
-      `<text transform="translate(${x - 4} 108) rotate(-34)" font-size="13" font-weight="bold">${escape(CATEGORY_LABEL[c.id])}</text>`,
+      `<text transform="translate(${x - 4} 108) rotate(-34)" font-size="13" font-weight="bold">${escapeXml(CATEGORY_LABEL[c.id])}</text>`,
       `<text x="${x}" y="${l.panBottom + 24}" text-anchor="middle" font-size="15" font-weight="bold">${Math.round(c.coverage * 100)}</text>`,
     );
   });
@@ -28,7 +26,7 @@ export function sieveSvg(a: Audit, width = 900): { svg: string; width: number; h
     const y = l.meshY[k]!;
     parts.push(
       `<text x="0" y="${y - 2}" font-size="16" font-weight="bold">${MESH_LABEL[m]}</text>`,
-      `<text x="0" y="${y + 14}" font-size="11.5" fill="#333">${escape(MESH_ASKS[m])}</text>`,
+      `<text x="0" y="${y + 14}" font-size="11.5" fill="#333">${escapeXml(MESH_ASKS[m])}</text>`,
       `<rect x="${l.left}" y="${y}" width="${band}" height="13" fill="url(#weave-${m})" stroke="#000" stroke-width="1.2"/>`,
       `<text x="${l.width}" y="${y + 11}" text-anchor="end" font-size="14" font-weight="bold">${caught(m) > 0.0005 ? `-${number(caught(m) * 100, 1)}` : "0"}</text>`,
     );
@@ -36,7 +34,7 @@ export function sieveSvg(a: Audit, width = 900): { svg: string; width: number; h
   parts.push(
     `<path d="M${l.left} ${l.panTop}V${l.panBottom}H${l.width - l.right}V${l.panTop}" fill="none" stroke="#000" stroke-width="2"/>`,
     `<text x="0" y="${l.panTop + 16}" font-size="16" font-weight="bold">${MESH_LABEL.pan}</text>`,
-    `<text x="0" y="${l.panTop + 32}" font-size="11.5" fill="#333">${escape(MESH_ASKS.pan)}</text>`,
+    `<text x="0" y="${l.panTop + 32}" font-size="11.5" fill="#333">${escapeXml(MESH_ASKS.pan)}</text>`,
     `<text x="0" y="${l.panBottom + 24}" font-size="12" fill="#333">coverage, %</text>`,
   );
   for (const g of l.grains) {

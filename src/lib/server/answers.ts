@@ -4,6 +4,8 @@ import { audit } from "../core/audit/audit.ts";
 import { vocabularyOf } from "../core/card/vocabulary.ts";
 import { cardResult, cardTextProblem } from "../core/card/cardText.ts";
 import { readCard } from "../core/card/readCard.ts";
+import { withQuantities } from "../core/chance/byChance.ts";
+import { chanceSection } from "../report/chanceBlocks.ts";
 import { kitToday } from "../core/events/kitOnDay.ts";
 import { parseAudit } from "../core/formats/auditFile.ts";
 import { frontiersResult, planResult } from "../core/formats/planResult.ts";
@@ -69,7 +71,10 @@ export const answers = {
       if (!file.ok) return refusal(422, "this is not a right audit file", file.problems);
       const now = kitToday(file.value, today, CATALOGUE);
       const log = logBlocks(file.value, today, CATALOGUE);
-      const blocks = kitReport(audit(now, today, CATALOGUE), null, { log }, today);
+      const a = audit(now, today, CATALOGUE);
+      // An outing too large for one request is left out of it.
+      const chance = isPlayable(now) ? chanceSection(a, today, CATALOGUE, INCIDENT_KINDS) : [];
+      const blocks = kitReport(a, null, { log, chance }, today);
       const title = file.value.kit.name;
       switch (form.data.to) {
         case "md":
@@ -94,8 +99,7 @@ export const answers = {
         return refusal(422, "the question is not right", zodProblems(options.error));
       const file = fileOf(asked, isFile ? "" : "audit.");
       if (!file.ok) return refusal(422, "this is not a right audit file", file.problems);
-      const { brief, kit } = file.value;
-      if (kit.lines.length > MOST_LINES_PLAYED || brief.people * brief.days > MOST_PERSON_DAYS)
+      if (!isPlayable(file.value))
         return refusal(422, "this outing is too long for one request", [
           {
             where: "brief",
@@ -134,6 +138,10 @@ export const answers = {
     );
   },
 } satisfies Record<string, (text: string, today: string) => Answer | Promise<Answer>>;
+
+/** Whether an outing is of a size that a thread can be held for. */
+const isPlayable = ({ brief, kit }: AuditFile): boolean =>
+  kit.lines.length <= MOST_LINES_PLAYED && brief.people * brief.days <= MOST_PERSON_DAYS;
 
 const formSchema = z.object({ to: z.enum(["pdf", "html", "md"]).default("pdf") });
 
@@ -217,7 +225,8 @@ function fileOf(body: unknown, at: string): Outcome<AuditFile> {
   }
   const { kit, list } = file.value;
   const lines = kit.lines.length;
-  if (lines <= MOST_LINES && lines * list.needs.length <= MOST_LINES_BY_NEEDS) return file;
+  if (lines <= MOST_LINES && lines * list.needs.length <= MOST_LINES_BY_NEEDS)
+    return { ok: true, value: withQuantities(file.value, CATALOGUE, INCIDENT_KINDS) };
   return fail([
     problem(`${at}kit.lines`, "too-many-for-a-request", {
       ...{ lines, needs: list.needs.length },

@@ -7,7 +7,9 @@ import type { Container } from "../core/model/container.ts";
 import type { Brief } from "../core/model/brief.ts";
 import type { Line } from "../core/model/kit.ts";
 import { eventsBetween, joined } from "../core/events/between.ts";
+import { kitAfter } from "../core/events/kitOnDay.ts";
 import { inOrder } from "../core/events/order.ts";
+import { replay } from "../core/events/replay.ts";
 import type { KitEvent } from "../core/model/event.ts";
 import { wholeFileOf } from "../core/records/auditOf.ts";
 import { lineCondition } from "../core/inspect/quality.ts";
@@ -32,11 +34,17 @@ export class KitState {
   container = $derived<Container>(this.record?.kit.container ?? {});
   briefRecord = $derived.by(() => (this.record ? workspace.brief(this.record.briefId) : undefined));
   brief = $derived<Brief>(this.briefRecord?.brief ?? newBrief("none").brief);
+  /** Its log worked out, once for all that look at it. */
+  replayed = $derived.by(() => replay(this.record?.kit.lines ?? [], this.record?.events ?? []));
   /** With its log, as it goes out. */
   whole = $derived.by(() => wholeFileOf(this.record ?? EMPTY, this.brief, workspace.ownTypes));
   /** As it is today, which is what is judged. */
-  file = $derived.by(() => workspace.auditOf(this.record ?? EMPTY, this.brief));
+  file = $derived.by(() =>
+    workspace.settled(kitAfter(this.whole, this.replayed, workspace.today, CATALOGUE)),
+  );
   audit = $derived<Audit>(audit(this.file, workspace.today, CATALOGUE));
+  /** The same with what suffices by chance at hand, whatever school is followed: to try both. */
+  bothWays = $derived.by(() => ({ ...this.file, byChance: workspace.byChanceOf(this.file) }));
   typeOf = $derived(workspace.typeOf);
   load = $derived(kitLoad(this.file, CATALOGUE));
   /** The currency of this audit: of the price paid, else the one set. */

@@ -1,4 +1,6 @@
+import { quantitiesByChance, withQuantities } from "../core/chance/byChance.ts";
 import { CATALOGUE } from "../data/catalogue.ts";
+import { INCIDENT_KINDS } from "../data/incidents.ts";
 import type { ColumnRole } from "../core/card/columnRole.ts";
 import type { ColumnGuess } from "../core/card/columns.ts";
 import { buildVocabulary, vocabularyOf } from "../core/card/vocabulary.ts";
@@ -9,8 +11,9 @@ import { listFile } from "../core/formats/listFile.ts";
 import { writeWorkspace } from "../core/formats/workspaceFile.ts";
 import type { AuditFile } from "../core/model/auditFile.ts";
 import type { Brief } from "../core/model/brief.ts";
+import type { ByChance } from "../core/model/byChance.ts";
 import type { ItemType } from "../core/model/itemType.ts";
-import { auditOf } from "../core/records/auditOf.ts";
+import { auditOf, wholeFileOf } from "../core/records/auditOf.ts";
 import type { ReferenceList } from "../core/model/list.ts";
 import type { PriceBook } from "../core/model/priceBook.ts";
 import type { Problem } from "../core/model/problem.ts";
@@ -198,7 +201,7 @@ class Workspace {
   ): void {
     this.#store?.edit(
       label,
-      puts.map((p) => $state.snapshot(p) as WorkspaceRecord),
+      this.#withQuantities(puts.map((p) => $state.snapshot(p) as WorkspaceRecord)),
       removes,
       mergeKey,
     );
@@ -229,7 +232,36 @@ class Workspace {
 
   /** The audit file of a kit as it is today, judged for a brief. */
   auditOf(record: KitRecord, brief: Brief): AuditFile {
-    return auditOf(record, brief, this.ownTypes, this.today, CATALOGUE);
+    return this.settled(auditOf(record, brief, this.ownTypes, this.today, CATALOGUE));
+  }
+  /** A file with the quantities that its house rules take from chance. */
+  settled(file: AuditFile): AuditFile {
+    return withQuantities(file, CATALOGUE, INCIDENT_KINDS);
+  }
+
+  /** What suffices by chance on a kit's outings. */
+  byChanceOf(file: AuditFile): ByChance {
+    return quantitiesByChance(file, CATALOGUE, INCIDENT_KINDS);
+  }
+
+  /** The records with the quantities by chance of every kit that they change anything of. */
+  #withQuantities(puts: readonly WorkspaceRecord[]): WorkspaceRecord[] {
+    const byId = new Map(puts.map((p) => [p.id, p]));
+    const briefOf = (id: string) => {
+      const b = byId.get(id) ?? this.records.get(id);
+      return b?.kind === "brief" ? b.brief : null;
+    };
+    for (const kit of [...this.kits, ...inUse(puts, "kit")]) {
+      const k = (byId.get(kit.id) as KitRecord | undefined) ?? kit;
+      if (k.houseRules.quantities !== "chance" || !(byId.has(k.id) || byId.has(k.briefId)))
+        continue;
+      const brief = briefOf(k.briefId);
+      if (!brief) continue;
+      const file = wholeFileOf(k, brief, this.ownTypes);
+      const byChance = this.byChanceOf(file);
+      if (byChance.inputs !== k.byChance?.inputs) byId.set(k.id, { ...k, byChance });
+    }
+    return [...byId.values()];
   }
 
   /** Photos of a kit, in the order they were taken in. */

@@ -10,7 +10,7 @@
   import { CHANGE_LABEL, factorReasons } from "../words/factors.ts";
   import { cautionsFor, cautionsForFunction } from "../words/cautions.ts";
   import { CATEGORY_LABEL, MESH_LABEL } from "../words/labels.ts";
-  import { askedSumText, specText } from "../words/needs.ts";
+  import { askedText, specText } from "../words/needs.ts";
   import { number, quantity } from "../words/sentences.ts";
   import { whyItRests } from "../words/reasons.ts";
   import WeaveChip from "./WeaveChip.svelte";
@@ -101,7 +101,7 @@
 </dl>
 <h3 class="mt-4 text-lg">How the number comes about</h3>
 <p class="text-sm">
-  Asked: {askedSumText(asked.need, a.context.brief)}{spec && `; ${spec}`}.
+  Asked: {askedText(asked, a.context)}{spec && `; ${spec}`}.
 </p>
 {#if need.pairs.length === 0}
   <p class="mt-1 text-sm">No line claims to do this.</p>

@@ -4,7 +4,8 @@
   /** How far a piece of work is; beside it stands what it is, and a way to stop it. */
   interface Props {
     label: string;
-    value: number;
+    /** null: nobody knows how far. */
+    value: number | null;
     max?: number;
     class?: string;
   }
@@ -17,5 +18,9 @@
   aria-label={label}
   class="inline-block h-3 overflow-hidden rounded-full border border-ink bg-sheet align-middle {look}"
 >
-  <span class="block h-full bg-pass" style="width: {max > 0 ? (100 * value) / max : 0}%"></span>
+  {#if value === null}
+    <span class="block h-full w-1/3 animate-pulse bg-pass motion-reduce:animate-none"></span>
+  {:else}
+    <span class="block h-full bg-pass" style="width: {max > 0 ? (100 * value) / max : 0}%"></span>
+  {/if}
 </Progress.Root>

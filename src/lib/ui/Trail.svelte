@@ -2,7 +2,6 @@
   import { ChevronDown, Redo2, Search, Undo2 } from "@lucide/svelte";
   import StateIcon from "./StateIcon.svelte";
   import { page } from "$app/state";
-  import { replay } from "../core/events/replay.ts";
   import { deficitsOf } from "../core/log/deficits.ts";
   import { useKit } from "../state/kit.svelte.ts";
   import { workspace } from "../state/workspace.svelte.ts";
@@ -14,12 +13,7 @@
   const DONE = "✓";
   const current = $derived(page.url.pathname.split("/").at(-1));
   const here = $derived(`/kit/${page.params["id"]}`);
-  const toPutBack = $derived(
-    kit.inService
-      ? deficitsOf(replay(kit.record?.kit.lines ?? [], kit.record?.events ?? []), workspace.today)
-          .length
-      : 0,
-  );
+  const toPutBack = $derived(kit.inService ? deficitsOf(kit.replayed, workspace.today).length : 0);
   const open = $derived.by((): Record<StageId, string> => {
     const o = kit.open;
     return {
@@ -55,7 +49,7 @@
 <header class="no-print flex flex-wrap items-stretch border-b border-ink bg-sheet lg:flex-nowrap">
   <a
     href="/"
-    class="flex min-h-12 min-w-0 flex-1 items-center gap-3 px-4 lg:max-w-72 lg:flex-none"
+    class="flex min-h-12 min-w-0 flex-1 items-center gap-3 px-4 lg:max-w-64 lg:flex-none 2xl:max-w-80"
     title="To the shelf of kits"
   >
     <Mark />
@@ -73,7 +67,7 @@
         href="{here}/{stage.id}"
         aria-current={current === stage.id ? "page" : undefined}
         title="Alt {i + 1}"
-        class="flex min-h-12 shrink-0 items-center gap-2 px-3 text-[1.05rem] font-semibold {current ===
+        class="flex min-h-12 shrink-0 items-center gap-2 px-3 text-[1.05rem] font-semibold lg:px-2.5 2xl:px-3 {current ===
         stage.id
           ? 'bg-pick text-onpick'
           : 'hover:bg-passbg'}"
@@ -95,7 +89,8 @@
       disabled={!workspace.undoLabel}
       onclick={() => workspace.undo()}
       title={workspace.undoLabel ? `Undo: ${workspace.undoLabel} (Ctrl Z)` : "Nothing to undo"}
-      ><Undo2 size={18} aria-hidden="true" />Undo</button
+      ><Undo2 size={18} aria-hidden="true" /><span class="lg:sr-only 2xl:not-sr-only">Undo</span
+      ></button
     >
     <button
       class="btn hidden min-h-9 px-3 py-1 2xl:inline-flex"
@@ -106,7 +101,7 @@
         : "Nothing to do again"}><Redo2 size={18} aria-hidden="true" />Redo</button
     >
     <button class="btn min-h-9 px-3 py-1" onclick={find}
-      ><Search size={18} aria-hidden="true" />Find
+      ><Search size={18} aria-hidden="true" /><span class="lg:sr-only 2xl:not-sr-only">Find</span>
       <span class="kbd hidden 2xl:inline">Ctrl K</span></button
     >
   </div>

@@ -49,16 +49,18 @@ function standaloneSvg(svg: SVGSVGElement, blackAndWhite: boolean): string {
 export const saveSvg = (name: string, svg: SVGSVGElement, blackAndWhite: boolean): void =>
   download(`${name}.svg`, standaloneSvg(svg, blackAndWhite), "image/svg+xml");
 
+/** A drawing that is ink on white already, as a file. */
+export const saveDrawing = (name: string, svg: string): void =>
+  download(`${name}.svg`, svg, "image/svg+xml");
+
 /** Twice the size of the drawing, sharp in print. */
 const SCALE = 2;
-export async function savePng(
-  name: string,
-  svg: SVGSVGElement,
-  blackAndWhite: boolean,
-): Promise<void> {
-  const url = URL.createObjectURL(
-    new Blob([standaloneSvg(svg, blackAndWhite)], { type: "image/svg+xml" }),
-  );
+export const savePng = (name: string, svg: SVGSVGElement, blackAndWhite: boolean): Promise<void> =>
+  saveRaster(name, standaloneSvg(svg, blackAndWhite));
+
+/** A drawing as PNG. */
+export async function saveRaster(name: string, svg: string): Promise<void> {
+  const url = URL.createObjectURL(new Blob([svg], { type: "image/svg+xml" }));
   try {
     const image = new Image();
     image.src = url;

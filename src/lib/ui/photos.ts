@@ -1,4 +1,4 @@
-import { photoRecord } from "../core/records/photoRecord.ts";
+import { photoRecord, type PhotoRecord } from "../core/records/photoRecord.ts";
 import { newKey } from "../state/newKey.ts";
 import type { KitState } from "../state/kit.svelte.ts";
 import { workspace } from "../state/workspace.svelte.ts";
@@ -11,8 +11,11 @@ const QUALITY = 0.8;
 /** Keys in the order of time, so that photos stand in the order they were taken in. */
 const photoKey = () => `${Date.now().toString(36)}-${newKey()}`;
 
-/** Takes a photo in as a note, resized, of the kit or of one line. */
-export async function storePhoto(kit: KitState, file: File, line?: string): Promise<void> {
+/** What a photo shows of a kit; neither: the kit. */
+type Shown = Pick<PhotoRecord, "line" | "event">;
+
+/** Takes a photo in as a note, resized. */
+export async function storePhoto(kit: KitState, file: File, of: Shown = {}): Promise<void> {
   try {
     const picture = await createImageBitmap(file);
     const by = Math.min(1, LONG_SIDE / Math.max(picture.width, picture.height));
@@ -23,7 +26,7 @@ export async function storePhoto(kit: KitState, file: File, line?: string): Prom
     const dataUrl = canvas.toDataURL("image/jpeg", QUALITY);
     const kitId = kit.record?.id;
     if (kitId === undefined) return;
-    const photo = { kitId, name: file.name.slice(0, 300), dataUrl, ...(line ? { line } : {}) };
+    const photo = { kitId, name: file.name.slice(0, 300), dataUrl, ...of };
     workspace.edit("add a photo", [photoRecord(photoKey(), photo)]);
   } catch {
     workspace.say(`${file.name} is not a picture this browser can open. Nothing was added.`, true);

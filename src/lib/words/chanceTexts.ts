@@ -1,3 +1,4 @@
+import type { AgainstList } from "../core/chance/againstList.ts";
 import type { Chance } from "../core/chance/simulate.ts";
 import { number } from "./display.ts";
 
@@ -20,6 +21,42 @@ export const rareText = (value: number, se: number): string =>
   value < RAREST
     ? "less than once in a million outings"
     : `about once in ${number(Number((1 / value).toPrecision(2)), 0)} outings (± ${number((200 * se) / value, 0)} %)`;
+
+/** What the list asks against what suffices, in a table. */
+export const SAYS_TEXT: Readonly<Record<NonNullable<AgainstList["says"]>, string>> = {
+  "too-little": "asks too little",
+  "more-than-it-takes": "asks more than it takes",
+  rare: "rare: the list decides",
+};
+
+/** So many are named; the table has the rest. */
+const NAMED = 4;
+
+/** Where the list asks too little and where more than it takes, the furthest off first; "" where it does neither. */
+export function listAgainstChance(
+  rows: readonly AgainstList[],
+  labelOf: (functionId: string) => string,
+): string {
+  const named = (says: AgainstList["says"]): string => {
+    const off = (r: AgainstList) => Math.abs(Math.log(r.need.enough["95"] / r.byList));
+    const those = rows.filter((r) => r.says === says).sort((x, y) => off(y) - off(x));
+    const texts = those.slice(0, NAMED).map((r) => {
+      const amounts = `${number(r.byList, 1)} asked, ${number(r.need.enough["95"], 1)} suffice`;
+      return `${labelOf(r.need.function).toLowerCase()} (${amounts})`;
+    });
+    const more = those.length - texts.length;
+    return texts.join("; ") + (more > 0 ? `; and ${more} more` : "");
+  };
+  const little = named("too-little");
+  const more = named("more-than-it-takes");
+  return [
+    little && `For 95 of 100 outings the list asks too little of: ${little}.`,
+    more &&
+      `${little ? "It asks" : "For 95 of 100 outings the list asks"} more than it takes of: ${more}.`,
+  ]
+    .filter(Boolean)
+    .join(" ");
+}
 
 /** "± 0.3": two standard errors, in points. */
 export const errorText = (se: number, trips: number): string =>

@@ -1,4 +1,10 @@
-import { optionsOf, RULE_IDS, type RuleId, type School } from "../core/model/houseRules.ts";
+import {
+  optionsOf,
+  RULE_IDS,
+  type RuleId,
+  type School,
+  type Schools,
+} from "../core/model/houseRules.ts";
 
 interface SchoolWords {
   readonly label: string;
@@ -76,6 +82,16 @@ const RULE_WORDS: {
       scissors: { label: "Scissors", why: "strong scissors keep an edge and can be sharpened" },
     },
   },
+  quantities: {
+    label: "Quantities",
+    schools: {
+      list: { label: "By the list", why: "its authors knew what goes wrong" },
+      chance: {
+        label: "By chance",
+        why: "what suffices in so many of 100 outings; of vital things never less than the list",
+      },
+    },
+  },
 };
 
 const schoolWords = (rule: RuleId, school: string): SchoolWords =>
@@ -84,6 +100,12 @@ const schoolWords = (rule: RuleId, school: string): SchoolWords =>
 export const ruleLabel = (rule: RuleId): string => RULE_WORDS[rule].label;
 export const schoolLabel = (rule: RuleId, school: string): string =>
   schoolWords(rule, school).label;
+
+/** The school followed, with how often quantities by chance suffice. */
+export const schoolText = (rule: RuleId, rules: Schools): string =>
+  rule === "quantities" && rules.quantities === "chance"
+    ? `${schoolLabel(rule, rules[rule])}, enough in ${Math.round(100 * rules.chanceAt)} of 100 outings`
+    : schoolLabel(rule, rules[rule]);
 
 /** The rules with their schools in words, the default first: for screens and reports. */
 export const RULES_IN_WORDS = RULE_IDS.map((id) => ({

@@ -3,6 +3,8 @@ import type { ItemType } from "../core/model/itemType.ts";
 import type { FunctionUnit } from "../core/model/functionRecord.ts";
 import type { Brief } from "../core/model/brief.ts";
 import type { Need } from "../core/model/list.ts";
+import type { AskedNeed } from "../core/reference/asked.ts";
+import type { AuditContext } from "../core/sieve/context.ts";
 import { redressings, requiredQuantity } from "../core/reference/quantity.ts";
 import type { Direction } from "../core/reference/compareLists.ts";
 import type { NeedField } from "../core/reference/stricter.ts";
@@ -59,6 +61,21 @@ export function quantityText(need: Pick<Need, "quantity" | "function">): string 
 }
 
 type Party = Pick<Brief, "people" | "days" | "hoursToCare">;
+
+/** How much is asked and why: by the list's own sum, or by chance. */
+export function askedText(
+  asked: AskedNeed,
+  { brief, rules }: Pick<AuditContext, "brief" | "rules">,
+): string {
+  const sum = askedSumText(asked.need, brief);
+  if (asked.byList === undefined) return sum;
+  const unit = CATALOGUE.functions.get(asked.need.function)?.unit ?? "each";
+  const why =
+    asked.tier === "vital" && asked.required === asked.byList
+      ? "as the list asks: chance takes nothing from a vital need"
+      : `which suffices in ${Math.round(100 * rules.chanceAt)} of 100 outings`;
+  return `${quantity(asked.required, unit)}, ${why}; by the list ${sum}`;
+}
 
 /** The sum behind a required quantity: "⌈1 + 0.125 × 1 person beyond 8⌉ = 2, but at most 1". */
 export function askedSumText(need: Pick<Need, "quantity" | "function">, party: Party): string {

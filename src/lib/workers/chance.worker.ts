@@ -42,6 +42,7 @@ serve<ChanceAsk, ChanceSays>(async (ask, say) => {
   const run = simulationOf(model, tally, seed);
   say({ is: "run", run });
   say({ is: "rare", rare: rareChances(model, run, seed) });
+  if (ask.only) return;
   const more: OneMore[] = [];
   const { shortOutings } = tally;
   for (const m of oneMore({

@@ -87,6 +87,8 @@ export interface ChanceAsk {
   readonly book: PriceBook;
   readonly trips: number;
   readonly seed: number;
+  /** Only the chance itself, as a report wants it: not what one more would do, nor what it hangs on. */
+  readonly only?: boolean;
 }
 export type ChanceSays =
   | { readonly is: "run"; readonly run: Simulation }

@@ -63,7 +63,7 @@ export interface SchoolRange {
   readonly grades: Readonly<Partial<Record<Grade, number>>>;
 }
 
-/** All combinations of the schools, 384 of them. */
+/** All combinations of the schools, 768 of them. */
 export function allSchools(): HouseRules[] {
   return RULE_IDS.reduce<HouseRules[]>(
     (sets, id) =>

@@ -8,7 +8,7 @@ import type { Purchase } from "../plan/orders.ts";
 import { plan } from "../plan/plan.ts";
 import { modelOf, type Model } from "./model.ts";
 import { playAll, type Tally } from "./play.ts";
-import { enoughAt, playerOf, simulate, type Chance } from "./simulate.ts";
+import { enoughAt, playerOf, simulate, type Chance, type Simulation } from "./simulate.ts";
 
 /**
  * The cheapest kit that lasts with a chosen chance: every need gets what suffices in so many of 100 outings,
@@ -20,6 +20,8 @@ import { enoughAt, playerOf, simulate, type Chance } from "./simulate.ts";
 const TRIPS = 20_000;
 /** Outings of the last word, on a seed that chose nothing. */
 const LAST_TRIPS = 50_000;
+/** Outings that prove that no purchase can: four times as many halve the doubt. */
+const PROOF_TRIPS = 200_000;
 const SEEDS = { quantities: 1, judge: 2, last: 3 } as const;
 /** Shares tried: with so many halvings the share is known to a thousandth. */
 const ROUNDS = 8;
@@ -43,6 +45,9 @@ export interface LastingAsk {
   readonly solver: Solver;
 }
 
+/** Needs of which something is missing on some outings, the commonest first. */
+type Missing = readonly { readonly need: string; readonly short: number }[];
+
 export type Lasting =
   | {
       readonly status: "lasts";
@@ -59,10 +64,10 @@ export type Lasting =
   | {
       readonly status: "cannot";
       readonly best: Chance;
-      readonly needs: readonly { readonly need: string; readonly short: number }[];
+      readonly needs: Missing;
     }
   /** The price book may do it, and no plan that does was found. */
-  | { readonly status: "not-found"; readonly best: Chance };
+  | { readonly status: "not-found"; readonly best: Chance; readonly needs: Missing };
 
 export function cheapestThatLasts(
   ask: LastingAsk,
@@ -93,14 +98,14 @@ export function cheapestThatLasts(
     else least = share;
   }
   if (!best) return whyNot(ask, model, tally, null);
-  const reached = judged(ask, best.kit, LAST_TRIPS, SEEDS.last).lasts;
+  const reached = judged(ask, best.kit, LAST_TRIPS, SEEDS.last);
   const { purchases, price, share } = best;
-  return isReached(reached, chance)
+  return isReached(reached.lasts, chance)
     ? {
-        ...{ status: "lasts", purchases, price, reached, before, share },
+        ...{ status: "lasts", purchases, price, reached: reached.lasts, before, share },
         quantities: quantitiesAt(model, tally, share),
       }
-    : { status: "not-found", best: reached };
+    : { status: "not-found", best: reached.lasts, needs: missingIn(reached) };
 }
 
 const isReached = (c: Chance, chance: number): boolean => c.high >= chance - REACHED_SE * c.se;
@@ -127,7 +132,9 @@ function askingFor(file: AuditFile, quantities: readonly Quantity[]): AuditFile 
     const base = units.get(need.id);
     return base === undefined ? [] : [{ ...need, quantity: { base } }];
   });
-  return { ...file, list: { ...file.list, needs } };
+  // As they stand, whatever school the file follows.
+  const houseRules = { ...file.houseRules, quantities: "list" as const };
+  return { ...file, houseRules, list: { ...file.list, needs } };
 }
 
 /** The file's kit with what a plan buys; what the plan's list does not speak of stays where it is. */
@@ -158,21 +165,18 @@ function boughtFor(ask: LastingAsk, quantities: readonly Quantity[]) {
 /** Whether everything that could be bought would do it. */
 function whyNot(ask: LastingAsk, model: Model, tally: Tally, tried: AuditFile | null): Lasting {
   const plenty = plentyOf(ask, quantitiesAt(model, tally, TIGHTEST));
-  const run = judged(ask, plenty, LAST_TRIPS, SEEDS.last);
+  const run = judged(ask, plenty, PROOF_TRIPS, SEEDS.last);
   if (run.lasts.high < ask.chance - CANNOT_SE * run.lasts.se)
-    return {
-      status: "cannot",
-      best: run.lasts,
-      needs: run.needs
-        .filter((n) => n.short.high > 0)
-        .sort((a, b) => b.short.high - a.short.high)
-        .map((n) => ({ need: n.id, short: n.short.high })),
-    };
-  return {
-    status: "not-found",
-    best: tried ? judged(ask, tried, LAST_TRIPS, SEEDS.last).lasts : run.lasts,
-  };
+    return { status: "cannot", best: run.lasts, needs: missingIn(run) };
+  const nearest = tried ? judged(ask, tried, LAST_TRIPS, SEEDS.last) : run;
+  return { status: "not-found", best: nearest.lasts, needs: missingIn(nearest) };
 }
+
+const missingIn = (run: Simulation): Missing =>
+  run.needs
+    .filter((n) => n.short.high > 0)
+    .sort((a, b) => b.short.high - a.short.high)
+    .map((n) => ({ need: n.id, short: n.short.high }));
 
 /** The kit with more of everything on sale than any outing asks for. */
 function plentyOf(ask: LastingAsk, quantities: readonly Quantity[]): AuditFile {

@@ -1,10 +1,11 @@
-import { addDays, daysBetween, lastGoodDay } from "../base/dates.ts";
-import type { Catalogue } from "../catalogue/catalogue.ts";
+import { addDays, daysBetween, lastGoodDay, lastGoodDayAfterMonths } from "../base/dates.ts";
+import { creditFor, type Catalogue } from "../catalogue/catalogue.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import type { Distribution, Incidents } from "../model/incident.ts";
 import type { AskedNeed } from "../reference/asked.ts";
 import { contextOf, type AuditContext } from "../sieve/context.ts";
 import { pairUp } from "../sieve/pairs.ts";
+import { TIERED_MONTHS } from "../sieve/fresh.ts";
 import { sift, type SiftedNeed } from "../sieve/sift.ts";
 import { cumulativeCounts } from "./counts.ts";
 
@@ -33,6 +34,8 @@ interface Target {
   readonly rivals: readonly { readonly target: number; readonly costs: number }[];
   /** Targets that share a line, directly or by others, have one number. */
   readonly component: number;
+  /** Whether one of it serves everybody: what serves it here is tools, or all that would. */
+  readonly tool: boolean;
   /** Whether nothing serves it, in each reading: then every ask is missing. */
   readonly dead: readonly [boolean, boolean];
 }
@@ -108,6 +111,10 @@ export function modelOf(
     ...t,
     component: components[i]!,
     rivals: rivalsOf(i, bare, tool),
+    tool:
+      t.servers.length > 0
+        ? t.servers.every((s) => tool[s.line])
+        : isDoneByTools(t.function, catalogue),
     dead: [isDead(t.servers, LOW, supply[LOW]), isDead(t.servers, HIGH, supply[HIGH])],
     capacity: [capacity(t, LOW), capacity(t, HIGH)],
   }));
@@ -166,8 +173,14 @@ function daysToLookAt(context: AuditContext, start: string): number[] {
   const found = new Set([0]);
   for (const { line } of context.lines) {
     if (!line.expires || line.expires === "none") continue;
-    const past = daysBetween(start, lastGoodDay(line.expires)) + 1;
-    if (past > 0 && past < days) found.add(past);
+    // Past its date, and past what the tiered school grants it after that.
+    for (const last of [
+      lastGoodDay(line.expires),
+      lastGoodDayAfterMonths(line.expires, TIERED_MONTHS),
+    ]) {
+      const past = daysBetween(start, last) + 1;
+      if (past > 0 && past < days) found.add(past);
+    }
   }
   return [...found].sort((a, b) => a - b);
 }
@@ -288,6 +301,17 @@ function largestAsk(incidents: Incidents): Map<string, number> {
       for (const [units] of [...a.units, ...(a.againUnits ?? [])])
         most.set(a.function, Math.max(most.get(a.function) ?? 0, units));
   return most;
+}
+
+/** Whether all that the catalogue has for a job is tools. */
+function isDoneByTools(functionId: string, catalogue: Catalogue): boolean {
+  let any = false;
+  for (const type of catalogue.types.values()) {
+    if (!((creditFor(type, functionId)?.credit ?? 0) > 0)) continue;
+    if (type.use !== "tool") return false;
+    any = true;
+  }
+  return any;
 }
 
 const isDead = (servers: readonly Server[], reading: 0 | 1, supply: Float64Array): boolean =>

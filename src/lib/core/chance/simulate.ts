@@ -124,8 +124,6 @@ const enoughOf = (model: Model, tally: Tally, target: number): Enough => ({
 /** The smallest quantity of a target that no more than 1 − p of all outings ask beyond; of a tool one. */
 export function enoughAt(model: Model, tally: Tally, target: number, p: number): number {
   const bins = tally.asked[target]!;
-  const { servers } = model.targets[target]!;
-  const isTool = servers.length > 0 && servers.every((s) => model.tool[s.line]);
   // Outings that ask for more than what is had.
   let over = 0;
   for (const count of bins) over += count;
@@ -133,7 +131,8 @@ export function enoughAt(model: Model, tally: Tally, target: number, p: number):
   if (over <= allowed) return 0;
   for (let bin = 0; bin < bins.length; bin++) {
     over -= bins[bin]!;
-    if (over <= allowed) return isTool ? 1 : Math.round(bin * model.grain[target]! * 1e6) / 1e6;
+    if (over <= allowed)
+      return model.targets[target]!.tool ? 1 : Math.round(bin * model.grain[target]! * 1e6) / 1e6;
   }
   return bins.length * model.grain[target]!;
 }

@@ -3,6 +3,7 @@ import { SHARE_TOLERANCE } from "../base/tolerance.ts";
 import { audit, type Audit } from "../audit/audit.ts";
 import type { Category } from "../model/functionRecord.ts";
 import type { AuditFile } from "../model/auditFile.ts";
+import type { ByChance } from "../model/byChance.ts";
 import type { Brief } from "../model/brief.ts";
 import type { HouseRules } from "../model/houseRules.ts";
 import type { ReferenceList } from "../model/list.ts";
@@ -20,6 +21,8 @@ export interface Judge {
   readonly brief: Brief;
   readonly list: ReferenceList;
   readonly houseRules: HouseRules;
+  /** What suffices by chance, where the house rules take quantities from it. */
+  readonly byChance?: ByChance | undefined;
 }
 
 export interface Contender {
@@ -60,11 +63,12 @@ export interface KitRow {
 }
 
 /** The same kit, judged as the judge judges. */
-export const judged = (file: AuditFile, judge: Judge): AuditFile => ({
+export const judged = ({ byChance: _, ...file }: AuditFile, judge: Judge): AuditFile => ({
   ...file,
   brief: judge.brief,
   list: judge.list,
   houseRules: judge.houseRules,
+  ...(judge.byChance ? { byChance: judge.byChance } : {}),
 });
 
 /** Every kit under one judge, in the order given. */

@@ -1,6 +1,6 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { AuditFile } from "../model/auditFile.ts";
-import { replay } from "./replay.ts";
+import { replay, type Replayed } from "./replay.ts";
 import { trusted } from "./trust.ts";
 
 /**
@@ -8,10 +8,18 @@ import { trusted } from "./trust.ts";
  * unchecked; the file itself where it has none.
  * @param today YYYY-MM-DD
  */
-export function kitToday(file: AuditFile, today: string, catalogue: Catalogue): AuditFile {
+export const kitToday = (file: AuditFile, today: string, catalogue: Catalogue): AuditFile =>
+  kitAfter(file, replay(file.kit.lines, file.events ?? []), today, catalogue);
+
+/** The same of a log that was replayed already. */
+export function kitAfter(
+  file: AuditFile,
+  { lines }: Replayed,
+  today: string,
+  catalogue: Catalogue,
+): AuditFile {
   const { events, ...rest } = file;
   if (!events || events.length === 0) return rest;
-  const { lines } = replay(file.kit.lines, events);
   return {
     ...rest,
     kit: { ...file.kit, lines: trusted(lines, events, today, file.itemTypes, catalogue) },

@@ -20,13 +20,22 @@ export const OTHER_CONTENT = /~[0-9a-f]{8}$/;
  * then by id. What was undone, and the undoing itself, are left out.
  */
 export function inOrder(events: readonly KitEvent[]): KitEvent[] {
-  const undone = new Set(events.flatMap((e) => (e.kind === "undone" && e.of ? [e.of] : [])));
-  return events
-    .filter((e) => e.kind !== "undone" && !undone.has(e.id) && !OTHER_CONTENT.test(e.id))
-    .map((e) => ({ e, at: `${e.on} ${e.time ?? END_OF_DAY}`, rank: rank(e) }))
-    .sort((a, b) => {
-      if (a.at !== b.at) return a.at < b.at ? -1 : 1;
-      return a.rank - b.rank || (a.e.id < b.e.id ? -1 : 1);
-    })
-    .map(({ e }) => e);
+  const undone = new Set<string>();
+  for (const e of events) if (e.kind === "undone" && e.of) undone.add(e.of);
+  const held = events.filter(
+    (e) => e.kind !== "undone" && !undone.has(e.id) && !OTHER_CONTENT.test(e.id),
+  );
+  // A log is written as things happen: mostly it is in order already.
+  for (let i = 1; i < held.length; i++)
+    if (inTime(held[i - 1]!, held[i]!) > 0) return held.sort(inTime);
+  return held;
 }
+
+const textOrder = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+
+/** By day, time of day, what it does, and id: below 0 where `a` comes first. */
+const inTime = (a: KitEvent, b: KitEvent): number =>
+  textOrder(a.on, b.on) ||
+  textOrder(a.time ?? END_OF_DAY, b.time ?? END_OF_DAY) ||
+  rank(a) - rank(b) ||
+  textOrder(a.id, b.id);

@@ -71,6 +71,10 @@ function withFacts(line: Line, { facts, cleared = [] }: Change): Line {
 
 class Kit {
   readonly lines: Line[];
+  /** Where each line stands in `lines`. */
+  readonly #at = new Map<string, number>();
+  /** Ids of a line and of the parts split off from it, in the order they came. */
+  readonly #parts = new Map<string, string[]>();
   readonly par = new Map<string, number>();
   readonly losses = new Map<string, Loss[]>();
   readonly problems: LogProblem[] = [];
@@ -79,12 +83,32 @@ class Kit {
   constructor(first: readonly Line[]) {
     this.lines = [...first];
     for (const l of first) this.par.set(l.id, piecesOf(l));
+    this.#index();
+  }
+
+  #index(): void {
+    this.#at.clear();
+    this.#parts.clear();
+    this.lines.forEach((l, at) => this.#indexed(l.id, at));
+  }
+  #indexed(id: string, at: number): void {
+    if (!this.#at.has(id)) this.#at.set(id, at);
+    const whole = wholeOf(id);
+    const parts = this.#parts.get(whole);
+    if (parts) parts.push(id);
+    else this.#parts.set(whole, [id]);
+  }
+  #line(id: string): Line | undefined {
+    const at = this.#at.get(id);
+    return at === undefined ? undefined : this.lines[at];
   }
 
   /** The line and its parts: what was opened first, then what runs out first. */
   group(id: string): Line[] {
     const start = `${id}+`;
-    const parts = this.lines.filter((l) => l.id === id || l.id.startsWith(start));
+    const parts = (this.#parts.get(wholeOf(id)) ?? [])
+      .filter((x) => x === id || x.startsWith(start))
+      .map((x) => this.#line(x)!);
     if (parts.length < 2) return parts;
     const key = (l: Line) =>
       `${l.opened ? 0 : 1}${l.expires && l.expires !== "none" ? l.expires : "9999"}`;
@@ -93,9 +117,9 @@ class Kit {
     );
   }
   #set(line: Line): void {
-    const at = this.lines.findIndex((l) => l.id === line.id);
-    if (at < 0) this.lines.push(line);
-    else this.lines[at] = line;
+    const at = this.#at.get(line.id);
+    if (at !== undefined) this.lines[at] = line;
+    else this.#indexed(line.id, this.lines.push(line) - 1);
   }
   #lose(line: string, on: string, pieces: number, why: DeficitWhy): void {
     if (pieces <= NOTHING) return;
@@ -127,7 +151,7 @@ class Kit {
   }
 
   #splitOpened(event: KitEvent, id: string): void {
-    const line = this.lines.find((l) => l.id === id)!;
+    const line = this.#line(id)!;
     const rest = piecesOf(line) % 1;
     if (rest <= NOTHING) return;
     this.#set(withCount(line, tidy(piecesOf(line) - rest)));
@@ -143,7 +167,7 @@ class Kit {
   }
 
   #bring(event: KitEvent, change: Change): void {
-    const line = this.lines.find((l) => l.id === change.line);
+    const line = this.#line(change.line);
     const pieces = change.pieces ?? 0;
     if (!line) {
       if (change.itemType === undefined && !change.facts) this.#gone(event, change.line);
@@ -179,7 +203,7 @@ class Kit {
   }
 
   count(event: KitEvent, change: Change): void {
-    const line = this.lines.find((l) => l.id === change.line);
+    const line = this.#line(change.line);
     if (!line || change.pieces === undefined) {
       if (!line) this.#gone(event, change.line);
       return;
@@ -206,14 +230,14 @@ class Kit {
 
   /** What somebody saw who looked at the line. */
   look(event: KitEvent, change: Change): void {
-    const line = this.lines.find((l) => l.id === change.line);
+    const line = this.#line(change.line);
     if (!line) this.#gone(event, change.line);
     else this.#set(withFacts(line, change));
   }
 
   mend(event: KitEvent): void {
     for (const change of event.changes ?? []) {
-      const line = this.lines.find((l) => l.id === change.line);
+      const line = this.#line(change.line);
       if (!line) this.#gone(event, change.line);
       else if (line.failedPoints) {
         const mended = change.points;
@@ -229,6 +253,7 @@ class Kit {
     for (const id of event.dropped ?? []) {
       if (this.group(id).length === 0) this.#gone(event, id);
       for (const part of this.group(id)) this.lines.splice(this.lines.indexOf(part), 1);
+      this.#index();
       this.par.delete(id);
     }
     for (const change of event.lines ?? []) {

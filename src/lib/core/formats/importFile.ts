@@ -1,4 +1,5 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
+import { defined } from "../base/defined.ts";
 import { emptyBriefRecord } from "../records/briefRecord.ts";
 import type { Kept } from "../model/kept.ts";
 import type { ItemType } from "../model/itemType.ts";
@@ -50,7 +51,7 @@ function readAudit(
 ): Outcome<WorkspaceRead> {
   const read = parseAudit(json, catalogue);
   if (!read.ok) return read;
-  const { brief, kit, list, houseRules, itemTypes, events, kept } = read.value;
+  const { brief, kit, list, houseRules, itemTypes, events, incidents, byChance, kept } = read.value;
   const isBriefs = (k: Kept[number]) => k.at[0] === "brief";
   const briefKept = (kept ?? []).filter(isBriefs);
   const briefRecord = withKept({ ...emptyBriefRecord(newKey()), brief }, briefKept);
@@ -60,6 +61,7 @@ function readAudit(
       kit,
       ...(events && events.length > 0 ? { events } : {}),
       houseRules: houseRules ?? {},
+      ...defined({ incidents, byChance }),
     },
     (kept ?? []).filter((k) => !isBriefs(k)),
   );

@@ -1,10 +1,7 @@
-import { fail, problem, type Outcome } from "../model/problem.ts";
-import { incidentsOf, tooOften, type ShippedKind } from "../chance/assumptions.ts";
-import { modelOf } from "../chance/model.ts";
+import type { Outcome } from "../model/problem.ts";
+import { incidentsOf, type ShippedKind } from "../chance/assumptions.ts";
 import { oneMore } from "../chance/oneMore.ts";
-import { playAll } from "../chance/play.ts";
-import { rareChances } from "../chance/rare.ts";
-import { playerOf, simulationOf } from "../chance/simulate.ts";
+import { played } from "../chance/played.ts";
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import type { PriceBook } from "../model/priceBook.ts";
@@ -43,13 +40,11 @@ export function simulated({
   catalogue,
   kinds,
 }: SimulateAsk): Outcome<ReturnType<typeof simulateResult>> {
-  const incidents = incidentsOf(file, kinds);
-  const often = tooOften(incidents, file.brief);
-  if (often.length > 0) return fail([problem("incidents", "outing-too-large", { kinds: often })]);
-  const model = modelOf(file, incidents, today, catalogue);
-  const tally = playAll(playerOf(model), seed, trips);
-  const run = simulationOf(model, tally, seed);
+  const outings = played(file, today, { trips, seed }, catalogue, kinds);
+  if (!outings.ok) return outings;
+  const { run, rare, model, tally } = outings.value;
   const { shortOutings } = tally;
+  const incidents = incidentsOf(file, kinds);
   const more = oneMore({
     file,
     incidents,
@@ -61,7 +56,7 @@ export function simulated({
     trips,
     shortOutings,
   });
-  return { ok: true, value: simulateResult(run, rareChances(model, run, seed), [...more]) };
+  return { ok: true, value: simulateResult(run, rare, [...more]) };
 }
 
 /** A run of outings as the command line and the server route give it. */

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { briefSchema } from "./brief.ts";
+import { byChanceSchema } from "./byChance.ts";
 import { eventsSchema } from "./event.ts";
 import { houseRulesSchema } from "./houseRules.ts";
 import { itemTypeSchema } from "./itemType.ts";
@@ -21,6 +22,8 @@ export const auditSchema = z.strictObject({
   events: eventsSchema.optional(),
   /** What is assumed to happen on the outing; absent: the shipped assumptions for the brief. */
   incidents: incidentsSchema.optional(),
+  /** What suffices by chance, where the house rules take quantities from it. */
+  byChance: byChanceSchema.optional(),
   kept: keptSchema.optional(),
 });
 export type AuditFile = z.infer<typeof auditSchema>;

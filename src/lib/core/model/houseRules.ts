@@ -21,6 +21,7 @@ const HOUSE_RULES = {
   advanced: { options: ["gate", "carry"], appliedIn: "sieve/usable.ts" },
   breathing: { options: ["barrier", "hands-only"], appliedIn: "reference/asked.ts" },
   cutting: { options: ["shears", "scissors"], appliedIn: "sieve/real.ts" },
+  quantities: { options: ["list", "chance"], appliedIn: "reference/asked.ts" },
 } as const satisfies Record<
   string,
   { readonly options: readonly [string, string, ...string[]]; readonly appliedIn: string }
@@ -45,8 +46,15 @@ export const THRESHOLDS: Thresholds = { ready: 0.9, nearly: 0.7, partial: 0.5, p
 /** Vital needs count in full only when whole; a core need holds at four fifths, a useful one at half. */
 export const PASS_MARKS: Readonly<Record<Tier, number>> = { vital: 1, core: 0.8, useful: 0.5 };
 
+/** Of 100 outings, those in which a quantity by chance suffices; the middle one unless another is chosen. */
+export const CHANCES = [0.9, 0.95, 0.99] as const;
+export type ChanceAt = (typeof CHANCES)[number];
+const CHANCE_AT: ChanceAt = 0.95;
+
 /** House rules with every school decided. */
 export interface Schools extends Chosen {
+  /** Where quantities go by chance: the share of outings in which they suffice. */
+  readonly chanceAt: ChanceAt;
   readonly thresholds: Thresholds;
   readonly passMarks: Readonly<Record<Tier, number>>;
 }
@@ -67,6 +75,7 @@ const passMarkShape = Object.fromEntries(TIERS.map((t) => [t, optionalShare])) a
 /** What a file says of the schools; what it does not say is the default. */
 export const houseRulesSchema = z.strictObject({
   ...ruleShape,
+  chanceAt: z.literal(CHANCES).optional(),
   thresholds: z.strictObject(thresholdShape).optional(),
   passMarks: z.strictObject(passMarkShape).optional(),
 });
@@ -79,6 +88,7 @@ export function schools(rules: HouseRules | undefined): Schools {
   ) as unknown as Chosen;
   return {
     ...chosen,
+    chanceAt: rules?.chanceAt ?? CHANCE_AT,
     thresholds: { ...THRESHOLDS, ...defined(rules?.thresholds ?? {}) },
     passMarks: { ...PASS_MARKS, ...defined(rules?.passMarks ?? {}) },
   };

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { CATEGORIES } from "./functionRecord.ts";
 import type { ProblemCode } from "./problem.ts";
-import { id } from "./scalars.ts";
+import { day, id } from "./scalars.ts";
 
 /** Probabilities of a distribution add up to one, but for rounding in the writing. */
 const SUM_TOLERANCE = 1e-6;
@@ -51,6 +51,8 @@ export type IncidentKind = z.infer<typeof incidentKindSchema>;
 export const incidentsSchema = z.strictObject({
   /** Whether helpers leave with the hurt person. */
   helpersLeave: z.boolean().optional(),
+  /** Day on which a kit's own log took the place of what was assumed. */
+  learnedOn: day.optional(),
   kinds: z.array(incidentKindSchema).max(200),
 });
 export type Incidents = z.infer<typeof incidentsSchema>;

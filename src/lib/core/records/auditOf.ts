@@ -35,6 +35,7 @@ export function wholeFileOf(record: KitRecord, brief: Brief, own: readonly ItemT
     kit: record.kit,
     ...(record.events && record.events.length > 0 ? { events: record.events } : {}),
     ...(record.incidents ? { incidents: record.incidents } : {}),
+    ...(record.byChance ? { byChance: record.byChance } : {}),
     ...(kept.length > 0 ? { kept } : {}),
   };
 }

@@ -5,6 +5,7 @@ import { houseRulesSchema } from "../model/houseRules.ts";
 import { SKILLS } from "../model/itemType.ts";
 import { containerSchema } from "../model/container.ts";
 import type { Kept } from "../model/kept.ts";
+import { byChanceSchema } from "../model/byChance.ts";
 import { incidentsSchema } from "../model/incident.ts";
 import { eventsSchema } from "../model/event.ts";
 import { kitSchema, lineSchema } from "../model/kit.ts";
@@ -89,6 +90,8 @@ export const kitRecordSchema = z.strictObject({
   plan: planQuestionSchema,
   /** What is assumed to happen on its outings, where the user changed it. */
   incidents: incidentsSchema.optional(),
+  /** What suffices by chance, where its house rules take quantities from it. */
+  byChance: byChanceSchema.optional(),
   /** A store of spare stock: other kits are filled up from it. */
   isStore: z.boolean().optional(),
 });

@@ -1,13 +1,15 @@
 import { z } from "zod";
 import { recordBase, recordId, versionAfter, type Migration } from "./record.ts";
 
-/** A photograph as a note: JPEG data URL resized in the browser, of a kit or of one of its lines. */
+/** A photograph as a note: JPEG data URL resized in the browser, of a kit, of one of its lines or of an event of its log. */
 export const photoRecordSchema = z.strictObject({
   kind: z.literal("photo"),
   ...recordBase,
   kitId: recordId,
   /** Id of the line it shows; absent: the kit. */
   line: z.string().optional(),
+  /** Id of the event of the kit's log that it belongs to. */
+  event: z.string().optional(),
   name: z.string().max(300),
   dataUrl: z.string().startsWith("data:image/").max(3_000_000),
   /** The words read on it, where it is a contents card. */
@@ -40,7 +42,7 @@ export const PHOTO_MIGRATIONS: readonly Migration[] = [];
 
 export const photoRecord = (
   key: string,
-  photo: Pick<PhotoRecord, "kitId" | "line" | "name" | "dataUrl" | "seen">,
+  photo: Pick<PhotoRecord, "kitId" | "line" | "event" | "name" | "dataUrl" | "seen">,
 ): PhotoRecord => ({
   kind: "photo",
   id: `photo:${key}`,

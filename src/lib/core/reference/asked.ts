@@ -1,4 +1,6 @@
 import { categoryOf, type Catalogue } from "../catalogue/catalogue.ts";
+import { wholeUp } from "../base/tolerance.ts";
+import type { ByChance } from "../model/byChance.ts";
 import type { Category } from "../model/functionRecord.ts";
 import type { Brief } from "../model/brief.ts";
 import type { Need, Tier } from "../model/list.ts";
@@ -13,6 +15,8 @@ export interface AskedNeed {
   readonly tier: Tier;
   /** Q, in the function's unit. */
   readonly required: number;
+  /** Where Q is not what the list itself asks but what suffices by chance: the list's own. */
+  readonly byList?: number;
   /** Tier × emphasis. */
   readonly weight: number;
 }
@@ -27,13 +31,18 @@ const LED: Record<Schools["emphasis"], ReadonlySet<Category>> = {
   "frequency-led": new Set(["everyday-wounds", "wound-hygiene", "feet-skin", "illness-pain"]),
 };
 
-/** The needs whose conditions hold, in list order. */
+/**
+ * The needs whose conditions hold, in list order.
+ * @param byChance what suffices by chance, for the school that takes quantities from it
+ */
 export function askedNeeds(
   needs: readonly Need[],
   brief: Brief,
-  rules: Pick<Schools, "emphasis" | "breathing">,
+  rules: Pick<Schools, "emphasis" | "breathing" | "quantities" | "chanceAt">,
   catalogue: Catalogue,
+  byChance?: ByChance,
 ): AskedNeed[] {
+  const enough = rules.quantities === "chance" ? byChance?.enough : undefined;
   return needs
     .filter((need) => conditionHolds(need.when, brief))
     .map((need) => {
@@ -47,10 +56,26 @@ export function askedNeeds(
         need,
         category,
         tier,
-        required: requiredQuantity(need, brief),
+        ...quantityOf(requiredQuantity(need, brief), tier, enough?.[need.id], rules.chanceAt),
         weight: TIER_WEIGHT[tier] * led,
       };
     });
+}
+
+/**
+ * By the list, or by chance where the outings say something of the need. What is rare suffices in 95 of 100
+ * outings without any, and is asked for because of the others: there the list decides, and of a vital need
+ * chance only adds.
+ */
+function quantityOf(
+  byList: number,
+  tier: Tier,
+  enough: ByChance["enough"][string] | undefined,
+  at: Schools["chanceAt"],
+): Pick<AskedNeed, "required" | "byList"> {
+  const suffices = wholeUp(enough?.[`${Math.round(100 * at) as 90 | 95 | 99}`] ?? 0);
+  if (suffices === 0) return { required: byList };
+  return { required: tier === "vital" ? Math.max(byList, suffices) : suffices, byList };
 }
 
 /** Every condition given must hold; of a list any one. */

@@ -53,7 +53,7 @@ export function contextOf(audit: AuditFile, today: string, catalogue: Catalogue)
       lines.push({ line, type: known(e.itemType), elsewhere: true });
     });
   return {
-    needs: askedNeeds(audit.list.needs, audit.brief, rules, catalogue),
+    needs: askedNeeds(audit.list.needs, audit.brief, rules, catalogue, audit.byChance),
     lines,
     rules,
     brief: audit.brief,

@@ -10,7 +10,7 @@ import type { Schools } from "../model/houseRules.ts";
 
 /** Comfort items count half for a year past their date under the tiered school. */
 const TIERED_FACTOR = 0.5;
-const TIERED_MONTHS = 12;
+export const TIERED_MONTHS = 12;
 
 const NEVER_PAST_CATEGORIES: ReadonlySet<Category> = new Set([
   "severe-bleeding",

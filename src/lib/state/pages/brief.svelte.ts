@@ -69,7 +69,8 @@ export class BriefState {
   /** Coverage gained by another answer that changes what can be used, in points; "" for none. */
   pointsIf(patch: Partial<Brief>): string {
     const { file, brief } = this.kit;
-    const then = audit({ ...file, brief: { ...brief, ...patch } }, workspace.today, CATALOGUE);
+    const other = workspace.settled({ ...file, brief: { ...brief, ...patch } });
+    const then = audit(other, workspace.today, CATALOGUE);
     const gain = ((then.coverage ?? 0) - (this.kit.audit.coverage ?? 0)) * 100;
     if (Math.abs(gain) < LEAST_POINTS) return "";
     return `${gain > 0 ? "+" : "−"}${number(Math.abs(gain), 1)} points`;

@@ -41,7 +41,12 @@ export class CompareState {
   judge = $derived.by((): Judge | null => {
     const brief = this.judgeKit && workspace.brief(this.judgeKit.briefId)?.brief;
     return this.judgeKit && brief
-      ? { brief, list: this.judgeKit.list, houseRules: this.judgeKit.houseRules }
+      ? {
+          brief,
+          list: this.judgeKit.list,
+          houseRules: this.judgeKit.houseRules,
+          byChance: workspace.auditOf(this.judgeKit, brief).byChance,
+        }
       : null;
   });
   contenders = $derived.by((): Contender[] =>

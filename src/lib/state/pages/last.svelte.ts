@@ -3,19 +3,17 @@ import { parseIncidents, writeIncidents } from "../../core/formats/incidentTable
 import { learnedRates } from "../../core/log/rates.ts";
 import { ratesByCategory } from "../../core/chance/assumptions.ts";
 import type { IncidentKind, Incidents } from "../../core/model/incident.ts";
-import type { NeedChance, Simulation } from "../../core/chance/simulate.ts";
+import type { ChanceAt } from "../../core/model/houseRules.ts";
+import { againstList, type AgainstList } from "../../core/chance/againstList.ts";
+import type { Simulation } from "../../core/chance/simulate.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
 import { INCIDENT_KINDS } from "../../data/incidents.ts";
 import type { KitState } from "../kit.svelte.ts";
 import { workspace } from "../workspace.svelte.ts";
 
-/** How the list's quantity stands to what chance says, in 95 of 100 outings. */
-export interface AskedBoth {
-  readonly need: NeedChance;
+/** A need by list and by chance, with its name. */
+interface AskedBoth extends AgainstList {
   readonly label: string;
-  readonly tier: string;
-  readonly byList: number;
-  readonly here: number;
 }
 
 /** Will it last? The assumptions of a kit's outings and what is read off their answers. */
@@ -76,6 +74,7 @@ export class LastState {
     const factor = new Map(this.learned.map((r) => [r.category, r.mean / r.assumed]));
     this.#keep("the log's rates", {
       ...this.shipped,
+      learnedOn: workspace.today,
       kinds: this.shipped.kinds.map((k) => {
         const f = factor.get(k.category) ?? 1;
         return { ...k, per1000: Number((k.per1000 * f).toPrecision(4)) };
@@ -107,19 +106,25 @@ export class LastState {
 
   /** Needs that incidents ask for, with what the list asks and what chance says. */
   both(run: Simulation): AskedBoth[] {
-    return run.needs.flatMap((need, i): AskedBoth[] => {
-      const asked = this.kit.audit.context.needs[i];
-      if (!asked || need.meanAsked === 0) return [];
-      const sifted = this.kit.audit.needs[i]!;
-      return [
-        {
-          need,
-          label: CATALOGUE.functions.get(need.function)?.label ?? need.function,
-          tier: asked.tier,
-          byList: asked.required,
-          here: sifted.pairs.reduce((s, p) => s + (p.f > 0 ? p.units : 0), 0),
-        },
-      ];
+    return againstList(this.kit.audit, run).map((r) => ({
+      ...r,
+      label: functionLabel(r.need.function),
+    }));
+  }
+
+  /** Takes the quantities from chance from now on, or from the list again. */
+  quantitiesBy(at: ChanceAt | null): void {
+    const label = at === null ? "quantities by the list" : "quantities by chance";
+    this.kit.update(label, (r) => {
+      const { chanceAt: _, ...rules } = r.houseRules;
+      const by =
+        at === null
+          ? { quantities: "list" as const }
+          : { quantities: "chance" as const, chanceAt: at };
+      return { ...r, houseRules: { ...rules, ...by } };
     });
   }
 }
+
+/** What a function is called. */
+export const functionLabel = (id: string): string => CATALOGUE.functions.get(id)?.label ?? id;

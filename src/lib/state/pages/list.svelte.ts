@@ -60,7 +60,7 @@ export class ListState {
     const { tried } = this;
     if (!tried || !list.needs.every((n) => CATALOGUE.functions.has(n.function))) return null;
     const file = workspace.auditOf(tried, this.brief);
-    return audit({ ...file, list }, workspace.today, CATALOGUE);
+    return audit(workspace.settled({ ...file, list }), workspace.today, CATALOGUE);
   }
 
   restsOf(needId: string) {

@@ -2,7 +2,7 @@ import { audit } from "../../core/audit/audit.ts";
 import { addDays } from "../../core/base/dates.ts";
 import { assumptionsFor, ratesByCategory } from "../../core/chance/assumptions.ts";
 import { inOrder } from "../../core/events/order.ts";
-import { replay, wholeOf } from "../../core/events/replay.ts";
+import { wholeOf } from "../../core/events/replay.ts";
 import { sealOn } from "../../core/events/seal.ts";
 import { lapsesOn } from "../../core/events/trust.ts";
 import { deficitsOf, putBackOf, type Deficit } from "../../core/log/deficits.ts";
@@ -10,7 +10,7 @@ import { lostNeeds } from "../../core/log/lost.ts";
 import { mergeLogs } from "../../core/log/merge.ts";
 import { learnedRates, lineRates } from "../../core/log/rates.ts";
 import { rotationOf } from "../../core/log/rotation.ts";
-import { spentOf } from "../../core/log/spent.ts";
+import { spentAgainstForecast } from "../../core/log/spent.ts";
 import { byTaking, mainCategory } from "../../core/log/takenOften.ts";
 import type { LogProblem } from "../../core/events/replay.ts";
 import { parseEvents, writeEvents } from "../../core/formats/eventTable.ts";
@@ -19,6 +19,7 @@ import type { Category } from "../../core/model/functionRecord.ts";
 import type { Change, EventKind, KitEvent } from "../../core/model/event.ts";
 import type { Line } from "../../core/model/kit.ts";
 import type { KitRecord } from "../../core/records/kitRecord.ts";
+import type { PhotoRecord } from "../../core/records/photoRecord.ts";
 import { piecesOf } from "../../core/sieve/measure.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
 import { INCIDENT_KINDS } from "../../data/incidents.ts";
@@ -35,6 +36,8 @@ export interface PutBackFrom {
   readonly from?: string | undefined;
   readonly price?: number | undefined;
 }
+
+const DAYS_A_YEAR = 365;
 
 const categoryOf = (functionId: string): Category | undefined =>
   CATALOGUE.functions.get(functionId)?.category;
@@ -56,27 +59,34 @@ export class LogState {
   );
   kinds = $derived.by(() => [...new Set(this.events.map((e) => e.kind))]);
   since = $derived.by(() => this.events.at(-1)?.on ?? null);
-  #replayed = $derived.by(() => replay(this.kit.record?.kit.lines ?? [], this.#events));
   seal = $derived.by(() => sealOn(this.#events, workspace.today));
   problems = $derived.by((): LogProblem[] => [
-    ...this.#replayed.problems,
+    ...this.kit.replayed.problems,
     ...this.#events
       .filter((e) => e.on > workspace.today)
       .map((e): LogProblem => ({ event: e.id, what: "in-the-future" })),
   ]);
   deficits = $derived.by(() =>
-    this.events.length > 0 ? deficitsOf(this.#replayed, workspace.today) : [],
+    this.events.length > 0 ? deficitsOf(this.kit.replayed, workspace.today) : [],
   );
   putBackList = $derived.by(() => putBackOf(this.deficits, this.kit.book));
   putBackPrice = $derived.by(() => this.putBackList.reduce((s, p) => s + p.price, 0));
   /** What lapsed by wear on the way, not by age alone. */
   carriedLapses = $derived.by(() =>
-    lapsesOn(this.#replayed.lines, this.#events, workspace.today, this.kit.typeOf).filter(
+    lapsesOn(this.kit.replayed.lines, this.#events, workspace.today, this.kit.typeOf).filter(
       (l) => l.why === "carried",
     ),
   );
   rotation = $derived.by(() => rotationOf(this.kit.lines, this.kit.book, workspace.today));
-  spent = $derived.by(() => spentOf(this.#events));
+  /** What runs out within a year, and what throwing it away would cost. */
+  rotationYear = $derived.by(() => {
+    const lines = rotationOf(this.kit.lines, this.kit.book, workspace.today, DAYS_A_YEAR);
+    return { lines, saves: lines.reduce((s, r) => s + (r.saves ?? 0), 0) };
+  });
+  /** What it cost a year, beside what the calendar foresaw when the log began. */
+  cost = $derived.by(() =>
+    spentAgainstForecast(this.kit.whole, this.kit.book, workspace.today, CATALOGUE),
+  );
   #assumed = $derived.by(() => ratesByCategory(assumptionsFor(this.kit.brief, INCIDENT_KINDS)));
   rates = $derived.by(() => learnedRates(this.#events, this.kit.brief, this.#assumed));
   lineRates = $derived.by(() => {
@@ -96,11 +106,16 @@ export class LogState {
 
   /** What a line is called, that of the kit's first state and of its parts included. */
   nameOf = (id: string): string => {
-    const known = [...this.#replayed.lines, ...(this.kit.record?.kit.lines ?? [])];
+    const known = [...this.kit.replayed.lines, ...(this.kit.record?.kit.lines ?? [])];
     const line = known.find((l) => l.id === id) ?? known.find((l) => l.id === wholeOf(id));
     if (!line) return this.kit.typeOf(id)?.label ?? id;
     return lineName(line, line.itemType ? this.kit.typeOf(line.itemType)?.label : undefined);
   };
+  /** Whether part of a piece may be used: rolls, bottles, tubes; what is counted is used whole. */
+  isDivisible(line: Line): boolean {
+    const type = line.itemType ? this.kit.typeOf(line.itemType) : undefined;
+    return type?.measure === "metre" || type?.measure === "millilitre";
+  }
   categoryOfLine(line: Line): Category | null {
     return mainCategory(line.itemType ? this.kit.typeOf(line.itemType) : undefined, categoryOf);
   }
@@ -133,6 +148,11 @@ export class LogState {
       const share = Math.round(l.after * 100);
       return share === 0 ? `${label}: no more` : `${label}: ${share} % of what is asked`;
     });
+  }
+
+  /** Photos of an event, in the order they were taken in. */
+  photosOf(eventId: string): PhotoRecord[] {
+    return this.kit.photos.filter((p) => p.event === eventId);
   }
 
   /** Undoing is leaving out: the event stays in the file, and no merge brings it back. */

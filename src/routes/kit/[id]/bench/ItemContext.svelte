@@ -137,7 +137,7 @@
     accept="image/*"
     camera
     label="Photo of this item"
-    onfiles={(files) => files.forEach((f) => void storePhoto(kit, f, line.id))}
+    onfiles={(files) => files.forEach((f) => void storePhoto(kit, f, { line: line.id }))}
   />
   {#each photos as p (p.id)}
     <img

@@ -1,13 +1,18 @@
 <script lang="ts">
   import Progress from "$lib/ui/Progress.svelte";
   import StateIcon from "$lib/ui/StateIcon.svelte";
+  import { page } from "$app/state";
+  import OneOf from "$lib/ui/OneOf.svelte";
+  import { CHANCE_CAUTION } from "$lib/words/chanceTexts.ts";
   import { onDestroy, untrack } from "svelte";
   import {
+    CHANCES,
     optionsOf,
     PASS_MARKS,
     RULE_IDS,
     schools,
     THRESHOLDS,
+    type ChanceAt,
   } from "$lib/core/model/houseRules.ts";
   import { schoolsEffect } from "$lib/core/audit/schoolsEffect.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
@@ -25,7 +30,7 @@
 
   const kit = useKit();
   const rules = $derived(schools(kit.record?.houseRules));
-  const verdicts = $derived(schoolsEffect(kit.file, workspace.today, kit.audit));
+  const verdicts = $derived(schoolsEffect(kit.bothWays, workspace.today, kit.audit));
   const verdict = (rule: string, option: string) =>
     verdicts.find((e) => e.rule === rule && e.option === option)!;
   const nameOf = (needId: string) =>
@@ -95,6 +100,28 @@
               ></button
             >
           {/each}
+          {#if rule.id === "quantities" && rules.quantities === "chance"}
+            <div class="flex basis-full flex-wrap items-center gap-3 text-sm">
+              <OneOf
+                label="Suffices in so many of 100 outings"
+                class="min-h-11 px-4 py-1"
+                value={String(rules.chanceAt)}
+                options={CHANCES.map((c) => ({
+                  value: String(c),
+                  label: `in ${Math.round(100 * c)} of 100`,
+                }))}
+                onchoose={(c) =>
+                  kit.update("how often it suffices", (r) => ({
+                    ...r,
+                    houseRules: { ...r.houseRules, chanceAt: Number(c) as ChanceAt },
+                  }))}
+              />
+              <a class="underline underline-offset-4" href="/kit/{page.params['id']}/last"
+                >by the assumptions of Will it last?</a
+              >
+              <span>{CHANCE_CAUTION}</span>
+            </div>
+          {/if}
         </dd>
       </div>
     {/each}
@@ -147,7 +174,7 @@
           .join(", ")}.
       </p>
     {:else}
-      <button class="btn" onclick={() => all.start(kit.file)}
+      <button class="btn" onclick={() => all.start(kit.bothWays)}
         >Try every combination of schools</button
       >
     {/if}

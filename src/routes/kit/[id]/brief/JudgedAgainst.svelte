@@ -20,7 +20,7 @@
     if (!list || !now) return null;
     const difference = compareLists(list, now, kit.typeOf);
     if (sameList(difference)) return null;
-    const then = audit({ ...kit.file, list: now }, workspace.today, CATALOGUE);
+    const then = audit(workspace.settled({ ...kit.file, list: now }), workspace.today, CATALOGUE);
     return { list: now, difference, coverage: then.coverage, grade: then.grade };
   });
 
@@ -36,7 +36,7 @@
   const verdictBy = (id: string): string => {
     const other = workspace.listNow(id);
     if (!other || id === list?.id) return "";
-    const a = audit({ ...kit.file, list: other }, workspace.today, CATALOGUE);
+    const a = audit(workspace.settled({ ...kit.file, list: other }), workspace.today, CATALOGUE);
     return ` · ${percent(a.coverage)} %, ${a.grade ?? "asks for nothing here"}`;
   };
 </script>

@@ -1,9 +1,10 @@
 <script lang="ts">
   import type { ApexOptions } from "apexcharts";
   import { onDestroy } from "svelte";
+  import { CHANCES, schools, type ChanceAt } from "$lib/core/model/houseRules.ts";
   import { page } from "$app/state";
   import { useKit } from "$lib/state/kit.svelte.ts";
-  import { LastState } from "$lib/state/pages/last.svelte.ts";
+  import { functionLabel, LastState } from "$lib/state/pages/last.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import Chart from "$lib/ui/Chart.svelte";
   import { download, fileName } from "$lib/ui/download.ts";
@@ -11,9 +12,16 @@
   import NumberField from "$lib/ui/NumberField.svelte";
   import OneOf from "$lib/ui/OneOf.svelte";
   import Tick from "$lib/ui/Tick.svelte";
-  import { CHANCE_CAUTION, errorText, outOf100, rareText } from "$lib/words/chanceTexts.ts";
+  import {
+    CHANCE_CAUTION,
+    errorText,
+    listAgainstChance,
+    outOf100,
+    rareText,
+    SAYS_TEXT,
+  } from "$lib/words/chanceTexts.ts";
   import { CATEGORY_LABEL, TIER_LABEL } from "$lib/words/labels.ts";
-  import { grams, many, money, number } from "$lib/words/sentences.ts";
+  import { day, grams, many, money, number } from "$lib/words/sentences.ts";
   import { ChanceRun } from "$lib/workers/chanceRun.svelte.ts";
 
   import Lasting from "./Lasting.svelte";
@@ -91,12 +99,12 @@
     xaxis: { labels: { formatter: (v) => `${v} %` } },
     grid: { borderColor: "var(--line)" },
   });
-  /** What the list asks against what is enough in 95 of 100; of vital and rare things the list decides. */
-  const verdictOf = (tier: string, byList: number, enough: number): string => {
-    if (enough > byList * 1.001) return "asks too little";
-    if (tier === "vital" || enough === 0) return "rare: the list decides";
-    return enough * 2 < byList ? "asks more than it takes" : "";
-  };
+  const rules = $derived(schools(kit.record?.houseRules));
+  const categories = $derived(
+    [...(run?.categories ?? [])]
+      .filter((c) => c.short.high > 0)
+      .sort((a, b) => b.short.high - a.short.high),
+  );
   let picker: FilePicker;
 </script>
 
@@ -193,6 +201,14 @@
             </tbody>
           </table>
         </div>
+        {#if categories.length > 0}
+          <h3 class="mt-4 text-lg">By category</h3>
+          <ul class="mt-1 flex flex-wrap gap-x-6 gap-y-1 text-sm" data-testid="by-category">
+            {#each categories as c (c.id)}<li>
+                {CATEGORY_LABEL[c.id]}: missing in <strong>{outOf100(c.short)}</strong>
+              </li>{/each}
+          </ul>
+        {/if}
       </section>
     </div>
 
@@ -268,6 +284,29 @@
         asks. Rare vital things come out as 0 here: that is why a list asks for them, and chance
         must not take them out.
       </p>
+      {#if listAgainstChance(both, functionLabel)}<p class="mt-2" data-testid="over-under">
+          {listAgainstChance(both, functionLabel)}
+        </p>{/if}
+      <div class="mt-2 flex flex-wrap items-center gap-3">
+        <OneOf
+          label="Ask for quantities"
+          class="min-h-11 px-4 py-1"
+          value={rules.quantities === "chance" ? String(rules.chanceAt) : "list"}
+          options={[
+            { value: "list", label: "ask by the list" },
+            ...CHANCES.map((c) => ({
+              value: String(c),
+              label: `by chance, in ${Math.round(100 * c)} of 100`,
+            })),
+          ]}
+          onchoose={(c) => last.quantitiesBy(c === "list" ? null : (Number(c) as ChanceAt))}
+        />
+        <p class="text-sm text-soft" role="status">
+          {rules.quantities === "chance"
+            ? "Audit, plan and report now ask for what suffices by chance; of vital needs never less than the list."
+            : "Audit, plan and report ask for what the list asks."}
+        </p>
+      </div>
       <table class="mt-1 w-full text-sm" data-testid="enough">
         <thead
           ><tr class="text-left"
@@ -281,16 +320,13 @@
         <tbody>
           {#each both as b (b.need.id)}
             <tr class="border-t border-line"
-              ><td class="py-1 pr-3">{b.label}</td><td class="px-2"
-                >{TIER_LABEL[b.tier as keyof typeof TIER_LABEL]}</td
-              ><td class="px-2 text-right">{number(b.here, 1)}</td><td class="px-2 text-right"
-                >{number(b.byList, 1)}</td
-              ><td class="px-2 text-right">{number(b.need.enough["90"], 1)}</td><td
-                class="px-2 text-right font-semibold">{number(b.need.enough["95"], 1)}</td
-              ><td class="px-2 text-right">{number(b.need.enough["99"], 1)}</td><td
-                class="pl-2 whitespace-nowrap"
-                >{verdictOf(b.tier, b.byList, b.need.enough["95"])}</td
-              ></tr
+              ><td class="py-1 pr-3">{b.label}</td><td class="px-2">{TIER_LABEL[b.tier]}</td><td
+                class="px-2 text-right">{number(b.here, 1)}</td
+              ><td class="px-2 text-right">{number(b.byList, 1)}</td><td class="px-2 text-right"
+                >{number(b.need.enough["90"], 1)}</td
+              ><td class="px-2 text-right font-semibold">{number(b.need.enough["95"], 1)}</td><td
+                class="px-2 text-right">{number(b.need.enough["99"], 1)}</td
+              ><td class="pl-2 whitespace-nowrap">{b.says ? SAYS_TEXT[b.says] : ""}</td></tr
             >
           {/each}
         </tbody>
@@ -320,7 +356,11 @@
     <p class="text-sm text-soft">
       Incidents per 1,000 person-days on this outing: shipped figures times what goes on there.
       Agreed at a table by people who lead outings, wide on purpose. Change what you know better.
-      {last.own ? "These are your own for this kit." : ""}
+      {last.incidents.learnedOn
+        ? `Where this kit's log knew better on ${day(last.incidents.learnedOn)}, its rates stand here instead.`
+        : last.own
+          ? "These are your own for this kit."
+          : ""}
     </p>
     <Tick checked={last.incidents.helpersLeave === true} onchange={(on) => last.helpersLeave(on)}
       >whoever takes a hurt person home is gone too</Tick

@@ -6,6 +6,7 @@
   import type { LastState } from "$lib/state/pages/last.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import OneOf from "$lib/ui/OneOf.svelte";
+  import Tick from "$lib/ui/Tick.svelte";
   import Progress from "$lib/ui/Progress.svelte";
   import { errorText, outOf100 } from "$lib/words/chanceTexts.ts";
   import { money, number } from "$lib/words/sentences.ts";
@@ -22,10 +23,18 @@
     void kit.file;
     void last.incidents;
     void chance;
+    void budget;
     run.clear();
   });
+  const allowed = $derived(kit.record?.plan.budget ?? kit.brief.limits.budget ?? null);
+  let within = $state(true);
+  const budget = $derived(within ? allowed : null);
+  const missing = (needs: readonly { need: string; short: number }[]) =>
+    needs
+      .slice(0, 4)
+      .map((n) => `${labelOf(n.need).toLowerCase()} (in ${number(100 * n.short, 1)} of 100)`)
+      .join(", ");
   function work() {
-    const budget = kit.record?.plan.budget ?? kit.brief.limits.budget ?? null;
     run.ask({
       file: $state.snapshot(kit.file),
       incidents: $state.snapshot(last.incidents),
@@ -58,6 +67,11 @@
       ]}
       onchoose={(c) => (chance = c)}
     />
+    {#if allowed !== null}
+      <Tick checked={within} onchange={(on) => (within = on)}
+        >within the budget of {money(allowed, kit.currency)}</Tick
+      >
+    {/if}
     {#if run.share === null}
       <button class="btn btn-main" onclick={work}>Work it out</button>
     {:else}
@@ -94,14 +108,14 @@
     {:else if answer?.status === "cannot"}
       <p class="noted mt-3">
         No purchase can: with plenty of everything on sale it lasts in {outOf100(answer.best)} outings.
-        What stays missing: {answer.needs
-          .slice(0, 4)
-          .map((n) => `${labelOf(n.need)} (in ${number(100 * n.short, 1)} of 100)`)
-          .join(", ")}.
+        What stays missing: {missing(answer.needs)}.
       </p>
     {:else if answer?.status === "not-found"}
       <p class="noted mt-3">
-        No plan within the budget was found that does; the nearest lasts in {outOf100(answer.best)} outings.
+        No plan {budget === null ? "from this price book" : `within ${money(budget, kit.currency)}`} was
+        found that does; the nearest lasts in {outOf100(answer.best)} outings. Still missing then: {missing(
+          answer.needs,
+        )}.
       </p>
     {/if}
   </div>

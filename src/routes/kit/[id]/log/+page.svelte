@@ -103,7 +103,12 @@
     {#if log.since}
       <div class="mt-3 min-h-80">
         {#if run.said}
-          <Readiness readiness={run.said.readiness} events={log.events} {functionOf} />
+          <Readiness
+            readiness={run.said.readiness}
+            events={log.events}
+            name={fileName(`${kit.record?.kit.name} readiness`, "")}
+            {functionOf}
+          />
         {:else if run.failure}
           <p class="noted">The readiness could not be worked out: {run.failure}.</p>
         {:else}
@@ -187,11 +192,17 @@
         </table>
       </details>
     {/if}
-    {#if log.rotation.length > 0}
+    {#if log.rotationYear.lines.length > 0}
       <h2 class="mt-5 text-xl">Use it up elsewhere</h2>
       <p class="text-sm text-soft">
-        Runs out within half a year: give it to home, training or a kit used daily, and put new in.
-        Nothing near its date goes into a kit.
+        {#if log.rotation.length > 0}Runs out within half a year: give it to home, training or a kit
+          used daily, and put new in. Nothing near its date goes into a kit.{:else}Nothing runs out
+          within half a year.{/if}
+        In the year ahead {many(
+          log.rotationYear.lines.length,
+          "line",
+        )}{#if log.rotationYear.saves > 0},
+          {money(log.rotationYear.saves, kit.currency)} not thrown away{/if}.
       </p>
       <ul class="mt-1 text-sm" data-testid="rotation">
         {#each log.rotation as r (r.line)}
@@ -215,11 +226,19 @@
         {/each}
       </ul>
     {/if}
-    {#if log.spent.length > 0}
+    {#if log.cost.some((y) => y.spent > 0 || y.others.length > 0)}
       <h2 class="mt-5 text-xl">What it cost</h2>
-      <ul class="mt-1 text-sm">
-        {#each log.spent as s (`${s.year} ${s.currency}`)}
-          <li>{s.year}: {money(s.amount, s.currency)}</li>
+      <p class="text-sm text-soft">
+        Beside what the calendar foresaw for dates when the log began: the rest was used, lost or
+        broken.
+      </p>
+      <ul class="mt-1 text-sm" data-testid="cost">
+        {#each log.cost.filter((y) => y.spent + y.foreseen + y.others.length > 0) as y (y.year)}
+          <li>
+            {y.year}:
+            <strong>{money(y.spent, kit.currency)}</strong>{#each y.others as o (o.currency)}
+              and {money(o.amount, o.currency)}{/each}; foreseen {money(y.foreseen, kit.currency)}
+          </li>
         {/each}
       </ul>
     {/if}

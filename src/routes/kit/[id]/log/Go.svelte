@@ -50,7 +50,8 @@
       >
       {#if running && !go}
         <p class="mt-4 flex items-center gap-3">
-          <Progress label="The checks being worked out" value={0.5} /> working out the fewest checks …
+          <Progress label="The checks being worked out" value={null} /> working out the fewest checks
+          …
         </p>
       {:else if !go}
         <p class="noted mt-4">The list asks for nothing: there is nothing to be ready for.</p>

@@ -1,6 +1,9 @@
 <script lang="ts">
   import type { LogState } from "$lib/state/pages/log.svelte.ts";
+  import { workspace } from "$lib/state/workspace.svelte.ts";
   import Choice from "$lib/ui/Choice.svelte";
+  import FilePicker from "$lib/ui/FilePicker.svelte";
+  import { storePhoto } from "$lib/ui/photos.ts";
   import { EVENT_KIND_LABEL, eventText } from "$lib/words/eventTexts.ts";
   import { logProblemText } from "$lib/words/logProblems.ts";
   import { day } from "$lib/words/sentences.ts";
@@ -11,12 +14,25 @@
   /** As many as one reads at once; a long log opens on demand. */
   const SHOWN = 60;
   let most = $state(SHOWN);
+  let picker: FilePicker;
+  let photoOf = "";
+  function pickPhoto(event: string) {
+    photoOf = event;
+    picker.pick();
+  }
   const counts = (line: string, on: string) =>
     log.events.filter(
       (e) => e.kind === "counted" && e.on === on && e.changes?.some((c) => c.line === line),
     );
 </script>
 
+<FilePicker
+  bind:this={picker}
+  accept="image/*"
+  camera
+  label="Photo of what happened"
+  onfiles={(files) => files.forEach((f) => void storePhoto(log.kit, f, { event: photoOf }))}
+/>
 <section class="sheet mt-4" aria-label="What happened">
   <div class="flex flex-wrap items-center justify-between gap-2 px-4 py-2">
     <h2 class="text-xl">What happened</h2>
@@ -61,16 +77,34 @@
   {/each}
   <ol class="divide-y divide-line border-t border-line" data-testid="events">
     {#each log.shown.slice(0, most) as e (e.id)}
-      <li class="group flex items-center gap-3 px-4 py-2">
+      <li class="group flex flex-wrap items-center gap-3 px-4 py-2">
         <time class="w-24 shrink-0 text-sm font-semibold">{day(e.on)}</time>
         <EventIcon kind={e.kind} />
-        <span class="min-w-0 flex-1 break-words">{eventText(e, log.nameOf)}</span>
+        <span class="min-w-40 flex-1 break-words">{eventText(e, log.nameOf)}</span>
         <span class="max-w-24 truncate text-sm text-soft">{e.by ?? ""}</span>
         <button
           class="btn no-print min-h-9 px-2 py-0.5 text-sm font-normal"
           aria-label="Take back: {eventText(e, log.nameOf)}"
           onclick={() => log.takeBack(e)}>Take back</button
         >
+        <button
+          class="btn no-print min-h-9 px-2 py-0.5 text-sm font-normal"
+          aria-label="Photo: {eventText(e, log.nameOf)}"
+          onclick={() => pickPhoto(e.id)}>Photo</button
+        >
+        {#each log.photosOf(e.id) as p (p.id)}
+          <figure class="flex basis-full items-end gap-2 pl-27">
+            <img
+              src={p.dataUrl}
+              alt="Photo of: {eventText(e, log.nameOf)}"
+              class="max-h-40 border border-line object-contain"
+            />
+            <button
+              class="btn no-print min-h-9 px-2 py-0.5 text-sm font-normal"
+              onclick={() => workspace.edit("remove a photo", [], [p.id])}>Remove</button
+            >
+          </figure>
+        {/each}
       </li>
     {:else}
       <li class="px-4 py-3 text-soft">

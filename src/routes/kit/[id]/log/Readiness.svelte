@@ -4,7 +4,9 @@
   import type { KitEvent } from "$lib/core/model/event.ts";
   import type { Readiness } from "$lib/core/log/readiness.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
+  import { readinessSvg } from "$lib/report/readinessSvg.ts";
   import Chart from "$lib/ui/Chart.svelte";
+  import { saveDrawing, saveRaster } from "$lib/ui/exportPicture.ts";
   import { EVENT_KIND_LABEL } from "$lib/words/eventTexts.ts";
   import { day, many, needLabel, percent } from "$lib/words/sentences.ts";
 
@@ -13,8 +15,11 @@
     events: readonly KitEvent[];
     /** Function of a need, by its id. */
     functionOf: (need: string) => string | undefined;
+    /** Of the picture's file. */
+    name: string;
   }
-  const { readiness, events, functionOf }: Props = $props();
+  const { readiness, events, functionOf, name }: Props = $props();
+  const picture = () => readinessSvg(readiness, events, workspace.today).svg;
   const steps = $derived(readiness.steps);
   const first = $derived(steps[0]?.from ?? workspace.today);
   const days = $derived(daysBetween(first, workspace.today) + 1);
@@ -103,6 +108,16 @@
         style="width: {(100 * s.days) / days}%"
       ></span>
     {/each}
+  </div>
+  <div class="mt-2 flex flex-wrap gap-2">
+    <button
+      class="btn min-h-9 px-3 py-0.5 text-sm font-normal"
+      onclick={() => saveDrawing(name, picture())}>Picture, SVG</button
+    >
+    <button
+      class="btn min-h-9 px-3 py-0.5 text-sm font-normal"
+      onclick={() => void saveRaster(name, picture())}>Picture, PNG</button
+    >
   </div>
   <details class="mt-2">
     <summary class="min-h-9 cursor-pointer py-1 text-sm font-semibold">Each step as a table</summary

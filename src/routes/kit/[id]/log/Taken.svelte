@@ -93,8 +93,14 @@
             </button>
             {#if n > 0}<button
                 class="btn absolute top-1 right-1 min-h-11 w-11 px-0"
-                aria-label="One {log.nameOf(line.id)} less"
-                onclick={() => tap(t, -1)}><Minus size={18} aria-hidden="true" /></button
+                aria-label="{n % 1 > 0 ? 'Half a' : 'One'} {log.nameOf(line.id)} less"
+                onclick={() => tap(t, n % 1 > 0 ? -0.5 : -1)}
+                ><Minus size={18} aria-hidden="true" /></button
+              >{/if}
+            {#if log.isDivisible(line) && n + 0.5 <= pieces}<button
+                class="btn absolute right-1 bottom-1 min-h-11 w-11 px-0"
+                aria-label="Half of one {log.nameOf(line.id)}"
+                onclick={() => tap(t, 0.5)}>+½</button
               >{/if}
           </li>
         {/each}

@@ -53,6 +53,7 @@
             // Judged alike: by this kit's list and rules.
             list: request.audit.list,
             ...(request.audit.houseRules ? { houseRules: request.audit.houseRules } : {}),
+            ...(request.audit.byChance ? { byChance: request.audit.byChance } : {}),
           }),
         ),
     ];

@@ -19,6 +19,7 @@
     request: ready.request,
   }));
   $effect(() => report.askOwn());
+  $effect(() => report.askChance());
   onDestroy(() => report.dispose());
   const { title, blocks } = $derived(report);
 
@@ -58,7 +59,7 @@
     >Audit file</button
   >
   {#if ready.run.running || report.working}<span class="text-soft"
-      >the plan is still being worked out …</span
+      >plan and chance are still being worked out …</span
     >{/if}
 </div>
 <ReportView {blocks} />

@@ -60,8 +60,8 @@
 
   // Photos
   let picker: FilePicker;
-  const photos = $derived(kit.photos);
-  const addPhoto = (file: File) => storePhoto(kit, file, line?.id);
+  const photos = $derived(kit.photos.filter((p) => p.event === undefined));
+  const addPhoto = (file: File) => storePhoto(kit, file, line ? { line: line.id } : {});
   const removePhoto = (id: string) => workspace.edit("remove a photo", [], [id]);
 </script>
 
