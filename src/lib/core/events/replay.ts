@@ -69,6 +69,15 @@ function withFacts(line: Line, { facts, cleared = [] }: Change): Line {
   return merged;
 }
 
+/** Parts with anything in them: what was opened first, then what runs out first. */
+function inTaking(parts: readonly Line[]): Line[] {
+  const full = parts.filter((l) => piecesOf(l) > 0);
+  if (full.length < 2) return full;
+  const key = (l: Line) =>
+    `${l.opened ? 0 : 1}${l.expires && l.expires !== "none" ? l.expires : "9999"}`;
+  return full.sort((a, b) => (key(a) < key(b) ? -1 : key(a) > key(b) ? 1 : a.id < b.id ? -1 : 1));
+}
+
 class Kit {
   readonly lines: Line[];
   /** Where each line stands in `lines`. */
@@ -103,18 +112,13 @@ class Kit {
     return at === undefined ? undefined : this.lines[at];
   }
 
-  /** The line and its parts: what was opened first, then what runs out first. */
+  /** The line and its parts, in the order they came. */
   group(id: string): Line[] {
+    const whole = wholeOf(id);
+    const parts = this.#parts.get(whole) ?? [];
     const start = `${id}+`;
-    const parts = (this.#parts.get(wholeOf(id)) ?? [])
-      .filter((x) => x === id || x.startsWith(start))
-      .map((x) => this.#line(x)!);
-    if (parts.length < 2) return parts;
-    const key = (l: Line) =>
-      `${l.opened ? 0 : 1}${l.expires && l.expires !== "none" ? l.expires : "9999"}`;
-    return parts.sort((a, b) =>
-      key(a) < key(b) ? -1 : key(a) > key(b) ? 1 : a.id < b.id ? -1 : 1,
-    );
+    const own = whole === id ? parts : parts.filter((x) => x === id || x.startsWith(start));
+    return own.map((x) => this.#line(x)!);
   }
   #set(line: Line): void {
     const at = this.#at.get(line.id);
@@ -124,7 +128,10 @@ class Kit {
   #lose(line: string, on: string, pieces: number, why: DeficitWhy): void {
     if (pieces <= NOTHING) return;
     const id = wholeOf(line);
-    this.losses.set(id, [...(this.losses.get(id) ?? []), { on, pieces: tidy(pieces), why }]);
+    const loss = { on, pieces: tidy(pieces), why };
+    const before = this.losses.get(id);
+    if (before) before.push(loss);
+    else this.losses.set(id, [loss]);
   }
   #gone(event: KitEvent, line: string): void {
     this.problems.push({ event: event.id, line, what: "no-such-line" });
@@ -137,7 +144,8 @@ class Kit {
       return;
     }
     let left = change.pieces ?? 0;
-    for (const part of parts) {
+    for (const part of inTaking(parts)) {
+      if (left <= 0) break;
       const taken = Math.min(left, piecesOf(part));
       if (taken > 0) this.#set(withCount(part, tidy(piecesOf(part) - taken)));
       left -= taken;
