@@ -1,9 +1,16 @@
 import { basename } from "node:path";
+import loadHighs from "highs";
 import Papa from "papaparse";
 import { VERDICTS } from "../lib/core/audit/verdict.ts";
 import { kitToday } from "../lib/core/events/kitOnDay.ts";
 import type { Answer, Result } from "../lib/core/exercise/exerciseFile.ts";
-import { makeExercise } from "../lib/core/exercise/make.ts";
+import { makeExercise, type Wanted } from "../lib/core/exercise/make.ts";
+import { optimumRequest, planTask } from "../lib/core/exercise/planTask.ts";
+import type { AuditFile } from "../lib/core/model/auditFile.ts";
+import { MESHES, type Mesh } from "../lib/core/model/mesh.ts";
+import { highsSolver } from "../lib/core/plan/highsSolver.ts";
+import { plan } from "../lib/core/plan/plan.ts";
+import { PRICE_BOOK } from "../lib/data/priceBook.ts";
 import { summarise } from "../lib/core/exercise/mark.ts";
 import {
   readExercise,
@@ -59,13 +66,35 @@ function whole(flags: Flags, name: string, usual: number): number {
 
 const json = (path: string): unknown => jsonOf(path, fileText(path));
 
-async function make(path: string, flags: Flags, today: string, io: Io) {
-  const given = kitToday(inFile(path, parseAudit(json(path), CATALOGUE)), today, CATALOGUE);
-  const asked = {
+function wantedOf(flags: Flags): Wanted {
+  const meshes = flags.get("meshes")?.split(",");
+  const unknown = meshes?.find((m) => !(MESHES as readonly string[]).includes(m));
+  if (unknown !== undefined)
+    throw new Usage(`--meshes '${unknown}' is none of ${MESHES.join(", ")}`);
+  const hardest = whole(flags, "hardest", 3);
+  if (hardest !== 1 && hardest !== 2 && hardest !== 3) throw new Usage("--hardest is 1, 2 or 3");
+  return {
     faults: whole(flags, "faults", 8),
     decoys: whole(flags, "decoys", 0),
     seed: whole(flags, "seed", 1),
+    hardest,
+    ...(meshes ? { meshes: meshes as Mesh[] } : {}),
+    ...(flags.has("trap") ? { briefTrap: true } : {}),
   };
+}
+
+/** The plan that students make within a budget, with the best there is. */
+async function taskOf(truth: AuditFile, budget: number, today: string) {
+  if (!(budget >= 0)) throw new Usage("--budget is an amount");
+  const request = optimumRequest(truth, PRICE_BOOK, budget, today, CATALOGUE);
+  const outcome = plan(request, highsSolver(await loadHighs()));
+  const best = outcome.status === "infeasible" ? 0 : (outcome.choice.after.coverage ?? 0);
+  return planTask(truth, PRICE_BOOK, budget, best, today, CATALOGUE);
+}
+
+async function make(path: string, flags: Flags, today: string, io: Io) {
+  const given = kitToday(inFile(path, parseAudit(json(path), CATALOGUE)), today, CATALOGUE);
+  const asked = wantedOf(flags);
   const passphrase = wanted(flags, "passphrase");
   const out = wanted(flags, "out");
   const outcome = makeExercise(given, asked, today, CATALOGUE);
@@ -73,15 +102,22 @@ async function make(path: string, flags: Flags, today: string, io: Io) {
     throw new BadInput([
       {
         where: path,
-        what: `has room for ${outcome.most} faults that change its audit, not ${asked.faults}`,
+        what:
+          outcome.why === "brief-trap"
+            ? "is asked no more by a longer or larger outing: no trap in the brief"
+            : `has room for ${outcome.most} faults that change its audit, not ${asked.faults}`,
       },
     ]);
+  const budget = flags.get("budget");
+  const task =
+    budget === undefined ? undefined : await taskOf(outcome.made.file, Number(budget), today);
   const { exercise, key } = await writeExercise(
     outcome.made,
     given,
     passphrase,
     SIGHT_WORDS,
     CATALOGUE,
+    task,
   );
   written(out, JSON.stringify(exercise, null, 1));
   const keyPath = flags.get("key");
@@ -115,10 +151,28 @@ async function take(path: string, flags: Flags, io: Io) {
     return { line: row["line"]?.trim() ?? "", verdict, fault: row["fault"]?.trim() ?? "" };
   });
   const student = flags.get("student") ?? basename(out).replace(/\.json$/, "");
-  const result = await writeResult(exercise, student, answers);
+  const result = await writeResult(exercise, student, answers, undefined, planIn(flags));
   written(out, JSON.stringify(result, null, 1));
   io.err(`wrote ${out}\n`);
   return { student, answers: answers.length };
+}
+
+/** Purchases of a student's plan, from a table of product and packs. */
+function planIn(flags: Flags): Result["plan"] {
+  const csv = flags.get("plan");
+  if (csv === undefined) return undefined;
+  const { data } = Papa.parse<Record<string, string>>(fileText(csv), {
+    header: true,
+    skipEmptyLines: "greedy",
+  });
+  return data.map((row, i) => {
+    const packs = Number(row["packs"]);
+    if (!row["product"] || !Number.isInteger(packs) || packs < 1)
+      throw new BadInput([
+        { where: `${csv}, row ${i + 2}`, what: "is no product with a whole number of packs" },
+      ]);
+    return { product: row["product"].trim(), packs };
+  });
 }
 
 async function markAll(keyPath: string, paths: readonly string[], flags: Flags) {
@@ -134,7 +188,7 @@ async function markAll(keyPath: string, paths: readonly string[], flags: Flags) 
     }
   }
   if (results.length === 0) throw new BadInput(no.map((n) => ({ where: n.file, what: n.why })));
-  const summary = summarise(key, results);
+  const summary = summarise([{ key, results }], CATALOGUE);
   // In the order in which the files were given; the class's own order is by what was found.
   const students = results.map((r) => summary.students.find((m) => m.id === r.student)!);
   return { ...summary, students, refused: no };

@@ -209,16 +209,19 @@ const result = (student: string, answers: Answer[]): Result => ({
   checksum: "",
 });
 
+const marked = (key: KeyFile, r: Result) => mark(key, r, CATALOGUE);
+
 describe("marking", () => {
   const key = keyOf(made(6, 2, 7));
+  const classOf = (results: Result[]) => summarise([{ key, results }], CATALOGUE);
   const keepAll = (): Answer[] =>
     key.verdicts.map((v) => ({ line: v.line, verdict: "keep", fault: "" }));
 
   it("the blind find nothing, the honest everything, with the right verdicts and reasons", () => {
-    const blind = mark(key, result("b", keepAll()));
+    const blind = marked(key, result("b", keepAll()));
     expect(blind.found).to.deep.equal([]);
     expect(blind.falseAlarms).to.deep.equal([]);
-    const honest = mark(
+    const honest = marked(
       key,
       result(
         "h",
@@ -238,7 +241,7 @@ describe("marking", () => {
   it("a fault is found by a verdict and a name; the verdict alone, or the name alone, is not it", () => {
     const f = key.faults[0]!;
     const one = (verdict: Answer["verdict"], fault: string) =>
-      mark(key, result("s", [{ line: f.line, verdict, fault }]));
+      marked(key, result("s", [{ line: f.line, verdict, fault }]));
     expect(one("replace", f.kind).found).to.deep.equal([f.id]);
     expect(one("keep", f.kind).found).to.deep.equal([]);
     expect(one("replace", "").found).to.deep.equal([]);
@@ -254,7 +257,7 @@ describe("marking", () => {
         !key.decoys.some((d) => d.line === v.line),
     )!;
     const alarms = (line: string) =>
-      mark(key, result("s", [{ line, verdict: "drop", fault: "f-past" }]));
+      marked(key, result("s", [{ line, verdict: "drop", fault: "f-past" }]));
     expect(alarms(sound.line).falseAlarms).to.deep.equal([sound.line]);
     expect(alarms(key.decoys[0]!.line).decoysFallenFor).to.deep.equal([key.decoys[0]!.line]);
     expect(alarms(key.already[0]!).falseAlarms).to.deep.equal([]);
@@ -284,7 +287,7 @@ describe("marking", () => {
       const answers = lines
         .filter(() => upTo(5) > 0)
         .map((line): Answer => ({ line, verdict: verdicts[upTo(4)]!, fault: kinds[upTo(16)]! }));
-      const got = mark(k, result("s", answers));
+      const got = marked(k, result("s", answers));
       const found: string[] = [];
       const alarms: string[] = [];
       for (const a of answers) {
@@ -340,7 +343,7 @@ describe("marking", () => {
             }),
           ),
         );
-        const ranked = summarise(k, results).students.map((s) => s.id);
+        const ranked = summarise([{ key: k, results }], CATALOGUE).students.map((s) => s.id);
         sum += spearman(
           skills,
           skills.map((_, i) => -ranked.indexOf(`s${i}`)),
@@ -363,7 +366,7 @@ describe("marking", () => {
             : { line: v.line, verdict: "keep", fault: "" };
         }),
       );
-    const summary = summarise(key, [find("a", 6), find("b", 3), find("c", 1)]);
+    const summary = classOf([find("a", 6), find("b", 3), find("c", 1)]);
     expect(summary.students.map((s) => s.id)).to.deep.equal(["a", "b", "c"]);
     expect(summary.faults.map((f) => f.foundRate)).to.deep.equal([
       1,
@@ -380,6 +383,6 @@ describe("marking", () => {
     expect(summary.kappaWithKey).to.be.within(0, 1);
     expect(summary.teachNext.length).to.equal(3);
     expect(summary.teachNext[0]!.rate).to.be.closeTo(2 / 3, 1e-9);
-    expect(summarise(key, []).teachNext).to.deep.equal([]);
+    expect(classOf([]).teachNext).to.deep.equal([]);
   });
 });

@@ -31,20 +31,21 @@
   <h1 class="text-2xl 2xl:shrink-0">{title}</h1>
   <p class="hidden min-w-0 truncate text-soft 2xl:block">{about}</p>
   <nav
-    class="ml-auto flex flex-wrap items-center gap-1 2xl:shrink-0 2xl:flex-nowrap"
+    class="order-3 -mx-5 flex w-[calc(100%+2.5rem)] items-center gap-1 overflow-x-auto px-5 lg:order-none lg:mx-0 lg:ml-auto lg:w-auto lg:px-0 2xl:shrink-0"
     aria-label="Under the shelf"
   >
     {#each PLACES as p (p.href)}
       <a
         href={p.href}
         aria-current={page.url.pathname === p.href ? "page" : undefined}
-        class="flex min-h-11 items-center px-3 font-semibold {page.url.pathname === p.href
+        class="flex min-h-11 shrink-0 items-center px-3 font-semibold lg:px-2.5 {page.url
+          .pathname === p.href
           ? 'bg-pick text-onpick'
           : 'hover:bg-passbg'}">{p.label}</a
       >
     {/each}
   </nav>
-  <span class="flex items-center gap-3 2xl:shrink-0"
+  <span class="ml-auto flex items-center gap-3 lg:ml-0 2xl:shrink-0"
     ><SaveMark /><button
       class="btn min-h-9 px-3 py-1"
       disabled={!workspace.undoLabel}

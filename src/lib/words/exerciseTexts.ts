@@ -1,6 +1,8 @@
 import type { SightWords } from "../core/exercise/write.ts";
 import type { Mesh } from "../core/model/mesh.ts";
-import { day, size } from "./display.ts";
+import type { FaultKind } from "../core/exercise/faultKinds.ts";
+import type { ClassSummary } from "../core/exercise/mark.ts";
+import { day, many, number, size } from "./display.ts";
 import { LOCATION_LABEL } from "./labels.ts";
 
 export const FAULT_LABEL: Readonly<Record<string, string>> = {
@@ -19,6 +21,7 @@ export const FAULT_LABEL: Readonly<Record<string, string>> = {
   "f-buried": "Lies where nobody finds it in time",
   "f-unlabelled": "Name or strength is missing",
   "f-latex": "Holds latex, and somebody reacts to it",
+  "f-brief": "Packed for less than this outing asks",
 };
 
 /** How one sees it, for the student's sheet. */
@@ -40,6 +43,8 @@ export const FAULT_HOW: Readonly<Record<string, string>> = {
   "f-buried": "Time it from the word to the hand, with gloves on.",
   "f-unlabelled": "A tablet without name and strength is nobody's.",
   "f-latex": "Read who is coming, then read the wrapper.",
+  "f-brief":
+    "Before the first item: for how many people and days was it packed, and for how many is it now?",
 };
 
 const MESH_TAUGHT: Readonly<Record<Mesh, string>> = {
@@ -68,4 +73,35 @@ export const SIGHT_WORDS: SightWords = {
     "d-crumpled": "the wrapper is crumpled, the seam whole all round",
     "d-faded": "the colours have faded, every word can be read",
   },
+  packedFor: (b) =>
+    `on the box: packed for ${many(b.people, "person", "people")} and ${many(b.days, "day")}`,
 };
+
+/** How a fault is seen, for the instructor's choice. */
+export const SEEN_LABEL: Readonly<Record<FaultKind["seen"], string>> = {
+  read: "read",
+  count: "count",
+  feel: "feel",
+  try: "try",
+  "work-out": "work it out",
+};
+export const DIFFICULTY_LABEL: Readonly<Record<1 | 2 | 3, string>> = {
+  1: "a beginner sees it",
+  2: "seen on a careful look",
+  3: "seen by who looks for it",
+};
+
+/** What to teach next, with the figure it is read from. */
+export function teachText(t: ClassSummary["teachNext"][number]): string {
+  const rate = `${number(100 * t.rate, 0)} %`;
+  switch (t.what) {
+    case "fault":
+      return `${FAULT_LABEL[t.id]}: missed by ${rate}. ${FAULT_HOW[t.id]}`;
+    case "mesh":
+      return `${meshTaught(t.id as Mesh)}: ${rate} missed.`;
+    case "false-alarms":
+      return `What looks wrong and is sound: ${rate} named something that has nothing.`;
+    case "reasons":
+      return `Saying why: ${rate} of what was found had another reason.`;
+  }
+}

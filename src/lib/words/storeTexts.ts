@@ -16,6 +16,7 @@ const KIND_LABEL: Record<RecordKind, string> = {
   list: "the list",
   settings: "the settings",
   set: "the set",
+  drill: "what was practised",
 };
 
 /** A record as one speaks of it: "the kit Crew Box", "the settings". */
@@ -47,6 +48,7 @@ function nameOf(r: WorkspaceRecord): string {
       return `“${habitText(r.habit)}”`;
     case "photo":
     case "settings":
+    case "drill":
       return "";
   }
 }

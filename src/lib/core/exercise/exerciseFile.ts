@@ -2,7 +2,8 @@ import { z } from "zod";
 import { auditSchema } from "../model/auditFile.ts";
 import { VERDICTS } from "../audit/verdict.ts";
 import { MESHES } from "../model/mesh.ts";
-import { id } from "../model/scalars.ts";
+import { productSchema } from "../model/priceBook.ts";
+import { day, id } from "../model/scalars.ts";
 
 /** The key, encrypted: nobody reads it without the instructor's passphrase. Base64. */
 const sealedSchema = z.strictObject({
@@ -20,6 +21,14 @@ const sightSchema = z.strictObject({
   by: z.enum(["look", "feel", "try"]),
   sees: z.string(),
 });
+
+/** A short plan that the student makes: what she may buy of, and for how much. */
+const planOfferSchema = z.strictObject({
+  budget: z.number().min(0).max(1e9),
+  currency: z.string().max(10),
+  products: z.array(productSchema).max(2000),
+});
+export type PlanOffer = z.infer<typeof planOfferSchema>;
 
 /** An exercise as it is handed out: the kit as it lies there, in words, and the sealed key. */
 export const exerciseSchema = z.strictObject({
@@ -39,6 +48,8 @@ export const exerciseSchema = z.strictObject({
       points: z.array(sightSchema),
     }),
   ),
+  /** Absent: no plan is asked for. */
+  plan: planOfferSchema.optional(),
   sealed: sealedSchema,
 });
 export type Exercise = z.infer<typeof exerciseSchema>;
@@ -62,6 +73,17 @@ export const keySchema = z.strictObject({
   verdicts: z.array(
     z.strictObject({ line: id, verdict: z.enum(VERDICTS), weight: z.number().min(0) }),
   ),
+  /** What the student's plan is held against. */
+  plan: planOfferSchema
+    .extend({
+      /** The kit with its faults, by which a plan is judged, on this day. */
+      truth: auditSchema,
+      today: day,
+      /** Coverage without any plan, and the most that the budget can buy. */
+      before: z.number(),
+      optimum: z.number(),
+    })
+    .optional(),
 });
 export type KeyFile = z.infer<typeof keySchema>;
 
@@ -80,6 +102,11 @@ export const resultSchema = z.strictObject({
   student: z.string().max(200),
   answers: z.array(answerSchema).max(10_000),
   timeS: z.number().min(0).optional(),
+  /** What she would buy, in packs. */
+  plan: z
+    .array(z.strictObject({ product: id, packs: z.number().int().min(1).max(10_000) }))
+    .max(2000)
+    .optional(),
   /** Finds damage and careless edits; it is no proof against a programmer. */
   checksum: z.string(),
 });

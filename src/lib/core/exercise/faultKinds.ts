@@ -215,6 +215,23 @@ export const FAULT_KINDS: readonly FaultKind[] = [
   },
 ];
 
+/** The line that stands for the outing itself. */
+export const BRIEF_LINE = "brief";
+/** What is wrong with the outing: more is asked of the kit than it was packed for. */
+export const BRIEF_FAULT = {
+  id: "f-brief",
+  mesh: "enough",
+  difficulty: 3,
+  verdict: "top-up",
+} as const;
+
+/** The mesh that a kind of fault is caught by; undefined: there is no such kind. */
+export const meshOfFault = (kind: string): Mesh | undefined =>
+  kind === BRIEF_FAULT.id ? BRIEF_FAULT.mesh : FAULT_KINDS.find((k) => k.id === kind)?.mesh;
+/** How hard a kind of fault is to see. */
+export const difficultyOf = (kind: string): 1 | 2 | 3 =>
+  FAULT_KINDS.find((k) => k.id === kind)?.difficulty ?? BRIEF_FAULT.difficulty;
+
 /** What looks wrong and is sound; it changes nothing that is counted. */
 export interface DecoyKind {
   readonly id: string;

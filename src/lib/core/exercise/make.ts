@@ -5,11 +5,12 @@ import { canonical } from "../base/canonical.ts";
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import { Random } from "../chance/random.ts";
 import type { AuditFile } from "../model/auditFile.ts";
+import type { Brief } from "../model/brief.ts";
 import type { Line } from "../model/kit.ts";
 import type { Mesh } from "../model/mesh.ts";
 import { contextOf } from "../sieve/context.ts";
 import { piecesOf } from "../sieve/measure.ts";
-import { DECOY_KINDS, FAULT_KINDS } from "./faultKinds.ts";
+import { BRIEF_FAULT, BRIEF_LINE, DECOY_KINDS, FAULT_KINDS, type FaultKind } from "./faultKinds.ts";
 
 interface PlantedFault {
   readonly id: string;
@@ -38,6 +39,8 @@ export interface Made {
   /** The kit with the faults in it. */
   readonly file: AuditFile;
   readonly key: ExerciseKey;
+  /** The outing that the box says it was packed for. */
+  readonly packedFor: Brief;
 }
 
 /** Things without a fault are bought new: good for two years after the outing. */
@@ -47,28 +50,23 @@ const WEIGHT = { vital: 5, core: 3, useful: 1 } as const;
 /** A line on which nothing of the list hangs. */
 const WEIGHT_OF_REST = 0.5;
 
+/** What a thing that was just bought and packed does not have yet. */
+const FOUND_OUT = [
+  ...(["condition", "okPoints", "note", "opened", "findable"] as const),
+  ...(["labelled", "reachS", "drills", "lot"] as const),
+];
+
 /** The kit as it should be: counted as claimed, sound, in date, labelled, easy to find. */
 export function asItShouldBe(file: AuditFile, today: string, catalogue: Catalogue): AuditFile {
   const { events: _, incidents: __, kept: ___, ...rest } = file;
   const context = contextOf(file, today, catalogue);
   const lines = file.kit.lines.map((line, i): Line => {
     const { type } = context.lines[i]!;
-    const {
-      condition: _c,
-      okPoints: _o,
-      note: _n,
-      opened: _p,
-      findable: _f,
-      labelled: _l,
-      reachS: _r,
-      drills: _d,
-      lot: _t,
-      ...line_
-    } = line;
-    void [_c, _o, _n, _p, _f, _l, _r, _d, _t];
+    const asBought = { ...line };
+    for (const fact of FOUND_OUT) delete asBought[fact];
     const pieces = Math.max(1, Math.floor(line.claimed ?? piecesOf(line)));
     return {
-      ...line_,
+      ...asBought,
       claimed: pieces,
       counted: pieces,
       failedPoints: [],
@@ -86,10 +84,57 @@ export function asItShouldBe(file: AuditFile, today: string, catalogue: Catalogu
 const signature = (a: Audit): string =>
   canonical([a.coverage, a.interval, a.needs.map((n) => n.met), a.failing.map((n) => n.met)]);
 
+/** What an exercise is to hold. */
+export interface Wanted {
+  readonly faults: number;
+  readonly decoys: number;
+  readonly seed: number;
+  /** Meshes to draw from; absent: all. */
+  readonly meshes?: readonly Mesh[];
+  /** No fault harder to see than this. */
+  readonly hardest?: 1 | 2 | 3;
+  /** Chosen by hand: planted before anything is drawn, and counted among the faults. */
+  readonly picked?: readonly { readonly line: string; readonly kind: string }[];
+  /** The outing is a trap: more people or days than the kit was packed for. Not counted among the faults. */
+  readonly briefTrap?: boolean;
+}
+
+/** What can be planted where: kinds by line that change the audit by themselves. */
+export function plantable(
+  given: AuditFile,
+  today: string,
+  catalogue: Catalogue,
+): { readonly line: string; readonly kinds: readonly FaultKind[] }[] {
+  const base = asItShouldBe(given, today, catalogue);
+  const clean = audit(base, today, catalogue);
+  const sign = signature(clean);
+  return base.kit.lines.map((l, i) => ({
+    line: l.id,
+    kinds: FAULT_KINDS.filter((kind) => {
+      const line = kind.plant(clean.context.lines[i]!, clean.context);
+      if (!line) return false;
+      const lines = base.kit.lines.map((x) => (x.id === l.id ? line : x));
+      return signature(audit({ ...base, kit: { ...base.kit, lines } }, today, catalogue)) !== sign;
+    }),
+  }));
+}
+
 export type MakeOutcome =
   | { readonly ok: true; readonly made: Made }
-  /** So many faults cannot be planted in this kit; that many can. */
-  | { readonly ok: false; readonly most: number };
+  /** So many faults cannot be planted in this kit; that many can. `why`: what was chosen and cannot be. */
+  | { readonly ok: false; readonly most: number; readonly why?: "brief-trap" | "picked" };
+
+/** Outings for which a kit is asked more than for the one it was packed for. */
+const TRAPS: readonly ((brief: Brief) => Brief)[] = [
+  (b) => ({ ...b, days: 2 * b.days }),
+  (b) => ({ ...b, people: 2 * b.people }),
+];
+
+/** A kind of fault that can be planted on a line; the line with it in it. */
+interface Candidate {
+  readonly line: Line;
+  readonly kind: FaultKind;
+}
 
 /**
  * Plants faults and decoys in a kit, drawn by a seed: at most one a line, meshes in turn; each changes
@@ -97,12 +142,15 @@ export type MakeOutcome =
  */
 export function makeExercise(
   given: AuditFile,
-  wanted: { readonly faults: number; readonly decoys: number; readonly seed: number },
+  wanted: Wanted,
   today: string,
   catalogue: Catalogue,
 ): MakeOutcome {
-  const base = asItShouldBe(given, today, catalogue);
+  const packed = asItShouldBe(given, today, catalogue);
   const random = new Random().begin(wanted.seed, 0);
+  const trap = wanted.briefTrap ? trapFor(packed, today, catalogue, random) : packed.brief;
+  if (!trap) return { ok: false, most: 0, why: "brief-trap" };
+  const base = { ...packed, brief: trap };
   const judged = (lines: readonly Line[]): Audit =>
     audit({ ...base, kit: { ...base.kit, lines: [...lines] } }, today, catalogue);
   const clean = judged(base.kit.lines);
@@ -115,10 +163,6 @@ export function makeExercise(
     return verdict === "keep" || verdict === "spare" ? [] : [l.id];
   });
 
-  interface Candidate {
-    readonly line: Line;
-    readonly kind: (typeof FAULT_KINDS)[number];
-  }
   const candidates = base.kit.lines.flatMap((l, i): Candidate[] =>
     already.includes(l.id)
       ? []
@@ -127,7 +171,15 @@ export function makeExercise(
           return line ? [{ line, kind }] : [];
         }),
   );
-  const shuffled = shuffle(candidates, random);
+  const isPicked = (c: Candidate) =>
+    (wanted.picked ?? []).some((p) => p.line === c.line.id && p.kind === c.kind.id);
+  const isWanted = (c: Candidate) =>
+    (wanted.meshes?.includes(c.kind.mesh) ?? true) && c.kind.difficulty <= (wanted.hardest ?? 3);
+  const picked = candidates.filter(isPicked);
+  const shuffled = [
+    ...picked,
+    ...shuffle(candidates, random).filter((c) => !isPicked(c) && isWanted(c)),
+  ];
   const chosen: Candidate[] = [];
   const perMesh = new Map<Mesh, number>();
   const counts = (list: readonly Candidate[]): boolean => {
@@ -142,9 +194,9 @@ export function makeExercise(
   // The mesh with the fewest so far comes next, so that all are met.
   const open = new Set(shuffled);
   while (chosen.length < wanted.faults && open.size > 0) {
-    const next = [...open].sort(
-      (a, b) => (perMesh.get(a.kind.mesh) ?? 0) - (perMesh.get(b.kind.mesh) ?? 0),
-    )[0]!;
+    // What was chosen by hand comes before what is drawn.
+    const turn = (c: Candidate) => (isPicked(c) ? -1 : (perMesh.get(c.kind.mesh) ?? 0));
+    const next = [...open].sort((a, b) => turn(a) - turn(b))[0]!;
     open.delete(next);
     if (chosen.some((c) => c.line.id === next.line.id)) continue;
     if (signature(judged(withLine(base.kit.lines, next.line))) === cleanSign) continue;
@@ -152,6 +204,8 @@ export function makeExercise(
     chosen.push(next);
     perMesh.set(next.kind.mesh, (perMesh.get(next.kind.mesh) ?? 0) + 1);
   }
+  if (picked.length < (wanted.picked?.length ?? 0) || picked.some((c) => !chosen.includes(c)))
+    return { ok: false, most: chosen.length, why: "picked" };
   if (chosen.length < wanted.faults) return { ok: false, most: chosen.length };
 
   let lines = chosen.reduce((all, c) => withLine(all, c.line), base.kit.lines as Line[]);
@@ -175,17 +229,54 @@ export function makeExercise(
     }
   }
   const final = judged(lines);
-  return { ok: true, made: madeOf(base, lines, final, chosen, decoys, already) };
+  const made = madeOf(base, lines, final, chosen, decoys, already);
+  if (!wanted.briefTrap) return { ok: true, made: { ...made, packedFor: packed.brief } };
+  // Taken out of the finished exercise, the trap too must be missed.
+  const untrapped = audit({ ...made.file, brief: packed.brief }, today, catalogue);
+  if (signature(untrapped) === signature(final))
+    return { ok: false, most: chosen.length, why: "brief-trap" };
+  const trapped = { line: BRIEF_LINE, verdict: BRIEF_FAULT.verdict };
+  const { key } = made;
+  return {
+    ok: true,
+    made: {
+      ...made,
+      packedFor: packed.brief,
+      key: {
+        ...key,
+        faults: [
+          ...key.faults,
+          { id: "fault-brief", ...trapped, kind: BRIEF_FAULT.id, mesh: BRIEF_FAULT.mesh },
+        ],
+        verdicts: [...key.verdicts, { ...trapped, weight: WEIGHT.core }],
+      },
+    },
+  };
+}
+
+/** An outing that asks more of the kit as it should be; null: nothing more would be asked. */
+function trapFor(
+  packed: AuditFile,
+  today: string,
+  catalogue: Catalogue,
+  random: Random,
+): Brief | null {
+  const clean = signature(audit(packed, today, catalogue));
+  for (const trap of shuffle(TRAPS, random)) {
+    const brief = trap(packed.brief);
+    if (signature(audit({ ...packed, brief }, today, catalogue)) !== clean) return brief;
+  }
+  return null;
 }
 
 function madeOf(
   base: AuditFile,
   lines: readonly Line[],
   final: Audit,
-  chosen: readonly { line: Line; kind: (typeof FAULT_KINDS)[number] }[],
+  chosen: readonly Candidate[],
   decoys: ExerciseKey["decoys"],
   already: readonly string[],
-): Made {
+): Omit<Made, "packedFor"> {
   const verdictOf = (id: string): VerdictId => {
     const { verdict } = proposeVerdict(
       final,

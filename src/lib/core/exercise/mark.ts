@@ -1,7 +1,9 @@
-import type { Mesh } from "../model/mesh.ts";
+import type { Catalogue } from "../catalogue/catalogue.ts";
+import { MESHES, type Mesh } from "../model/mesh.ts";
 import { cohensKappa, correlation, krippendorffsAlpha, wilson } from "./agreement.ts";
 import type { KeyFile, Result } from "./exerciseFile.ts";
-import { FAULT_KINDS } from "./faultKinds.ts";
+import { difficultyOf, meshOfFault } from "./faultKinds.ts";
+import { markPlan, type MarkedPlan } from "./planTask.ts";
 
 /** One student's result held against the key. */
 export interface Marked {
@@ -17,14 +19,15 @@ export interface Marked {
   readonly decoysFallenFor: readonly string[];
   /** Weighted share of verdicts as the rules give them; it never decides what was found. */
   readonly verdictScore: number;
-  readonly plan: null;
+  /** null: none was asked for, or none made. */
+  readonly plan: MarkedPlan | null;
   readonly timeS: number | null;
+  /** The mesh of which most was missed; null: nothing was. What this student needs next. */
+  readonly next: Mesh | null;
 }
 
-const meshOf = (kind: string): Mesh | undefined => FAULT_KINDS.find((k) => k.id === kind)?.mesh;
-
 /** Marks one result. @param result checked against this key's exercise */
-export function mark(key: KeyFile, result: Result): Marked {
+export function mark(key: KeyFile, result: Result, catalogue: Catalogue): Marked {
   const answers = new Map(result.answers.map((a) => [a.line, a]));
   const names = (line: string): boolean => {
     const a = answers.get(line);
@@ -40,23 +43,37 @@ export function mark(key: KeyFile, result: Result): Marked {
     (s, v) => s + ((answers.get(v.line)?.verdict ?? "keep") === v.verdict ? v.weight : 0),
     0,
   );
+  const missed = key.faults.filter((f) => !names(f.line));
   return {
     id: result.student,
     found: found.map((f) => f.id),
-    missed: key.faults.filter((f) => !names(f.line)).map((f) => f.id),
+    missed: missed.map((f) => f.id),
     rightReason: right.map((f) => f.id),
     sameMesh: found
-      .filter((f) => !right.includes(f) && meshOf(answers.get(f.line)!.fault) === f.mesh)
+      .filter((f) => !right.includes(f) && meshOfFault(answers.get(f.line)!.fault) === f.mesh)
       .map((f) => f.id),
     falseAlarms,
     decoysFallenFor: falseAlarms.filter((l) => decoys.has(l)),
     verdictScore: weight === 0 ? 0 : agreed / weight,
-    plan: null,
+    plan:
+      key.plan && result.plan ? markPlan(key.plan, result.plan, result.answers, catalogue) : null,
     timeS: result.timeS ?? null,
+    next: mostOf(missed.map((f) => f.mesh)),
   };
 }
 
+/** The mesh that comes most often, of equals the first in the order of the sieve. */
+function mostOf(meshes: readonly Mesh[]): Mesh | null {
+  const count = (m: Mesh) => meshes.filter((x) => x === m).length;
+  return MESHES.reduce<Mesh | null>(
+    (best, m) => (count(m) > (best === null ? 0 : count(best)) ? m : best),
+    null,
+  );
+}
+
 interface FaultFigures {
+  /** Of several papers which one, from 0. */
+  readonly paper: number;
   readonly id: string;
   readonly line: string;
   readonly kind: string;
@@ -75,10 +92,22 @@ interface TeachNext {
   readonly rate: number;
 }
 
+/** How often faults of one mesh, or of one difficulty, were found by all who could. */
+interface GroupFigures<Id> {
+  readonly id: Id;
+  readonly found: number;
+  readonly of: number;
+  readonly rate: number;
+  /** Wilson, 95 %: as if students and faults were independent, which they are not quite. */
+  readonly interval: readonly [number, number];
+}
+
 export interface ClassSummary {
-  /** By faults found, false alarms break ties. */
+  /** By the share of faults found, false alarms break ties. */
   readonly students: readonly Marked[];
   readonly faults: readonly FaultFigures[];
+  readonly meshes: readonly GroupFigures<Mesh>[];
+  readonly difficulties: readonly GroupFigures<1 | 2 | 3>[];
   readonly alpha: number | null;
   readonly kappaWithKey: number | null;
   readonly teachNext: readonly TeachNext[];
@@ -87,49 +116,107 @@ export interface ClassSummary {
 /** So many things can be taught tomorrow. */
 const TEACH = 3;
 
-/** The class: each student against the key, each fault against the class. */
-export function summarise(key: KeyFile, results: readonly Result[]): ClassSummary {
-  const marked = results.map((r) => mark(key, r));
-  const faults = key.faults.map((f): FaultFigures => {
-    const hit = marked.map((m) => (m.found.includes(f.id) ? 1 : 0));
-    const rest = marked.map((m, i) => m.found.length - hit[i]!);
-    const k = hit.reduce<number>((s, h) => s + h, 0);
-    return {
-      id: f.id,
-      line: f.line,
-      kind: f.kind,
-      mesh: f.mesh,
-      foundRate: marked.length === 0 ? null : k / marked.length,
-      interval: wilson(k, marked.length),
-      discrimination: correlation(hit, rest),
-    };
-  });
-  const byLine = key.verdicts.map((v) =>
-    results.map((r) => r.answers.find((a) => a.line === v.line)?.verdict),
+/** A paper that was written: its key and what came back. */
+export interface Paper {
+  readonly key: KeyFile;
+  readonly results: readonly Result[];
+}
+
+/** The class: each student against the key of her paper, each fault against those who had it. */
+export function summarise(papers: readonly Paper[], catalogue: Catalogue): ClassSummary {
+  const read = papers.map(({ key, results }) => ({
+    key,
+    results,
+    marked: results.map((r) => mark(key, r, catalogue)),
+  }));
+  const faults = read.flatMap(({ key, marked }, paper) =>
+    key.faults.map((f) => figuresOf(f, marked, paper)),
   );
-  const kappas = results.flatMap((r): number[] => {
-    const pairs = key.verdicts.flatMap((v) => {
-      const given = r.answers.find((a) => a.line === v.line)?.verdict;
-      return given === undefined ? [] : [[given, v.verdict] as const];
-    });
-    const kappa = cohensKappa(
-      pairs.map(([a]) => a),
-      pairs.map(([, b]) => b),
-    );
-    return kappa === null ? [] : [kappa];
-  });
-  return {
-    students: [...marked].sort(
-      (a, b) =>
-        b.found.length - a.found.length ||
-        a.falseAlarms.length - b.falseAlarms.length ||
-        (a.id < b.id ? -1 : 1),
+  const kappas = read.flatMap(({ key, results }) => results.flatMap((r) => kappaOf(key, r) ?? []));
+  const all = read.flatMap(({ key, marked }) =>
+    marked.map((m) => ({
+      m,
+      share: key.faults.length === 0 ? 0 : m.found.length / key.faults.length,
+    })),
+  );
+  const seen = read.flatMap(({ key, marked }) =>
+    key.faults.flatMap((f) =>
+      marked.map((m) => ({
+        mesh: f.mesh,
+        difficulty: difficultyOf(f.kind),
+        found: m.found.includes(f.id),
+      })),
     ),
+  );
+  return {
+    students: all
+      .sort(
+        (a, b) =>
+          b.share - a.share ||
+          a.m.falseAlarms.length - b.m.falseAlarms.length ||
+          (a.m.id < b.m.id ? -1 : 1),
+      )
+      .map(({ m }) => m),
     faults,
-    alpha: krippendorffsAlpha(byLine),
+    meshes: MESHES.flatMap((id) =>
+      groupOf(
+        id,
+        seen.filter((s) => s.mesh === id),
+      ),
+    ),
+    difficulties: ([1, 2, 3] as const).flatMap((id) =>
+      groupOf(
+        id,
+        seen.filter((s) => s.difficulty === id),
+      ),
+    ),
+    alpha: krippendorffsAlpha(
+      read.flatMap(({ key, results }) =>
+        key.verdicts.map((v) =>
+          results.map((r) => r.answers.find((a) => a.line === v.line)?.verdict),
+        ),
+      ),
+    ),
     kappaWithKey: kappas.length === 0 ? null : kappas.reduce((s, k) => s + k, 0) / kappas.length,
-    teachNext: teachNext(marked, faults),
+    teachNext: teachNext(
+      all.map(({ m }) => m),
+      faults,
+    ),
   };
+}
+
+function figuresOf(
+  f: KeyFile["faults"][number],
+  marked: readonly Marked[],
+  paper: number,
+): FaultFigures {
+  const hit = marked.map((m) => (m.found.includes(f.id) ? 1 : 0));
+  const rest = marked.map((m, i) => m.found.length - hit[i]!);
+  const k = hit.reduce<number>((s, h) => s + h, 0);
+  const { id, line, kind, mesh } = f;
+  return {
+    ...{ paper, id, line, kind, mesh },
+    foundRate: marked.length === 0 ? null : k / marked.length,
+    interval: wilson(k, marked.length),
+    discrimination: correlation(hit, rest),
+  };
+}
+
+function groupOf<Id>(id: Id, seen: readonly { readonly found: boolean }[]): GroupFigures<Id>[] {
+  const found = seen.filter((s) => s.found).length;
+  const interval = wilson(found, seen.length);
+  return interval ? [{ id, found, of: seen.length, rate: found / seen.length, interval }] : [];
+}
+
+function kappaOf(key: KeyFile, r: Result): number | null {
+  const pairs = key.verdicts.flatMap((v) => {
+    const given = r.answers.find((a) => a.line === v.line)?.verdict;
+    return given === undefined ? [] : [[given, v.verdict] as const];
+  });
+  return cohensKappa(
+    pairs.map(([a]) => a),
+    pairs.map(([, b]) => b),
+  );
 }
 
 /** The faults fewest found; then false alarms and wrong reasons where they are more common than misses. */

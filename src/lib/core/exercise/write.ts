@@ -1,6 +1,7 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import { lastGoodDay } from "../base/dates.ts";
 import { pointsFor } from "../inspect/points.ts";
+import type { Brief } from "../model/brief.ts";
 import type { AuditFile } from "../model/auditFile.ts";
 import type { ItemType } from "../model/itemType.ts";
 import type { Line } from "../model/kit.ts";
@@ -15,6 +16,7 @@ import {
   type KeyFile,
   type Result,
 } from "./exerciseFile.ts";
+import { BRIEF_LINE } from "./faultKinds.ts";
 import type { Made } from "./make.ts";
 import { digest, seal, unseal } from "./seal.ts";
 
@@ -28,10 +30,12 @@ export interface SightWords {
   readonly unlabelled: string;
   readonly latex: (free: boolean) => string;
   readonly decoy: Readonly<Record<string, string>>;
+  /** What stands on the box of the outing it was packed for. */
+  readonly packedFor: (brief: Brief) => string;
 }
 
 /** What lies there, said as what one sees, without a word of what is wrong with it. */
-function sightOf(
+export function sightOf(
   line: Line,
   type: ItemType | undefined,
   decoy: string | undefined,
@@ -69,6 +73,7 @@ export async function writeExercise(
   passphrase: string,
   words: SightWords,
   catalogue: Catalogue,
+  task?: KeyFile["plan"],
 ): Promise<{ exercise: Exercise; key: KeyFile }> {
   const typeOf = typeLookup(made.file.itemTypes, catalogue);
   const names = new Map(given.kit.lines.map((l) => [l.id, l]));
@@ -86,14 +91,20 @@ export async function writeExercise(
     },
   };
   const decoys = new Map(made.key.decoys.map((d) => [d.line, d.kind]));
-  const sights = Object.fromEntries(
+  const sights: Exercise["sights"] = Object.fromEntries(
     made.file.kit.lines.map((l) => [
       l.id,
       sightOf(l, l.itemType ? typeOf(l.itemType) : undefined, decoys.get(l.id), words, catalogue),
     ]),
   );
+  // In every exercise, trap or not: that it is there says nothing.
+  sights[BRIEF_LINE] = { counted: 1, printed: [words.packedFor(made.packedFor)], points: [] };
   const title = made.file.kit.name;
-  const open = { format: "wide-sieve.exercise", version: 1, title, audit, sights } as const;
+  const offer = task && { budget: task.budget, currency: task.currency, products: task.products };
+  const open = {
+    ...({ format: "wide-sieve.exercise", version: 1, title, audit, sights } as const),
+    ...(offer ? { plan: offer } : {}),
+  };
   const id = await digest(open);
   const key: KeyFile = {
     format: "wide-sieve.key",
@@ -104,6 +115,7 @@ export async function writeExercise(
     decoys: [...made.key.decoys],
     already: [...made.key.already],
     verdicts: made.key.verdicts.map((v) => ({ ...v })),
+    ...(task ? { plan: task } : {}),
   };
   return { exercise: { ...open, id, sealed: await seal(JSON.stringify(key), passphrase) }, key };
 }
@@ -140,15 +152,16 @@ export async function writeResult(
   student: string,
   answers: readonly Answer[],
   timeS?: number,
+  plan?: Result["plan"],
 ): Promise<Result> {
   const open = {
-    format: "wide-sieve.result",
-    version: 1,
+    ...({ format: "wide-sieve.result", version: 1 } as const),
     exercise: exercise.id,
     student,
     answers: answers.map((a) => ({ ...a })),
     ...(timeS === undefined ? {} : { timeS }),
-  } as const;
+    ...(plan === undefined ? {} : { plan: plan.map((p) => ({ ...p })) }),
+  } satisfies Omit<Result, "checksum">;
   return { ...open, checksum: await digest(open) };
 }
 

@@ -20,6 +20,7 @@ export const CONFLICT_POLICY: Readonly<Record<RecordKind, "copy" | "offer">> = {
   alias: "offer",
   barcode: "offer",
   habit: "offer",
+  drill: "offer",
 };
 
 /** Nothing that a person or a file names is spelt so. */

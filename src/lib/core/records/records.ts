@@ -5,6 +5,7 @@ import { fail, type Outcome, type Problem, problem } from "../model/problem.ts";
 import { ALIAS_MIGRATIONS, aliasRecordSchema } from "./aliasRecord.ts";
 import { BARCODE_MIGRATIONS, barcodeRecordSchema } from "./barcodeRecord.ts";
 import { BRIEF_MIGRATIONS, briefRecordSchema } from "./briefRecord.ts";
+import { DRILL_MIGRATIONS, drillRecordSchema } from "./drillRecord.ts";
 import { HABIT_MIGRATIONS, habitRecordSchema } from "./habitRecord.ts";
 import { ITEM_TYPE_MIGRATIONS, itemTypeRecordSchema } from "./itemTypeRecord.ts";
 import { KIT_MIGRATIONS, kitRecordSchema } from "./kitRecord.ts";
@@ -28,6 +29,7 @@ export const recordSchema = z.discriminatedUnion("kind", [
   listRecordSchema,
   settingsRecordSchema,
   setRecordSchema,
+  drillRecordSchema,
 ]);
 export type WorkspaceRecord = z.infer<typeof recordSchema>;
 export type RecordKind = WorkspaceRecord["kind"];
@@ -51,6 +53,7 @@ export const RECORD_KINDS: { readonly [K in RecordKind]: KindOfRecord<K> } = {
   list: { schema: listRecordSchema, migrations: LIST_MIGRATIONS },
   settings: { schema: settingsRecordSchema, migrations: SETTINGS_MIGRATIONS },
   set: { schema: setRecordSchema, migrations: SET_MIGRATIONS },
+  drill: { schema: drillRecordSchema, migrations: DRILL_MIGRATIONS },
 };
 
 /** The version that records of a kind are written in. */

@@ -1,5 +1,6 @@
 import { freeId } from "../base/freeId.ts";
 import type { Brief } from "../model/brief.ts";
+import type { Change, KitEvent } from "../model/event.ts";
 import type { ReferenceList } from "../model/list.ts";
 import type { ItemType } from "../model/itemType.ts";
 import { underTypeId, type ItemTypeRecord } from "./itemTypeRecord.ts";
@@ -8,7 +9,11 @@ import { same } from "./merge.ts";
 import type { WorkspaceRecord } from "./records.ts";
 
 /** Kinds of which one record holds for everything: an imported one is offered, never put in use unasked. */
-const HOLDS_FOR_ALL: ReadonlySet<WorkspaceRecord["kind"]> = new Set(["priceBook", "settings"]);
+const HOLDS_FOR_ALL: ReadonlySet<WorkspaceRecord["kind"]> = new Set([
+  "priceBook",
+  "settings",
+  "drill",
+]);
 
 /** New names for what is renamed on the way in. */
 interface Renamed {
@@ -108,6 +113,7 @@ function withNames(r: WorkspaceRecord, names: Renamed): WorkspaceRecord {
         briefId: record(r.briefId),
         ...(r.secondOf === undefined ? {} : { secondOf: record(r.secondOf) }),
         list: listWithTypes({ ...r.list, id: listId(r.list.id) }, type),
+        ...(r.events ? { events: r.events.map((e) => eventWithTypes(e, type)) } : {}),
         doubts: Object.fromEntries(
           Object.entries(r.doubts).map(([line, d]) => [
             line,
@@ -154,8 +160,27 @@ function withNames(r: WorkspaceRecord, names: Renamed): WorkspaceRecord {
     case "itemType":
     case "habit":
     case "settings":
+    case "drill":
       return { ...r, id };
   }
+}
+
+/** Own types that an event speaks of: of what came in, what was recalled, what a line was found to be. */
+function eventWithTypes(event: KitEvent, type: (id: string) => string): KitEvent {
+  const changed = (c: Change): Change => {
+    const factsType = c.facts?.itemType;
+    return {
+      ...c,
+      ...(c.itemType === undefined ? {} : { itemType: type(c.itemType) }),
+      ...(factsType ? { facts: { ...c.facts, itemType: type(factsType) } } : {}),
+    };
+  };
+  return {
+    ...event,
+    ...(event.itemType === undefined ? {} : { itemType: type(event.itemType) }),
+    ...(event.changes ? { changes: event.changes.map(changed) } : {}),
+    ...(event.lines ? { lines: event.lines.map(changed) } : {}),
+  };
 }
 
 const listWithTypes = (list: ReferenceList, type: (id: string) => string): ReferenceList => ({

@@ -1,6 +1,8 @@
 import type { VerdictId } from "../../core/audit/verdict.ts";
 import type { Answer, Exercise } from "../../core/exercise/exerciseFile.ts";
+import { BRIEF_LINE } from "../../core/exercise/faultKinds.ts";
 import { readExercise, writeResult } from "../../core/exercise/write.ts";
+import type { Line } from "../../core/model/kit.ts";
 import { told } from "../../words/problems.ts";
 import { workspace } from "../workspace.svelte.ts";
 
@@ -16,10 +18,28 @@ export class TakingState {
   looked = $state<Record<string, string[]>>({});
   #begun = 0;
 
-  lines = $derived.by(() => this.exercise?.audit.kit.lines ?? []);
+  /** The lines of the kit, and the outing itself as the last item. */
+  lines = $derived.by((): readonly Pick<Line, "id" | "text" | "claimed">[] => {
+    if (!this.exercise) return [];
+    const { lines } = this.exercise.audit.kit;
+    return BRIEF_LINE in this.exercise.sights
+      ? [...lines, { id: BRIEF_LINE, text: "The outing" }]
+      : lines;
+  });
+  isOuting = $derived.by(() => this.line?.id === BRIEF_LINE);
   line = $derived.by(() => this.lines[this.at]);
   sight = $derived.by(() => (this.line ? this.exercise?.sights[this.line.id] : undefined));
   done = $derived.by(() => this.lines.filter((l) => this.answers[l.id]).length);
+  /** Packs of the plan, by product. */
+  packs = $state<Record<string, number>>({});
+  offer = $derived.by(() => this.exercise?.plan ?? null);
+  /** What the plan costs so far. */
+  cost = $derived.by(() =>
+    (this.offer?.products ?? []).reduce(
+      (sum, p) => sum + (this.packs[p.id] ?? 0) * p.price.amount,
+      0,
+    ),
+  );
 
   async open(file: File): Promise<void> {
     let json: unknown = null;
@@ -42,15 +62,18 @@ export class TakingState {
     this.#begun = Date.now();
     this.answers = {};
     this.looked = {};
+    this.packs = {};
     try {
       const kept = JSON.parse(localStorage.getItem(KEPT + read.value.id) ?? "null") as {
         student: string;
         answers: Record<string, Answer>;
+        packs?: Record<string, number>;
         begun: number;
       } | null;
       if (kept) {
         this.student = kept.student;
         this.answers = kept.answers;
+        this.packs = kept.packs ?? {};
         this.#begun = kept.begun;
       }
     } catch {
@@ -70,6 +93,12 @@ export class TakingState {
     this.keep();
   }
 
+  /** So many packs of a product in the plan; none takes it out. */
+  plan(product: string, packs: number): void {
+    this.packs = { ...this.packs, [product]: Math.max(0, packs) };
+    this.keep();
+  }
+
   go(step: number): void {
     this.at = Math.min(this.lines.length - 1, Math.max(0, this.at + step));
   }
@@ -78,7 +107,10 @@ export class TakingState {
     try {
       localStorage.setItem(
         KEPT + this.exercise!.id,
-        JSON.stringify({ student: this.student, answers: this.answers, begun: this.#begun }),
+        JSON.stringify({
+          ...{ student: this.student, answers: this.answers, packs: this.packs },
+          begun: this.#begun,
+        }),
       );
     } catch {
       // A browser without storage keeps it until the page is left.
@@ -91,11 +123,15 @@ export class TakingState {
       (l): Answer => this.answers[l.id] ?? { line: l.id, verdict: "keep", fault: "" },
     );
     const seconds = Math.round((Date.now() - this.#begun) / 1000);
+    const bought = Object.entries($state.snapshot(this.packs))
+      .filter(([, packs]) => packs > 0)
+      .map(([product, packs]) => ({ product, packs }));
     const result = await writeResult(
       this.exercise!,
       this.student.trim() || "without a number",
       $state.snapshot(answers),
       seconds,
+      this.offer ? bought : undefined,
     );
     return JSON.stringify(result, null, 1);
   }
