@@ -4,6 +4,7 @@
   import ColumnMap from "$lib/ui/ColumnMap.svelte";
   import { shortcuts, typing } from "$lib/ui/keys.ts";
   import DropAnywhere from "$lib/ui/DropAnywhere.svelte";
+  import History from "$lib/ui/History.svelte";
   import Keys from "$lib/ui/Keys.svelte";
   import Message from "$lib/ui/Message.svelte";
   import NewVersion from "$lib/ui/NewVersion.svelte";
@@ -14,6 +15,7 @@
   const { children }: { children: Snippet } = $props();
   let palette = $state(false);
   let keys = $state(false);
+  let history = $state(false);
 
   onMount(async () => {
     await workspace.start();
@@ -51,7 +53,8 @@
   <p class="p-6" role="status">Laying out the bench …</p>
 {/if}
 <Message />
-<Palette bind:open={palette} onkeys={() => (keys = true)} />
+<Palette bind:open={palette} onkeys={() => (keys = true)} onhistory={() => (history = true)} />
+<History bind:open={history} />
 <Keys bind:open={keys} />
 <DropAnywhere />
 <ColumnMap />

@@ -1,6 +1,7 @@
 import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
 import { checkDigit } from "../../src/lib/core/count/gs1.ts";
+import { pasteCard } from "./support/card.ts";
 
 const saved = (page: Page) =>
   expect(page.getByTestId("save-state").first()).toContainText(/^Saved/);
@@ -11,11 +12,7 @@ async function bench(page: Page, card: string): Promise<void> {
   await page.getByLabel("A kit comes on the bench").fill("Bench kit");
   await page.getByRole("button", { name: "New kit" }).click();
   await page.getByRole("link", { name: "Next: unpack" }).click();
-  await page.getByLabel("Contents card, as printed or dictated").evaluate((area, value) => {
-    (area as HTMLTextAreaElement).focus();
-    (area as HTMLTextAreaElement).value = value;
-    area.dispatchEvent(new Event("input", { bubbles: true }));
-  }, card);
+  await pasteCard(page, card);
   await expect(page.getByRole("button", { name: "Show what was read" })).toBeVisible();
   await page.keyboard.press("Escape");
   await page

@@ -63,9 +63,16 @@ test("a class that never was: who found what, did they learn, a sheet as PDF", a
   await expect(page.getByTestId("by-mesh").locator("li").first()).toContainText("%");
   const [file] = await Promise.all([
     page.waitForEvent("download", { timeout: 60_000 }),
-    page.getByRole("button", { name: /^Sheet of .*, PDF/ }).last().click(),
+    page
+      .getByRole("button", { name: /^Sheet of .*, PDF/ })
+      .last()
+      .click(),
   ]);
-  expect(readFileSync(await file.path()).subarray(0, 5).toString()).toBe("%PDF-");
+  expect(
+    readFileSync(await file.path())
+      .subarray(0, 5)
+      .toString(),
+  ).toBe("%PDF-");
 });
 
 test("a trap in the brief, a fault chosen by hand and a plan within a budget are marked", async ({
@@ -109,7 +116,10 @@ test("a trap in the brief, a fault chosen by hand and a plan within a budget are
   await expect(page.getByRole("heading", { name: "The outing" })).toBeFocused();
   await page.getByRole("radio", { name: "It asks more than the kit was packed for" }).click();
   await page.getByLabel("seek a product by its name").fill("gloves");
-  await page.getByRole("button", { name: /^One pack of .* more/ }).first().click();
+  await page
+    .getByRole("button", { name: /^One pack of .* more/ })
+    .first()
+    .click();
   await expect(page.getByTestId("plan-cost")).toContainText("of €20.00");
   const result = await save("Hand back");
 

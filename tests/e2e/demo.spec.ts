@@ -25,9 +25,9 @@ async function looksRight(page: Page, at: string, name: string): Promise<void> {
   if (at.endsWith("plan"))
     await expect(page.getByTestId("plan-result")).toBeVisible({ timeout: 60_000 });
   const found = await new AxeBuilder({ page })
-    .withTags(["wcag2a", "wcag2aa"])
     // What passes is not described: that takes longer than finding what does not.
     .options({ resultTypes: ["violations"] })
+    .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"])
     .analyze();
   const faults = found.violations.map(
     (v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(" | ")}`,

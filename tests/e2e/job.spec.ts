@@ -1,5 +1,6 @@
 import { expect, test, type Page } from "@playwright/test";
 import { readFileSync, writeFileSync } from "node:fs";
+import { pasteCard } from "./support/card.ts";
 
 const CARD = `TARNLOW DAY POUCH, 38 pieces
 Sterile gauze pads, 10 x 10 cm (4)
@@ -55,7 +56,7 @@ test("the whole job, from an empty start to a finished plan; it survives reload,
 
   // Unpack
   await page.getByRole("link", { name: "Next: unpack" }).click();
-  await page.getByLabel("Contents card, as printed or dictated").fill(CARD);
+  await pasteCard(page, CARD);
   await expect(page.getByRole("heading", { name: "8 lines" })).toBeVisible();
   await expect(page.getByText("38 pieces claimed, the lines add up to 36")).toBeVisible();
   const gauze = page.locator("li", { hasText: "Sterile gauze pads" }).first();

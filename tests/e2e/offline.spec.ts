@@ -1,4 +1,5 @@
 import { expect, test, type Page } from "@playwright/test";
+import { pasteCard } from "./support/card.ts";
 
 // Here the service worker is what is tested.
 test.use({ serviceWorkers: "allow" });
@@ -32,11 +33,7 @@ test("the whole job is done without a network after one load, from brief to repo
   await page.getByRole("button", { name: "New kit" }).click();
   await page.getByLabel("The outing or place").fill("The shed without network");
   await page.getByRole("link", { name: "Next: unpack" }).click();
-  await page.getByLabel("Contents card, as printed or dictated").evaluate((area, text) => {
-    (area as HTMLTextAreaElement).focus();
-    (area as HTMLTextAreaElement).value = text;
-    area.dispatchEvent(new Event("input", { bubbles: true }));
-  }, CARD);
+  await pasteCard(page, CARD);
   await expect(page.getByRole("heading", { name: "5 lines" })).toBeVisible();
   await page.getByRole("link", { name: "Next: the bench" }).click();
   for (let i = 0; i < 5; i++) await page.getByRole("button", { name: "All sound" }).first().click();

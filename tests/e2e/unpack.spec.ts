@@ -2,6 +2,7 @@ import ExcelJS from "exceljs";
 import { expect, test, type Page } from "@playwright/test";
 import { checkDigit } from "../../src/lib/core/count/gs1.ts";
 import { choose } from "./support/choose.ts";
+import { pasteCard } from "./support/card.ts";
 
 async function withKit(page: Page): Promise<void> {
   await page.addInitScript(() => localStorage.setItem("wide-sieve.seen", "1"));
@@ -11,13 +12,7 @@ async function withKit(page: Page): Promise<void> {
   await page.getByRole("link", { name: "Next: unpack" }).click();
 }
 const lines = (page: Page) => page.locator("li[id^=line-]");
-/** Puts a text in as one paste does: one input event, where typing would make one a line. */
-const paste = (page: Page, text: string) =>
-  page.getByLabel("Contents card, as printed or dictated").evaluate((area, value) => {
-    (area as HTMLTextAreaElement).focus();
-    (area as HTMLTextAreaElement).value = value;
-    area.dispatchEvent(new Event("input", { bubbles: true }));
-  }, text);
+const paste = pasteCard;
 
 test("a saved shop page and a spreadsheet are read like a pasted card", async ({ page }) => {
   await page.addInitScript(() => localStorage.setItem("wide-sieve.seen", "1"));

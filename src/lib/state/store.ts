@@ -4,7 +4,7 @@ import type { Notice } from "../core/records/notice.ts";
 import { merge, same } from "../core/records/merge.ts";
 import { readRecord, type WorkspaceRecord } from "../core/records/records.ts";
 import { problem, type Problem } from "../core/model/problem.ts";
-import { UndoStack } from "./undoStack.ts";
+import { UndoStack, type HistoryStep, type KeptSteps } from "./undoStack.ts";
 import type { Storage } from "./storage.ts";
 
 /**
@@ -122,6 +122,19 @@ export class Store {
   }
   get redoLabel(): string | null {
     return this.#undo.redoLabel;
+  }
+
+  /** The steps of undo as they stand; of equal steps the same objects. */
+  get undoSteps(): KeptSteps {
+    return this.#undo.steps;
+  }
+  get history(): HistoryStep[] {
+    return this.#undo.history;
+  }
+  /** Takes up the steps that this window left when it was reloaded. */
+  takeUpUndo(kept: KeptSteps): void {
+    this.#undo.takeUp(kept);
+    this.#hooks.onChange();
   }
 
   /** Reads everything stored. Unreadable values are set aside and left where they are. */

@@ -7,11 +7,25 @@ export interface Change {
   readonly before: WorkspaceRecord | null;
   readonly after: WorkspaceRecord | null;
 }
-interface Edit {
+export interface Edit {
   readonly label: string;
   readonly changes: readonly Change[];
   readonly mergeKey: string | null;
   readonly at: number;
+}
+
+/** Steps as they are kept over a reload, the oldest first. */
+export interface KeptSteps {
+  readonly undo: readonly Edit[];
+  readonly redo: readonly Edit[];
+}
+
+/** A step as a history lists it. */
+export interface HistoryStep {
+  readonly label: string;
+  readonly at: number;
+  /** Taken back: it may be done again. */
+  readonly undone: boolean;
 }
 
 /** What a step back or forth does; `blockedBy`: the record that forbids it, and nothing is done. */
@@ -74,6 +88,24 @@ export class UndoStack {
     const step = stepOf(edit.label, edit.changes, records);
     if (step.blockedBy === null) this.#undo.push({ ...edit, mergeKey: null });
     return step;
+  }
+
+  /** The steps as they stand. */
+  get steps(): KeptSteps {
+    return { undo: [...this.#undo], redo: [...this.#redo] };
+  }
+  /** Takes up steps that were kept, before those of now. */
+  takeUp(kept: KeptSteps): void {
+    this.#undo = [...kept.undo, ...this.#undo].slice(-MOST_UNDO);
+    if (this.#redo.length === 0) this.#redo = [...kept.redo];
+  }
+  /** All steps, the newest first; what was taken back stands above. */
+  get history(): HistoryStep[] {
+    const listed = (e: Edit, undone: boolean) => ({ label: e.label, at: e.at, undone });
+    return [
+      ...this.#redo.map((e) => listed(e, true)),
+      ...this.#undo.map((e) => listed(e, false)).reverse(),
+    ];
   }
 
   clear(): void {

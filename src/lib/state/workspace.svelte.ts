@@ -33,14 +33,18 @@ import { PRICE_BOOK } from "../data/priceBook.ts";
 import { showBy } from "../words/display.ts";
 import { problemText, told, type Told } from "../words/problems.ts";
 import { importedText, noStorageText, noticeText, setAsideText } from "../words/storeTexts.ts";
-import { browserStorage } from "./browserStorage.ts";
+import { besideStorage, browserStorage, ownWindow } from "./browserStorage.ts";
 import { newBrief, newKit } from "./newRecords.ts";
 import { newKey } from "./newKey.ts";
 import type { Notice } from "../core/records/notice.ts";
 import type { Storage } from "./storage.ts";
 import { Store, type SaveState, type SetAside } from "./store.ts";
+import { UndoKept } from "./undoKept.ts";
+import type { HistoryStep } from "./undoStack.ts";
 import { unsavedWords } from "./unsavedWords.ts";
 
+/** Longer than between two letters. */
+const KEEP_AFTER_MS = 400;
 const CHANNEL = "wide-sieve.records";
 /** Set once the demo was offered, so that it is never seeded over a user's own data, or again. */
 const SEEN = "wide-sieve.seen";
@@ -58,9 +62,17 @@ class Workspace {
   setAside = $state.raw<readonly SetAside[]>([]);
   undoLabel = $state<string | null>(null);
   redoLabel = $state<string | null>(null);
+  /** Steps of undo, the newest first. */
+  history = $state.raw<readonly HistoryStep[]>([]);
   loaded = $state(false);
   /** The last thing to tell, for the live region and the strip under the trail. */
-  message = $state.raw<{ text: string; problem: boolean; problems?: readonly Told[] } | null>(null);
+  message = $state.raw<{
+    text: string;
+    problem: boolean;
+    problems?: readonly Told[];
+    /** The step that an Undo beside it takes back. */
+    undo?: string;
+  } | null>(null);
   today = $state(localToday());
   /** A dropped table that waits to be told what its columns are. */
   columns = $state.raw<{
@@ -132,6 +144,13 @@ class Workspace {
     const store = await this.begin(browserStorage());
     this.#channel = new BroadcastChannel(CHANNEL);
     this.#channel.onmessage = (e: MessageEvent<string[]>) => void store.changedElsewhere(e.data);
+    const kept = new UndoKept(besideStorage(), await ownWindow(newKey), () => Date.now());
+    // Undo is no reason to wait: it comes when it comes.
+    void kept
+      .load()
+      .then((steps) => steps && store.takeUpUndo(steps))
+      .catch(() => undefined)
+      .finally(() => (this.#kept = kept));
     const words = unsavedWords(localStorageOrNone(), newKey());
     words.resumeInto(store);
     addEventListener("pagehide", () => words.leave(store));
@@ -183,6 +202,25 @@ class Workspace {
     this.setAside = s.setAside;
     this.undoLabel = s.undoLabel;
     this.redoLabel = s.redoLabel;
+    this.history = s.history;
+    this.#keepUndo();
+  }
+
+  #kept: UndoKept | null = null;
+  #keeping: ReturnType<typeof setTimeout> | undefined;
+  /** A little later, so that a word is kept once and not at every letter. */
+  #keepUndo(): void {
+    if (!this.#kept) return;
+    clearTimeout(this.#keeping);
+    this.#keeping = setTimeout(() => void this.#kept?.save(this.#store!.undoSteps), KEEP_AFTER_MS);
+  }
+
+  /** Takes back every step down to one of the history, or does them again up to it. */
+  goTo(step: number): void {
+    const undone = this.history.filter((h) => h.undone).length;
+    if (step < undone) for (let i = undone; i > step; i--) this.#store?.redo();
+    else for (let i = undone; i < step; i++) this.#store?.undo();
+    this.say("Taken back to there. Redo goes forward again.");
   }
 
   #notice(n: Notice): void {
@@ -191,6 +229,12 @@ class Workspace {
 
   say(text: string, problem = false, problems?: readonly (Problem | Told)[]): void {
     this.message = { text, problem, ...(problems ? { problems: problems.map(told) } : {}) };
+  }
+
+  /** Says what was just done, with its undo beside it. */
+  sayDone(text: string): void {
+    const undo = this.#store?.undoLabel;
+    this.message = { text, problem: false, ...(undo ? { undo } : {}) };
   }
 
   edit(
@@ -363,7 +407,7 @@ class Workspace {
       [],
       shared ? [id, ...photos] : [id, ...photos, kit.briefId],
     );
-    this.say(`${kit.kit.name} is off the shelf. Undo brings it back.`);
+    this.sayDone(`${kit.kit.name} is off the shelf. Undo brings it back.`);
   }
 
   exportAll(): string {
@@ -413,6 +457,7 @@ class Workspace {
 
   async wipe(): Promise<void> {
     await this.#store?.wipe();
+    await this.#kept?.wipe();
     this.say("Everything is removed from this browser.");
   }
 }

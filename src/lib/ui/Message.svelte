@@ -35,8 +35,11 @@
             </p>{/if}
         {/if}
       </div>
+      {#if message.undo && message.undo === workspace.undoLabel}
+        <button class="btn min-h-11 px-3 py-1" onclick={() => workspace.undo()}>Undo</button>
+      {/if}
       <button
-        class="btn min-h-9 px-3 py-1"
+        class="btn min-h-11 px-3 py-1"
         onclick={() => (workspace.message = null)}
         aria-label="Close this message">Close</button
       >

@@ -12,8 +12,10 @@
     open: boolean;
     /** The sheet of keys is wanted. */
     onkeys?: () => void;
+    /** The history of changes is wanted. */
+    onhistory?: () => void;
   }
-  let { open = $bindable(false), onkeys }: Props = $props();
+  let { open = $bindable(false), onkeys, onhistory }: Props = $props();
   const kitId = $derived(page.params["id"]);
   interface Entry {
     label: string;
@@ -30,12 +32,16 @@
       : []),
     ...(kitId
       ? [
+          { label: "Will it last?", run: () => goto(`/kit/${kitId}/last`) },
           { label: "Calendar of this kit", run: () => goto(`/kit/${kitId}/calendar`) },
           { label: "Packing, wear and labels", run: () => goto(`/kit/${kitId}/labels`) },
           { label: "Second opinion on this kit", run: () => goto(`/kit/${kitId}/second`) },
         ]
       : []),
     { label: "Shelf of kits", run: () => goto("/") },
+    { label: "In service: all kits with a log", run: () => goto("/service") },
+    { label: "Class: make and mark an exercise", run: () => goto("/class") },
+    { label: "Practise alone", run: () => goto("/drill") },
     { label: "Compare kits side by side", run: () => goto("/compare") },
     { label: "Reference lists", run: () => goto("/lists") },
     ...workspace.lists.map((r) => ({
@@ -65,6 +71,7 @@
           },
         ]
       : []),
+    { label: "History: what was done, and back to before it", run: () => onhistory?.() },
     {
       label: "Export everything",
       run: exportAll,
@@ -88,7 +95,7 @@
       <Dialog.Title class="sr-only">Find a place or a command</Dialog.Title>
       <Command.Root>
         <Command.Input class="field w-full" placeholder="Find a place, a kit or a command" />
-        <Command.List class="mt-2 max-h-[50vh] overflow-auto">
+        <Command.List class="mt-2 max-h-[50vh] overflow-auto" tabindex={0}>
           <Command.Viewport>
             <Command.Empty class="p-3 text-soft">Nothing by that name.</Command.Empty>
             {#each entries as entry (entry.label)}

@@ -2,7 +2,8 @@
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { useKit } from "../state/kit.svelte.ts";
   import { useReady } from "../state/ready.svelte.ts";
-  import { grams, money, percentRange } from "../words/sentences.ts";
+  import Term from "./Term.svelte";
+  import { grams, money, number, percentRange } from "../words/sentences.ts";
 
   const kit = useKit();
   const ready = useReady();
@@ -45,14 +46,17 @@
         opacity=".5"
       />
     </svg>
-    <span class="text-sm opacity-90">coverage</span>
+    <span class="text-sm opacity-90"><Term word="Coverage">coverage</Term></span>
   </span>
   <span
     ><strong class="font-head text-lg">{kit.open.vitalMet} of {kit.open.vital}</strong>
-    <span class="text-sm opacity-90">vital needs met</span></span
+    <span class="text-sm opacity-90"><Term word="Vital, core, useful">vital needs met</Term></span
+    ></span
   >
   <span class="hidden md:inline"
-    ><strong class="font-head text-lg">{kit.open.pieces} of {kit.open.claimed}</strong>
+    ><strong class="font-head text-lg"
+      >{number(kit.open.pieces, 0)} of {number(kit.open.claimed, 0)}</strong
+    >
     <span class="text-sm opacity-90">pieces counted</span></span
   >
   <span class="hidden md:inline"
@@ -72,7 +76,9 @@
     <span class="text-sm opacity-90">cost to ready</span></span
   >
   <span class="ml-auto text-right"
-    ><strong data-testid="tally-grade">{a.grade ?? "Nothing asked"}</strong>
+    ><Term word="Ready, Nearly, Partial, Not ready"
+      ><strong data-testid="tally-grade">{a.grade ?? "Nothing asked"}</strong></Term
+    >
     <span class="hidden text-sm opacity-90 sm:inline">{decided}</span></span
   >
 </footer>

@@ -72,7 +72,7 @@ export class ImportPricesState {
     }
     if (replace) {
       workspace.changePriceBook(`import ${this.name}`, { ...fresh, title: this.name });
-      workspace.say(
+      workspace.sayDone(
         `${fresh.products.length} products from ${this.name} are the price book now. Undo brings the former one back.`,
       );
     } else {

@@ -96,7 +96,7 @@ export class LastState {
       return;
     }
     this.#keep(`assumptions of ${name}`, read.value);
-    workspace.say(
+    workspace.sayDone(
       `${read.value.kinds.length} kinds of incident taken in. Undo brings the former back.`,
     );
   }

@@ -54,7 +54,7 @@ export class ListsState {
   }
   remove(id: string, title: string): void {
     workspace.edit(`remove the list ${title}`, [], [id]);
-    workspace.say(
+    workspace.sayDone(
       `${title} is removed; kits keep the copy they are judged by. Undo brings it back.`,
     );
   }

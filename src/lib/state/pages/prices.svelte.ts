@@ -113,7 +113,7 @@ export class PricesState {
       products: book.products.filter((x) => x.id !== p.id),
     });
     this.open = null;
-    workspace.say(`${p.title} is out of the price book. Undo brings it back.`);
+    workspace.sayDone(`${p.title} is out of the price book. Undo brings it back.`);
   }
   /** Writes all prices in the currency that is set. */
   convert(): void {
@@ -123,6 +123,6 @@ export class PricesState {
   }
   startAgain(): void {
     workspace.changePriceBook("the starter price book", structuredClone(PRICE_BOOK));
-    workspace.say("The starter price book is in use. Undo brings yours back.");
+    workspace.sayDone("The starter price book is in use. Undo brings yours back.");
   }
 }

@@ -78,7 +78,7 @@ export class SetState {
     const { record } = this;
     if (!record) return false;
     workspace.edit(`remove the set ${record.title}`, [], [record.id]);
-    workspace.say("The set is removed; its kits stay on the shelf. Undo brings it back.");
+    workspace.sayDone("The set is removed; its kits stay on the shelf. Undo brings it back.");
     return true;
   }
 

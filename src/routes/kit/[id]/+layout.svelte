@@ -3,6 +3,7 @@
   import { afterNavigate, beforeNavigate, goto } from "$app/navigation";
   import { page } from "$app/state";
   import { shortcuts } from "$lib/ui/keys.ts";
+  import Announcer from "$lib/ui/Announcer.svelte";
   import Tally from "$lib/ui/Tally.svelte";
   import Trail from "$lib/ui/Trail.svelte";
   import { pageName, STAGES } from "$lib/ui/stages.ts";
@@ -61,6 +62,7 @@
       >Skip to the bench</a
     >
     <Trail />
+    <Announcer />
     <main
       id="stage"
       bind:this={stage}

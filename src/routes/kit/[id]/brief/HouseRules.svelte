@@ -30,7 +30,13 @@
 
   const kit = useKit();
   const rules = $derived(schools(kit.record?.houseRules));
-  const verdicts = $derived(schoolsEffect(kit.bothWays, workspace.today, kit.audit));
+  // Some twenty audits: after the answer itself is shown, not before it.
+  let verdicts = $state.raw(untrack(() => schoolsEffect(kit.bothWays, workspace.today, kit.audit)));
+  $effect(() => {
+    const [file, today, now] = [kit.bothWays, workspace.today, kit.audit] as const;
+    const timer = setTimeout(() => (verdicts = schoolsEffect(file, today, now)));
+    return () => clearTimeout(timer);
+  });
   const verdict = (rule: string, option: string) =>
     verdicts.find((e) => e.rule === rule && e.option === option)!;
   const nameOf = (needId: string) =>
@@ -86,17 +92,21 @@
           {#each rule.schools as option (option.id)}
             {@const v = verdict(rule.id, option.id)}
             <button
-              class="btn h-auto flex-1 basis-48 flex-col items-start gap-0 px-3 py-2 text-left {v.followed
+              class="btn h-auto flex-1 basis-48 flex-col items-start gap-0 px-3 py-2 text-left {rules[
+                rule.id
+              ] === option.id
                 ? 'btn-on'
                 : ''}"
-              aria-pressed={v.followed}
+              aria-pressed={rules[rule.id] === option.id}
               onclick={() => follow(rule.id, option.id, option.label)}
               ><span class="flex items-center gap-2"
-                >{#if v.followed}<StateIcon state="good" />{/if}{option.label}</span
+                >{#if rules[rule.id] === option.id}<StateIcon
+                    state="good"
+                  />{/if}{option.label}</span
               >
               <span class="text-sm font-normal">{option.why}</span>
               <span class="mt-1 text-sm font-semibold" data-testid="effect-{option.id}"
-                >{v.followed ? "followed now" : gainText(v, kit.audit)}</span
+                >{rules[rule.id] === option.id ? "followed now" : gainText(v, kit.audit)}</span
               ></button
             >
           {/each}

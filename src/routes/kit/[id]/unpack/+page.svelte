@@ -7,6 +7,7 @@
   import { many, number } from "$lib/words/sentences.ts";
   import { CardPicturesState } from "$lib/state/pages/pictures.svelte.ts";
   import CardPictures from "./CardPictures.svelte";
+  import CardEditor from "./CardEditor.svelte";
   import CardText from "./CardText.svelte";
   import LineRow from "./LineRow.svelte";
   import CountTools from "./CountTools.svelte";
@@ -50,16 +51,14 @@
     <p class="text-soft">Lay it all out. What the card says is a claim until it is counted.</p>
     <PictureIn {cards} />
     {#if writing || cardText === ""}
-      <label class="mt-3 block"
-        ><span class="font-semibold">Contents card, as printed or dictated</span>
-        <textarea
-          class="field mt-1 h-[26rem] w-full font-mono text-sm"
-          spellcheck="false"
-          value={cardText}
-          placeholder={"Paste, type or dictate what the card says:\n\nSterile gauze pads, 10 x 10 cm (10)\n2 packs of 5 antiseptic wipes\na pair of nitrile gloves"}
-          onfocus={() => (writing = true)}
-          oninput={(e) => unpack.read(e.currentTarget.value)}></textarea></label
-      >
+      <CardEditor
+        value={cardText}
+        lines={kit.lines}
+        {doubts}
+        onchange={(text) => unpack.read(text)}
+        onpick={pick}
+        onfocus={() => (writing = true)}
+      />
     {:else}
       <CardText
         {cardText}

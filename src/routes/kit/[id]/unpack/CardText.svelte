@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Line } from "$lib/core/model/kit.ts";
+  import { cardPieces, isUnread } from "$lib/core/shown/cardPieces.ts";
 
   interface Props {
     cardText: string;
@@ -13,37 +14,7 @@
   }
   const { cardText, lines, doubts, picked, onpick, onadd }: Props = $props();
 
-  interface Piece {
-    text: string;
-    id: string | null;
-  }
-  /** Each card line cut into the words that made a line of the kit and the rest. */
-  const rows = $derived(
-    cardText.split(/\r\n|\n|\r/).map((text, i): Piece[] => {
-      const marks = lines
-        .filter((l) => l["cardLine"] === i + 1 && l.text)
-        .map((l) => ({
-          id: l.id,
-          from: text.indexOf(l.text!),
-          to: text.indexOf(l.text!) + l.text!.length,
-        }))
-        .filter((m) => m.from >= 0)
-        .sort((a, b) => a.from - b.from);
-      const pieces: Piece[] = [];
-      let at = 0;
-      for (const m of marks) {
-        if (m.from < at) continue;
-        if (m.from > at) pieces.push({ text: text.slice(at, m.from), id: null });
-        pieces.push({ text: text.slice(m.from, m.to), id: m.id });
-        at = m.to;
-      }
-      if (at < text.length || pieces.length === 0) pieces.push({ text: text.slice(at), id: null });
-      // A table row is put together from its columns: the whole row is the line's.
-      const whole = lines.find((l) => l["cardLine"] === i + 1);
-      if (marks.length === 0 && whole) return [{ text, id: whole.id }];
-      return pieces;
-    }),
-  );
+  const rows = $derived(cardPieces(cardText, lines));
 </script>
 
 <ol
@@ -64,7 +35,7 @@
               onfocus={() => onpick(piece.id!, false)}>{piece.text}</button
             >{:else}<span class="text-soft">{piece.text || " "}</span>{/if}{/each}</span
       >
-      {#if row.every((p) => p.id === null) && row.some((p) => /\p{L}/u.test(p.text))}
+      {#if isUnread(row)}
         <button
           class="ml-auto h-6 shrink-0 px-1 font-body text-xs text-soft underline underline-offset-4 hover:text-ink"
           aria-label="Line {i + 1} is an item: add it"

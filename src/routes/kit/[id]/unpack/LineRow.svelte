@@ -44,7 +44,7 @@
 <!-- svelte-ignore a11y_no_noninteractive_element_interactions, a11y_no_noninteractive_tabindex -->
 <li
   id="line-{line.id}"
-  class="sheet px-2 py-0.5 {isPicked ? 'border-note! outline-note outline-1' : ''}"
+  class="row sheet px-2 py-0.5 {isPicked ? 'border-note! outline-note outline-1' : ''}"
   tabindex={doubt ? 0 : -1}
   aria-label={name}
   onkeydown={rowKey}

@@ -1,0 +1,133 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test, type Page } from "@playwright/test";
+
+/** WCAG 2.2 AA, as far as a machine can look. */
+const TAGS = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"];
+
+async function faultless(page: Page, what: string): Promise<void> {
+  const found = await new AxeBuilder({ page })
+    .options({ resultTypes: ["violations"] })
+    .withTags(TAGS)
+    .analyze();
+  const faults = found.violations.map(
+    (v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 140)).join(" | ")}`,
+  );
+  expect(faults, what).toEqual([]);
+}
+const noSideways = async (page: Page, what: string) =>
+  expect(
+    await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
+    what,
+  ).toBeLessThanOrEqual(0);
+
+async function demo(page: Page): Promise<void> {
+  await page.goto("/");
+  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+}
+
+test("what opens is free of faults too: palette, keys, history, lists, pickers, dialogs, messages", async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await demo(page);
+  await page.keyboard.press("Control+k");
+  await expect(page.getByPlaceholder("Find a place, a kit or a command")).toBeVisible();
+  await faultless(page, "palette");
+  await page.getByPlaceholder("Find a place, a kit or a command").fill("History");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("dialog", { name: "History" })).toBeVisible();
+  await faultless(page, "history");
+  await page.keyboard.press("Escape");
+  await page.keyboard.press("Shift+?");
+  await expect(page.getByRole("dialog")).toBeVisible();
+  await faultless(page, "keys");
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "Remove Sedgewick Slim Bleed Pouch" }).click();
+  await expect(page.getByText("off the shelf")).toBeVisible();
+  await faultless(page, "a message with its undo");
+
+  await page.goto("/kit/demo-crew-box/brief");
+  await page.getByLabel("Reference list").first().click();
+  await expect(page.getByRole("option").first()).toBeVisible();
+  await faultless(page, "an open list");
+  await page.keyboard.press("Escape");
+  await page.getByLabel("People", { exact: true }).fill("none");
+  await faultless(page, "a field with a mistake in it");
+
+  await page.goto("/kit/demo-crew-box/unpack");
+  await page.getByRole("button", { name: "Edit the card" }).click();
+  await page.locator(".cm-content").waitFor();
+  await page.locator(".cm-content").press("Control+f");
+  await faultless(page, "the card's editor, seeking");
+  await page.keyboard.press("Escape");
+  await page
+    .getByRole("button", { name: /^More for / })
+    .first()
+    .click();
+  await expect(page.getByRole("menu")).toBeVisible();
+  await faultless(page, "a row's menu");
+  await page.keyboard.press("Escape");
+
+  await page.getByRole("button", { name: "vital needs met" }).click();
+  await expect(page.getByText("A vital need that is not met in full")).toBeVisible();
+  await faultless(page, "a term that explains itself");
+  await page.keyboard.press("Escape");
+
+  await page.goto("/kit/demo-shed-box/log");
+  for (const [button, name] of [
+    [/What was taken\?/, "What was taken?"],
+    [/Ready to go/, "Ready to go?"],
+    [/Something else/, ""],
+  ] as const) {
+    await page.getByRole("button", { name: button }).click();
+    await expect(page.getByRole("dialog")).toBeVisible();
+    await faultless(page, `dialog ${name}`);
+    await page.keyboard.press("Escape");
+    await expect(page.getByRole("dialog")).toHaveCount(0);
+  }
+  await page.goto("/class");
+  await page.getByRole("button", { name: "Show a made-up class of 24" }).click();
+  await expect(page.getByTestId("students").locator("tbody tr")).toHaveCount(24);
+  await faultless(page, "the class");
+  await page.goto("/drill");
+  await page.getByRole("button", { name: "Show me one" }).click();
+  await faultless(page, "a drill");
+  await page.goto("/kit/demo-crew-box/last");
+  await expect(page.getByTestId("lasts")).toContainText("of 100");
+  await faultless(page, "will it last");
+});
+
+test("a kit with nothing in it, 320 px wide, and colours that the reader forces", async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  await page.addInitScript(() => localStorage.setItem("wide-sieve.seen", "1"));
+  await page.goto("/");
+  await page.getByLabel("A kit comes on the bench").fill("Nothing yet");
+  await page.getByRole("button", { name: "New kit" }).click();
+  await page.waitForURL(/brief$/);
+  const kit = new URL(page.url()).pathname.replace(/\/brief$/, "");
+  for (const stage of ["unpack", "bench", "sieve", "plan", "log", "report", "calendar"]) {
+    await page.goto(`${kit}/${stage}`);
+    await expect(page.locator("h1").first()).toBeVisible();
+    await faultless(page, `empty ${stage}`);
+  }
+  await page.setViewportSize({ width: 320, height: 640 });
+  await page.evaluate(() => localStorage.removeItem("wide-sieve.seen"));
+  for (const stage of ["brief", "unpack", "bench", "sieve", "log", "last"]) {
+    await page.goto(`${kit}/${stage}`);
+    await expect(page.locator("h1").first()).toBeVisible();
+    await noSideways(page, `320 px ${stage}`);
+  }
+  await page.emulateMedia({ forcedColors: "active" });
+  await page.goto(`${kit}/unpack`);
+  const current = page.getByRole("navigation", { name: "Stages" }).locator('[aria-current="page"]');
+  await expect(current).toBeVisible();
+  const marked = await current.evaluate((e) => {
+    const s = getComputedStyle(e);
+    return (
+      s.borderBottomStyle !== "none" || s.outlineStyle !== "none" || s.textDecorationLine !== "none"
+    );
+  });
+  expect(marked, "the stage one is on is marked without colour").toBe(true);
+});
