@@ -132,7 +132,6 @@ async function answers(slower: number): Promise<void> {
     .locator('input[type="file"]')
     .first()
     .setInputFiles({ name: "large.json", mimeType: "application/json", buffer: largeKit() });
-  await page.goto(HOME);
   const kit = (await page
     .getByRole("link", { name: "A kit of 300 lines" })
     .first()

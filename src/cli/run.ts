@@ -14,6 +14,7 @@ import { chanceSection } from "../lib/report/chanceBlocks.ts";
 import { kitOnDay, kitToday } from "../lib/core/events/kitOnDay.ts";
 import { simulated } from "../lib/core/formats/simulateResult.ts";
 import { INCIDENT_KINDS } from "../lib/data/incidents.ts";
+import { auditMany } from "./auditMany.ts";
 import { BadInput, fileText, headOf, inFile, jsonOf, Usage, written, type Io } from "./io.ts";
 import { convert } from "./convert.ts";
 import { runExercise } from "./exercise.ts";
@@ -51,11 +52,13 @@ import { makePdf } from "../lib/report/nodePdf.ts";
 const USAGE = `usage: npm run --silent cli -- COMMAND
   read-card FILE|-                       entries of a contents card: text, PNG, JPEG, WebP or PDF
   audit FILE [--today DAY] [--on DAY]    the audit of an audit file; --on: as the kit was that day
+  audit FILE… --jsonl                    of many files, a line each, on all cores
   log FILE [--today DAY]                 readiness by day, what is to be put back
   log FILE --merge OTHER --out PATH      the events of both, as one audit file
   simulate FILE [--trips N] [--seed N]   will it last? so many outings played
   exercise make AUDIT --faults N [--decoys N] [--seed N] --passphrase W --out EX [--key KEY]
-  exercise take EX --answers CSV --out RESULT [--student ID]
+                [--meshes here,real,…] [--hardest 1|2|3] [--trap] [--budget N]
+  exercise take EX --answers CSV --out RESULT [--student ID] [--plan CSV]
   exercise mark KEY|EX RESULT… [--passphrase W]
   plan FILE [--budget N] [--mass G] [--volume ML] [--target ready|0.85]
             [--best|--lightest|--own] [--prices FILE] [--today DAY] [--frontier] [--changes]
@@ -104,6 +107,10 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
       return;
     }
     case "audit":
+      if (flags.has("jsonl")) {
+        await runAuditMany(positional, flags, today, io);
+        return;
+      }
       print(runAudit(readAudit(only(positional), io), flags, today));
       return;
     case "log":
@@ -205,6 +212,23 @@ async function runReport(
         : toMarkdown(blocks),
   );
   io.err(`wrote ${out}\n`);
+}
+
+/** Many audits, a line each. */
+async function runAuditMany(
+  files: readonly string[],
+  flags: ReadonlyMap<string, string>,
+  today: string,
+  io: Io,
+): Promise<void> {
+  if (files.length === 0) throw new Usage("audit --jsonl takes one file or more");
+  const on = flags.get("on");
+  if (on !== undefined && !isDay(on)) throw new Usage(`--on '${on}' is not a day`);
+  const when = { today, ...(on === undefined ? {} : { on }) };
+  const done = await auditMany(files, when, (line) => io.out(`${line}\n`));
+  io.err(`${done} of ${files.length} audited\n`);
+  if (done === 0)
+    throw new BadInput([{ where: "audit", what: "none of the files is a right audit" }]);
 }
 
 /** The audit of a kit as it is after its log, or with `--on` as it was at the end of that day. */
@@ -415,11 +439,20 @@ function courseOf(text: string): Course {
 }
 
 const VALUE_FLAGS = new Set(
-  "today on merge trips seed faults decoys passphrase key answers student budget mass volume target prices to out exclude keep sources course time people days hours activities carry sensitivities".split(
+  "today on merge trips seed meshes hardest plan faults decoys passphrase key answers student budget mass volume target prices to out exclude keep sources course time people days hours activities carry sensitivities".split(
     " ",
   ),
 );
-const PLAIN_FLAGS = new Set(["best", "lightest", "own", "frontier", "fit", "changes"]);
+const PLAIN_FLAGS = new Set([
+  "best",
+  "lightest",
+  "own",
+  "frontier",
+  "fit",
+  "changes",
+  "trap",
+  "jsonl",
+]);
 
 function parseArguments(args: readonly string[]) {
   const positional: string[] = [];

@@ -1,7 +1,6 @@
 <script lang="ts">
   import "../app.css";
   import { onMount, type Snippet } from "svelte";
-  import ColumnMap from "$lib/ui/ColumnMap.svelte";
   import { shortcuts, typing } from "$lib/ui/keys.ts";
   import DropAnywhere from "$lib/ui/DropAnywhere.svelte";
   import History from "$lib/ui/History.svelte";
@@ -20,7 +19,7 @@
   onMount(async () => {
     await workspace.start();
     // The start page offers it; a kit's page that was asked for by its address has it at hand.
-    workspace.seedDemoOnce();
+    void workspace.seedDemoOnce();
   });
 
   const unlessTyping = (run: () => void) => (e: KeyboardEvent) => {
@@ -57,5 +56,7 @@
 <History bind:open={history} />
 <Keys bind:open={keys} />
 <DropAnywhere />
-<ColumnMap />
+{#if workspace.columns}
+  {#await import("$lib/ui/ColumnMap.svelte") then { default: ColumnMap }}<ColumnMap />{/await}
+{/if}
 <NewVersion />

@@ -1,6 +1,10 @@
 import { expect } from "chai";
 import { spawnSync } from "node:child_process";
+import { auditMany } from "../../src/cli/auditMany.ts";
 import { runCli } from "../../src/cli/run.ts";
+import { auditOf } from "../../src/lib/core/records/auditOf.ts";
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
+import { demoRecords } from "../../src/lib/data/demo.ts";
 import { mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -24,6 +28,15 @@ const file = (name: string, text: string) => {
   writeFileSync(path, text);
   return path;
 };
+
+/** The demo's crew box as an audit file. */
+function crewBox() {
+  const records = demoRecords();
+  const crew = records.find((r) => r.id === "kit:demo-crew-box");
+  const brief = records.find((r) => r.id === "brief:fennel-lane");
+  if (crew?.kind !== "kit" || brief?.kind !== "brief") throw new Error("the demo has changed");
+  return auditOf(crew, brief.brief, [], "2026-11-25", CATALOGUE);
+}
 
 describe("the command line", function () {
   this.timeout(30_000);
@@ -63,6 +76,99 @@ describe("the command line", function () {
     );
     expect(result.verdicts[0]).to.have.all.keys("line", "verdict", "because");
     expect(result.coverage).to.equal(0.453703704);
+  });
+  it("audits many files, a line each in their order, in threads the same as without; what is wrong is a line too", async () => {
+    const bad = file("bad.json", '{"format":"wide-sieve.audit","version":1');
+    const files = [AUDIT, bad, AUDIT];
+    const r = await run(["audit", ...files, "--jsonl", "--today", "2026-11-25"]);
+    expect(r.code).to.equal(0);
+    expect(r.err).to.equal("2 of 3 audited\n");
+    const lines = r.out
+      .trim()
+      .split("\n")
+      .map((l) => JSON.parse(l));
+    const alone = JSON.parse((await run(["audit", AUDIT, "--today", "2026-11-25"])).out);
+    expect(lines[0]).to.deep.equal({ file: AUDIT, ...alone });
+    expect(lines[1].file).to.equal(bad);
+    expect(lines[1].problems[0].what).to.match(/not whole JSON/);
+    const many = Array.from({ length: 9 }, (_, i) => files[i % 3]!);
+    const printed: string[] = [];
+    const done = await auditMany(many, { today: "2026-11-25" }, (l) => printed.push(l), 3);
+    expect(done).to.equal(6);
+    expect(printed).to.deep.equal(
+      Array.from({ length: 9 }, (_, i) => r.out.trim().split("\n")[i % 3]),
+    );
+    expect((await run(["audit", bad, "--jsonl"])).code).to.equal(1);
+    expect((await run(["audit", "--jsonl"])).code).to.equal(2);
+  });
+  it("makes an exercise with a trap and a plan to make; the plan that is handed back is marked", async () => {
+    const audit = join(folder, "crew.json");
+    writeFileSync(audit, JSON.stringify(crewBox()));
+    const [ex, key, answers, bought, result] = [
+      "ex.json",
+      "key.json",
+      "a.csv",
+      "p.csv",
+      "r.json",
+    ].map((n) => join(folder, n)) as [string, string, string, string, string];
+    const made = await run([
+      "exercise",
+      "make",
+      audit,
+      "--faults",
+      "3",
+      "--meshes",
+      "here,enough",
+      "--hardest",
+      "1",
+      "--trap",
+      "--budget",
+      "15",
+      "--passphrase",
+      "w",
+      "--out",
+      ex,
+      "--key",
+      key,
+    ]);
+    expect(made.code, made.err).to.equal(0);
+    const k = JSON.parse(readFileSync(key, "utf8"));
+    expect(k.faults.map((f: { line: string }) => f.line))
+      .to.include("brief")
+      .and.to.have.length(4);
+    expect(k.plan.optimum).to.be.above(k.plan.before);
+    writeFileSync(answers, "line,verdict,fault\nbrief,top-up,f-brief\n");
+    writeFileSync(bought, `product,packs\n${k.plan.products[0].id},1\n`);
+    await run(["exercise", "take", ex, "--answers", answers, "--plan", bought, "--out", result]);
+    const marked = JSON.parse((await run(["exercise", "mark", key, result])).out);
+    expect(marked.students[0].found).to.deep.equal(["fault-brief"]);
+    expect(marked.students[0].plan).to.include.all.keys("cost", "coverage", "optimum", "share");
+    writeFileSync(bought, "product,packs\nx,none\n");
+    const wrong = await run([
+      "exercise",
+      "take",
+      ex,
+      "--answers",
+      answers,
+      "--plan",
+      bought,
+      "--out",
+      result,
+    ]);
+    expect(wrong.code).to.equal(1);
+    expect(wrong.err).to.match(/row 2: is no product with a whole number of packs/);
+    const unknown = await run([
+      "exercise",
+      "make",
+      audit,
+      "--meshes",
+      "hear",
+      "--passphrase",
+      "w",
+      "--out",
+      ex,
+    ]);
+    expect(unknown.code).to.equal(2);
   });
   it("plans, with prices of the user's own", async () => {
     const prices = file(

@@ -1,5 +1,6 @@
 import { expect } from "chai";
-import { isTouched, mergeCard } from "../../src/lib/core/card/mergeCard.ts";
+import { isTouched } from "../../src/lib/core/card/isTouched.ts";
+import { mergeCard } from "../../src/lib/core/card/mergeCard.ts";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
 import { linesFromCard } from "../../src/lib/core/card/toLines.ts";
 import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";

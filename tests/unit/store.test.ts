@@ -1,9 +1,9 @@
 import { problemText } from "../../src/lib/words/problems.ts";
 import { expect } from "chai";
+import { photoRecord } from "../../src/lib/core/records/photoRecord.ts";
 import type { BriefRecord } from "../../src/lib/core/records/briefRecord.ts";
 import type { WorkspaceRecord } from "../../src/lib/core/records/records.ts";
 import { currentVersion, readRecord, RECORD_KINDS } from "../../src/lib/core/records/records.ts";
-import { photoRecord } from "../../src/lib/core/records/photoRecord.ts";
 import { inUse, takenOffer } from "../../src/lib/core/records/keptCopy.ts";
 import { DEFAULT_SETTINGS } from "../../src/lib/core/records/settingsRecord.ts";
 import { newBrief, newKit } from "../../src/lib/state/newRecords.ts";
@@ -207,6 +207,34 @@ describe("the store", () => {
       ["Box", "brief:a"],
       ["Box, your version", briefCopy],
     ]);
+  });
+
+  it("a kit that is kept as a copy is followed by its photos, by itself or with its brief", async () => {
+    const kit = (name: string) => newKit("k", name, "brief:a");
+    const photo = photoRecord("p", {
+      kitId: "kit:k",
+      name: "card.jpg",
+      dataUrl: "data:image/jpeg;base64,AA",
+    });
+    const shownBy = (one: Awaited<ReturnType<typeof bothChange>>) =>
+      [...one.store.records.values()].flatMap((r) => (r.kind === "photo" ? [r.kitId] : [])).sort();
+    const named = await bothChange(
+      [titled("a", "one"), kit("Box"), photo],
+      kit("Crate"),
+      kit("Chest"),
+    );
+    const { copy } = named.notices.find((n) => n.code === "kept-copy")!;
+    expect(shownBy(named)).to.deep.equal(["kit:k", copy!].sort());
+    const briefed = await bothChange(
+      [titled("a", "one"), kit("Box"), photo],
+      titled("a", "theirs"),
+      titled("a", "mine"),
+    );
+    const kits = [...briefed.store.records.values()]
+      .filter((r) => r.kind === "kit")
+      .map((r) => r.id);
+    expect(kits).to.have.length(2);
+    expect(shownBy(briefed)).to.deep.equal(kits.sort());
   });
 
   it("of what there is only one, theirs stays in use and mine lies beside it", async () => {

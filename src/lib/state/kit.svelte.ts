@@ -17,7 +17,7 @@ import { convertBook, rateBetween } from "../core/plan/convertBook.ts";
 import type { PriceBook } from "../core/model/priceBook.ts";
 import { kitLoad } from "../core/bag/load.ts";
 import type { KitRecord } from "../core/records/kitRecord.ts";
-import { isTouched } from "../core/card/mergeCard.ts";
+import { isTouched } from "../core/card/isTouched.ts";
 import { newEventId } from "./newKey.ts";
 import { newBrief, newKit } from "./newRecords.ts";
 import { workspace } from "./workspace.svelte.ts";

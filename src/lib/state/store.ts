@@ -1,5 +1,5 @@
 import { emptyBriefRecord } from "../core/records/briefRecord.ts";
-import { CONFLICT_POLICY, keptCopy } from "../core/records/keptCopy.ts";
+import { CONFLICT_POLICY, isOffer, keptCopy } from "../core/records/keptCopy.ts";
 import type { Notice } from "../core/records/notice.ts";
 import { merge, same } from "../core/records/merge.ts";
 import { readRecord, type WorkspaceRecord } from "../core/records/records.ts";
@@ -445,7 +445,17 @@ export class Store {
     this.#show(copy.id, copy);
     if (CONFLICT_POLICY[mine.kind] === "copy" && copy.kind === "brief")
       this.#kitsFollow(id, copy.id);
+    if (copy.kind === "kit") this.#photosFollow(id, copy.id);
     this.#hooks.onNotice({ code: "kept-copy", id, copy: copy.id });
+  }
+
+  /** A kit is followed by its photos: its copy shows the same. */
+  #photosFollow(kitId: string, copyId: string): void {
+    for (const photo of [...this.#records.values()]) {
+      if (photo.kind !== "photo" || photo.kitId !== kitId || isOffer(photo.id)) continue;
+      const id = `photo:${this.#hooks.newKey()}`;
+      this.#show(id, { ...photo, id, kitId: copyId });
+    }
   }
 
   /** A brief is followed by its kits: each has a copy under the brief's copy. */
@@ -455,6 +465,7 @@ export class Store {
       if ([...this.#copies.values()].includes(kit.id)) continue;
       const known = this.#records.get(this.#copies.get(kit.id) ?? "");
       const copy = known?.kind === "kit" ? known : keptCopy(kit, this.#hooks.newKey());
+      if (known?.kind !== "kit") this.#photosFollow(kit.id, copy.id);
       this.#copies.set(kit.id, copy.id);
       this.#show(copy.id, { ...copy, briefId: copyId } as WorkspaceRecord);
     }

@@ -1,10 +1,7 @@
 import { quantitiesByChance, withQuantities } from "../core/chance/byChance.ts";
 import { CATALOGUE } from "../data/catalogue.ts";
 import { INCIDENT_KINDS } from "../data/incidents.ts";
-import type { ColumnRole } from "../core/card/columnRole.ts";
 import type { ColumnGuess } from "../core/card/columns.ts";
-import { buildVocabulary, vocabularyOf } from "../core/card/vocabulary.ts";
-import { habitOfColumns, habitsFrom } from "../core/card/learned.ts";
 import { typeLookup } from "../core/catalogue/catalogue.ts";
 import { readImport } from "../core/formats/importFile.ts";
 import { listFile } from "../core/formats/listFile.ts";
@@ -27,7 +24,6 @@ import { priceBookRecord } from "../core/records/priceBookRecord.ts";
 import type { WorkspaceRecord } from "../core/records/records.ts";
 import { DEFAULT_SETTINGS, type SettingsRecord } from "../core/records/settingsRecord.ts";
 import { takeIn } from "../core/records/takeIn.ts";
-import { demoRecords } from "../data/demo.ts";
 import { SHIPPED_LISTS } from "../data/lists/index.ts";
 import { PRICE_BOOK } from "../data/priceBook.ts";
 import { showBy } from "../words/display.ts";
@@ -95,11 +91,6 @@ class Workspace {
   aliases = $derived(inUse(this.#values, "alias"));
   /** What corrections have taught of how this user's cards are written. */
   habitRecords = $derived(inUse(this.#values, "habit"));
-  habits = $derived(habitsFrom(this.habitRecords));
-  /** The words of the catalogue and the user's own. */
-  vocabulary = $derived.by(() =>
-    this.aliases.length > 0 ? buildVocabulary(CATALOGUE, this.aliases) : vocabularyOf(CATALOGUE),
-  );
   barcodes = $derived(inUse(this.#values, "barcode"));
   #photos = $derived(inUse(this.#values, "photo"));
   priceBook = $derived(inUse(this.#values, "priceBook")[0]?.book ?? PRICE_BOOK);
@@ -165,22 +156,24 @@ class Workspace {
   }
 
   /** On the very first visit, when there is nothing yet: the demo. */
-  seedDemoOnce(): boolean {
-    if (this.records.size > 0 || this.setAside.length > 0) return false;
+  async seedDemoOnce(): Promise<void> {
+    const isEmpty = () => this.records.size === 0 && this.setAside.length === 0;
+    if (!isEmpty()) return;
     try {
-      if (localStorage.getItem(SEEN)) return false;
+      if (localStorage.getItem(SEEN)) return;
     } catch {
-      return false;
+      return;
     }
+    const { demoRecords } = await import("../data/demo.ts");
+    if (!isEmpty()) return;
     this.edit("add the demo", demoRecords());
     // Only once it is stored: a page that was left too early gets the demo next time.
-    void this.flushed().then(() => {
-      if (this.save.is === "saved") localStorage.setItem(SEEN, "1");
-    });
-    return true;
+    await this.flushed();
+    if (this.save.is === "saved") localStorage.setItem(SEEN, "1");
   }
 
-  addDemo(): void {
+  async addDemo(): Promise<void> {
+    const { demoRecords } = await import("../data/demo.ts");
     const fresh = demoRecords().filter((r) => !this.records.has(r.id));
     this.edit("add the demo", fresh);
     this.say(
@@ -343,12 +336,6 @@ class Workspace {
         ...(sizeMm ? { sizeMm: [...sizeMm] } : {}),
       }),
     ]);
-  }
-
-  /** Remembers what the columns of a table with this heading hold. */
-  learnColumns(heading: readonly string[], roles: readonly (ColumnRole | null)[]): void {
-    if (heading.some((h) => h.trim() !== ""))
-      this.edit("remember the columns", [habitOfColumns(heading, roles, this.today)]);
   }
 
   /** Puts another price book in place of the one in use; undo brings the former back. */

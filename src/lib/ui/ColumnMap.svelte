@@ -3,6 +3,7 @@
   import { goto } from "$app/navigation";
   import { mappedCard } from "../core/card/columns.ts";
   import type { ColumnRole } from "../core/card/columnRole.ts";
+  import { reading } from "../state/reading.svelte.ts";
   import { workspace } from "../state/workspace.svelte.ts";
   import ColumnTable from "./ColumnTable.svelte";
   import { addCard, readAnew } from "../state/import/takeFile.ts";
@@ -32,7 +33,7 @@
     const { guess, name, kit, around } = pending;
     const text = mappedCard(guess.rows, roles, heading);
     workspace.columns = null;
-    if (heading) workspace.learnColumns(guess.rows[0]!, roles);
+    if (heading) reading.learnColumns(guess.rows[0]!, roles);
     if (kit === undefined) await goto(`${kitPath(addCard(name, text))}/unpack`);
     else readAnew(kit, [around?.[0], text, around?.[1]].filter((t) => t).join("\n"));
   }

@@ -1,13 +1,12 @@
 <script lang="ts">
   import { Dialog } from "bits-ui";
   import { workspace } from "../state/workspace.svelte.ts";
+  import { clock } from "../words/display.ts";
   import { many } from "../words/sentences.ts";
 
   /** What was done in this window, the newest first; any step can be gone back to. */
   let { open = $bindable(false) }: { open: boolean } = $props();
   const undone = $derived(workspace.history.filter((h) => h.undone).length);
-  const time = (at: number) =>
-    new Date(at).toLocaleTimeString([], { hour: "2-digit", minute: "2-digit" });
 </script>
 
 <Dialog.Root bind:open>
@@ -25,7 +24,7 @@
       <ol class="mt-3 divide-y divide-line" data-testid="history">
         {#each workspace.history as step, i (i)}
           <li class="flex items-center gap-3 py-1">
-            <time class="w-16 shrink-0 text-sm text-soft">{time(step.at)}</time>
+            <time class="w-16 shrink-0 text-sm text-soft">{clock(step.at)}</time>
             <span class="min-w-0 flex-1 break-words {step.undone ? 'text-soft line-through' : ''}"
               >{step.label}{step.undone ? " (taken back)" : ""}</span
             >

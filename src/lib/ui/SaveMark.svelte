@@ -1,9 +1,8 @@
 <script lang="ts">
+  import { clock } from "../words/display.ts";
   import { workspace } from "../state/workspace.svelte.ts";
   const at = $derived(
-    workspace.save.is === "saved" && workspace.save.at
-      ? new Date(workspace.save.at).toLocaleTimeString([], { hour: "2-digit", minute: "2-digit" })
-      : null,
+    workspace.save.is === "saved" && workspace.save.at ? clock(workspace.save.at) : null,
   );
 </script>
 

@@ -123,3 +123,7 @@ export const typedUnit = (of: "mass" | "volume" | "height" | "length"): TypedUni
       return us ? { label: "in", factor: MM_PER_INCH } : { label: "mm", factor: 1 };
   }
 };
+
+/** Time of day of a moment, as the user's locale writes it: "07:59", "7:59 AM". */
+export const clock = (at: number): string =>
+  new Date(at).toLocaleTimeString(display().locale, { hour: "2-digit", minute: "2-digit" });

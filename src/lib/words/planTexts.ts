@@ -1,3 +1,4 @@
+import type { Places } from "../core/plan/places.ts";
 import type { Question } from "../core/plan/request.ts";
 import type { Stage } from "../core/plan/stages.ts";
 
@@ -35,3 +36,10 @@ export function purposeText(
   const beside = x.companionOf.map(needName).join(", ");
   return [served, beside && `goes with what does ${beside}`].filter(Boolean).join("; ");
 }
+
+/** Why a thing goes into no compartment. */
+export const NO_PLACE: Readonly<Record<Places["left"][number]["why"], string>> = {
+  "too-long": "too long for every compartment",
+  folded: "it would have to be folded, and must not be",
+  "no-room": "no compartment has room left for it",
+};

@@ -1,5 +1,6 @@
 import type { Lasting, LastingAsk } from "../core/chance/lasting.ts";
 import type { Action, unmetAfter } from "../core/plan/actions.ts";
+import type { Places } from "../core/plan/places.ts";
 import type { Postage } from "../core/plan/orders.ts";
 import type { Axis, FrontierPoint } from "../core/plan/frontier.ts";
 import type { Obstacle } from "../core/plan/infeasible.ts";
@@ -142,6 +143,8 @@ export type PlanShown =
       readonly grade: Grade;
       /** What stays short of full after it, the weightiest first. */
       readonly unmet: ReturnType<typeof unmetAfter>;
+      /** Where everything goes in the bag; null: its compartments are not measured. */
+      readonly places: Places | null;
       /** Need ids in order, with where they rest and what reaches the pan after the plan. */
       readonly needs: readonly {
         readonly id: string;

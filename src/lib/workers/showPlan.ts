@@ -2,6 +2,7 @@ import { actionsOf, unmetAfter } from "../core/plan/actions.ts";
 import { candidates } from "../core/plan/candidates.ts";
 import { greedyPlan, planBound } from "../core/plan/greedy.ts";
 import type { Solver } from "../core/plan/linearModel.ts";
+import { placesOf } from "../core/plan/places.ts";
 import type { PlanOutcome } from "../core/plan/plan.ts";
 import type { PlanRequest } from "../core/plan/request.ts";
 import type { PlanShown, QuickShown } from "./protocol.ts";
@@ -24,6 +25,7 @@ export function showPlan(outcome: PlanOutcome, request: PlanRequest): PlanShown 
     coverage: choice.after.coverage ?? 0,
     grade: choice.after.grade!,
     unmet: unmetAfter(outcome),
+    places: placesOf(choice.after),
     needs: choice.after.needs.map((n, i) => ({
       id: choice.after.context.needs[i]!.need.id,
       restsOn: n.restsOn,

@@ -2,24 +2,9 @@ import { numberedId } from "../base/freeId.ts";
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { Line } from "../model/kit.ts";
 import type { KitRecord } from "../records/kitRecord.ts";
+import { isTouched } from "./isTouched.ts";
 import type { CardReading } from "./readCard.ts";
 import { linesFromCard } from "./toLines.ts";
-
-/** Whether someone has done work on a line that a new reading must not lose. */
-export const isTouched = (line: Line): boolean =>
-  line.counted !== undefined ||
-  line.condition !== undefined ||
-  line.failedPoints !== undefined ||
-  line.expires !== undefined ||
-  line.location !== undefined ||
-  line.reachS !== undefined ||
-  line.okPoints !== undefined ||
-  line.lot !== undefined ||
-  line.note !== undefined ||
-  line.opened !== undefined ||
-  line.firstUse !== undefined ||
-  line.drills !== undefined ||
-  line.byHand === true;
 
 /**
  * A kit whose card was read anew: lines that somebody worked on stay as they are, all others come

@@ -2,6 +2,7 @@ import { auditResult } from "./auditResult.ts";
 import { actionsOf, unmetAfter, type Action } from "../plan/actions.ts";
 import { frontier } from "../plan/frontier.ts";
 import type { Solver } from "../plan/linearModel.ts";
+import { placesOf } from "../plan/places.ts";
 import { without } from "../plan/without.ts";
 import type { PlanOutcome } from "../plan/plan.ts";
 import { asksForTarget, type PlanRequest } from "../plan/request.ts";
@@ -20,6 +21,7 @@ export function planResult(outcome: PlanOutcome, request: PlanRequest) {
   if (outcome.status === "infeasible")
     return { status: outcome.status, ...asked, why: outcome.why };
   const { choice } = outcome;
+  const places = placesOf(choice.after);
   const { coverage, interval, grade, gradeInterval, decidedBy, categories, needs } = auditResult(
     choice.after,
   );
@@ -45,6 +47,7 @@ export function planResult(outcome: PlanOutcome, request: PlanRequest) {
       grade: outcome.before.grade,
     },
     unmet: unmetAfter(outcome).map((n) => ({ ...n, met: six(n.met) })),
+    ...(places ? { places } : {}),
     result: { coverage, interval, grade, gradeInterval, decidedBy, categories, needs },
   };
 }

@@ -5,18 +5,18 @@ import type { AuditFile } from "../model/auditFile.ts";
 import { boughtLine } from "./candidates.ts";
 import type { PlanRequest } from "./request.ts";
 
-type Measured = Compartment & { readonly innerMm: [number, number, number] };
+export type MeasuredRoom = Compartment & { readonly innerMm: [number, number, number] };
 
 /** The compartments of the bag with their inner sizes; null: none, or one that is not measured. */
-function measured(audit: AuditFile): readonly Measured[] | null {
+export function measuredRooms(audit: AuditFile): readonly MeasuredRoom[] | null {
   const all = audit.kit.container?.compartments ?? [];
-  const known = all.filter((c): c is Measured => c.innerMm !== undefined);
+  const known = all.filter((c): c is MeasuredRoom => c.innerMm !== undefined);
   return known.length > 0 && known.length === all.length ? known : null;
 }
 
 /** Room in all compartments that can be used, ml; null: not measured. */
 export function bagRoomMl(audit: AuditFile): number | null {
-  const rooms = measured(audit);
+  const rooms = measuredRooms(audit);
   if (!rooms) return null;
   const ml = rooms.reduce((s, c) => s + (c.innerMm[0] * c.innerMm[1] * c.innerMm[2]) / 1000, 0);
   return Math.round(ml * PACKING_FACTOR);
@@ -24,11 +24,11 @@ export function bagRoomMl(audit: AuditFile): number | null {
 
 /**
  * The request under the limit of the bag itself: no more bulk than its compartments hold, and nothing
- * that goes into none of them for being too long or for a fold it must not get. Which thing lies in
- * which compartment is not decided. A bag that is not measured sets no limit.
+ * that goes into none of them for being too long or for a fold it must not get. Which thing then lies in
+ * which compartment is decided afterwards (places.ts). A bag that is not measured sets no limit.
  */
 export function keptToBag(request: PlanRequest): PlanRequest {
-  const rooms = measured(request.audit);
+  const rooms = measuredRooms(request.audit);
   const room = bagRoomMl(request.audit);
   if (!rooms || room === null) return request;
   const typeOf = typeLookup(request.audit.itemTypes, request.catalogue);

@@ -11,6 +11,7 @@ import { guessColumns } from "../../core/card/columns.ts";
 import { mergeCard } from "../../core/card/mergeCard.ts";
 import { readCard } from "../../core/card/readCard.ts";
 import { isCardPicture, whyNotOpened } from "../../devices/pictureReader.ts";
+import { reading } from "../reading.svelte.ts";
 import { workspace } from "../workspace.svelte.ts";
 
 /**
@@ -74,15 +75,15 @@ export async function takeFile(file: File, openKit?: string): Promise<string | n
 export function addCard(name: string, text: string): string {
   const id = workspace.addKit(name.replace(/\.[^.]+$/, "") || "New kit");
   const kit = workspace.kit(id)!;
-  const reading = readCard(text, workspace.vocabulary, workspace.habits);
-  const many = tooManyEntries(reading);
+  const read = readCard(text, reading.vocabulary, reading.habits);
+  const many = tooManyEntries(read);
   if (many)
     workspace.say(
       `${name} ${problemText(many)}. Its text is kept on the left, no lines were made.`,
       true,
     );
   workspace.edit(`read ${name}`, [
-    many ? { ...kit, cardText: text } : mergeCard(kit, text, reading, CATALOGUE),
+    many ? { ...kit, cardText: text } : mergeCard(kit, text, read, CATALOGUE),
   ]);
   return id;
 }
@@ -91,8 +92,8 @@ export function addCard(name: string, text: string): string {
 export function readAnew(kitId: string, text: string): void {
   const kit = workspace.kit(kitId);
   if (!kit) return;
-  const reading = readCard(text, workspace.vocabulary, workspace.habits);
-  workspace.edit("say what the columns are", [mergeCard(kit, text, reading, CATALOGUE)]);
+  const read = readCard(text, reading.vocabulary, reading.habits);
+  workspace.edit("say what the columns are", [mergeCard(kit, text, read, CATALOGUE)]);
 }
 
 /** The heading of a list's table stands within the first rows. */

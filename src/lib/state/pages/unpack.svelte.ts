@@ -1,7 +1,8 @@
 import { cardLeftOut, cardTextProblem, tooManyEntries } from "../../core/card/cardText.ts";
 import { columnsOfCard } from "../../core/card/columns.ts";
 import { lessonOfPieces, lessonOfSize, nameOnCard, type Lesson } from "../../core/card/habits.ts";
-import { isTouched, mergeCard } from "../../core/card/mergeCard.ts";
+import { isTouched } from "../../core/card/isTouched.ts";
+import { mergeCard } from "../../core/card/mergeCard.ts";
 import { lex } from "../../core/card/lexer.ts";
 import { readQuantity } from "../../core/card/quantity.ts";
 import { readCard, type CardReading } from "../../core/card/readCard.ts";
@@ -12,6 +13,7 @@ import { habitOfLesson } from "../../core/card/learned.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
 import { tooManyOnCard } from "../../words/benchTexts.ts";
 import { lineName, type KitState } from "../kit.svelte.ts";
+import { reading } from "../reading.svelte.ts";
 import { workspace } from "../workspace.svelte.ts";
 
 /** Above this many lines a card is read when asked, not at every keystroke. */
@@ -54,7 +56,7 @@ export class UnpackState {
   #last: { by: readonly unknown[]; reading: CardReading } | null = null;
   /** A text as read by what is known now; the last one is remembered, since several ask for it. */
   #readingOf(text: string): CardReading {
-    const by = [text, workspace.vocabulary, workspace.habits] as const;
+    const by = [text, reading.vocabulary, reading.habits] as const;
     if (!this.#last || by.some((x, i) => x !== this.#last!.by[i]))
       this.#last = { by, reading: readCard(...by) };
     return this.#last.reading;

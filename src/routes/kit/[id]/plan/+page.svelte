@@ -23,6 +23,7 @@
   import Frontier from "./Frontier.svelte";
   import Market from "./Market.svelte";
   import OtherWays from "./OtherWays.svelte";
+  import PlacesView from "./PlacesView.svelte";
   import Shopping from "./Shopping.svelte";
 
   const kit = useKit();
@@ -36,6 +37,9 @@
   const request = $derived(asked.request);
   const plan = $derived(asked.plan);
   const solved = $derived(asked.solved);
+  /** A line of the kit, or a product that was bought. */
+  const placedName = (id: string): string =>
+    kit.lines.some((l) => l.id === id) ? lineLabel(id) : titleOf(id.replace(/^buy:/, ""));
 </script>
 
 <div class="grid grid-cols-[minmax(0,1fr)] lg:grid-cols-[27rem_minmax(0,1fr)]">
@@ -207,6 +211,13 @@
         onexclude={(id, title) => asked.exclude(id, title)}
         onkeep={(id) => asked.keep(id)}
       />
+      {#if solved.places}
+        <PlacesView
+          places={solved.places}
+          compartments={kit.container.compartments ?? []}
+          nameOf={(id) => placedName(id)}
+        />
+      {/if}
       <Shopping
         actions={solved.actions}
         book={kit.book}
