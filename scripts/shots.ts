@@ -62,7 +62,7 @@ await shoot("plan", `${kit}/plan`, undefined, "light", "plan-result", async (pag
 await shoot("prices", "/prices", undefined, "light", "products");
 await shoot("calendar", `${kit}/calendar`);
 await shoot("report", `${kit}/report`, undefined, "light", undefined, async (page) => {
-  await page.getByText("the plan is still being worked out").waitFor({ state: "hidden" });
+  await page.getByText("still being worked out").waitFor({ state: "hidden" });
 });
 await shoot("list", "/lists", undefined, "light", undefined, async (page) => {
   await page.getByRole("button", { name: "Copy Group leader to edit" }).click();
@@ -84,11 +84,14 @@ await shoot("log", "/kit/demo-shed-box/log", undefined, "light", "events");
 await shoot("service", "/service", undefined, "light", "service");
 await shoot("last", `${kit}/last`, undefined, "light", "one-more");
 await shoot("class", "/class", undefined, "light", undefined, async (page) => {
-  await page.getByLabel("From the kit").click();
-  await page.getByRole("option", { name: "Tallowmere Crew Box" }).click();
-  await page.getByLabel("passphrase that seals the key").fill("orchard ladder");
-  await page.getByRole("button", { name: "Plant the faults" }).click();
-  await page.getByTestId("slips").waitFor();
+  await page.getByRole("button", { name: "Show a made-up class of 24" }).click();
+  await page.getByTestId("students").waitFor();
+  await page.getByRole("region", { name: "The class" }).evaluate((e) => e.scrollIntoView());
+  await page.waitForTimeout(300);
+});
+await shoot("drill", "/drill", undefined, "light", undefined, async (page) => {
+  await page.getByRole("button", { name: "Show me one" }).click();
+  await page.getByTestId("answers").waitFor();
 });
 await shoot("sieve-dark", `${kit}/sieve`, undefined, "dark");
 await shoot("bench-phone", `${kit}/bench`, { width: 390, height: 844 });

@@ -27,7 +27,7 @@ test("kits side by side: sorted, worked out to ready, explained, by school, expo
   await expect(page.getByTestId("difference")).toContainText("costs");
 
   await page.getByRole("button", { name: "Try each school on each kit" }).click();
-  await expect(page.getByTestId("by-school").locator("tbody tr")).toHaveCount(17);
+  await expect(page.getByTestId("by-school").locator("tbody tr")).toHaveCount(19);
 
   await page.getByRole("button", { name: "What each costs to make ready" }).click();
   await expect(page.getByTestId("winners")).toContainText("Built from an empty bag", {

@@ -143,3 +143,23 @@ test("all kits on one screen; a recall fails a lot in each that holds it", async
   await expect(happened(page).first()).toContainText("Recalled Sterile eye pad");
   await expect(page.getByTestId("deficits")).toContainText("Eye pads");
 });
+
+test("a plan that was carried out is in the kit and in its log, with what was paid", async ({
+  page,
+}) => {
+  await page.goto("/");
+  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+  await page.goto("/kit/demo-crew-box/plan");
+  await expect(page.getByTestId("plan-result")).toBeVisible({ timeout: 60_000 });
+  await page.getByRole("button", { name: "Bought and packed" }).click();
+  await page.getByLabel("Paid in all").fill("70");
+  await page.getByRole("button", { name: "It is in the kit" }).click();
+  await expect(page.getByText(/came in\. Read their dates/)).toBeVisible();
+  await page.getByRole("link", { name: /^Log/ }).click();
+  await expect(page.getByTestId("events").locator("li").first()).toContainText(
+    /Plan carried out|€70/,
+  );
+  await expect(page.getByTestId("cost")).toContainText("€70.00");
+  await page.keyboard.press("Control+z");
+  await expect(page.getByTestId("cost")).toHaveCount(0);
+});

@@ -10,6 +10,7 @@ import { conditionNamed, spoils } from "../../src/lib/core/events/spoils.ts";
 import { lapsesOn } from "../../src/lib/core/events/trust.ts";
 import { parseEvents, writeEvents } from "../../src/lib/core/formats/eventTable.ts";
 import { deficitsOf } from "../../src/lib/core/log/deficits.ts";
+import { planDone } from "../../src/lib/core/log/planDone.ts";
 import { learnedRates, lineRates } from "../../src/lib/core/log/rates.ts";
 import { readinessOf } from "../../src/lib/core/log/readiness.ts";
 import { readyToGo } from "../../src/lib/core/log/readyToGo.ts";
@@ -315,6 +316,37 @@ describe("what a log teaches", () => {
     );
     expect(r!.saves).to.be.closeTo(4 * cheapest, 0.005);
     expect(rotationOf([soon], PRICE_BOOK, "2026-06-01", 30)).to.deep.equal([]);
+  });
+
+  it("a plan that was carried out brings what was bought, takes out what was dropped, and keeps what was paid", () => {
+    const pads = product("pads", "gauze-pad", 10, 4, { sizeMm: [100, 100] });
+    const none = product("none", "whistle", 1, 3);
+    let n = 0;
+    const done = planDone(
+      {
+        bought: [
+          { product: pads, packs: 2 },
+          { product: none, packs: 0 },
+        ],
+        dropped: ["old"],
+        paid: { amount: 8.5, currency: "EUR" },
+      },
+      () => `N${++n}`,
+    )!;
+    const first = [good("old", "gauze-pad", 3), good("own", "whistle", 1)];
+    const event: KitEvent = { id: "e", on: "2026-03-01", ...done };
+    const { lines, par } = replay(first, [event]);
+    expect(lines).to.deep.equal([
+      first[1],
+      { id: "N1", itemType: "gauze-pad", counted: 20, text: "pads", sizeMm: [100, 100] },
+    ]);
+    // What should be there from now on.
+    expect([...par]).to.deep.equal([
+      ["own", 1],
+      ["N1", 20],
+    ]);
+    expect(spentOf([event])).to.deep.equal([{ year: 2026, currency: "EUR", amount: 8.5 }]);
+    expect(planDone({ bought: [], dropped: [], paid: null }, () => "x")).to.equal(null);
   });
 
   it("stands what was paid beside what dates alone would have cost, seen from the log's first day", () => {

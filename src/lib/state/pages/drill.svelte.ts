@@ -111,6 +111,8 @@ export class DrillState {
     this.right = this.asked = 0;
     this.left = ROUND_S;
     this.#ask();
+    // Nothing to ask about ends it at once.
+    if (!this.round) return;
     const until = this.#clock().getTime() + 1000 * ROUND_S;
     this.#timer = setInterval(() => {
       this.left = Math.max(0, Math.ceil((until - this.#clock().getTime()) / 1000));

@@ -223,6 +223,7 @@
         book={kit.book}
         {currency}
         kitName={kit.record?.kit.name ?? "kit"}
+        {lineLabel}
       />
     {:else}
       <p class="min-h-40 p-6 text-soft">

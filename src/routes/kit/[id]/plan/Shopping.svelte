@@ -6,6 +6,7 @@
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import { saveCsv, saveXlsx } from "$lib/ui/tables.ts";
   import { money, number } from "$lib/words/sentences.ts";
+  import CarryOut from "./CarryOut.svelte";
   import { shoppingText } from "$lib/words/shoppingText.ts";
 
   interface Props {
@@ -13,8 +14,10 @@
     book: PriceBook;
     currency: string;
     kitName: string;
+    lineLabel: (id: string) => string;
   }
-  const { actions, book, currency, kitName }: Props = $props();
+  const { actions, book, currency, kitName, lineLabel }: Props = $props();
+  let done = $state(false);
   const kit = useKit();
   const sources = $derived(shoppingList(actions, book, kit.typeOf));
   const total = $derived(sources.reduce((s, x) => s + x.price, 0));
@@ -34,6 +37,9 @@
   <section id="shopping" aria-label="Shopping list">
     <div class="flex flex-wrap items-center gap-2 border-b border-line px-5 pt-6 pb-2">
       <h2 class="mr-auto text-xl">Shopping list, {money(total, currency)}</h2>
+      <button class="btn btn-main no-print min-h-9 px-3 py-1" onclick={() => (done = true)}
+        >Bought and packed</button
+      >
       <button class="btn no-print min-h-9 px-3 py-1" onclick={copy}>Copy as text</button>
       <button
         class="btn no-print min-h-9 px-3 py-1"
@@ -79,3 +85,4 @@
     {/each}
   </section>
 {/if}
+<CarryOut bind:open={done} {actions} {total} {currency} {lineLabel} />
