@@ -62,7 +62,7 @@ await shoot("plan", `${kit}/plan`, undefined, "light", "plan-result", async (pag
 await shoot("prices", "/prices", undefined, "light", "products");
 await shoot("calendar", `${kit}/calendar`);
 await shoot("report", `${kit}/report`, undefined, "light", undefined, async (page) => {
-  await page.getByText("still being worked out").waitFor({ state: "hidden" });
+  await page.getByText("plan and chance are still being worked out").waitFor({ state: "hidden" });
 });
 await shoot("list", "/lists", undefined, "light", undefined, async (page) => {
   await page.getByRole("button", { name: "Copy Group leader to edit" }).click();
