@@ -74,8 +74,8 @@ export function estimateAsked(q: EstimateQuestion): Asked {
     irrigation: "How much water flushes it?",
     tablets: "How many doses is that?",
   } as const;
-  const given =
-    q.sum.kind === "dressings" ? q.sum.steps.slice(0, 2) : q.sum.kind === "irrigation" ? [] : [];
+  // Of dressings the wounds and their changes are given, of water the wound; of a limb its assumptions say all.
+  const given = q.sum.kind === "dressings" ? q.sum.steps.slice(0, 2) : [];
   return {
     ask: what[q.sum.kind],
     seen: [

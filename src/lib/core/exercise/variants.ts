@@ -26,7 +26,9 @@ export function makeVariants(
   papers: number,
   today: string,
   catalogue: Catalogue,
-): MakeOutcome | { readonly ok: true; readonly papers: readonly Made[] } {
+):
+  | Extract<MakeOutcome, { readonly ok: false }>
+  | { readonly ok: true; readonly papers: readonly Made[] } {
   const first = makeExercise(given, wanted, today, catalogue);
   if (!first.ok) return first;
   const all = [first.made];

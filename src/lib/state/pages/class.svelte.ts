@@ -125,7 +125,7 @@ export class ClassState {
         );
         return;
       }
-      const papers = "papers" in outcome ? outcome.papers : [outcome.made];
+      const { papers } = outcome;
       if (papers.length < this.papers)
         workspace.say(
           `${papers.length} papers could be made of this kit, not ${this.papers}.`,
@@ -266,8 +266,7 @@ export class ClassState {
     const given = workspace.auditOf(kit, brief.brief);
     const outcome = makeVariants(given, DEMO, 1, workspace.today, CATALOGUE);
     if (!outcome.ok) return;
-    const papers = "papers" in outcome ? outcome.papers : [outcome.made];
-    const paper = await this.#paperOf(papers[0]!, given);
+    const paper = await this.#paperOf(outcome.papers[0]!, given);
     const handedBack = async (seed: number, taught: number) =>
       Promise.all(
         madeUpClass(paper.key, DEMO.students, seed, taught).map((s) =>
