@@ -318,6 +318,25 @@ describe("what a log teaches", () => {
     expect(rotationOf([soon], PRICE_BOOK, "2026-06-01", 30)).to.deep.equal([]);
   });
 
+  it("who has the kit stands in the report with a line to sign on: the last it was handed to", () => {
+    const file = {
+      ...auditFile([need("g", "medium-wound-pad")], [good("t", "glucose-gel", 4)]),
+      events: [
+        at("1", "2026-02-01", "handed-over", { from: "Ola", to: "Kit" }),
+        at("2", "2026-03-01", "handed-over", { from: "Kit", to: "Maren", seal: "0615" }),
+      ],
+    };
+    const texts = logBlocks(file, "2026-03-02", CATALOGUE).flatMap((b) =>
+      b.kind === "text" ? [b.text] : [],
+    );
+    expect(texts.filter((t) => t.startsWith("Handed over"))).to.deep.equal([
+      "Handed over on 1 Mar 2026 by Kit to Maren, under seal 0615. Signed: ______________________",
+    ]);
+    expect(JSON.stringify(logBlocks({ ...file, events: [] }, "2026-03-02", CATALOGUE))).to.equal(
+      "[]",
+    );
+  });
+
   it("a plan that was carried out brings what was bought, takes out what was dropped, and keeps what was paid", () => {
     const pads = product("pads", "gauze-pad", 10, 4, { sizeMm: [100, 100] });
     const none = product("none", "whistle", 1, 3);

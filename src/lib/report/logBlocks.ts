@@ -6,6 +6,7 @@ import type { Catalogue } from "../core/catalogue/catalogue.ts";
 import { deficitsOf } from "../core/log/deficits.ts";
 import { readinessOf } from "../core/log/readiness.ts";
 import { spentOf } from "../core/log/spent.ts";
+import type { KitEvent } from "../core/model/event.ts";
 import type { AuditFile } from "../core/model/auditFile.ts";
 import { DEFICIT_WHY, eventText } from "../words/eventTexts.ts";
 import { day, many, money, needLabel, number } from "../words/sentences.ts";
@@ -49,6 +50,7 @@ export function logBlocks(file: AuditFile, today: string, catalogue: Catalogue):
         .map((s) => ` Spent in ${s.year}: ${money(s.amount, s.currency)}.`)
         .join("")}`,
     },
+    ...handedOver(events),
     {
       kind: "picture",
       ...readinessSvg(readiness, events, today),
@@ -75,4 +77,12 @@ export function logBlocks(file: AuditFile, today: string, catalogue: Catalogue):
         .map((e) => `${day(e.on)}: ${eventText(e, nameOf)}${e.by ? ` (${e.by})` : ""}`),
     },
   ];
+}
+
+/** Who answers for it since it was last handed over, with a line to sign on. */
+function handedOver(events: readonly KitEvent[]): Block[] {
+  const last = events.findLast((e) => e.kind === "handed-over");
+  if (!last) return [];
+  const text = `Handed over on ${day(last.on)}${last.from ? ` by ${last.from}` : ""} to ${last.to ?? "somebody not named"}${last.seal ? `, under seal ${last.seal}` : ""}. Signed: ______________________`;
+  return [{ kind: "text", text }];
 }

@@ -271,6 +271,28 @@
               )
               .join("; ")}
           />
+          <details class="mt-1 text-sm">
+            <summary class="flex min-h-9 cursor-pointer items-center font-semibold"
+              >As a table</summary
+            >
+            <table class="w-full" data-testid="swings">
+              <thead
+                ><tr class="text-left"
+                  ><th class="py-1 pr-3">assumption</th><th class="px-2 text-right">at its low</th
+                  ><th class="pl-2 text-right">at its high</th></tr
+                ></thead
+              >
+              <tbody>
+                {#each swings as s (s.kind)}
+                  <tr class="border-t border-line"
+                    ><td class="py-1 pr-3">{kindLabel(s.kind)}</td><td class="px-2 text-right"
+                      >{number(100 * s.low, 1)} %</td
+                    ><td class="pl-2 text-right">{number(100 * s.high, 1)} %</td></tr
+                  >
+                {/each}
+              </tbody>
+            </table>
+          </details>
         {/if}
       </section>
     </div>

@@ -299,7 +299,7 @@
             >
           </div>
           <p class="text-sm text-soft">
-            Who it is handed to answers for it. Print the log for a line to sign on.
+            Who it is handed to answers for it. The report has a line to sign on.
           </p>
         {/if}
         <label class="flex flex-col gap-1 text-sm"
