@@ -76,6 +76,9 @@ export class Player {
   readonly #left: readonly [Float64Array, Float64Array];
   /** First time a need was short: reading × need; Infinity: never. */
   readonly #shortAt: Float64Array;
+  /** Those of them that are not Infinity: most needs last on most outings. */
+  readonly #shorts: Int32Array;
+  #shortCount = 0;
   readonly #order: number[] = [];
   readonly #touched: Int32Array;
   readonly #hot: Uint8Array;
@@ -92,6 +95,7 @@ export class Player {
     this.#sum = new Float64Array(model.targets.length);
     this.#left = [new Float64Array(model.tool.length), new Float64Array(model.tool.length)];
     this.#shortAt = new Float64Array(2 * model.needs.length).fill(Infinity);
+    this.#shorts = new Int32Array(2 * model.needs.length);
     this.#counts = new Int32Array(model.kinds.length);
     this.#touched = new Int32Array(model.targets.length);
     this.#hot = new Uint8Array(model.targets.length);
@@ -224,9 +228,8 @@ export class Player {
   #run(): void {
     const { targets, hours, people } = this.#model;
     const sum = this.#sum.fill(0);
-    const shortAt = this.#shortAt;
-    // Most outings leave it as it was.
-    if (this.#fell[LOW] + this.#fell[HIGH] > 0) shortAt.fill(Infinity);
+    for (let i = 0; i < this.#shortCount; i++) this.#shortAt[this.#shorts[i]!] = Infinity;
+    this.#shortCount = 0;
     this.#fell.fill(0);
     const needs = this.#model.needs.length;
     let leaves = false;
@@ -242,14 +245,8 @@ export class Player {
       sum[t]! += this.#units[d]!;
       const { dead, need } = targets[t]!;
       const time = this.#time[d]!;
-      if (dead[LOW]) {
-        this.#fell[LOW] = 1;
-        if (time < shortAt[need]!) shortAt[need] = time;
-      }
-      if (dead[HIGH]) {
-        this.#fell[HIGH] = 1;
-        if (time < shortAt[needs + need]!) shortAt[needs + need] = time;
-      }
+      if (dead[LOW]) this.#fallsShort(LOW, need, time);
+      if (dead[HIGH]) this.#fallsShort(HIGH, needs + need, time);
     }
     this.#asked = asked;
     for (const reading of [LOW, HIGH] as const) {
@@ -307,9 +304,15 @@ export class Player {
       wanted -= taken;
       if (wanted <= MISSING) return;
     }
+    this.#fallsShort(reading, reading * needs.length + target.need, this.#time[d]!);
+  }
+
+  /** Something of a need is missing. @param at reading × need */
+  #fallsShort(reading: 0 | 1, at: number, time: number): void {
     this.#fell[reading] = 1;
-    const at = reading * needs.length + target.need;
-    if (this.#time[d]! < this.#shortAt[at]!) this.#shortAt[at] = this.#time[d]!;
+    const before = this.#shortAt[at]!;
+    if (before === Infinity) this.#shorts[this.#shortCount++] = at;
+    if (time < before) this.#shortAt[at] = time;
   }
 
   #count(tally: Tally, outing: number): void {
@@ -334,15 +337,17 @@ export class Player {
       let firstAt = Infinity;
       let first = -1;
       const categoryAt = this.#categoryTimes.fill(Infinity);
-      for (let i = 0; i < n; i++) {
+      for (let s = 0; s < this.#shortCount; s++) {
+        const i = this.#shorts[s]! - reading * n;
+        if (i < 0 || i >= n) continue;
         const at = this.#shortAt[reading * n + i]!;
-        if (at === Infinity) continue;
         if (this.#vital[i]) vital = true;
         tally.short[reading * n + i]!++;
         const c = this.#categoryOf[i]!;
         if (at < categoryAt[c]!) categoryAt[c] = at;
         if (reading === LOW) continue;
-        if (at < firstAt) {
+        // Of two at one instant the earlier need.
+        if (at < firstAt || (at === firstAt && i < first)) {
           firstAt = at;
           first = i;
         }
