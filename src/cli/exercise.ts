@@ -19,10 +19,10 @@ import {
   writeExercise,
   writeResult,
 } from "../lib/core/exercise/write.ts";
-import { parseAudit } from "../lib/core/formats/auditFile.ts";
 import { CATALOGUE } from "../lib/data/catalogue.ts";
 import { SIGHT_WORDS } from "../lib/words/exerciseTexts.ts";
 import { told } from "../lib/words/problems.ts";
+import { auditFileOf } from "./auditLine.ts";
 import { BadInput, fileText, inFile, type Io, jsonOf, Usage, written } from "./io.ts";
 
 type Flags = ReadonlyMap<string, string>;
@@ -93,7 +93,7 @@ async function taskOf(truth: AuditFile, budget: number, today: string) {
 }
 
 async function make(path: string, flags: Flags, today: string, io: Io) {
-  const given = kitToday(inFile(path, parseAudit(json(path), CATALOGUE)), today, CATALOGUE);
+  const given = kitToday(auditFileOf(path, json(path)), today, CATALOGUE);
   const asked = wantedOf(flags);
   const passphrase = wanted(flags, "passphrase");
   const out = wanted(flags, "out");

@@ -9,11 +9,11 @@ import { SHIPPED_LISTS, type ShippedList } from "../lib/data/lists/index.ts";
 import { catalogueResult, listResult } from "./printList.ts";
 import { readCard } from "../lib/core/card/readCard.ts";
 import { cardResult, cardTextProblem } from "../lib/core/card/cardText.ts";
-import { withQuantities } from "../lib/core/chance/byChance.ts";
 import { chanceSection } from "../lib/report/chanceBlocks.ts";
-import { kitOnDay, kitToday } from "../lib/core/events/kitOnDay.ts";
+import { kitToday } from "../lib/core/events/kitOnDay.ts";
 import { simulated } from "../lib/core/formats/simulateResult.ts";
 import { INCIDENT_KINDS } from "../lib/data/incidents.ts";
+import { auditedOn, auditFileOf } from "./auditLine.ts";
 import { auditMany } from "./auditMany.ts";
 import { BadInput, fileText, headOf, inFile, jsonOf, Usage, written, type Io } from "./io.ts";
 import { convert } from "./convert.ts";
@@ -26,9 +26,7 @@ import { PictureProblem } from "../lib/core/picture/opening.ts";
 import { boxAround, wordsOfEntry } from "../lib/core/picture/wordsOfEntry.ts";
 import { SENSITIVITIES, SKILLS } from "../lib/core/model/itemType.ts";
 import { isDay } from "../lib/core/base/dates.ts";
-import { parseAudit } from "../lib/core/formats/auditFile.ts";
 import type { AuditFile } from "../lib/core/model/auditFile.ts";
-import { auditPrinted } from "../lib/report/auditPrinted.ts";
 import { parsePriceBook, parsePriceCsv } from "../lib/core/formats/priceCsv.ts";
 import { jsonSchemaOf, SCHEMAS } from "../lib/core/formats/schemas.ts";
 import { reviewData } from "../lib/report/reviewData.ts";
@@ -111,7 +109,7 @@ async function command(argv: readonly string[], io: Io): Promise<void> {
         await runAuditMany(positional, flags, today, io);
         return;
       }
-      print(runAudit(readAudit(only(positional), io), flags, today));
+      print(auditedOn(readAudit(only(positional), io), today, dayOn(flags)));
       return;
     case "log":
       print(runLog(readAudit(only(positional), io), flags, today, io));
@@ -214,6 +212,13 @@ async function runReport(
   io.err(`wrote ${out}\n`);
 }
 
+/** The day of `--on`; undefined: none was given. */
+function dayOn(flags: ReadonlyMap<string, string>): string | undefined {
+  const on = flags.get("on");
+  if (on !== undefined && !isDay(on)) throw new Usage(`--on '${on}' is not a day`);
+  return on;
+}
+
 /** Many audits, a line each. */
 async function runAuditMany(
   files: readonly string[],
@@ -222,22 +227,12 @@ async function runAuditMany(
   io: Io,
 ): Promise<void> {
   if (files.length === 0) throw new Usage("audit --jsonl takes one file or more");
-  const on = flags.get("on");
-  if (on !== undefined && !isDay(on)) throw new Usage(`--on '${on}' is not a day`);
+  const on = dayOn(flags);
   const when = { today, ...(on === undefined ? {} : { on }) };
   const done = await auditMany(files, when, (line) => io.out(`${line}\n`));
   io.err(`${done} of ${files.length} audited\n`);
   if (done === 0)
     throw new BadInput([{ where: "audit", what: "none of the files is a right audit" }]);
-}
-
-/** The audit of a kit as it is after its log, or with `--on` as it was at the end of that day. */
-function runAudit(file: AuditFile, flags: ReadonlyMap<string, string>, today: string) {
-  const on = flags.get("on");
-  if (on === undefined)
-    return auditPrinted(audit(kitToday(file, today, CATALOGUE), today, CATALOGUE));
-  if (!isDay(on)) throw new Usage(`--on '${on}' is not a day`);
-  return auditPrinted(audit(kitOnDay(file, on, CATALOGUE), on, CATALOGUE));
 }
 
 /** Outings of the command line where nobody says how many. */
@@ -487,12 +482,7 @@ function readText(path: string, io: Io): string {
 
 const readJson = (path: string, io: Io): unknown => jsonOf(path, readText(path, io));
 
-const readAudit = (path: string, io: Io): AuditFile =>
-  withQuantities(
-    inFile(path, parseAudit(readJson(path, io), CATALOGUE)),
-    CATALOGUE,
-    INCIDENT_KINDS,
-  );
+const readAudit = (path: string, io: Io): AuditFile => auditFileOf(path, readJson(path, io));
 const readPrices = (path: string, io: Io): PriceBook =>
   inFile(
     path,

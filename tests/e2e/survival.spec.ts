@@ -10,6 +10,14 @@ const saved = (page: Page) =>
   expect(page.getByTestId("save-state").first()).toContainText(/^\s*Saved/);
 const people = (page: Page) => page.getByLabel("People", { exact: true });
 
+/** The demo is on the shelf, stored, and the crew box's brief is open. */
+async function onBrief(page: Page): Promise<void> {
+  await page.goto("/");
+  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+  await saved(page);
+  await page.goto(BRIEF);
+}
+
 /** A browser of its own with a profile that stays, so that it can be killed like a real one. */
 async function browserOn(profile: string): Promise<{ process: ChildProcess; browser: Browser }> {
   const child = spawn(
@@ -72,10 +80,7 @@ test("a browser that is killed at any moment loses at most the last second", asy
 test("storage that is deleted under an open page is filled again with all that is on screen", async ({
   page,
 }) => {
-  await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
-  await saved(page);
-  await page.goto(BRIEF);
+  await onBrief(page);
   await people(page).fill("7");
   await saved(page);
   await page.evaluate(
@@ -99,10 +104,7 @@ test("storage that is deleted under an open page is filled again with all that i
 test("three windows change three things of one record, and each sees all of them", async ({
   page,
 }) => {
-  await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
-  await saved(page);
-  await page.goto(BRIEF);
+  await onBrief(page);
   const [two, three] = [await page.context().newPage(), await page.context().newPage()];
   await two.goto(BRIEF);
   await three.goto(BRIEF);

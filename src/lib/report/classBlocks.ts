@@ -14,11 +14,12 @@ import type { Block } from "./blocks.ts";
 /** What a line of the kit is called. */
 type NameOf = (line: string) => string;
 
-const percent = (share: number | null): string =>
+/** A share in per cent, a figure, an interval; "–" where there is none. */
+export const percent = (share: number | null): string =>
   share === null ? "–" : `${number(100 * share, 0)} %`;
-const between = (i: readonly [number, number] | null): string =>
+export const between = (i: readonly [number, number] | null): string =>
   i === null ? "–" : `${percent(i[0])} – ${percent(i[1])}`;
-const figure = (n: number | null): string => (n === null ? "–" : number(n, 2));
+export const figure = (n: number | null): string => (n === null ? "–" : number(n, 2));
 const fault = (kind: string): string => FAULT_LABEL[kind] ?? kind;
 
 /** The class on one or two pages: what to teach, who found what, fault by fault. */

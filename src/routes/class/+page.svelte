@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onDestroy } from "svelte";
   import type { Block } from "$lib/report/blocks.ts";
+  import { figure } from "$lib/report/classBlocks.ts";
   import { toMarkdown } from "$lib/report/toMarkdown.ts";
   import { ClassState } from "$lib/state/pages/class.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
@@ -8,7 +9,7 @@
   import FilePicker from "$lib/ui/FilePicker.svelte";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import { teachText } from "$lib/words/exerciseTexts.ts";
-  import { many, number } from "$lib/words/sentences.ts";
+  import { many } from "$lib/words/sentences.ts";
   import { PdfRun } from "$lib/workers/pdfRun.svelte.ts";
   import type { PdfAsk } from "$lib/workers/protocol.ts";
   import MakeExercise from "./MakeExercise.svelte";
@@ -26,7 +27,6 @@
       (blob) => download(fileName(title, ".pdf"), blob, "application/pdf"),
       (why) => workspace.say(`The PDF could not be made: ${why}.`, true),
     );
-  const figure = (n: number | null) => (n === null ? "–" : number(n, 2));
   const ofPaper = (i: number) => (made.length > 1 ? ` ${i + 1}` : "");
 </script>
 

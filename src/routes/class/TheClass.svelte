@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { ClassSummary } from "$lib/core/exercise/mark.ts";
   import type { Block } from "$lib/report/blocks.ts";
-  import { gainText, planText } from "$lib/report/classBlocks.ts";
+  import { between, figure, gainText, percent, planText } from "$lib/report/classBlocks.ts";
   import type { ClassState } from "$lib/state/pages/class.svelte.ts";
   import { saveCsv } from "$lib/ui/tables.ts";
   import { DIFFICULTY_LABEL, FAULT_LABEL, meshTaught } from "$lib/words/exerciseTexts.ts";
@@ -17,8 +17,6 @@
   const { room, summary, onpdf, onmarkdown }: Props = $props();
   const title = $derived(room.keys[0]!.title);
   const hasPlan = $derived(room.keys.some((k) => k.plan));
-  const percent = (share: number | null) => (share === null ? "–" : `${number(100 * share, 0)} %`);
-  const figure = (n: number | null) => (n === null ? "–" : number(n, 2));
   const faults = $derived(
     [...summary.faults].sort((a, b) => (a.foundRate ?? 0) - (b.foundRate ?? 0)),
   );
@@ -116,9 +114,9 @@
             >{room.nameOf(f.line)}{room.keys.length > 1 ? `, paper ${f.paper + 1}` : ""}</td
           ><td class="px-2">{meshTaught(f.mesh)}</td><td class="px-2 text-right font-semibold"
             >{percent(f.foundRate)}</td
-          ><td class="px-2 text-right whitespace-nowrap"
-            >{f.interval ? `${percent(f.interval[0])} – ${percent(f.interval[1])}` : "–"}</td
-          ><td class="pl-2 text-right">{figure(f.discrimination)}</td></tr
+          ><td class="px-2 text-right whitespace-nowrap">{between(f.interval)}</td><td
+            class="pl-2 text-right">{figure(f.discrimination)}</td
+          ></tr
         >
       {/each}
     </tbody>
@@ -139,8 +137,6 @@
     <span class="h-3.5 border border-ink bg-sheet" aria-hidden="true"
       ><span class="block h-full bg-pass" style="width: {100 * g.rate}%"></span></span
     >
-    <span class="text-right text-sm text-soft whitespace-nowrap"
-      >{percent(g.interval[0])} – {percent(g.interval[1])}</span
-    >
+    <span class="text-right text-sm text-soft whitespace-nowrap">{between(g.interval)}</span>
   </li>
 {/snippet}

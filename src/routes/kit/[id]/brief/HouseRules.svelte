@@ -30,15 +30,15 @@
 
   const kit = useKit();
   const rules = $derived(schools(kit.record?.houseRules));
-  // Some twenty audits: after the answer itself is shown, not before it.
-  let verdicts = $state.raw(untrack(() => schoolsEffect(kit.bothWays, workspace.today, kit.audit)));
+  // Some twenty audits: after the page or the answer itself is shown, not before it.
+  let verdicts = $state.raw<ReturnType<typeof schoolsEffect>>([]);
   $effect(() => {
     const [file, today, now] = [kit.bothWays, workspace.today, kit.audit] as const;
     const timer = setTimeout(() => (verdicts = schoolsEffect(file, today, now)));
     return () => clearTimeout(timer);
   });
   const verdict = (rule: string, option: string) =>
-    verdicts.find((e) => e.rule === rule && e.option === option)!;
+    verdicts.find((e) => e.rule === rule && e.option === option);
   const nameOf = (needId: string) =>
     needLabel(kit.record?.list.needs.find((n) => n.id === needId)?.function ?? needId);
 
@@ -106,7 +106,11 @@
               >
               <span class="text-sm font-normal">{option.why}</span>
               <span class="mt-1 text-sm font-semibold" data-testid="effect-{option.id}"
-                >{rules[rule.id] === option.id ? "followed now" : gainText(v, kit.audit)}</span
+                >{rules[rule.id] === option.id
+                  ? "followed now"
+                  : v
+                    ? gainText(v, kit.audit)
+                    : "…"}</span
               ></button
             >
           {/each}
