@@ -117,6 +117,7 @@ describe("the list beside chance", () => {
     expect(says(10)).to.equal(null);
     expect(says(11)).to.equal("more-than-it-takes");
     expect(says(11, "vital")).to.equal("rare");
+    expect(says(5, "vital")).to.equal(null);
   });
   it("the report has the chance, the caution and what the list asks too little of", () => {
     const { a, run } = rows(4, "core");

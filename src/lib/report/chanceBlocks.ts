@@ -10,12 +10,13 @@ import {
   CHANCE_CAUTION,
   errorText,
   listAgainstChance,
+  needAmount,
   outOf100,
   rareText,
   SAYS_TEXT,
 } from "../words/chanceTexts.ts";
 import { TIER_LABEL } from "../words/labels.ts";
-import { day, many, needLabel, number } from "../words/sentences.ts";
+import { day, grouped, many, needLabel, number } from "../words/sentences.ts";
 import type { Block } from "./blocks.ts";
 
 /** Outings played for a report: the chance is known to a third of a point. */
@@ -52,7 +53,7 @@ export function chanceBlocks(
     { kind: "heading", level: 2, text: "Will it last?" },
     {
       kind: "text",
-      text: `Of ${run.trips.toLocaleString("en")} outings of ${many(brief.people, "person", "people")} and ${many(brief.days, "day")}, played by ${assumed(incidents)}, nothing that was asked for was missing in ${outOf100(run.lasts)} (${errorText(run.lasts.se, run.trips)}); of the vital needs nothing in ${outOf100(run.vitalLasts)}.${
+      text: `Of ${grouped(run.trips)} outings of ${many(brief.people, "person", "people")} and ${many(brief.days, "day")}, played by ${assumed(incidents)}, nothing that was asked for was missing in ${outOf100(run.lasts)} (${errorText(run.lasts.se, run.trips)}); of the vital needs nothing in ${outOf100(run.vitalLasts)}.${
         first
           ? ` What fell short first most often: ${labelOf(first.need).toLowerCase()}, on ${number(100 * first.share, 0)} % of the outings on which something was missing.`
           : ""
@@ -66,9 +67,9 @@ export function chanceBlocks(
       rows: worst.map((r) => [
         needLabel(r.need.function),
         TIER_LABEL[r.tier],
-        number(r.here, 1),
-        number(r.byList, 1),
-        number(r.need.enough["95"], 1),
+        needAmount(r.need.function, r.here),
+        needAmount(r.need.function, r.byList),
+        needAmount(r.need.function, r.need.enough["95"]),
         outOf100(r.need.short),
         r.says ? SAYS_TEXT[r.says] : "",
       ]),

@@ -1,6 +1,8 @@
 import type { AgainstList } from "../core/chance/againstList.ts";
 import type { Chance } from "../core/chance/simulate.ts";
-import { number } from "./display.ts";
+import { CATALOGUE } from "../data/catalogue.ts";
+import { grouped, number } from "./display.ts";
+import { quantity } from "./sentences.ts";
 
 /** Beside every figure of chance. */
 export const CHANCE_CAUTION =
@@ -8,19 +10,23 @@ export const CHANCE_CAUTION =
 
 const percents = (share: number): string => number(share * 100, 1);
 
-/** "71–83 of 100" or "83 of 100": the chance that it does not fall short. */
+/** "71–83 of 100" or "83 of 100": the smaller first, be it the chance to last or to fall short. */
 export const outOf100 = (c: Pick<Chance, "low" | "high">): string =>
   Math.abs(c.high - c.low) < 0.0005
     ? `${percents(c.high)} of 100`
-    : `${percents(c.low)}–${percents(c.high)} of 100`;
+    : `${percents(Math.min(c.low, c.high))}–${percents(Math.max(c.low, c.high))} of 100`;
 
 /** Seldomer than this nobody can say, whatever was played. */
 const RAREST = 1e-6;
-/** "about once in 1600 outings (± 4 %)". */
+/** "about once in 1,600 outings (± 4 %)". */
 export const rareText = (value: number, se: number): string =>
   value < RAREST
     ? "less than once in a million outings"
-    : `about once in ${number(Number((1 / value).toPrecision(2)), 0)} outings (± ${number((200 * se) / value, 0)} %)`;
+    : `about once in ${grouped(Number((1 / value).toPrecision(2)))} outings (± ${number((200 * se) / value, 0)} %)`;
+
+/** So much of what serves a function, in its unit: "1.5 m", "250 ml", "4". */
+export const needAmount = (functionId: string, n: number): string =>
+  quantity(Math.round(n * 10) / 10, CATALOGUE.functions.get(functionId)?.unit ?? "each");
 
 /** What the list asks against what suffices, in a table. */
 export const SAYS_TEXT: Readonly<Record<NonNullable<AgainstList["says"]>, string>> = {
@@ -41,7 +47,8 @@ export function listAgainstChance(
     const off = (r: AgainstList) => Math.abs(Math.log(r.need.enough["95"] / r.byList));
     const those = rows.filter((r) => r.says === says).sort((x, y) => off(y) - off(x));
     const texts = those.slice(0, NAMED).map((r) => {
-      const amounts = `${number(r.byList, 1)} asked, ${number(r.need.enough["95"], 1)} suffice`;
+      const amount = (n: number) => needAmount(r.need.function, n);
+      const amounts = `${amount(r.byList)} asked, ${amount(r.need.enough["95"])} suffice`;
       return `${labelOf(r.need.function).toLowerCase()} (${amounts})`;
     });
     const more = those.length - texts.length;

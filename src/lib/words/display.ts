@@ -30,6 +30,10 @@ export const number = (n: number, digits = 2): string =>
     Object.is(n, -0) ? 0 : n,
   );
 
+/** A large whole number, its thousands apart: "12,000". */
+export const grouped = (n: number): string =>
+  formatter("grouped", { maximumFractionDigits: 0 }).format(n);
+
 /** How many of what: "1 line", "3 lines". */
 export const many = (n: number, one: string, more = `${one}s`): string =>
   `${number(n)} ${n === 1 ? one : more}`;

@@ -1,5 +1,6 @@
 <script lang="ts">
   import Progress from "$lib/ui/Progress.svelte";
+  import StartStop from "$lib/ui/StartStop.svelte";
   import { ChevronDown, ChevronUp } from "@lucide/svelte";
   import Toggle from "$lib/ui/Toggle.svelte";
   import Choice from "$lib/ui/Choice.svelte";
@@ -91,12 +92,14 @@
         {#if compare.queue.length > 0}
           <span aria-live="polite">Working out what it takes: {planned} of {plans}</span>
           <Progress label="Plans worked out" max={plans} value={planned} />
-          <button class="btn" onclick={() => compare.stopPlans()}>Stop</button>
-        {:else}
-          <button class="btn btn-main" onclick={() => compare.workOut()}
-            >What each costs to make ready</button
-          >
         {/if}
+        <StartStop
+          main
+          start="What each costs to make ready"
+          running={compare.queue.length > 0}
+          onstart={() => compare.workOut()}
+          onstop={() => compare.stopPlans()}
+        />
         <button class="btn" onclick={() => saveCsv(TITLE, table)}>CSV</button>
         <button class="btn" onclick={() => saveXlsx(TITLE, table)}>XLSX</button>
         <button

@@ -24,7 +24,7 @@ const WASTE = 2;
 
 function saidOf(tier: Tier, byList: number, enough: number): Says {
   if (enough > byList * 1.001) return "too-little";
-  if (tier === "vital" || enough === 0) return "rare";
+  if (enough === 0 || (tier === "vital" && enough < byList * 0.999)) return "rare";
   return enough * WASTE < byList ? "more-than-it-takes" : null;
 }
 

@@ -12,7 +12,7 @@ import type { KitState } from "../kit.svelte.ts";
 import { workspace } from "../workspace.svelte.ts";
 
 /** A need by list and by chance, with its name. */
-interface AskedBoth extends AgainstList {
+export interface AskedBoth extends AgainstList {
   readonly label: string;
 }
 

@@ -1,5 +1,6 @@
 <script lang="ts">
   import Progress from "$lib/ui/Progress.svelte";
+  import StartStop from "$lib/ui/StartStop.svelte";
   import StateIcon from "$lib/ui/StateIcon.svelte";
   import { page } from "$app/state";
   import OneOf from "$lib/ui/OneOf.svelte";
@@ -177,7 +178,6 @@
         max={progress.of}
         value={progress.done}
       />
-      <button class="btn mt-2" onclick={() => all.stop()}>Stop</button>
     {:else if range}
       <p data-testid="school-range">
         Under all {range.tried} combinations coverage lies between
@@ -187,11 +187,14 @@
           .map(([grade, n]) => `${grade} under ${n}`)
           .join(", ")}.
       </p>
-    {:else}
-      <button class="btn" onclick={() => all.start(kit.bothWays)}
-        >Try every combination of schools</button
-      >
     {/if}
+    <StartStop
+      class="mt-2"
+      start={range ? "Try them all again" : "Try every combination of schools"}
+      running={progress !== null}
+      onstart={() => all.start(kit.bothWays)}
+      onstop={() => all.stop()}
+    />
   </div>
 </details>
 

@@ -1,10 +1,9 @@
 <script lang="ts">
   import type { ApexOptions } from "apexcharts";
   import { onDestroy } from "svelte";
-  import { CHANCES, schools, type ChanceAt } from "$lib/core/model/houseRules.ts";
   import { page } from "$app/state";
   import { useKit } from "$lib/state/kit.svelte.ts";
-  import { functionLabel, LastState } from "$lib/state/pages/last.svelte.ts";
+  import { LastState } from "$lib/state/pages/last.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import Chart from "$lib/ui/Chart.svelte";
   import { download, fileName } from "$lib/ui/download.ts";
@@ -12,18 +11,12 @@
   import NumberField from "$lib/ui/NumberField.svelte";
   import OneOf from "$lib/ui/OneOf.svelte";
   import Tick from "$lib/ui/Tick.svelte";
-  import {
-    CHANCE_CAUTION,
-    errorText,
-    listAgainstChance,
-    outOf100,
-    rareText,
-    SAYS_TEXT,
-  } from "$lib/words/chanceTexts.ts";
-  import { CATEGORY_LABEL, TIER_LABEL } from "$lib/words/labels.ts";
+  import { CHANCE_CAUTION, errorText, outOf100, rareText } from "$lib/words/chanceTexts.ts";
+  import { CATEGORY_LABEL } from "$lib/words/labels.ts";
   import { day, grams, many, money, number } from "$lib/words/sentences.ts";
   import { ChanceRun } from "$lib/workers/chanceRun.svelte.ts";
 
+  import Enough from "./Enough.svelte";
   import Lasting from "./Lasting.svelte";
 
   const kit = useKit();
@@ -99,7 +92,6 @@
     xaxis: { labels: { formatter: (v) => `${v} %` } },
     grid: { borderColor: "var(--line)" },
   });
-  const rules = $derived(schools(kit.record?.houseRules));
   const categories = $derived(
     [...(run?.categories ?? [])]
       .filter((c) => c.short.high > 0)
@@ -227,9 +219,9 @@
             <thead
               ><tr class="text-left"
                 ><th class="py-1 pr-3">one more</th><th class="px-2 text-right">points</th><th
-                  class="px-2 text-right">a coin</th
-                ><th class="px-2 text-right">per 100 g</th><th class="pl-2 text-right">price</th
-                ></tr
+                  class="hidden px-2 text-right whitespace-nowrap sm:table-cell">a coin</th
+                ><th class="hidden px-2 text-right whitespace-nowrap sm:table-cell">per 100 g</th
+                ><th class="pl-2 text-right">price</th></tr
               ></thead
             >
             <tbody>
@@ -238,14 +230,16 @@
                   ><td class="py-1 pr-3">{titleOf(m.product) ?? typeLabel(m.itemType)}</td><td
                     class="px-2 text-right whitespace-nowrap"
                     >+{number(100 * m.gain, 1)} ± {number(200 * m.se, 1)}</td
-                  ><td class="px-2 text-right"
+                  ><td class="hidden px-2 text-right sm:table-cell"
                     >{m.price ? number((100 * m.gain) / m.price, 1) : "–"}</td
-                  ><td class="px-2 text-right"
+                  ><td class="hidden px-2 text-right sm:table-cell"
                     >{m.massG ? number((10_000 * m.gain) / m.massG, 1) : "–"}</td
-                  ><td class="pl-2 text-right whitespace-nowrap"
-                    >{m.price === undefined ? "" : money(m.price, kit.currency)}{m.massG
-                      ? `, ${grams(m.massG)}`
-                      : ""}</td
+                  ><td class="pl-2 text-right"
+                    ><span class="whitespace-nowrap"
+                      >{m.price === undefined ? "" : money(m.price, kit.currency)}{m.massG
+                        ? ","
+                        : ""}</span
+                    > <span class="whitespace-nowrap">{m.massG ? grams(m.massG) : ""}</span></td
                   ></tr
                 >
               {/each}
@@ -299,61 +293,7 @@
 
     <Lasting {last} {labelOf} />
 
-    <section class="sheet mt-4 overflow-x-auto p-4" aria-label="How much is enough">
-      <h2 class="text-xl">How much is enough?</h2>
-      <p class="text-sm text-soft">
-        Units that suffice in so many of 100 outings, stand-ins left aside, beside what the list
-        asks. Rare vital things come out as 0 here: that is why a list asks for them, and chance
-        must not take them out.
-      </p>
-      {#if listAgainstChance(both, functionLabel)}<p class="mt-2" data-testid="over-under">
-          {listAgainstChance(both, functionLabel)}
-        </p>{/if}
-      <div class="mt-2 flex flex-wrap items-center gap-3">
-        <OneOf
-          label="Ask for quantities"
-          class="min-h-11 px-4 py-1"
-          value={rules.quantities === "chance" ? String(rules.chanceAt) : "list"}
-          options={[
-            { value: "list", label: "ask by the list" },
-            ...CHANCES.map((c) => ({
-              value: String(c),
-              label: `by chance, in ${Math.round(100 * c)} of 100`,
-            })),
-          ]}
-          onchoose={(c) => last.quantitiesBy(c === "list" ? null : (Number(c) as ChanceAt))}
-        />
-        <p class="text-sm text-soft" role="status">
-          {rules.quantities === "chance"
-            ? "Audit, plan and report now ask for what suffices by chance; of vital needs never less than the list."
-            : "Audit, plan and report ask for what the list asks."}
-        </p>
-      </div>
-      <table class="mt-1 w-full text-sm" data-testid="enough">
-        <thead
-          ><tr class="text-left"
-            ><th class="py-1 pr-3">need</th><th class="px-2">tier</th><th class="px-2 text-right"
-              >here</th
-            ><th class="px-2 text-right">the list</th><th class="px-2 text-right">in 90</th><th
-              class="px-2 text-right">in 95</th
-            ><th class="px-2 text-right">in 99</th><th class="pl-2"></th></tr
-          ></thead
-        >
-        <tbody>
-          {#each both as b (b.need.id)}
-            <tr class="border-t border-line"
-              ><td class="py-1 pr-3">{b.label}</td><td class="px-2">{TIER_LABEL[b.tier]}</td><td
-                class="px-2 text-right">{number(b.here, 1)}</td
-              ><td class="px-2 text-right">{number(b.byList, 1)}</td><td class="px-2 text-right"
-                >{number(b.need.enough["90"], 1)}</td
-              ><td class="px-2 text-right font-semibold">{number(b.need.enough["95"], 1)}</td><td
-                class="px-2 text-right">{number(b.need.enough["99"], 1)}</td
-              ><td class="pl-2 whitespace-nowrap">{b.says ? SAYS_TEXT[b.says] : ""}</td></tr
-            >
-          {/each}
-        </tbody>
-      </table>
-    </section>
+    <Enough {last} {both} />
   {/if}
 
   <section class="mt-6" aria-label="Assumptions">

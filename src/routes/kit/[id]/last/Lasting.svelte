@@ -6,6 +6,7 @@
   import type { LastState } from "$lib/state/pages/last.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import OneOf from "$lib/ui/OneOf.svelte";
+  import StartStop from "$lib/ui/StartStop.svelte";
   import Tick from "$lib/ui/Tick.svelte";
   import Progress from "$lib/ui/Progress.svelte";
   import { errorText, outOf100 } from "$lib/words/chanceTexts.ts";
@@ -72,11 +73,15 @@
         >within the budget of {money(allowed, kit.currency)}</Tick
       >
     {/if}
-    {#if run.share === null}
-      <button class="btn btn-main" onclick={work}>Work it out</button>
-    {:else}
+    <StartStop
+      main
+      start="Work it out"
+      running={run.share !== null}
+      onstart={work}
+      onstop={() => run.stop()}
+    />
+    {#if run.share !== null}
       <Progress label="Seeking the cheapest kit that lasts" class="w-48" value={run.share} />
-      <button class="btn" onclick={() => run.stop()}>Stop</button>
     {/if}
   </div>
   <div aria-live="polite" data-testid="lasting">
@@ -89,6 +94,8 @@
           answer.reached.se,
           50_000,
         )}), instead of in {outOf100(answer.before)}.
+        {#if answer.reached.low !== answer.reached.high}The lower figure takes what was not checked
+          as failing; the purchase takes it as passing, so look at it before you buy.{/if}
         {#if listPlan}The list's plan costs {money(listPlan.price, kit.currency)}.{/if}
       </p>
       {#if answer.purchases.length > 0}<ul class="mt-1 list-disc pl-5">

@@ -1,5 +1,6 @@
 <script lang="ts">
   import Progress from "$lib/ui/Progress.svelte";
+  import StartStop from "$lib/ui/StartStop.svelte";
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { onDestroy } from "svelte";
   import type { PlanRequest } from "$lib/core/plan/request.ts";
@@ -86,10 +87,15 @@
         label="Kits worked out"
         max={rows.length}
         value={plans.at}
-      /><button class="btn min-h-9 px-3 py-1" onclick={() => plans.stop()}>Stop</button>
-    {:else}<button class="btn min-h-9 px-3 py-1" disabled={!ready} onclick={start}
-        >{Object.keys(answers).length > 0 ? "Again" : "Work out"}</button
-      >{/if}
+      />{/if}
+    <StartStop
+      class="min-h-9 px-3 py-1"
+      disabled={!ready}
+      start={Object.keys(answers).length > 0 ? "Again" : "Work out"}
+      running={plans.at !== null}
+      onstart={start}
+      onstop={() => plans.stop()}
+    />
   </div>
   <p class="text-sm text-soft">
     This kit, one built from nothing, and the other kits on the shelf, all under this brief, list

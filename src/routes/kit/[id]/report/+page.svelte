@@ -1,5 +1,6 @@
 <script lang="ts">
   import Progress from "$lib/ui/Progress.svelte";
+  import StartStop from "$lib/ui/StartStop.svelte";
   import { onDestroy } from "svelte";
   import { toHtml } from "$lib/report/toHtml.ts";
   import { toMarkdown } from "$lib/report/toMarkdown.ts";
@@ -34,12 +35,16 @@
 </script>
 
 <div class="no-print flex flex-wrap items-center gap-3 border-b border-line bg-sheet px-5 py-3">
-  {#if pdf.share === null}
-    <button class="btn btn-main" onclick={makePdf}>PDF</button>
-  {:else}
+  <StartStop
+    main
+    start="PDF"
+    running={pdf.share !== null}
+    onstart={makePdf}
+    onstop={() => pdf.stop()}
+  />
+  {#if pdf.share !== null}
     <span role="status">Making the PDF …</span>
     <Progress label="The PDF being made" value={pdf.share} />
-    <button class="btn" onclick={() => pdf.stop()}>Stop</button>
   {/if}
   <button
     class="btn"
