@@ -61,6 +61,29 @@ describe("a kit in service", () => {
     expect(log.inStore(workspace.kit(CREW_BOX)!, "nitrile-gloves")[0]!.counted).to.equal(2);
   });
 
+  it("moves pieces into another kit, with their date; taking that back mends both", () => {
+    const shed = new LogState(kitState(SHED_BOX));
+    const crew = () => new LogState(kitState(CREW_BOX)).kit;
+    const plasters = shed.kit.lines.find((l) => l.itemType === "adhesive-strip")!;
+    const pieces = () => crew().lines.reduce((n, l) => n + (l.counted ?? 0), 0);
+    const before = pieces();
+    shed.moveTo(workspace.kit(CREW_BOX)!, plasters.id, 1, { note: "for the van" });
+    expect(pieces()).to.equal(before + 1);
+    expect(new LogState(kitState(CREW_BOX)).events[0]).to.include({
+      kind: "moved",
+      from: shed.kit.record!.kit.name,
+      note: "for the van",
+    });
+    const [moved] = shed.events;
+    expect(moved).to.include({ kind: "moved", to: crew().record!.kit.name });
+    shed.takeBack(moved!);
+    expect(pieces()).to.equal(before);
+    workspace.undo();
+    workspace.undo();
+    expect(pieces()).to.equal(before);
+    expect(shed.events).to.not.deep.include(moved);
+  });
+
   it("says what the kit can do no more once things were taken", () => {
     const log = new LogState(kitState(SHED_BOX));
     expect(log.take(new Map([["y33", 2]]), "eyes")).to.deep.equal([

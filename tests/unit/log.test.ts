@@ -10,6 +10,7 @@ import { logResult } from "../../src/lib/core/formats/logResult.ts";
 import { deficitsOf, putBackOf } from "../../src/lib/core/log/deficits.ts";
 import { canonical, hash8 } from "../../src/lib/core/base/canonical.ts";
 import { mergeEvents, mergeLogs } from "../../src/lib/core/log/merge.ts";
+import { areHalves, moveBetween } from "../../src/lib/core/log/moveBetween.ts";
 import { readinessOf } from "../../src/lib/core/log/readiness.ts";
 import type { AuditFile } from "../../src/lib/core/model/auditFile.ts";
 import type { KitEvent } from "../../src/lib/core/model/event.ts";
@@ -336,5 +337,64 @@ describe("a log goes with its kit", () => {
       used(`e${i}`, "2026-09-01", "p", 1, i % 2 ? {} : { kind: "put-back" }),
     );
     expect(counts(after(many).lines)["p"]).to.equal(10);
+  });
+});
+
+describe("moved into another kit", () => {
+  const line = (id: string, counted: number, rest: Partial<Line> = {}): Line => ({
+    id,
+    itemType: "adhesive-strip",
+    counted,
+    ...rest,
+  });
+  const moved = (from: Line, pieces: number, there: readonly Line[]) => {
+    const { out, into } = moveBetween(from, pieces, there, "new");
+    const on = "2026-03-01";
+    return {
+      here: replay([from], [event("m", on, { kind: "moved", to: "B", changes: [out] })]).lines,
+      there: replay(there, [event("m", on, { kind: "moved", from: "A", changes: [into] })]).lines,
+    };
+  };
+  it("onto the same thing with the same date; another date or lot makes a part of its own", () => {
+    const dated = line("a", 5, { expires: "2028-01", lot: "K1" });
+    expect(
+      counts(moved(dated, 2, [line("b", 3, { expires: "2028-01", lot: "K1" })]).there),
+    ).to.deep.equal({ b: 5 });
+    const split = moved(dated, 2, [line("b", 3, { expires: "2027-01" })]).there;
+    expect(counts(split)).to.deep.equal({ b: 3, "b+m": 2 });
+    expect(split[1]).to.include({ expires: "2028-01", lot: "K1" });
+  });
+  it("what is another size, open, failed or in no catalogue becomes a line with what was found on it", () => {
+    const there = [line("b", 3)];
+    for (const own of [
+      line("a", 5, { sizeMm: [50, 72] }),
+      line("a", 5, { opened: "2026-01-02" }),
+      line("a", 5, { failedPoints: ["sticks"] }),
+      line("a", 5, { itemType: null, text: "a whistle" }),
+    ]) {
+      const [, came] = moved({ ...own, location: "outside", reachS: 4 }, 2, there).there;
+      expect(came).to.include({ id: "new", counted: 2, itemType: own.itemType, byHand: true });
+      expect(came!.failedPoints).to.deep.equal(own.failedPoints);
+      expect(came!.opened).to.equal(own.opened);
+      expect(came).to.not.have.any.keys("location", "reachS");
+    }
+  });
+  it("never more than are there, and nothing is lost or made on the way", () => {
+    const some = fc.record({ counted: fc.integer({ min: 0, max: 9 }), n: fc.nat({ max: 12 }) });
+    fc.assert(
+      fc.property(some, fc.nat({ max: 9 }), fc.boolean(), ({ counted, n }, there, dated) => {
+        const from = line("a", counted, dated ? { expires: "2028-01" } : {});
+        const after = moved(from, n, [line("b", there)]);
+        const sum = [...after.here, ...after.there].reduce((s, l) => s + l.counted!, 0);
+        expect(sum).to.equal(counted + there);
+        expect(after.here[0]!.counted).to.equal(Math.max(0, counted - n));
+      }),
+    );
+  });
+  it("two halves share an id and differ; a copy of the kit has the same half", () => {
+    const out = event("m", "2026-03-01", { kind: "moved", to: "B" });
+    expect(areHalves(out, event("m", "2026-03-01", { kind: "moved", from: "A" }))).to.equal(true);
+    expect(areHalves(out, event("m", "2026-03-01", { kind: "put-back" }))).to.equal(true);
+    expect(areHalves(out, { ...out })).to.equal(false);
   });
 });

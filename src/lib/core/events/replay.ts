@@ -47,7 +47,7 @@ const withCount = (l: Line, pieces: number): Line =>
 const NOTHING = 1e-9;
 const tidy = (n: number) => (Math.abs(n - Math.round(n)) < NOTHING ? Math.round(n) : n);
 
-const isFailed = (l: Line): boolean =>
+export const isFailed = (l: Line): boolean =>
   l.condition === "failed" || (l.failedPoints ?? []).length > 0;
 
 /** The line as a new piece of it comes in: closed, and without what was wrong with the old ones. */

@@ -1,14 +1,16 @@
 import { audit } from "../../core/audit/audit.ts";
+import { defined } from "../../core/base/defined.ts";
 import { addDays } from "../../core/base/dates.ts";
 import { assumptionsFor, ratesByCategory } from "../../core/chance/assumptions.ts";
 import { inOrder } from "../../core/events/order.ts";
-import { wholeOf } from "../../core/events/replay.ts";
+import { replay, wholeOf } from "../../core/events/replay.ts";
 import { sealOn } from "../../core/events/seal.ts";
 import { lapsesOn } from "../../core/events/trust.ts";
 import { deficitsOf, putBackOf, type Deficit } from "../../core/log/deficits.ts";
 import { lostNeeds } from "../../core/log/lost.ts";
 import { mergeLogs } from "../../core/log/merge.ts";
 import { learnedRates, lineRates } from "../../core/log/rates.ts";
+import { areHalves, moveBetween } from "../../core/log/moveBetween.ts";
 import { rotationOf } from "../../core/log/rotation.ts";
 import { spentAgainstForecast } from "../../core/log/spent.ts";
 import { byTaking, mainCategory } from "../../core/log/takenOften.ts";
@@ -155,9 +157,57 @@ export class LogState {
     return this.kit.photos.filter((p) => p.event === eventId);
   }
 
-  /** Undoing is leaving out: the event stays in the file, and no merge brings it back. */
+  /**
+   * Undoing is leaving out: the event stays in the file, and no merge brings it back. Of a move between two
+   * kits both halves are left out.
+   */
   takeBack(event: KitEvent): void {
-    this.note("undone", { of: event.id });
+    const r = this.kit.record;
+    const other = workspace.kits.find(
+      (k) => k.id !== r?.id && k.events?.some((e) => areHalves(e, event)),
+    );
+    if (!r || !other) {
+      this.note("undone", { of: event.id });
+      return;
+    }
+    this.#inBoth("take the move back", other, {
+      here: { kind: "undone", of: event.id },
+      there: { kind: "undone", of: event.id },
+    });
+  }
+
+  /** Other kits of the shelf. */
+  others = $derived.by(() => workspace.kits.filter((k) => k.id !== this.kit.record?.id));
+
+  /** Pieces out of this kit into another: one less, the other more, as one edit. */
+  moveTo(other: KitRecord, lineId: string, pieces: number, more: Partial<KitEvent>): void {
+    const line = this.kit.lines.find((l) => l.id === lineId);
+    const r = this.kit.record;
+    if (!line || !r) return;
+    const there = replay(other.kit.lines, other.events ?? []).lines;
+    const { out, into } = moveBetween(line, pieces, there, `m-${newEventId()}`);
+    this.#inBoth(`${out.pieces} to ${other.kit.name}`, other, {
+      here: { ...more, kind: "moved", to: other.kit.name, changes: [out] },
+      there: { ...more, kind: "moved", from: r.kit.name, changes: [into] },
+    });
+  }
+
+  /** One event in each of two logs, under one id. */
+  #inBoth(
+    label: string,
+    other: KitRecord,
+    halves: Record<"here" | "there", Partial<KitEvent> & Pick<KitEvent, "kind">>,
+  ): void {
+    const r = this.kit.record;
+    if (!r) return;
+    const id = newEventId();
+    ownEvents.add(id);
+    const on = halves.here.on ?? workspace.today;
+    const when = { id, on, ...(on === workspace.today ? { time: timeNow() } : {}) };
+    workspace.edit(label, [
+      { ...other, events: [...(other.events ?? []), { ...halves.there, ...when }] },
+      { ...r, events: [...(r.events ?? []), { ...halves.here, ...when }] },
+    ]);
   }
 
   putBack(d: Deficit, how: PutBackFrom): void {
@@ -193,32 +243,19 @@ export class LogState {
     const line = d.itemType === null ? undefined : this.inStore(store, d.itemType)[0];
     if (!r || !line) return 0;
     const pieces = Math.min(d.pieces, piecesOf(line));
-    const when = { on: workspace.today, time: timeNow() };
-    const out: KitEvent = {
-      id: newEventId(),
-      ...when,
-      kind: "moved",
-      to: r.kit.name,
-      changes: [{ line: line.id, pieces }],
-    };
-    const batch = {
-      ...(line.expires ? { expires: line.expires } : {}),
-      ...(line.lot ? { lot: line.lot } : {}),
-    };
-    const into: KitEvent = {
-      id: newEventId(),
-      ...when,
-      kind: "put-back",
-      from: store.kit.name,
-      changes: [
-        { line: d.line, pieces, ...batch, ...(d.itemType ? { itemType: d.itemType } : {}) },
-      ],
-    };
-    for (const e of [out, into]) ownEvents.add(e.id);
-    workspace.edit(`${pieces} from ${store.kit.name}`, [
-      { ...store, events: [...(store.events ?? []), out] },
-      { ...r, events: [...(r.events ?? []), into] },
-    ]);
+    const batch = defined({
+      expires: line.expires,
+      lot: line.lot,
+      itemType: d.itemType ?? undefined,
+    });
+    this.#inBoth(`${pieces} from ${store.kit.name}`, store, {
+      here: {
+        kind: "put-back",
+        from: store.kit.name,
+        changes: [{ line: d.line, pieces, ...batch }],
+      },
+      there: { kind: "moved", to: r.kit.name, changes: [{ line: line.id, pieces }] },
+    });
     return pieces;
   }
 

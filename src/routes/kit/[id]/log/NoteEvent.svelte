@@ -3,6 +3,7 @@
   import { isDay } from "$lib/core/base/dates.ts";
   import { CONDITIONS_CARRIED, type CarriedThrough } from "$lib/core/events/spoils.ts";
   import type { EventKind, KitEvent } from "$lib/core/model/event.ts";
+  import { piecesOf } from "$lib/core/sieve/measure.ts";
   import { pointsFor } from "$lib/core/inspect/points.ts";
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import type { LogState } from "$lib/state/pages/log.svelte.ts";
@@ -47,6 +48,9 @@
   let lot = $state("");
   let from = $state("");
   let to = $state("");
+  /** Id of the kit that the pieces went into; empty: elsewhere. */
+  let into = $state("");
+  const other = $derived(log.others.find((k) => k.id === into));
   const when = $derived(on ?? workspace.today);
   const { kit } = $derived(log);
   const isWhen = $derived(isDay(when));
@@ -71,7 +75,8 @@
       case "recalled":
         return picked?.itemType ? "" : "what is recalled";
       case "moved":
-        return picked && pieces && to.trim() ? "" : "what, how many and where to";
+        if (!picked || !pieces || !(other || to.trim())) return "what, how many and where to";
+        return pieces > piecesOf(picked) ? `no more than the ${piecesOf(picked)} there are` : "";
       case "handed-over":
         return to.trim() ? "" : "to whom";
       default:
@@ -110,21 +115,19 @@
   function write(e: SubmitEvent) {
     e.preventDefault();
     if (wanted !== "") return;
-    log.note(
-      kind,
-      {
-        ...fields(),
-        ...(by.trim() ? { by: by.trim() } : {}),
-        ...(note.trim() ? { note: note.trim() } : {}),
-      },
-      when,
-    );
+    const who = by.trim() || kit.record?.inspector;
+    const said = {
+      ...(who ? { by: who } : {}),
+      ...(note.trim() ? { note: note.trim() } : {}),
+    };
+    if (kind === "moved" && other) log.moveTo(other, line, pieces ?? 1, { ...said, on: when });
+    else log.note(kind, { ...fields(), ...said }, when);
     open = false;
     reset();
   }
   function reset() {
     on = undefined;
-    note = seal = line = lot = from = to = "";
+    note = seal = line = lot = from = to = into = "";
     through = [];
     days = pieces = 1;
     people = km = undefined;
@@ -280,15 +283,33 @@
                 onvalue={(n) => (pieces = n)}
               /></label
             >
-            <label class="flex flex-col gap-1 text-sm"
-              >to<input
-                class="field"
-                maxlength="300"
-                placeholder="home, training, another kit"
-                bind:value={to}
-              /></label
-            >
+            {#if log.others.length > 0}
+              <span class="flex flex-col gap-1 text-sm"
+                >to<Choice
+                  label="Moved into"
+                  value={into}
+                  options={[
+                    { value: "", label: "somewhere that is no kit here" },
+                    ...log.others.map((k) => ({ value: k.id, label: k.kit.name })),
+                  ]}
+                  onchoose={(v) => (into = v)}
+                /></span
+              >
+            {/if}
+            {#if !other}
+              <label class="flex flex-col gap-1 text-sm"
+                >where to<input
+                  class="field"
+                  maxlength="300"
+                  placeholder="home, training"
+                  bind:value={to}
+                /></label
+              >
+            {/if}
           </div>
+          {#if other}<p class="text-sm text-soft">
+              {other.kit.name} has them from then on, with lot, date and what was found on them.
+            </p>{/if}
         {:else}
           <div class="flex flex-wrap items-end gap-3">
             <label class="flex flex-col gap-1 text-sm"
