@@ -118,6 +118,11 @@ async function make(path: string, flags: Flags, today: string, io: Io) {
     SIGHT_WORDS,
     CATALOGUE,
     task,
+    {
+      withKit: flags.has("with-kit"),
+      practice: flags.has("practice"),
+      minutes: whole(flags, "minutes", 0),
+    },
   );
   written(out, JSON.stringify(exercise, null, 1));
   const keyPath = flags.get("key");

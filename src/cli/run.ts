@@ -56,6 +56,7 @@ const USAGE = `usage: npm run --silent cli -- COMMAND
   simulate FILE [--trips N] [--seed N]   will it last? so many outings played
   exercise make AUDIT --faults N [--decoys N] [--seed N] --passphrase W --out EX [--key KEY]
                 [--meshes here,real,…] [--hardest 1|2|3] [--trap] [--budget N]
+                [--with-kit] [--practice] [--minutes N]
   exercise take EX --answers CSV --out RESULT [--student ID] [--plan CSV]
   exercise mark KEY|EX RESULT… [--passphrase W]
   plan FILE [--budget N] [--mass G] [--volume ML] [--target ready|0.85]
@@ -434,7 +435,7 @@ function courseOf(text: string): Course {
 }
 
 const VALUE_FLAGS = new Set(
-  "today on merge trips seed meshes hardest plan faults decoys passphrase key answers student budget mass volume target prices to out exclude keep sources course time people days hours activities carry sensitivities".split(
+  "today on merge trips minutes seed meshes hardest plan faults decoys passphrase key answers student budget mass volume target prices to out exclude keep sources course time people days hours activities carry sensitivities".split(
     " ",
   ),
 );
@@ -446,6 +447,8 @@ const PLAIN_FLAGS = new Set([
   "fit",
   "changes",
   "trap",
+  "with-kit",
+  "practice",
   "jsonl",
 ]);
 

@@ -162,3 +162,49 @@ test("practising alone: a thing is named, comes again another day, and a round r
     timeout: 40_000,
   });
 });
+
+test("with the real kit the file is the answer card, one student after another, against a clock", async ({
+  page,
+}) => {
+  await page.goto("/");
+  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+  await expect(page.getByTestId("save-state").first()).toContainText(/^\s*Saved/);
+  await page.goto("/class");
+  await choose(page, "From the kit", "Tallowmere Crew Box");
+  await page.getByLabel("Faults", { exact: true }).fill("4");
+  await page.getByText("with the real kit").click();
+  await page.getByText("for practice").click();
+  await page.getByLabel("Minutes given").fill("30");
+  await page.getByLabel("passphrase that seals the key").fill("orchard ladder");
+  await page.getByRole("button", { name: "Plant the faults" }).click();
+  const [file] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "Exercise to hand out" }).click(),
+  ]);
+  const exercise = readFileSync(await file.path());
+  await page.goto("/exercise");
+  await page
+    .getByLabel("Exercise to open")
+    .setInputFiles({ name: "e.json", mimeType: "application/json", buffer: exercise });
+  await expect(page.getByText("Label 1: take it in your hand")).toBeVisible();
+  await expect(page.getByTestId("points")).toHaveCount(0);
+  await expect(page.getByTestId("left")).toHaveText("30 minutes left");
+  const tally = page.getByTestId("practice");
+  const before = await tally.textContent();
+  await page.getByLabel("your number or name").fill("12");
+  await page.getByRole("radio", { name: "Replace" }).click();
+  await expect(tally).not.toHaveText(before!);
+  const [card] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "Next student" }).click(),
+  ]);
+  const result = JSON.parse(readFileSync(await card.path(), "utf8")) as {
+    student: string;
+    answers: { verdict: string }[];
+  };
+  expect(result.student).toBe("12");
+  expect(result.answers[0]!.verdict).toBe("replace");
+  await expect(page.getByLabel("your number or name")).toBeFocused();
+  await expect(page.getByLabel("your number or name")).toHaveValue("");
+  await expect(page.getByText("0 of 26 decided")).toBeVisible();
+});

@@ -1,7 +1,8 @@
 import { expect } from "chai";
 import { audit } from "../../src/lib/core/audit/audit.ts";
 import { compareRuns } from "../../src/lib/core/exercise/compareRuns.ts";
-import type { Answer, KeyFile, Result } from "../../src/lib/core/exercise/exerciseFile.ts";
+import { asSaid } from "../../src/lib/core/exercise/asSaid.ts";
+import type { Answer, Held, KeyFile, Result } from "../../src/lib/core/exercise/exerciseFile.ts";
 import { BRIEF_LINE, difficultyOf, FAULT_KINDS } from "../../src/lib/core/exercise/faultKinds.ts";
 import { madeUpClass } from "../../src/lib/core/exercise/madeUpClass.ts";
 import {
@@ -206,14 +207,88 @@ describe("what a student sees", () => {
         const line = kind.plant(l, context);
         if (!line) continue;
         const type = line.itemType === null ? undefined : CATALOGUE.types.get(line.itemType);
-        const look = (x: typeof line, t: typeof type) =>
-          JSON.stringify(sightOf(x, t, undefined, SIGHT_WORDS, CATALOGUE));
-        expect(look(line, type), `${kind.id} on ${l.line.id}`).to.not.equal(
+        const look = (x: typeof line, t: typeof type, planted?: string) =>
+          JSON.stringify(sightOf(x, t, planted, SIGHT_WORDS, CATALOGUE));
+        expect(look(line, type, kind.id), `${kind.id} on ${l.line.id}`).to.not.equal(
           look(l.line, l.type ?? undefined),
         );
         seen.add(kind.id);
       }
     expect([...seen].sort()).to.deep.equal(FAULT_KINDS.map((k) => k.id).sort());
+  });
+});
+
+describe("in name only", () => {
+  it("a vein strap in place of a tourniquet does not look made for stopping a bleed", () => {
+    const context = contextOf(
+      auditFile([], [good("own", "windlass-tourniquet", 1)]),
+      TODAY,
+      CATALOGUE,
+    );
+    const kind = FAULT_KINDS.find((k) => k.id === "f-in-name-only")!;
+    const line = kind.plant(context.lines[0]!, context)!;
+    const type = CATALOGUE.types.get("phlebotomy-strap");
+    const { points } = sightOf(line, type, kind.id, SIGHT_WORDS, CATALOGUE);
+    const { failing } = CATALOGUE.points.get("tq-purpose-made")!;
+    expect(points.find((p) => p.point === "tq-purpose-made")!.sees).to.equal(failing);
+  });
+});
+
+describe("counted with what is empty", () => {
+  const box = good("own", "gauze-pad", 6);
+  const type = CATALOGUE.types.get("gauze-pad");
+  const context = contextOf(auditFile([], [{ ...box, claimed: 6 }]), TODAY, CATALOGUE);
+  it("six to count, three of them empty, which only who feels them finds", () => {
+    const kind = FAULT_KINDS.find((k) => k.id === "f-padded")!;
+    const line = kind.plant(context.lines[0]!, context)!;
+    expect(line.counted).to.equal(3);
+    const sight = sightOf(line, type, "f-padded", SIGHT_WORDS, CATALOGUE);
+    const sound = sightOf(context.lines[0]!.line, type, undefined, SIGHT_WORDS, CATALOGUE);
+    expect(sight.counted).to.equal(6);
+    expect(sight.printed).to.deep.equal(sound.printed);
+    expect(sight.points.map((p) => p.point)).to.deep.equal(sound.points.map((p) => p.point));
+    expect(sight.points[0]!.sees).to.equal(SIGHT_WORDS.each.padded);
+    expect(sound.points[0]!.sees).to.equal(SIGHT_WORDS.each.whole);
+  });
+});
+
+describe("how an exercise is held", () => {
+  const written = async (held: Held) => {
+    const m = made({});
+    const { exercise } = await writeExercise(m, CREW, "w", SIGHT_WORDS, CATALOGUE, undefined, held);
+    expect((await readExercise(exercise)).ok).to.equal(true);
+    return { m, exercise };
+  };
+  it("as usual it says nothing; a clock and practice stand in the file", async () => {
+    expect((await written({})).exercise).to.not.have.property("held");
+    const { exercise } = await written({ minutes: 20, practice: true, withKit: false });
+    expect(exercise.held).to.deep.equal({ minutes: 20, practice: true });
+  });
+  it("with the real kit the file shows the outing and the lines, and not what lies there", async () => {
+    const { exercise } = await written({ withKit: true });
+    expect(Object.keys(exercise.sights)).to.deep.equal([BRIEF_LINE]);
+    expect(exercise.audit.kit.lines.length).to.equal(CREW.kit.lines.length);
+  });
+  it("practice shows what the answers come to, and knows nothing of the key", async () => {
+    const { m, exercise } = await written({ practice: true });
+    const covered = (answers: Record<string, Answer>) =>
+      audit(asSaid(exercise, answers), TODAY, CATALOGUE);
+    const all = (verdict: Answer["verdict"]) =>
+      Object.fromEntries(CREW.kit.lines.map((l) => [l.id, { line: l.id, verdict, fault: "" }]));
+    const none = covered({}).interval!;
+    expect(none[0]).to.be.lessThan(none[1]);
+    const kept = covered(all("keep"));
+    expect(kept.interval![0]).to.equal(kept.interval![1]);
+    expect(covered(all("replace")).coverage).to.equal(0);
+    // A thing that is not there counts for nothing, whoever keeps it; one that is there and spoilt does.
+    const missing = m.key.faults.find((f) => f.kind === "f-missing");
+    if (missing) expect(exercise.sights[missing.line]!.counted).to.equal(0);
+    const { id } = CREW.kit.lines[0]!;
+    const line = (verdict: Answer["verdict"]) =>
+      asSaid(exercise, { [id]: { line: id, verdict, fault: "" } }).kit.lines[0]!;
+    expect(line("move")).to.include({ location: "bottom", findable: false });
+    expect(line("drop").condition).to.equal("failed");
+    expect(line("watch")).to.not.have.property("condition");
   });
 });
 

@@ -27,6 +27,11 @@
 <header
   class="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-ink bg-sheet px-5 py-2 2xl:flex-nowrap"
 >
+  <a
+    href="#below-header"
+    class="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3"
+    >Skip to the page</a
+  >
   <a href="/" aria-label="To the shelf"><Mark /></a>
   <h1 class="text-2xl 2xl:shrink-0">{title}</h1>
   <p class="hidden min-w-0 truncate text-soft 2xl:block">{about}</p>
@@ -57,3 +62,4 @@
     ></span
   >
 </header>
+<span id="below-header" tabindex="-1"></span>

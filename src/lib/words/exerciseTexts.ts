@@ -10,7 +10,9 @@ export const FAULT_LABEL: Readonly<Record<string, string>> = {
   "f-in-name-only": "Something else that only looks like it",
   "f-wrong-size": "Too small for the job",
   "f-short-count": "Fewer than the box says",
+  "f-padded": "Counted with what is empty",
   "f-opened": "Opened, or the seal is not whole",
+  "f-torn": "Torn, pin-holed or burst",
   "f-wet": "Has been wet",
   "f-dried-out": "Dried out",
   "f-weak-tool": "The tool fails when tried",
@@ -20,6 +22,7 @@ export const FAULT_LABEL: Readonly<Record<string, string>> = {
   "f-date-unreadable": "The date cannot be read",
   "f-buried": "Lies where nobody finds it in time",
   "f-unlabelled": "Name or strength is missing",
+  "f-trained": "Asks for a hand that is better trained",
   "f-latex": "Holds latex, and somebody reacts to it",
   "f-brief": "Packed for less than this outing asks",
 };
@@ -32,7 +35,9 @@ export const FAULT_HOW: Readonly<Record<string, string>> = {
     "Ask what it does, not what it is called: a strap without a windlass stops no artery.",
   "f-wrong-size": "Read the size off the wrapper and hold it against what the list asks.",
   "f-short-count": "Count every piece, out of the bag.",
+  "f-padded": "Feel each: a wrapper without a thing in it is no piece.",
   "f-opened": "Run the seam against the light and press: nothing may hiss.",
+  "f-torn": "Trap air in it, bend it, hold it to the light: a hole shows where it is under strain.",
   "f-wet": "Look for tide marks; feel for stiff paper.",
   "f-dried-out": "Press it: a wipe gives, a dry one rustles.",
   "f-weak-tool": "Try it once on what it is for.",
@@ -42,6 +47,8 @@ export const FAULT_HOW: Readonly<Record<string, string>> = {
   "f-date-unreadable": "Slant the light; what stays unreadable counts as past.",
   "f-buried": "Time it from the word to the hand, with gloves on.",
   "f-unlabelled": "A tablet without name and strength is nobody's.",
+  "f-trained":
+    "Ask who will use it: what these people were not taught is weight, and it can do harm.",
   "f-latex": "Read who is coming, then read the wrapper.",
   "f-brief":
     "Before the first item: for how many people and days was it packed, and for how many is it now?",
@@ -72,6 +79,10 @@ export const SIGHT_WORDS: SightWords = {
     "d-near-date": "the print of the date is small and crooked",
     "d-crumpled": "the wrapper is crumpled, the seam whole all round",
     "d-faded": "the colours have faded, every word can be read",
+  },
+  each: {
+    whole: "one in each wrapper",
+    padded: "every other wrapper is empty",
   },
   packedFor: (b) =>
     `on the box: packed for ${many(b.people, "person", "people")} and ${many(b.days, "day")}`,

@@ -13,7 +13,18 @@ import { SENSITIVITY_LABEL, SKILL_LABEL, UNIT_LABEL } from "./labels.ts";
 export const percent = (share: number | null): string =>
   share === null ? "–" : String(Math.round(share * 100));
 
-export { day, grams, grouped, litres, many, metres, milligrams, money, number, size } from "./display.ts";
+export {
+  day,
+  grams,
+  grouped,
+  litres,
+  many,
+  metres,
+  milligrams,
+  money,
+  number,
+  size,
+} from "./display.ts";
 
 /** A range of shares, "61–78 %", or one figure when both round to the same. */
 export function percentRange(interval: readonly [number, number] | null): string {

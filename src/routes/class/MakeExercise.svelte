@@ -67,6 +67,33 @@
     >
   {/each}
 </div>
+<div
+  class="mt-3 flex flex-wrap items-center gap-x-5 gap-y-2"
+  role="group"
+  aria-label="How it is held"
+>
+  <Tick
+    checked={room.held.withKit === true}
+    onchange={(on) => (room.held = { ...room.held, withKit: on })}
+    >with the real kit: the file is the answer card</Tick
+  >
+  <Tick
+    checked={room.held.practice === true}
+    onchange={(on) => (room.held = { ...room.held, practice: on })}
+    >for practice: shows what the answers come to</Tick
+  >
+  <label class="flex items-center gap-2 text-sm"
+    ><span>minutes; empty: no clock</span><NumberField
+      label="Minutes given"
+      value={room.held.minutes}
+      whole
+      optional
+      min={1}
+      max={1000}
+      onvalue={(n) => room.minutes(n)}
+    /></label
+  >
+</div>
 <label class="mt-3 flex flex-wrap items-center gap-3 text-sm"
   ><span>budget for a plan that each student makes; empty: none is asked for</span><NumberField
     label="Budget of the students' plan"

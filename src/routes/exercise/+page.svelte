@@ -12,7 +12,8 @@
   import Progress from "$lib/ui/Progress.svelte";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import { FAULT_LABEL } from "$lib/words/exerciseTexts.ts";
-  import { day, many } from "$lib/words/sentences.ts";
+  import { needAmount } from "$lib/words/chanceTexts.ts";
+  import { day, many, needLabel, percentRange } from "$lib/words/sentences.ts";
   import { VERDICT_LABEL } from "$lib/words/verdicts.ts";
   import StudentPlan from "./StudentPlan.svelte";
 
@@ -48,11 +49,20 @@
     taking.look(point.point);
     return true;
   }
+  $effect(() => (exercise?.held?.minutes ? taking.tick() : undefined));
+  const left = $derived(taking.minutesLeft);
   async function handBack() {
     download(
       fileName(`${exercise!.title} result ${taking.student}`, ".json"),
       await taking.result(),
     );
+  }
+  /** One device for a class with the real kit, or an instructor who types in the cards. */
+  async function nextStudent() {
+    await handBack();
+    taking.nextStudent();
+    await tick();
+    document.getElementById("student")?.focus();
   }
   const onKey = shortcuts(
     {
@@ -78,7 +88,7 @@
       >Open the exercise you were given</button
     >
     <a class="btn mt-4 ml-2" href="/drill">Practise alone</a>
-  {:else if line && sight}
+  {:else if line}
     {@const brief = exercise.audit.brief}
     <p class="text-soft">
       {exercise.title}, for {brief.title || "an outing"}: {many(brief.people, "person", "people")}, {many(
@@ -91,6 +101,7 @@
     <div class="mt-3 flex flex-wrap items-end gap-4">
       <label class="flex flex-col gap-1 text-sm"
         >your number or name<input
+          id="student"
           class="field w-44"
           maxlength="100"
           bind:value={taking.student}
@@ -101,31 +112,56 @@
         ><Progress label="Items decided" value={taking.done} max={taking.lines.length} />
         {taking.done} of {taking.lines.length} decided</span
       >
+      {#if left !== null}<span class="text-sm" role="timer" data-testid="left"
+          >{left > 0 ? `${many(left, "minute")} left` : "The time is up: hand back"}</span
+        >{/if}
     </div>
+    {#if taking.tally}
+      <p class="noted mt-3 text-sm" data-testid="practice" aria-live="polite">
+        By what you have said so far: coverage {percentRange(taking.tally.interval)}, {taking.tally
+          .grade ?? "not graded"}. It knows no more than you do.
+      </p>
+    {/if}
     <section class="sheet mt-4 p-4" aria-label="Item {taking.at + 1}">
       <p class="text-sm text-soft">Item {taking.at + 1} of {taking.lines.length}</p>
       <h2 class="text-3xl break-words outline-none" tabindex="-1" bind:this={heading}>
         {line.text}
       </h2>
-      {#if !taking.isOuting}<p class="mt-1">
-          The box says {line.claimed}. You count <strong>{sight.counted}</strong>.
-        </p>{/if}
-      <ul class="mt-2 list-disc pl-5">
-        {#each sight.printed as p, i (i)}<li>{p}</li>{/each}
-      </ul>
-      <ul class="mt-3 grid gap-2" data-testid="points">
-        {#each sight.points as p, i (p.point)}
-          <li class="border-b border-line pb-2">
-            {#if looked.includes(p.point)}
-              <span class="text-sm text-soft">{BY[p.by]}:</span> {p.sees}
-            {:else}
-              <button class="btn min-h-11 px-3 py-1" onclick={() => look(i)}
-                >{BY[p.by]} ({i + 1})</button
-              >
-            {/if}
-          </li>
-        {/each}
-      </ul>
+      {#if sight}
+        {#if !taking.isOuting}<p class="mt-1">
+            The box says {line.claimed}. You count <strong>{sight.counted}</strong>.
+          </p>{/if}
+        <ul class="mt-2 list-disc pl-5">
+          {#each sight.printed as p, i (i)}<li>{p}</li>{/each}
+        </ul>
+        <ul class="mt-3 grid gap-2" data-testid="points">
+          {#each sight.points as p, i (p.point)}
+            <li class="border-b border-line pb-2">
+              {#if looked.includes(p.point)}
+                <span class="text-sm text-soft">{BY[p.by]}:</span> {p.sees}
+              {:else}
+                <button class="btn min-h-11 px-3 py-1" onclick={() => look(i)}
+                  >{BY[p.by]} ({i + 1})</button
+                >
+              {/if}
+            </li>
+          {/each}
+        </ul>
+      {:else}
+        <p class="mt-1">
+          The box says {line.claimed}. Label {taking.at + 1}: take it in your hand, and look.
+        </p>
+      {/if}
+      {#if taking.asked.length > 0}
+        <p class="mt-3 text-sm text-soft">
+          The list asks: {taking.asked
+            .map(
+              (n) =>
+                `${needLabel(n.need.function).toLowerCase()}, ${needAmount(n.need.function, n.required)}`,
+            )
+            .join("; ")}.
+        </p>
+      {/if}
     </section>
     <!-- What is reached by keyboard never lies under the bar at the foot. -->
     <section class="mt-4 grid gap-3 [&_button]:scroll-mb-28" aria-label="What you say of it">
@@ -164,6 +200,9 @@
         onclick={() => void go(1)}>Next</button
       >
       <button class="btn flex-1 sm:flex-none" onclick={handBack}>Hand back</button>
+      {#if taking.withKit && taking.done > 0}
+        <button class="btn flex-1 sm:flex-none" onclick={nextStudent}>Next student</button>
+      {/if}
     </div>
   {/if}
   <FilePicker

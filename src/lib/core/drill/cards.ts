@@ -125,7 +125,7 @@ export function drillQuestion(
     card: card.id,
     itemType: type.id,
     claimed: clean.claimed!,
-    sight: sightOf(line, shown, undefined, words, catalogue),
+    sight: sightOf(line, shown, isSound ? undefined : card.kind, words, catalogue),
     brief: file.brief,
     right: isSound ? "" : card.kind,
   };

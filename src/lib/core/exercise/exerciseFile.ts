@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { auditSchema } from "../model/auditFile.ts";
 import { VERDICTS } from "../audit/verdict.ts";
+import { lineSchema } from "../model/kit.ts";
 import { MESHES } from "../model/mesh.ts";
 import { productSchema } from "../model/priceBook.ts";
 import { day, id } from "../model/scalars.ts";
@@ -30,6 +31,17 @@ const planOfferSchema = z.strictObject({
 });
 export type PlanOffer = z.infer<typeof planOfferSchema>;
 
+/** How an exercise is held; all of it absent: on screen, without a clock, nothing shown. */
+const heldSchema = z.strictObject({
+  /** With the real kit in the hand: the file is the answer card. */
+  withKit: z.boolean().optional(),
+  /** For practice: what the student's own answers come to is shown as she gives them. */
+  practice: z.boolean().optional(),
+  /** Against a clock. */
+  minutes: z.number().int().min(1).max(1000).optional(),
+});
+export type Held = z.infer<typeof heldSchema>;
+
 /** An exercise as it is handed out: the kit as it lies there, in words, and the sealed key. */
 export const exerciseSchema = z.strictObject({
   format: z.literal("wide-sieve.exercise"),
@@ -46,10 +58,15 @@ export const exerciseSchema = z.strictObject({
       counted: z.number(),
       printed: z.array(z.string()),
       points: z.array(sightSchema),
+      /** What is printed as numbers, so that a tally for practice can reckon with it. */
+      facts: lineSchema
+        .pick({ sizeMm: true, volumeMl: true, dosesPerPiece: true, strengthMg: true })
+        .optional(),
     }),
   ),
   /** Absent: no plan is asked for. */
   plan: planOfferSchema.optional(),
+  held: heldSchema.optional(),
   sealed: sealedSchema,
 });
 export type Exercise = z.infer<typeof exerciseSchema>;

@@ -4,6 +4,8 @@ import { addDays, lastGoodDayAfterMonths } from "../base/dates.ts";
 import type { InspectionPoint } from "../model/inspectionPoint.ts";
 import { pointsFor } from "../inspect/points.ts";
 import type { Line } from "../model/kit.ts";
+import type { Brief } from "../model/brief.ts";
+import { SKILLS, type ItemType } from "../model/itemType.ts";
 import type { Mesh } from "../model/mesh.ts";
 import type { AuditContext, ContextLine } from "../sieve/context.ts";
 import { piecesOf } from "../sieve/measure.ts";
@@ -40,6 +42,26 @@ const TWINS: Readonly<Record<string, string>> = {
   "gauze-pad": "cotton-ball",
 };
 
+/** The point that gives a twin away to who looks at it; the others are sound in themselves. */
+const GIVES_AWAY: Readonly<Record<string, string[]>> = { "phlebotomy-strap": ["tq-purpose-made"] };
+
+/** What does the same for who was taught it, and asks more of a hand than these people have. */
+const beyond = (
+  type: ItemType,
+  skill: Brief["skill"],
+  catalogue: Catalogue,
+): ItemType | undefined => {
+  const main = type.functions[0]?.function;
+  return [...catalogue.types.values()].find(
+    (t) =>
+      SKILLS.indexOf(t.skill) > SKILLS.indexOf(skill) &&
+      t.functions.some((f) => f.function === main && f.credit > 0),
+  );
+};
+
+/** The kind whose empty wrappers are counted with the rest. */
+export const PADDED = "f-padded";
+
 const stays = (line: Line, facts: Partial<Line>): Line => ({ ...line, ...facts });
 
 /** A point of the line that a fault of this sort would fail; the gravest first. */
@@ -64,6 +86,13 @@ const byPoint =
   };
 
 const OPENED = new Set(["seal-intact"]);
+const TORN = new Set([
+  "glove-no-pinholes",
+  "inner-pack-whole",
+  "no-leak",
+  "cold-inner-whole",
+  "clean-whole",
+]);
 const WET = new Set(["wrapper-dry", "inner-dry"]);
 const DRY = /moist|plump|gel|wet|smell/;
 const isDated = ({ type, line }: ContextLine) =>
@@ -90,7 +119,9 @@ export const FAULT_KINDS: readonly FaultKind[] = [
     verdict: "replace",
     plant: ({ line }, { catalogue }) => {
       const twin = line.itemType === null ? undefined : TWINS[line.itemType];
-      return twin && catalogue.types.has(twin) ? stays(line, { itemType: twin }) : null;
+      return twin && catalogue.types.has(twin)
+        ? stays(line, { itemType: twin, failedPoints: GIVES_AWAY[twin] ?? [] })
+        : null;
     },
   },
   {
@@ -112,12 +143,30 @@ export const FAULT_KINDS: readonly FaultKind[] = [
       piecesOf(line) >= 2 ? stays(line, { counted: Math.floor(piecesOf(line) / 2) }) : null,
   },
   {
+    id: PADDED,
+    mesh: "enough",
+    seen: "count",
+    difficulty: 2,
+    verdict: "top-up",
+    // As many to count as the box says; half of them are empty wrappers.
+    plant: ({ line }) =>
+      piecesOf(line) >= 2 ? stays(line, { counted: Math.floor(piecesOf(line) / 2) }) : null,
+  },
+  {
     id: "f-opened",
     mesh: "sound",
     seen: "feel",
     difficulty: 2,
     verdict: "replace",
     plant: byPoint((p) => OPENED.has(p.id)),
+  },
+  {
+    id: "f-torn",
+    mesh: "sound",
+    seen: "feel",
+    difficulty: 2,
+    verdict: "replace",
+    plant: byPoint((p) => TORN.has(p.id)),
   },
   {
     id: "f-wet",
@@ -201,6 +250,17 @@ export const FAULT_KINDS: readonly FaultKind[] = [
     difficulty: 1,
     verdict: "replace",
     plant: ({ line, type }) => (type?.medicine ? stays(line, { labelled: false }) : null),
+  },
+  {
+    id: "f-trained",
+    mesh: "usable",
+    seen: "work-out",
+    difficulty: 3,
+    verdict: "trained-hand",
+    plant: ({ line, type }, { brief, catalogue }) => {
+      const twin = type && beyond(type, brief.skill, catalogue);
+      return twin ? stays(line, { itemType: twin.id }) : null;
+    },
   },
   {
     id: "f-latex",

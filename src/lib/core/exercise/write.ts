@@ -1,5 +1,6 @@
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import { lastGoodDay } from "../base/dates.ts";
+import { defined } from "../base/defined.ts";
 import { pointsFor } from "../inspect/points.ts";
 import type { Brief } from "../model/brief.ts";
 import type { AuditFile } from "../model/auditFile.ts";
@@ -13,10 +14,11 @@ import {
   resultSchema,
   type Answer,
   type Exercise,
+  type Held,
   type KeyFile,
   type Result,
 } from "./exerciseFile.ts";
-import { BRIEF_LINE } from "./faultKinds.ts";
+import { BRIEF_LINE, PADDED } from "./faultKinds.ts";
 import type { Made } from "./make.ts";
 import { digest, seal, unseal } from "./seal.ts";
 
@@ -30,21 +32,34 @@ export interface SightWords {
   readonly unlabelled: string;
   readonly latex: (free: boolean) => string;
   readonly decoy: Readonly<Record<string, string>>;
+  /** What is felt in the wrappers of several pieces: one in each, or half of them empty. */
+  readonly each: { readonly whole: string; readonly padded: string };
   /** What stands on the box of the outing it was packed for. */
   readonly packedFor: (brief: Brief) => string;
 }
 
-/** What lies there, said as what one sees, without a word of what is wrong with it. */
+/** The point of things that lie there in wrappers of their own; no item type has it, every exercise does. */
+const EACH = "each-holds-one";
+
+/**
+ * What lies there, said as what one sees, without a word of what is wrong with it.
+ * @param planted kind of the fault or decoy that changes what is seen, not what the line says
+ */
 export function sightOf(
   line: Line,
   type: ItemType | undefined,
-  decoy: string | undefined,
+  planted: string | undefined,
   words: SightWords,
   catalogue: Catalogue,
 ): Exercise["sights"][string] {
   const failed = new Set(line.failedPoints ?? []);
+  const isPadded = planted === PADDED;
+  const decoy = planted === undefined ? undefined : words.decoy[planted];
+  const counted = isPadded ? (line.claimed ?? 0) : (line.counted ?? 0);
+  const { sizeMm, volumeMl, dosesPerPiece, strengthMg } = line;
   return {
-    counted: line.counted ?? 0,
+    facts: defined({ sizeMm, volumeMl, dosesPerPiece, strengthMg }),
+    counted,
     printed: [
       type?.label ?? line.text ?? line.id,
       ...(line.sizeMm ? [words.size(line.sizeMm)] : []),
@@ -56,14 +71,34 @@ export function sightOf(
       ...(line.latexFree === undefined ? [] : [words.latex(line.latexFree)]),
       ...(line.labelled === false ? [words.unlabelled] : []),
       words.place(line.location ?? "open-top", line.findable !== false),
-      ...(decoy === undefined ? [] : [words.decoy[decoy] ?? ""]),
+      ...(decoy === undefined ? [] : [decoy]),
     ],
-    points: pointsFor(line.itemType, catalogue).map((p) => ({
-      point: p.id,
-      by: p.by,
-      sees: failed.has(p.id) ? p.failing : p.good,
-    })),
+    points: [
+      ...(counted >= 2
+        ? [
+            {
+              ...{ point: EACH, by: "feel" as const },
+              sees: isPadded ? words.each.padded : words.each.whole,
+            },
+          ]
+        : []),
+      ...pointsFor(line.itemType, catalogue).map((p) => ({
+        point: p.id,
+        by: p.by,
+        sees: failed.has(p.id) ? p.failing : p.good,
+      })),
+    ],
   };
+}
+
+/** How it is held, in the file; nothing of it where it is held as usual. */
+function heldOf({ withKit, practice, minutes }: Held): Pick<Exercise, "held"> {
+  const held = {
+    ...(withKit ? { withKit } : {}),
+    ...(practice ? { practice } : {}),
+    ...(minutes ? { minutes } : {}),
+  };
+  return Object.keys(held).length > 0 ? { held } : {};
 }
 
 /** The exercise as it is handed out, and the instructor's own key. */
@@ -74,6 +109,7 @@ export async function writeExercise(
   words: SightWords,
   catalogue: Catalogue,
   task?: KeyFile["plan"],
+  how: Held = {},
 ): Promise<{ exercise: Exercise; key: KeyFile }> {
   const typeOf = typeLookup(made.file.itemTypes, catalogue);
   const names = new Map(given.kit.lines.map((l) => [l.id, l]));
@@ -90,11 +126,13 @@ export async function writeExercise(
       }),
     },
   };
-  const decoys = new Map(made.key.decoys.map((d) => [d.line, d.kind]));
+  const planted = new Map([...made.key.faults, ...made.key.decoys].map((d) => [d.line, d.kind]));
+  // With the kit in the hand nothing is said of what is in it.
+  const shown = how.withKit ? [] : made.file.kit.lines;
   const sights: Exercise["sights"] = Object.fromEntries(
-    made.file.kit.lines.map((l) => [
+    shown.map((l) => [
       l.id,
-      sightOf(l, l.itemType ? typeOf(l.itemType) : undefined, decoys.get(l.id), words, catalogue),
+      sightOf(l, l.itemType ? typeOf(l.itemType) : undefined, planted.get(l.id), words, catalogue),
     ]),
   );
   // In every exercise, trap or not: that it is there says nothing.
@@ -104,6 +142,7 @@ export async function writeExercise(
   const open = {
     ...({ format: "wide-sieve.exercise", version: 1, title, audit, sights } as const),
     ...(offer ? { plan: offer } : {}),
+    ...heldOf(how),
   };
   const id = await digest(open);
   const key: KeyFile = {

@@ -1,5 +1,5 @@
 import { compareRuns } from "../../core/exercise/compareRuns.ts";
-import type { KeyFile, Result } from "../../core/exercise/exerciseFile.ts";
+import type { Held, KeyFile, Result } from "../../core/exercise/exerciseFile.ts";
 import { BRIEF_LINE } from "../../core/exercise/faultKinds.ts";
 import { madeUpClass } from "../../core/exercise/madeUpClass.ts";
 import { plantable, type Made } from "../../core/exercise/make.ts";
@@ -47,6 +47,8 @@ export class ClassState {
   hardest = $state<1 | 2 | 3>(3);
   meshes = $state<readonly Mesh[]>(MESHES);
   briefTrap = $state(false);
+  /** How it is held. */
+  held = $state<Held>({});
   /** Of the plan that students make; undefined: none is asked for. */
   budget = $state<number | undefined>(undefined);
   /** Chosen by hand: kind of fault by line. */
@@ -91,6 +93,12 @@ export class ClassState {
   #fileOf(kit: KitRecord): AuditFile | undefined {
     const brief = workspace.brief(kit.briefId)?.brief;
     return brief && workspace.auditOf(kit, brief);
+  }
+
+  /** So many minutes; undefined: without a clock. */
+  minutes(n: number | undefined): void {
+    const { minutes: _, ...rest } = this.held;
+    this.held = n === undefined ? rest : { ...rest, minutes: n };
   }
 
   toggleMesh(mesh: Mesh): void {
@@ -162,6 +170,7 @@ export class ClassState {
       SIGHT_WORDS,
       CATALOGUE,
       task,
+      $state.snapshot(this.held),
     );
     return {
       exercise: JSON.stringify(exercise, null, 1),

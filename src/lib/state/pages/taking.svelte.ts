@@ -1,7 +1,10 @@
+import { audit } from "../../core/audit/audit.ts";
 import type { VerdictId } from "../../core/audit/verdict.ts";
+import { asSaid } from "../../core/exercise/asSaid.ts";
 import type { Answer, Exercise } from "../../core/exercise/exerciseFile.ts";
 import { BRIEF_LINE } from "../../core/exercise/faultKinds.ts";
 import { readExercise, writeResult } from "../../core/exercise/write.ts";
+import { CATALOGUE } from "../../data/catalogue.ts";
 import type { Line } from "../../core/model/kit.ts";
 import { told } from "../../words/problems.ts";
 import { workspace } from "../workspace.svelte.ts";
@@ -16,7 +19,7 @@ export class TakingState {
   answers = $state<Record<string, Answer>>({});
   /** Points looked at so far, by line. */
   looked = $state<Record<string, string[]>>({});
-  #begun = 0;
+  #begun = $state(0);
 
   /** The lines of the kit, and the outing itself as the last item. */
   lines = $derived.by((): readonly Pick<Line, "id" | "text" | "claimed">[] => {
@@ -40,6 +43,49 @@ export class TakingState {
       0,
     ),
   );
+
+  withKit = $derived.by(() => this.exercise?.held?.withKit === true);
+  /** For practice: what the answers so far come to; null: it is not shown. */
+  tally = $derived.by(() =>
+    this.exercise?.held?.practice
+      ? audit(
+          asSaid(this.exercise, $state.snapshot(this.answers)),
+          this.exercise.audit.brief.start ?? workspace.today,
+          CATALOGUE,
+        )
+      : null,
+  );
+  /** What the list asks of the line in hand, by need; for practice. */
+  asked = $derived.by(() => {
+    const at = this.tally?.context.lines.findIndex((l) => l.line.id === this.line?.id) ?? -1;
+    if (!this.tally || at < 0) return [];
+    return this.tally.needs
+      .map((n, i) => ({ serves: n.pairs.some((p) => p.pair.line === at && p.f > 0), i }))
+      .filter((n) => n.serves)
+      .map((n) => this.tally!.context.needs[n.i]!);
+  });
+  #now = $state(Date.now());
+  /** Minutes left of those given, rounded up, 0 when they are over; null: there is no clock. */
+  minutesLeft = $derived.by(() => {
+    const given = this.exercise?.held?.minutes;
+    if (given === undefined) return null;
+    return Math.max(0, Math.ceil(given - (this.#now - this.#begun) / 60_000));
+  });
+  /** Lets the clock go; returns what stops it. */
+  tick(): () => void {
+    const timer = setInterval(() => (this.#now = Date.now()), 1000);
+    return () => clearInterval(timer);
+  }
+  /** The device or the card goes to the next student: nothing of the last one's answers stays. */
+  nextStudent(): void {
+    this.student = "";
+    this.answers = {};
+    this.looked = {};
+    this.packs = {};
+    this.at = 0;
+    this.#begun = this.#now = Date.now();
+    this.keep();
+  }
 
   async open(file: File): Promise<void> {
     let json: unknown = null;
