@@ -45,20 +45,35 @@ function columnKind(cells: readonly string[], isName: (text: string) => boolean)
   return (["price", "date", "code", "size"] as const).find((k) => share(k) >= ALIKE) ?? "words";
 }
 
-/** What a heading says of a column of numbers where several are. */
+/** Of a column of places so many cells say another's again; items are seldom named twice. */
+const SAID_AGAIN = 0.4;
+
+/** "drawer 1", "lock box", "bag": beside a column of names, one that says the same again and again tells where things lie. */
+function placesAsWords(kinds: CellKind[], rows: readonly (readonly string[])[]): void {
+  const again = (i: number) => {
+    const cells = rows.map((r) => (r[i] ?? "").trim().toLowerCase()).filter((c) => c !== "");
+    return 1 - new Set(cells).size / Math.max(1, cells.length);
+  };
+  const names = kinds.flatMap((k, i) => (k === "name" ? [i] : []));
+  const least = Math.min(...names.map(again));
+  if (least >= SAID_AGAIN) return;
+  for (const i of names) if (again(i) >= SAID_AGAIN) kinds[i] = "words";
+}
+
 const HINTS: readonly (readonly [RegExp, ColumnRole])[] = [
   [
     /\b(?:min|max|par|target|req(?:uired|'?d)?|reorder|needed|should|std|standard|issue)\b/i,
     "skip",
   ],
-  [/\b(?:weight|mass|g|kg|price|value|cost)\b/i, "skip"],
-  [/^(?:per|a)\b|\b(?:pack|per|box)\b(?!s)/i, "unit"],
+  [/\b(?:weight|mass|g|kg|price|value|cost|loc|drawer|bin|shelf|page)\b/i, "skip"],
+  [/^(?:per|a|pks?|pkts?|u\/?m|uom|ve)\b|\b(?:pack|per|box)\b(?!s)/i, "unit"],
   [
-    /\b(?:act|actual|found|left|held|here|now|have|counted|present|in\s+box|qty|quantity|stock|packs|pcs|pieces|count|no|nr)\b/i,
+    /\b(?:act|actual|found|left|held|here|now|have|counted|present|in\s+box|qty|quantity|stock|packs|pcs|pieces|count|no|nr|n|on\s*board|on\s*hand|aboard)\b/i,
     "quantity",
   ],
 ];
-const hint = (heading: string): ColumnRole | null =>
+/** What a heading says of a column of numbers where several are. */
+export const hint = (heading: string): ColumnRole | null =>
   HINTS.find(([pattern]) => pattern.test(heading.trim()))?.[1] ?? null;
 
 const ROLE: Readonly<Record<CellKind, ColumnRole | null>> = {
@@ -91,6 +106,7 @@ export function rolesByContent(
       isName,
     ),
   );
+  placesAsWords(kinds, rows);
   const names = kinds.filter((k) => k === "name").length;
   if (names === 0) return null;
   const roles = kinds.map((k, i) => (k === "count" ? hint(headings[i] ?? "") : ROLE[k]));
@@ -103,6 +119,13 @@ export function rolesByContent(
         roles[k] = "quantity";
         wanted--;
       }
-  if (roles.filter((r) => r === "quantity").length !== names) return null;
-  return { roles: roles.map((r, i) => (isOpen(i) ? "skip" : r)), isUnclear };
+  const counted = roles.flatMap((r, i) => (r === "quantity" ? [i] : []));
+  // Counted at eight and at twenty: the last holds, and the user is asked.
+  const again = names === 1 && counted.length > 1;
+  if (again) for (const i of counted.slice(0, -1)) roles[i] = "skip";
+  else if (counted.length !== names) return null;
+  return {
+    roles: roles.map((r, i) => (isOpen(i) ? "skip" : r)),
+    isUnclear: isUnclear || again,
+  };
 }

@@ -170,18 +170,27 @@ function sizeOf(
     return { sizeMm: reading.sizeMm, bareIsCount: reading.bare !== null };
   const [a, b] = reading.bare;
   const padLike =
-    type !== null &&
-    /pad|gauze|dressing|adhesive|tulle|bandage|patch|sheet|tape|cold-pack/.test(type);
+    (type === null && /^pads?$/i.test(reading.noun.trim())) ||
+    /pad|gauze|dressing|adhesive|tulle|bandage|patch|sheet|tape|cold-pack/.test(type ?? "");
   const counted = reading.pieces !== null || row.quantity !== null;
-  if (padLike && a <= 12 && b <= 30 && (counted || a === b || a < b))
+  // Squares above a foot are no inches: "twenty by twenty".
+  const isWide = counted && a > 12 && a <= 60 && b <= 80 && reading.pieces !== a * b;
+  if (padLike && ((a <= 12 && b <= 30 && (counted || a === b || a < b)) || isWide))
     return {
       sizeMm: [a, b]
-        .map((n) => Math.round(n * (metric || a % 1 === 0.5 ? 10 : 25.4)))
+        .map((n) => Math.round(n * (metric || isWide || a % 1 === 0.5 ? 10 : 25.4)))
         .sort((x, y) => x - y),
       bareIsCount: false,
     };
   return { sizeMm: null, bareIsCount: true };
 }
+
+/** A pad as long as this is a bulky one; squares of gauze end at 20 cm. */
+const BULKY_PAD_MM = 210;
+/** No shaped plaster is as long. */
+const CUT_FROM_MM = 300;
+/** Nothing that is laid on is as long. */
+const ROLL_FROM_MM = 1000;
 
 /** Size tells look-alikes apart where the words do not. */
 function refine(type: string | null, noun: string, size: readonly number[] | null): string | null {
@@ -189,13 +198,20 @@ function refine(type: string | null, noun: string, size: readonly number[] | nul
   // "tourniquet, 2.5 x 40 cm": too short and narrow for anything but a vein strap.
   if (type === null && /^tourniquets?$/i.test(noun.trim()) && size[0]! <= 30 && size.at(-1)! <= 500)
     return size.length > 1 ? "phlebotomy-strap" : null;
-  if (type === null) return /^pads?$/i.test(noun.trim()) && size.length > 1 ? "gauze-pad" : null;
+  if (type === null && size.length > 1 && /^pads?$/i.test(noun.trim()))
+    return size.at(-1)! >= BULKY_PAD_MM ? "abd-pad" : "gauze-pad";
+  // "bandages, 5 cm x 4 m": what is wound on; of those the plain one.
+  if (type === null && /^bandages?$/i.test(noun.trim()))
+    return size.length > 1 && size.at(-1)! >= ROLL_FROM_MM ? "roller-bandage" : null;
+  if (type === null) return null;
   const width = size[0]!;
   const length = size.at(-1)!;
   const named = (pattern: RegExp) => pattern.test(noun);
-  if (type === "gauze-pad" && size.length > 1 && length >= 1000) return "roller-bandage";
+  if (type === "gauze-pad" && size.length > 1 && length >= ROLL_FROM_MM) return "roller-bandage";
   // A plaster metres long with 'elastic' on it is a strapping bandage.
   if (type === "adhesive-strip" && length >= 1000 && named(/elastic/i)) return "elastic-bandage";
+  // One that is cut to length: longer than any plaster, wider than a tape.
+  if (type === "adhesive-strip" && length >= CUT_FROM_MM && width >= 30) return "plaster-strip";
   // A finger strip to wind round: longer than any shaped one.
   if (type === "adhesive-knuckle" && size.length > 1 && width <= 25 && length >= 100)
     return "adhesive-strip";

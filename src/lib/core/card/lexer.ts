@@ -271,7 +271,9 @@ function spokenAt(text: string): { value: number; length: number; article: boole
   const hundred = /^(?:a\s+)?hundred(?![\p{L}])/iu.exec(text);
   if (hundred) return { value: 100, length: hundred[0].length, article: false };
   const halfOf =
-    /^half\s+an?\s+(?=(?:lit(?:re|er)|met(?:re|er)|inch|yard|centimet|millilit))/iu.exec(text);
+    /^half(?:\s+an?\s+|[\s-]+)(?=(?:lit(?:re|er)|met(?:re|er)|inch|yard|centimet|millilit))/iu.exec(
+      text,
+    );
   if (halfOf) return { value: 0.5, length: halfOf[0].trimEnd().length, article: false };
   const half = /^half\s+(?:an?\s+)?(?=\p{L})/iu.exec(text);
   if (half) return { value: 1, length: half[0].trimEnd().length, article: true };

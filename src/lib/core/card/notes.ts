@@ -31,8 +31,14 @@ export function isNote(
   const dictated =
     style.spoken &&
     segments.some((s) => s.match.whole === 1 && s.match.weight >= 2.5 && s.reading.pieces !== null);
+  // "WARNING TRIANGLE ×1, HI-VIS ×2": each a thing with its count.
+  const listed =
+    segments.length > 1 &&
+    segments.some((s) => isSure(s.match)) &&
+    segments.every((s) => s.reading.pieces !== null && !s.reading.article);
   if (
     !dictated &&
+    !listed &&
     NOTE_START.test(text) &&
     !(row.bullet && isSure(match)) &&
     !(
@@ -107,6 +113,9 @@ export function isHeading(
   const text = row.text.trim();
   if (/:\s*(?:\([^)]*\))?\s*$/.test(text)) return true;
   const counted = (whole.pieces !== null && !whole.article) || whole.bare !== null;
+  // "* Cold" over a list that is set further in.
+  if (row.bullet && !counted && !isSure(match) && next?.row.bullet && next.row.indent > row.indent)
+    return true;
   const names = segments.some((s) => isSure(s.match) && s.match.type !== "container");
   // "Camp nurse list (2 weeks, 24 kids)"
   if (

@@ -1,3 +1,4 @@
+import { saysGone } from "./segments.ts";
 import { VALUE_OF, NUMBER_WORDS } from "./numberWords.ts";
 
 /**
@@ -43,6 +44,12 @@ export const PHRASES: readonly Phrase[] = [
     example: ["swabs 7.5 cm sq", "swabs 7.5 x 7.5 cm"],
     pattern: /(\d+(?:[.,]\d+)?)\s*(cm|mm|in|")\s*(?:sq\b\.?|square\b)/giu,
     read: "$1 x $1 $2",
+  },
+  {
+    name: "gauze named by its size",
+    example: ["4x4s, sterile", "4x4 gauze pads, sterile"],
+    pattern: /\b(\d{1,2})\s?[x×]\s?(\d{1,2})'?s\b/giu,
+    read: "$1x$2 gauze pads",
   },
   {
     name: "area or least size",
@@ -115,6 +122,16 @@ export const PHRASES: readonly Phrase[] = [
     read: ", make that $1",
   },
   {
+    name: "so many, some of them used",
+    example: ["2 cold packs, 1 used", "1 cold packs"],
+    pattern: new RegExp(
+      `\\b(\\d{1,3})(\\s+\\p{L}[^,;()\\d]*?),\\s*(\\d{1,3})\\s+(?:used|gone|opened|damaged|torn|missing|spoilt)\\b`,
+      "giu",
+    ),
+    read: (all, n, name, used) =>
+      Number(used) < Number(n) ? `${Number(n) - Number(used)}${name!}` : all!,
+  },
+  {
     name: "only so many counted",
     example: ["says forty on it but i count thirty two", "says forty on it, make that thirty two"],
     pattern: new RegExp(
@@ -176,7 +193,7 @@ export const PHRASES: readonly Phrase[] = [
     example: ["sunscreen 110 ml - kids have their own", "sunscreen 110 ml"],
     pattern:
       /\s+[-–—]\s+(?:kids|they|it|it'?s|this|these|we|he|she|people|only|because|as|since|check|keep|ask|see|not|also|everyone|nobody)\s+[^\d]*$/iu,
-    read: "",
+    read: (remark) => (saysGone(remark!) ? remark! : ""),
   },
   {
     name: "not pairs",

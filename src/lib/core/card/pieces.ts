@@ -68,6 +68,7 @@ function innerOf(text: string): number | null {
     ) ??
     /\b(\d{1,3})['’]?s\b/.exec(text) ??
     /\b(\d{1,4})\s*-\s*(?:pack|pk|piece|pcs|pc|count|ct)\b/i.exec(text) ??
+    /\((?:box|bx|pack|pk|pkt)\s+(?:of\s+)?(\d{1,4})\)/i.exec(text) ??
     /\((\d{1,4})\s*(?:pack|pk|pcs|pieces|pc|tablets|tabs|per pack|count|ct)\)/i.exec(text);
   if (m) return Number(m[1]);
   return /\btwin(?:[\s-]?pack\b|\s*(?:$|[,)]))/i.test(text) ? 2 : null;

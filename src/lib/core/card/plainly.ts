@@ -1,4 +1,5 @@
 import type { CardRow } from "./layout.ts";
+import { NUMBER_WORDS } from "./numberWords.ts";
 import { rephrase } from "./phrases.ts";
 import { speaksOfAbsence } from "./segments.ts";
 import { eachVariant } from "./variants.ts";
@@ -9,10 +10,16 @@ import { eachVariant } from "./variants.ts";
 const DITTO = /(?:^|(?<=\s))-?(?:do\.|ditto|〃|do-)(?=\s|$)/iu;
 const SIZE_WORD = /\b(?:small|medium|large|lge|med|sml?|lg|big|little|xl)\b\.?/giu;
 
+/** "(i) six ", "4 pcs ": list mark and count before the name. */
+const LEADING_COUNT = new RegExp(
+  `^\\W*(?:\\(?[ivx]{1,4}\\)\\s*)?(?:${NUMBER_WORDS})\\s*(?:[x×]|pcs?|pkts?|prs?)?\\s+`,
+  "iu",
+);
+
 /** The name on a row: its words before any number, without counts and size words. */
 const nameOf = (text: string): string =>
   text
-    .replace(/^\W*\d+\s*(?:[x×]|pcs?|pkts?|prs?)?\s+/iu, "")
+    .replace(LEADING_COUNT, "")
     .split(/\s*[,;:(]|\s+[-–—]\s|\s*[–-]?\s*\d/u)[0]!
     .replace(SIZE_WORD, " ")
     .replace(/\s+/g, " ")
@@ -66,6 +73,15 @@ function eachSideOfStroke(row: CardRow): CardRow[] {
   ];
 }
 
+/** "10 gasas estériles / sterile gauzes": two languages; the side that is known is read, with the count before both. */
+function oneLanguage(row: CardRow, knows: (text: string) => boolean): CardRow {
+  const m = /^(\W*\d*\s*(?:[x×]\s*)?)(\p{L}[^/]*?)\s\/\s(\p{L}[^/]*)$/u.exec(row.text);
+  if (!m) return row;
+  const [, count, left, right] = m as unknown as [string, string, string, string];
+  if (knows(left) || !knows(right)) return row;
+  return { ...row, text: `${count}${right}` };
+}
+
 /** Shorter lines are one sentence, or abbreviations with their dots. */
 const LONG_LINE = 100;
 /** A line that goes on for several sentences, as dictated, is a row for each. */
@@ -76,11 +92,19 @@ function eachSentence(row: CardRow): CardRow[] {
     .map((text) => ({ ...row, text }));
 }
 
-export const plainly = (rows: readonly CardRow[], names: (text: string) => boolean): CardRow[] =>
+/**
+ * @param names whether a text surely names one thing
+ * @param knows whether any word of a text is known
+ */
+export const plainly = (
+  rows: readonly CardRow[],
+  names: (text: string) => boolean,
+  knows: (text: string) => boolean,
+): CardRow[] =>
   withoutDitto(rows).flatMap((row) =>
     eachSentence(row).flatMap((said) =>
-      eachSideOfStroke(withoutPlace({ ...said, text: rephrase(said.text) }, names)).flatMap((row) =>
-        eachVariant(row.text).map((text) => ({ ...row, text })),
-      ),
+      eachSideOfStroke(
+        oneLanguage(withoutPlace({ ...said, text: rephrase(said.text) }, names), knows),
+      ).flatMap((row) => eachVariant(row.text).map((text) => ({ ...row, text }))),
     ),
   );

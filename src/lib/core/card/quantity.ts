@@ -37,7 +37,7 @@ const PACK_SIZE =
   /^(?:little|small|large|big|full|new|unopened|sealed|individual|plastic|spare|whole|twin|double)$/i;
 const PAIR = /^(?:pairs?|prs?)$/i;
 const NOT_A_COUNT_AFTER =
-  /^(?:spf|size|model|type|ref|rev|class|level|ffp|category|cat|part|code|item|lot|page|version|grade|step|section|module|stage|dia|diameter|up to|until|from|approx)$/i;
+  /^(?:spf|factor|size|model|type|ref|rev|class|level|ffp|category|cat|part|code|item|lot|page|version|grade|step|section|module|stage|dia|diameter|up to|until|from|approx)$/i;
 const QUANTITY_WORD = /^(?:qty|quantity|count|amount|number|pcs|pieces|contains|quan|anzahl)$/i;
 
 /** Strength from which a number is placed as a count: at the front, in brackets, with a sign or word. */

@@ -9,9 +9,11 @@ import type { Reading } from "./quantity.ts";
 import { plainly } from "./plainly.ts";
 import { repairText } from "./repairText.ts";
 import { isOfTheKindBefore, speaksOfAbsence, type Segment } from "./segments.ts";
+import { strokesAsCells } from "./strokes.ts";
 import { isAmongItems, styleOf } from "./style.ts";
 import { namedByHeading, type SizeHeading } from "./sizesBelow.ts";
-import { isKnownWord, matchType, NO_TYPE, type Vocabulary } from "./vocabulary.ts";
+import { isKnownWord, isPlainWord, matchType, NO_TYPE, type Vocabulary } from "./vocabulary.ts";
+import { foldedWords } from "./words.ts";
 
 export type { CardEntry } from "./entry.ts";
 export { LONGEST_LINE } from "./layout.ts";
@@ -37,11 +39,13 @@ export function readCard(
   habits: Habits = NO_HABITS,
 ): CardReading {
   const isWord = (word: string) => isKnownWord(word, vocabulary);
-  const lines = cleanLines(text).map((line) =>
+  const lines = strokesAsCells(cleanLines(text)).map((line) =>
     line.length > LONGEST_LINE ? line : repairText(line, isWord),
   );
   const names = (text: string) => namesItem(text, vocabulary);
-  const rows = plainly(cardRows(lines, names, habits).slice(0, MOST_LINES), names);
+  const knows = (text: string) =>
+    foldedWords(text).some((w) => vocabulary.weightOf.has(w) && !isPlainWord(w));
+  const rows = plainly(cardRows(lines, names, habits).slice(0, MOST_LINES), names, knows);
   const own = rows.map((row) => draftOf(row, vocabulary));
   const headings = namedByHeading(own);
   const drafts = own.map((draft, at) => underHeading(draft, headings[at] ?? null));
@@ -91,6 +95,8 @@ export function readCard(
         vocabulary.catalogue,
         habits,
       );
+      // "chalk – no, that is not first aid": what was said before it on the line is taken back.
+      if (segment.absent && segment.corrects && found.length > foundBefore) found.pop();
       if (
         segment.absent ||
         (segment.reading.pieces === 0 && row.quantity === null) ||
@@ -156,7 +162,8 @@ const startsWithAbsence = (text: string): boolean => {
 /** "Gloves five pairs, sorry, six pairs, the purple nitrile": the kind is told with the number. */
 function kindTold(last: CardEntry, segment: Segment, vocabulary: Vocabulary): string | null {
   const { noun } = segment.reading;
-  if (noun.trim() === "") return last.itemType;
+  const tells = foldedWords(noun).some((w) => vocabulary.weightOf.has(w) && !isPlainWord(w));
+  if (!tells) return last.itemType;
   const { type, whole, weight } = matchType(`${last.text} ${noun}`, vocabulary);
   return whole === 1 && weight >= NAMES_FROM && type !== NO_TYPE ? type : last.itemType;
 }

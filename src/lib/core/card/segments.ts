@@ -16,10 +16,10 @@ export interface Segment {
 }
 
 const ABSENT =
-  /\b(?:not\s+(?:supplied|included|provided|in\s+(?:the\s+)?(?:kit|box|bag|pack)|present|there|found|here|part)|sold\s+separately|available\s+separately|(?:is|are|was|were|now|gone)?\s*missing|excluded|excluding|without(?!\s+(?:alcohol|latex|powder|pre))|doesn'?t\s+(?:include|have|contain)|does\s+not\s+(?:include|have|contain)|no\s+longer|isn'?t|aren'?t|hasn'?t|haven'?t|couldn'?t\s+find|can'?t\s+(?:find|see)|cannot\s+find|none\s+(?:left|here|found|at all)|out\s+of\s+stock|discontinued|removed|used\s+up|all\s+gone|to\s+be\s+(?:added|bought|ordered)|not\s+any|optional\s+extra|(?:add|buy|order)\s+(?:separately|your\s+own)|left\s+(?:out|(?:it\s+|them\s+)?(?:at\s+home|behind))|empty\s+slot|not\s+enclosed|not\s+taking|to\s+order|(?:not|never)\s+(?:been\s+)?(?:replaced|put\s+back|restocked))\b|:\s*none\b|[-–,]\s*none\b|\bnone\s*$|^\s*none\b|\?\s*(?:no|nope|nothing)\b|\bbut\s+(?:we|i|they|it)\s+(?:do|does|have|has|did)(?:n'?t|\s+not)\b|\b(?:not\s+(?:needed|wanted)|don'?t\s+(?:need|want))\b|\bleave\b.*\b(?:at\s+home|behind)\b/i;
+  /\b(?:not\s+(?:supplied|included|provided|in\s+(?:the\s+)?(?:kit|box|bag|pack)|present|there|found|here|part)|sold\s+separately|available\s+separately|(?:is|are|was|were|now|gone)?\s*missing|excluded|excluding|without(?!\s+(?:alcohol|latex|powder|pre))|doesn'?t\s+(?:include|have|contain)|does\s+not\s+(?:include|have|contain)|no\s+longer|isn'?t|aren'?t|hasn'?t|haven'?t|couldn'?t\s+find|can'?t\s+(?:find|see)|cannot\s+find|none\s+(?:left|here|found|at all)|out\s+of\s+stock|discontinued|removed|used\s+up|all\s+gone|to\s+be\s+(?:added|bought|ordered)|not\s+any|not\s+counted|we(?:'re|\s+are)\s+(?:all\s+)?out\b|ran\s+out|run\s+out|optional\s+extra|(?:add|buy|order)\s+(?:separately|your\s+own)|left\s+(?:out|(?:it\s+|them\s+)?(?:at\s+home|behind))|empty\s+slot|not\s+enclosed|not\s+taking|to\s+order|(?:not|never)\s+(?:been\s+)?(?:replaced|put\s+back|restocked))\b|:\s*none\b|[-–,]\s*none\b|\bnone\s*$|^\s*none\b|\?\s*(?:no|nope|nothing)\b|\bbut\s+(?:we|i|they|it)\s+(?:do|does|have|has|did)(?:n'?t|\s+not)\b|\b(?:not\s+(?:needed|wanted)|don'?t\s+(?:need|want))\b|\bleave\b.*\b(?:at\s+home|behind)\b/i;
 /** It is somewhere else, or gone. */
 const ELSEWHERE =
-  /\b(?:lives?\s+(?:on|in|at)\s+the|(?:moved|gone|went|goes)\s+to\s+the|(?:is|are|s)\s+in\s+the\s+(?:vaccine\s+|staff\s+|glove\s+)?(?:hut|van|car|office|folder|fridge|freezer|drawer|vehicle|ute|truck|house|shed|safe|locker|glove\s*box)|in\s+the\s+(?:staff\s+)?(?:fridge|freezer)|never\s+came|chucked|thrown\s+(?:out|away)|binned|(?:that'?s|belongs\s+to)\s+the\s+dog'?s?|need\s+to\s+(?:get|buy|order)|(?:oh\s+)?delete\s+that)\b/i;
+  /\b(?:lives?\s+(?:on|in|at)\s+the|(?:moved|gone|went|goes)\s+to\s+the|(?:is|are|s)\s+in\s+the\s+(?:vaccine\s+|staff\s+|glove\s+)?(?:hut|van|car|office|folder|fridge|freezer|drawer|vehicle|ute|truck|house|shed|safe|locker|glove\s*box)|in\s+the\s+(?:staff\s+)?(?:fridge|freezer)|not\s+(?:ours|mine|yours|first\s+aid|for\s+(?:us|this))|(?:is\s+not|isn'?t|that\s+is\s+not)\s+(?:ours|mine|first\s+aid)|(?:he|she|they)\s+(?:keeps?|has|have|carr(?:y|ies))\s+(?:it|them|that)|never\s+came|chucked|thrown\s+(?:out|away)|binned|(?:that'?s|belongs\s+to)\s+the\s+dog'?s?|need\s+to\s+(?:get|buy|order)|(?:oh\s+)?delete\s+that)\b/i;
 const ABSENT_NO =
   /(?:^|\b(?:but|and|there'?s|there\s+is|there\s+are|has|have|with|i\s+see|still)\s+|,\s*)no\s+(?!(?:wait|sorry|make|actually|\d)\b|\.)(?=\p{L})/iu;
 
@@ -168,6 +168,13 @@ function merge(drafts: Draft[], corrects: boolean, vocabulary: Vocabulary): Draf
   function startsAnItem(before: Draft, draft: Draft, reading: Reading, match: Match): boolean {
     const before1 = readQuantity(before.tokens);
     const named = before.sameAs ?? before1.noun;
+    // "WARNING TRIANGLE ×1, HI-VIS ×2"
+    if (
+      endsInCount(before.tokens) &&
+      endsInCount(draft.tokens) &&
+      (hasNoun(reading) || match.type !== null)
+    )
+      return true;
     // "… make that twelve. Strip of ten antihistamine": the number corrects, the sentence after it does not.
     if (
       before.sameAs !== undefined &&
@@ -229,6 +236,9 @@ function merge(drafts: Draft[], corrects: boolean, vocabulary: Vocabulary): Draf
     const known = match.type !== null && (match.whole === 1 || match.weight >= STANDS_ALONE);
     if (beforeMatch.type === null) {
       // nothing named yet: what follows may name it ("Bandage, crepe")
+      // "Skin closures (3 cards of 5); dressings (6)": each with its own count behind it.
+      const eachCounted = before1.pieces !== null && !before1.article && reading.pieces !== null;
+      if (draft.strong && eachCounted && known && !leads) return hasNoun(before1);
       if (!leads)
         return known &&
           draft.strong &&
@@ -302,6 +312,13 @@ function atWith(draft: Draft, vocabulary: Vocabulary): Draft[] {
     { tokens: after, corrects: false, strong: true },
   ];
 }
+
+/** "triangles ×1", "board x 2": a count with its sign stands last. */
+const endsInCount = (tokens: readonly Token[]): boolean =>
+  tokens.at(-1)?.kind === "number" &&
+  tokens.at(-2)?.kind === "times" &&
+  tokens.length > 2 &&
+  tokens.at(-3)?.kind === "word";
 
 /** Only what things come in: "a card of ten". */
 const ONLY_PACKS =
@@ -457,6 +474,10 @@ function withoutAccessory(tokens: readonly Token[], match: Match, vocabulary: Vo
   const before = matchType(readQuantity(tokens.slice(0, at)).noun, vocabulary);
   return before.type !== null && before.whole === 1 ? before : match;
 }
+
+/** Whether a remark says that a thing is not there, or is somebody else's. */
+export const saysGone = (text: string): boolean =>
+  ABSENT.test(text) || ABSENT_NO.test(text) || ELSEWHERE.test(text);
 
 /** Whether a whole line speaks of what is not there. */
 export const speaksOfAbsence = (text: string): boolean =>

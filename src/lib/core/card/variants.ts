@@ -27,6 +27,11 @@ const COUNT_THEN_WORDS = whole(`(${N})\\s+(\\p{L}[\\p{L} -]*)`);
 const ON_A_ROLL = /bandage|crepe|crêpe|tape|roll|wrap/i;
 const COUNT_TIMES_WIDTH = whole(`(\\d{1,3})\\s*[x×]\\s*(\\d+(?:[.,]\\d+)?\\s*${UNIT})`);
 
+const WORDS_THEN_COUNT = whole(`(\\p{L}[\\p{L} -]*?(?:\\s*\\([^)]*\\))?)\\s*[x×]\\s*(\\d{1,3})`);
+/** What is listed by its kind alone below such a heading: "Bandages: crepe ×2, triangular ×3". */
+const SHARED_HEAD =
+  /^(?:bandages|dressings|plasters|gloves|splints|tapes|wipes|pads|blankets|masks|collars|tourniquets)$/i;
+
 /** Each part by the pattern, or null where one part is written otherwise. */
 function eachPart<T>(
   list: string,
@@ -101,6 +106,15 @@ export const VARIANTS: readonly VariantPattern[] = [
       const parts = eachPart(m[3]!, COUNT_THEN_WORDS, (n, kind) => ({ n, kind }));
       const sum = parts?.reduce((s, p) => s + Number(p.n), 0);
       return parts && sum === Number(m[1]) ? parts.map((p) => `${p.n} ${p.kind} ${m[2]}`) : null;
+    },
+  },
+  {
+    name: "kinds of what a heading names, each with its count",
+    example: ["Dressings: medium ×4, eye ×2", ["medium Dressings x 4", "eye Dressings x 2"]],
+    split: (text) => {
+      const m = /^(\p{L}+):\s+(.*)$/u.exec(text.trim());
+      if (!m || !SHARED_HEAD.test(m[1]!)) return null;
+      return eachPart(m[2]!, WORDS_THEN_COUNT, (kind, n) => `${kind} ${m[1]} x ${n}`);
     },
   },
   {

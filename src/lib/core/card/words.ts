@@ -104,7 +104,7 @@ const SAME: Readonly<Record<string, string>> = {
 const plural = (word: string): string => {
   if (word.length <= 3) return word;
   if (word.endsWith("ies") && word.length > 4) return word.slice(0, -3) + "y";
-  if (/(ss|sh|ch|x|z)es$/.test(word)) return word.slice(0, -2);
+  if (/(ss|sh|ch|x|zz)es$/.test(word)) return word.slice(0, -2);
   if (/[^suiy]s$/.test(word) || /[aeo]ys$/.test(word)) return word.slice(0, -1);
   return word;
 };

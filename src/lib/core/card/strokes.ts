@@ -1,0 +1,33 @@
+import { hint } from "./columnsByContent.ts";
+
+/** Columns set apart by strokes: "Should have / have / notes" over "Plasters 20 / 14 / order". */
+
+/** "Plasters 20 / 14 / order": a name, its numbers, a remark. */
+const ROW = /^(.*\p{L}[^/]*?)\s+(\d{1,4}(?:\s*\/\s*\d{1,4})+)\s*(?:\/\s*([^/]*))?$/u;
+
+/** What each number of a row is by the heading, where that tells which is how many there are; else null. */
+function counts(line: string): ("Required" | "Qty")[] | null {
+  if (/\d/.test(line)) return null;
+  const cells = line.split(/\s*\/\s*/);
+  if (cells.length < 2) return null;
+  const roles = cells.map(hint).filter((r) => r === "skip" || r === "quantity");
+  return roles.filter((r) => r === "quantity").length === 1 && roles.length >= 2
+    ? roles.map((r) => (r === "quantity" ? "Qty" : "Required"))
+    : null;
+}
+
+/** The card with such columns written as cells; as many lines as before. */
+export function strokesAsCells(lines: readonly string[]): string[] {
+  let heads: ("Required" | "Qty")[] | null = null;
+  return lines.map((line) => {
+    const found = counts(line);
+    if (found) {
+      heads = found;
+      return ["Item", ...found, "Notes"].join("\t");
+    }
+    const m = heads && ROW.exec(line);
+    const numbers = m ? m[2]!.split("/").map((n) => n.trim()) : [];
+    if (!m || numbers.length !== heads!.length) return line;
+    return [m[1]!.trim(), ...numbers, m[3]?.trim() ?? ""].join("\t");
+  });
+}
