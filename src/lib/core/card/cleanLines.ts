@@ -26,7 +26,18 @@ const withoutStruckOut: Step = each((line) => {
 });
 
 /** `✗ cold packs 2`: ticked off as not there. */
-const withoutCrossed: Step = each((line) => (/^\s*(?:[-*•]\s*)?[✗✘❌☒]/u.test(line) ? "" : line));
+const withoutCrossed: Step = each((line) =>
+  /^\s*(?:[-*•]\s*)?[✗✘❌☒]|\p{L}\s*[✗✘❌☒]\s*$/u.test(line) ? "" : line,
+);
+
+/** `TRIANGULAR ✓✓ 2`: what stands behind the tick is how many there are. */
+const withTicked: Step = each((line) =>
+  line.replace(
+    /^(.*\p{L}.*?)(\d?)\s*[✓✔☑]+\s*(\d{1,4})(?=\s|$)/u,
+    (_, name: string, digit: string, count: string) =>
+      digit ? `${name}${digit}, ${count} pcs` : `${name} x ${count}`,
+  ),
+);
 
 const QUOTED = /^\s*>+\s?/;
 /** Mail: the older letter quoted below an answer is not the list; a list that is all quoted is. */
@@ -65,6 +76,7 @@ const STEPS: readonly Step[] = [
   withoutQuoted,
   withoutStruckOut,
   withoutCrossed,
+  withTicked,
 ];
 
 /** The lines of a card without markup. Same number of lines, in the same places. */

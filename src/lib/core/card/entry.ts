@@ -175,10 +175,12 @@ function sizeOf(
   const counted = reading.pieces !== null || row.quantity !== null;
   // Squares above a foot are no inches: "twenty by twenty".
   const isWide = counted && a > 12 && a <= 60 && b <= 80 && reading.pieces !== a * b;
+  // Squares of gauze are made in 2, 3 and 4 inches, and in 5, 7.5, 10 and 20 cm.
+  const isSquare = a === b && a >= 5;
   if (padLike && ((a <= 12 && b <= 30 && (counted || a === b || a < b)) || isWide))
     return {
       sizeMm: [a, b]
-        .map((n) => Math.round(n * (metric || isWide || a % 1 === 0.5 ? 10 : 25.4)))
+        .map((n) => Math.round(n * (metric || isWide || isSquare || a % 1 === 0.5 ? 10 : 25.4)))
         .sort((x, y) => x - y),
       bareIsCount: false,
     };

@@ -1,6 +1,6 @@
 import Papa from "papaparse";
 import type { ColumnRole } from "./columnRole.ts";
-import { rolesByContent } from "./columnsByContent.ts";
+import { hint, rolesByContent } from "./columnsByContent.ts";
 import { headingKey, NO_HABITS, type Habits } from "./habits.ts";
 /** What a line of a card is, before its words are read: rows of a table, list marks, notes. */
 
@@ -108,7 +108,9 @@ export function cardRows(
         table = null;
       return;
     }
-    const header = rememberedHeader(line, habits) ?? tableHeader(line, lines[i + 1] ?? "");
+    const next = lines[i + 1] ?? "";
+    const header =
+      rememberedHeader(line, habits) ?? tableHeader(line, next) ?? hintedHeader(line, next);
     if (!header && !table && i >= lookedTo) {
       const block = blockFrom(lines, i);
       lookedTo = block ? i + block.rows.length : i + 1;
@@ -312,6 +314,26 @@ function tableHeader(line: string, next: string): Table | null {
       (split(next).length >= 2 || next.trim() === "" || split === SPLITTERS[4])
     )
       return { split: split === SPLITTERS[4] ? underHeadings(line) : split, roles };
+  }
+  return null;
+}
+
+/** "Stowage  Std  Act  Def": a name and what is said of numbers, one of them how many there are. */
+function hintedHeader(line: string, next: string): Table | null {
+  if (/\d/.test(line)) return null;
+  for (const split of SPLITTERS) {
+    const cells = split(line);
+    if (cells.length < 3 || cells.length > 8 || cells.some((c) => c.split(/\s+/).length > 3))
+      continue;
+    const roles = cells.map((c, i) => (i === 0 ? (roleOf(c) ?? "text") : (roleOf(c) ?? hint(c))));
+    const told = roles.slice(1).filter((r) => r !== null).length;
+    const isTable =
+      roles[0] === "text" && told >= 2 && roles.filter((r) => r === "quantity").length === 1;
+    if (isTable && split(next).length >= 2 && /\d/.test(next))
+      return {
+        split: split === SPLITTERS[4] ? underHeadings(line) : split,
+        roles: roles.map((r) => r ?? "skip"),
+      };
   }
   return null;
 }

@@ -156,6 +156,12 @@ export const PHRASES: readonly Phrase[] = [
     read: "$3 $1 of $2",
   },
   {
+    name: "a pack of so many, so many packs",
+    example: ["blankets, sleeve of 10, two sleeves", "blankets, two sleeve of 10"],
+    pattern: new RegExp(`\\b(${PACK})\\s+of\\s+(${N})\\s*,\\s*(${N})\\s+\\1(?:es|s)?\\b`, "giu"),
+    read: "$3 $1 of $2",
+  },
+  {
     name: "one of them spoilt",
     example: ["sachets four scratch that three one's split", "sachets four scratch that three"],
     pattern:
@@ -211,7 +217,7 @@ export const PHRASES: readonly Phrase[] = [
     name: "one of each of the sizes listed",
     example: ["OPA 2, 3, 4    1 of each", "OPA 3 pcs"],
     pattern:
-      /((?:\s*,?\s*(?:nos?\.?|sizes?))?\s*\d{1,2}(?:\.\d)?(?:\s*,\s*\d{1,2}(?:\.\d)?)+)\s*[-–:,.]*\s*(?:1|one)\s+(?:of\s+)?each\b/giu,
+      /((?:\s*,?\s*(?:nos?\.?|sizes?))?\s*\d{1,2}(?:\.\d)?(?:\s*,\s*\d{1,2}(?:\.\d)?)+)\s*[-–:,.]*\s*(?:1|one)\s+(?:of\s+)?(?:each|ea)\b/giu,
     read: (_, sizes) => ` ${sizes!.match(/\d+(?:\.\d)?/g)!.length} pcs`,
   },
 ];

@@ -12,8 +12,7 @@ export function countOf(
   type: string | null,
   bareIsCount: boolean,
 ): { value: number; sure: boolean } {
-  const own =
-    reading.pieces ?? (bareIsCount && reading.bare ? reading.bare[0] * reading.bare[1] : null);
+  const own = reading.pieces ?? (bareIsCount && reading.bare ? product(reading.bare) : null);
   let pieces = own;
   let inPairs = reading.inPairs;
   let pairs = reading.pairs;
@@ -46,6 +45,10 @@ export function countOf(
   }
   return { value: pieces ?? 1, sure: pieces !== null };
 }
+
+/** What one tablet may hold, in mg, printed without its unit: "aspirin 300 × 10". */
+const STRENGTHS = new Set([75, 200, 250, 300, 325, 400, 500, 600, 650, 1000]);
+const product = ([a, b]: readonly [number, number]): number => (STRENGTHS.has(a) ? b : a * b);
 
 /** Pairs as said, times the packs they lie in. */
 const multiplied = (reading: Reading): number =>
