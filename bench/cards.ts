@@ -19,6 +19,9 @@ const FOLDERS = [
   "aside-2",
   "aside-3",
   "aside-4",
+  "mended",
+  "aside-5",
+  "aside-6",
 ];
 
 function cardsByPeople() {

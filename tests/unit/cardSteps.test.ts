@@ -5,6 +5,7 @@ import { isCutOf, skeleton } from "../../src/lib/core/card/abbreviation.ts";
 import { cleanLines } from "../../src/lib/core/card/cleanLines.ts";
 import { rolesByContent } from "../../src/lib/core/card/columnsByContent.ts";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
+import { strokesAsCells } from "../../src/lib/core/card/strokes.ts";
 import { repairText } from "../../src/lib/core/card/repairText.ts";
 import { matchType, vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
@@ -193,5 +194,110 @@ describe("a word nobody knows before a known one", () => {
     expect(matchType("coagulant gauze", vocabulary).unknown).to.equal(1);
     expect(sure("5 coagulant gauze pads")).to.be.below(0.9);
     expect(sure("5 sterile gauze pads")).to.be.at.least(0.9);
+  });
+});
+
+describe("what people write around the things", () => {
+  it("a message without when and by whom; a question lists nothing", () => {
+    expect(
+      cleanLines("[12/10, 19:04] Tom: 2 cold packs\n[12/10, 19:06] Bea: any slings?"),
+    ).to.deep.equal(["2 cold packs", ""]);
+    expect(cleanLines("Plasters: 20"), "no message").to.deep.equal(["Plasters: 20"]);
+  });
+  it("ticked: the number behind the tick; crossed behind the name: gone", () => {
+    expect(cleanLines("SLINGS ✓✓ 2\nEYEWASH 500 ✓ 1\nGLOVES ✗")).to.deep.equal([
+      "SLINGS x 2",
+      "EYEWASH 500, 1 pcs",
+      "",
+    ]);
+  });
+  it("columns set apart by strokes, where the heading says which number is there", () => {
+    expect(
+      strokesAsCells(["Should have / have / notes", "Plasters 20 / 14 / order", "Tape 2 / 2 /"]),
+    ).to.deep.equal(["Item\tRequired\tQty\tNotes", "Plasters\t20\t14\torder", "Tape\t2\t2\t"]);
+    const plain = ["plasters / wipes", "Plasters 20 / 14"];
+    expect(strokesAsCells(plain), "no such heading").to.deep.equal(plain);
+  });
+  it("two languages on a line: the side that is known, with the count before both", () => {
+    expect(
+      read("10 gasas estériles / sterile gauze pads\n2 vendas / bandages 5 cm x 4 m"),
+    ).to.deep.equal([
+      [1, "gauze-pad", 10, null],
+      [2, "roller-bandage", 2, [50, 4000]],
+    ]);
+  });
+  it("what is said not to be there, or not ours, is no item; what it is taken for is taken back", () => {
+    const rows = "8 plasters\n{}\n4 gauze pads";
+    const said = (line: string) => read(rows.replace("{}", line)).length;
+    expect(said("Ear drops – not ours, crew cabin")).to.equal(2);
+    expect(said("gloves, cut-resistant (not first aid)")).to.equal(2);
+    expect(said("Seasick tablets – ask the chemist, we are out")).to.equal(2);
+    expect(said("Seasick tablets – ask the chemist")).to.equal(3);
+  });
+  it("a count with its sign behind each: a thing each, a word of warning or not", () => {
+    expect(
+      read("8 plasters\nWARNING TRIANGLE ×1, HI-VIS ×2\n4 gauze pads").slice(1, 3),
+    ).to.deep.equal([
+      [2, "warning-triangle", 1, null],
+      [2, "hi-vis-vest", 2, null],
+    ]);
+  });
+  it("a heading with a mark over a list set further in names no thing", () => {
+    expect(read("* Cold\n  * hand warmers (10)\n  * foil blankets (3)").length).to.equal(2);
+  });
+  it("squares of gauze without a unit: inches to four, centimetres from five", () => {
+    expect(read("gauze pads 4x4, 10\ngauze pads 10x10, 5\nplasters 8")).to.deep.equal([
+      [1, "gauze-pad", 10, [102, 102]],
+      [2, "gauze-pad", 5, [100, 100]],
+      [3, "adhesive-strip", 8, null],
+    ]);
+  });
+  it("a strength without its unit is no pack; a model number no count", () => {
+    expect(read("aspirin 300 × 10\nAmbulance dressing No 3, 6\nplasters 8")).to.deep.equal([
+      [1, "aspirin", 10, null],
+      [2, "bandaged-dressing", 6, null],
+      [3, "adhesive-strip", 8, null],
+    ]);
+  });
+});
+
+describe("tables as people keep them", () => {
+  const five = ["Fabric plasters", "Gauze pads", "Foil blankets", "Eye pads", "Safety pins"];
+  const types = ["adhesive-strip", "gauze-pad", "foil-blanket", "eye-pad", "safety-pin"];
+  const counts = (text: string) => read(text).map(([, type, n]) => [type, n]);
+  it("a column of places is no item, however much it names bags and boxes", () => {
+    const places = ["bag", "lock box", "bag", "bag", "lock box"];
+    const rows = five.map((name, i) => `A${i + 1};${name};10;${i + 1};${places[i]}`);
+    expect(counts(["ref;desc;pk;n;loc", ...rows].join("\n"))).to.deep.equal(
+      types.map((t, i) => [t, 10 * (i + 1)]),
+    );
+  });
+  it("counted at eight and at twenty: the last holds, and the columns are asked about", () => {
+    const rows = five.map((name, i) => `${name} | 50 | 50 | ${10 + i}`);
+    const card = readCard(
+      ["TENT | PAR | COUNT 08:00 | COUNT 20:00", ...rows].join("\n"),
+      vocabulary,
+    );
+    expect(card.entries.filter((e) => e.itemType).map((e) => e.pieces)).to.deep.equal([
+      10, 11, 12, 13, 14,
+    ]);
+    expect(card.columnsUnclearAt).to.equal(2);
+  });
+  it("Std and Act over columns set by blanks, some of them empty", () => {
+    const rows = five.map((name, i) => `${name.padEnd(24)}6     ${i + 1}${i % 2 ? "     2" : ""}`);
+    expect(counts([`${"Stowage".padEnd(24)}Std   Act   Def`, ...rows].join("\n"))).to.deep.equal(
+      types.map((t, i) => [t, i + 1]),
+    );
+  });
+  it("headings from abroad", () => {
+    const rows = five.map((name, i) => `${i + 1}\tX / ${name}\tStk\t20\t${i + 3}\t`);
+    expect(
+      counts(["Pos\tArtikel / Item\tVE\tSoll\tIst\tBemerkung", ...rows].join("\n")),
+    ).to.deep.equal(types.map((t, i) => [t, i + 3]));
+  });
+  it("bin numbers and packs glued to what they hold", () => {
+    const boxes = [2, 1, 3, 1, 2];
+    const rows = five.map((name, i) => `07-1${i}  ${boxes[i]}  BX50   ${name.toUpperCase()}`);
+    expect(counts(rows.join("\n"))).to.deep.equal(types.map((t, i) => [t, 50 * boxes[i]!]));
   });
 });

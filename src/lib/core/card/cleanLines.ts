@@ -32,11 +32,13 @@ const withoutCrossed: Step = each((line) =>
 
 /** `TRIANGULAR ✓✓ 2`: what stands behind the tick is how many there are. */
 const withTicked: Step = each((line) =>
-  line.replace(
-    /^(.*\p{L}.*?)(\d?)\s*[✓✔☑]+\s*(\d{1,4})(?=\s|$)/u,
-    (_, name: string, digit: string, count: string) =>
-      digit ? `${name}${digit}, ${count} pcs` : `${name} x ${count}`,
-  ),
+  !/[✓✔☑]/u.test(line)
+    ? line
+    : line.replace(
+        /^(.*\p{L}.*?)(\d?)\s*[✓✔☑]+\s*(\d{1,4})(?=\s|$)/u,
+        (_, name: string, digit: string, count: string) =>
+          digit ? `${name}${digit}, ${count} pcs` : `${name} x ${count}`,
+      ),
 );
 
 const QUOTED = /^\s*>+\s?/;

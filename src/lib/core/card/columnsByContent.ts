@@ -3,13 +3,15 @@ import type { ColumnRole } from "./columnRole.ts";
 /** What the columns of a table hold, told by their cells; a heading is only a hint. */
 
 /** What one cell looks like. */
-type CellKind = "blank" | "name" | "count" | "price" | "date" | "code" | "size" | "words";
+type CellKind = "blank" | "name" | "pack" | "count" | "price" | "date" | "code" | "size" | "words";
 
 const COUNT = /^\d{1,4}(?:\s*(?:x|×)\s*\d{1,3})?(?:\s*\p{L}{1,5}\.?)?$/u;
 const PRICE = /^[^\p{L}\d]{0,2}\d{1,4}[.,]\d{2}[^\p{L}\d]{0,2}$/u;
 const DATE =
   /^(?:\d{1,2}[-/.]\d{4}|\d{4}-\d{1,2}(?:-\d{1,2})?|\d{1,2}[-/.]\d{1,2}[-/.]\d{2,4}|\p{L}{3,9}\.? \d{2,4})\W*$/u;
 const CODE = /^(?=.*\d)(?:\p{Lu}{1,4}[-. ]?\d[\w-]*|\d{5,}|\d+-\d{3,})$/u;
+/** "BX100", "EA", "PK/10": what one of the counted is. */
+const PACK = /^(?:ea|each|prs?|pairs?|(?:bx|box|pk|pkt|pack|cs|bg|ct|st)s?(?:[/ ]?\d{1,4})?)\.?$/i;
 const SIZE = /^[^\p{L}]*\d\s*(?:mm|cm|m|in|"|ml|l|g|kg|oz|[x×])(?![\p{L}])/iu;
 
 function kindOf(cell: string, isName: (text: string) => boolean): CellKind {
@@ -17,6 +19,7 @@ function kindOf(cell: string, isName: (text: string) => boolean): CellKind {
   if (/^[-–—.\s]*$/.test(text)) return "blank";
   if (PRICE.test(text)) return "price";
   if (DATE.test(text)) return "date";
+  if (PACK.test(text)) return "pack";
   if (CODE.test(text)) return "code";
   if (SIZE.test(text)) return "size";
   if (COUNT.test(text)) return "count";
@@ -30,7 +33,11 @@ const NAMES_ALIKE = 0.4;
 /** Numbers above this that all differ number the articles. */
 const SMALLEST_ARTICLE = 100;
 
-function columnKind(cells: readonly string[], isName: (text: string) => boolean): CellKind {
+function columnKind(
+  cells: readonly string[],
+  heading: string,
+  isName: (text: string) => boolean,
+): CellKind {
   const kinds = cells.map((c) => kindOf(c, isName)).filter((k) => k !== "blank");
   if (kinds.length === 0) return "blank";
   const share = (k: CellKind) => kinds.filter((x) => x === k).length / kinds.length;
@@ -40,9 +47,11 @@ function columnKind(cells: readonly string[], isName: (text: string) => boolean)
     const running = numbers.every((n, i) => i === 0 || n === numbers[i - 1]! + 1);
     const articles =
       new Set(numbers).size === numbers.length && numbers.every((n) => n >= SMALLEST_ARTICLE);
-    return running || articles ? "code" : "count";
+    return (running || articles) && hint(heading) !== "quantity" ? "code" : "count";
   }
-  return (["price", "date", "code", "size"] as const).find((k) => share(k) >= ALIKE) ?? "words";
+  return (
+    (["price", "date", "pack", "code", "size"] as const).find((k) => share(k) >= ALIKE) ?? "words"
+  );
 }
 
 /** Of a column of places so many cells say another's again; items are seldom named twice. */
@@ -79,6 +88,7 @@ export const hint = (heading: string): ColumnRole | null =>
 const ROLE: Readonly<Record<CellKind, ColumnRole | null>> = {
   name: "text",
   size: "size",
+  pack: "unit",
   count: null,
   price: "skip",
   date: "skip",
@@ -103,6 +113,7 @@ export function rolesByContent(
   const kinds = Array.from({ length: width }, (_, i) =>
     columnKind(
       rows.map((r) => r[i] ?? ""),
+      headings[i] ?? "",
       isName,
     ),
   );

@@ -9,7 +9,8 @@ import { countOf } from "./pieces.ts";
 import type { Reading } from "./quantity.ts";
 import type { Segment } from "./segments.ts";
 import type { Style } from "./style.ts";
-import { NO_TYPE } from "./vocabulary.ts";
+import { isPlainWord, NO_TYPE } from "./vocabulary.ts";
+import { foldedWords } from "./words.ts";
 
 /** One item that a card names. */
 export interface CardEntry {
@@ -203,12 +204,19 @@ function refine(type: string | null, noun: string, size: readonly number[] | nul
   if (type === null && size.length > 1 && /^pads?$/i.test(noun.trim()))
     return size.at(-1)! >= BULKY_PAD_MM ? "abd-pad" : "gauze-pad";
   // "bandages, 5 cm x 4 m": what is wound on; of those the plain one.
-  if (type === null && /^bandages?$/i.test(noun.trim()))
-    return size.length > 1 && size.at(-1)! >= ROLL_FROM_MM ? "roller-bandage" : null;
+  if (
+    type === null &&
+    foldedWords(noun)
+      .filter((w) => !isPlainWord(w))
+      .join() === "bandage"
+  )
+    return size.length === 1 || size.at(-1)! >= ROLL_FROM_MM ? "roller-bandage" : null;
   if (type === null) return null;
   const width = size[0]!;
   const length = size.at(-1)!;
   const named = (pattern: RegExp) => pattern.test(noun);
+  // What has a length and a width is a dressing, not a squeeze of gel.
+  if (type === "burn-gel-sachet" && size.length > 1) return "burn-gel-dressing";
   if (type === "gauze-pad" && size.length > 1 && length >= ROLL_FROM_MM) return "roller-bandage";
   // A plaster metres long with 'elastic' on it is a strapping bandage.
   if (type === "adhesive-strip" && length >= 1000 && named(/elastic/i)) return "elastic-bandage";

@@ -42,7 +42,21 @@ const HEADER_ROLES: readonly (readonly [RegExp, Role])[] = [
     /^(?:no\.?|nr\.?|#|row|pos\.?|line|item no\.?|item #|ref\.?|code|sku|stock code|part no\.?|part|art\.? ?no\.?|id|barcode|ean|location|compartment|category|section|pocket|price|unit price|cost|value|total|expires?|expiry|exp\.?|expiry date|best before|use by|lot|batch|checked|supplier|weight|date|order code|cat\.? ?no\.?|bin|shelf|currency|brand|sum|where|place|kept in|found in)$/i,
     "skip",
   ],
-  [/^(?:notes?|remarks?|comments?)$/i, "note"],
+  [
+    /^(?:notes?|remarks?|comments?|bemerkung(?:en)?|remarques?|observaciones|opmerkingen)$/i,
+    "note",
+  ],
+  // As tables from abroad are headed, with their English beside them or not.
+  [
+    /^(?:artikel|bezeichnung|benennung|inhalt|désignation|designation|article|artículo|descripción|omschrijving|articolo|descrizione)(?:\s*\/.*)?$/iu,
+    "text",
+  ],
+  [
+    /^(?:ist|menge|anzahl|stück|quantité|qté|cantidad|cant\.?|aantal|quantità)(?:\s*\/.*)?$/iu,
+    "quantity",
+  ],
+  [/^(?:soll|prévu|requis|debido|gewenst|previsto)(?:\s*\/.*)?$/iu, "skip"],
+  [/^(?:ve|einheit|unité|unidad|eenheid|unità)(?:\s*\/.*)?$/iu, "unit"],
 ];
 type Role = ColumnRole;
 
@@ -144,7 +158,17 @@ export function cardRows(
     if (titled) rows.push(plainRow(titled[1]!, i + 1), plainRow(titled[2]!, i + 1));
     else rows.push(plainRow(line, i + 1));
   });
-  return withoutRunningNumbers(rows);
+  return withoutRunningNumbers(withoutBins(rows));
+}
+
+/** "07-12  2  BX100  PLASTERS": so many rows that begin with a bin or an article number begin with what is no count. */
+const BIN = /^\d{1,4}-\d{1,4}\s{2,}(?=\S)/;
+const FEWEST_BINS = 3;
+function withoutBins(rows: readonly CardRow[]): CardRow[] {
+  const bins = rows.filter((r) => !r.inTable && BIN.test(r.text));
+  return bins.length < FEWEST_BINS
+    ? [...rows]
+    : rows.map((r) => (r.inTable ? r : { ...r, text: r.text.replace(BIN, "") }));
 }
 
 /** "Item | Qty | Item | Qty", "Qty | Item | Qty | Item": tables that stand beside each other. */
@@ -453,11 +477,12 @@ function plainRow(line: string, source: number): CardRow {
   }
   text = text.replace(/^\[[ xX]?\]\s*/, "");
   // A dot leader points at the count; numbers before it are sizes and models.
-  const led = /^(.*\p{L}.*?)\s*\.{4,}\s*(\d{1,4}(?:\s*[x×]\s*\d{1,4})?(?:\s*\p{L}+\.?)?)\s*$/u.exec(
-    text,
-  );
+  const hasLeader = text.includes("....");
+  const led = !hasLeader
+    ? null
+    : /^(.*\p{L}.*?)\s*\.{4,}\s*(\d{1,4}(?:\s*[x×]\s*\d{1,4})?(?:\s*\p{L}+\.?)?)\s*$/u.exec(text);
   // "Scissors (1) ....... pen tray", "In the lid: torch": where things lie is not read.
-  const placed = led ? null : /^(.*\p{L}.*?)\s*\.{4,}\s*[^\d]*$/u.exec(text);
+  const placed = led || !hasLeader ? null : /^(.*\p{L}.*?)\s*\.{4,}\s*[^\d]*$/u.exec(text);
   const [named, quantity] = led ? [led[1]!, led[2]!] : [placed ? placed[1]! : text, null];
   return { source, text: stripPrices(named), quantity, inTable: false, bullet, indent };
 }
@@ -484,7 +509,10 @@ function stripPrices(text: string): string {
       .replace(/\b\d{1,2}(?:st|nd|rd|th)\b/gi, " ")
       .replace(/\b20\d\d-(?:0[1-9]|1[0-2])(?:-\d\d)?\b/g, " ")
       .replace(/\b(?:0[1-9]|1[0-2])\/20\d\d\b/g, " ")
-      .replace(/\b(?!X\d)[A-Z]{1,5}-?\d{3,}[A-Z]?\b|\b[A-Z]{2,4}-\d{2,}\b/g, " ")
+      .replace(
+        /\b(?!X\d|(?:BX|PK|PKT|BG|CS|CT)\d{1,4}\b)[A-Z]{1,5}-?\d{3,}[A-Z]?\b|\b[A-Z]{2,4}-\d{2,}\b/g,
+        " ",
+      )
       .replace(
         /(?:\b(?:ref|sku|item|part|art|cat|code|stock)\.?\s*(?:no\.?|number|#|code)?\s*[:#]\s*)[\w-]*\d[\w-]*/gi,
         " ",

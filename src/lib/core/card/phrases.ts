@@ -9,6 +9,8 @@ export interface Phrase {
   readonly name: string;
   /** As on a card, and as it is read on. */
   readonly example: readonly [written: string, read: string];
+  /** In small letters; a text without it has no such phrase, and is not searched. */
+  readonly holds?: string;
   readonly pattern: RegExp;
   readonly read: string | ((...groups: string[]) => string);
 }
@@ -30,12 +32,14 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "a dressing with its bandage",
     example: ["wound dressings with bandage 12 x 12 cm", "wound bandaged dressing 12 x 12 cm"],
+    holds: "dressing",
     pattern: /(?<!eye\s+(?:\p{L}+\s+)?)\bdressings?\s+with\s+(?:an?\s+)?bandages?\b/giu,
     read: "bandaged dressing",
   },
   {
     name: "first aid, shortened",
     example: ["F/A dressing", "first aid dressing"],
+    holds: "f/a",
     pattern: /\bF\/A\b/g,
     read: "first aid",
   },
@@ -74,6 +78,19 @@ export const PHRASES: readonly Phrase[] = [
     read: "$1 per $2",
   },
   {
+    name: "packs and what one holds, glued",
+    example: ["2 BX100 plasters", "2 box of 100 plasters"],
+    pattern: /\b(\d{1,3})\s+(BX|PK|PKT|BG|CS|CT|TB)\s?(\d{1,4})\b/gu,
+    read: (_, n, pack, holds) => `${n} ${pack === "BX" ? "box" : "pack"} of ${holds}`,
+  },
+  {
+    name: "one word for twelve",
+    example: ["plasters 1 doz", "plasters 12 pcs"],
+    holds: "doz",
+    pattern: /\b(?:(1|2|3|4|5)\s+)?doz\b\.?/giu,
+    read: (_, n) => (n === undefined || n === "1" ? "12 pcs" : `${n} dozen`),
+  },
+  {
     name: "pack over its content",
     example: ["wipes, PKT/10", "wipes, PKT of 10"],
     pattern: new RegExp(`\\b(${PACK})\\s*\\/\\s*(\\d+)\\b`, "giu"),
@@ -82,6 +99,7 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "packs of so many, the number behind in brackets",
     example: ["2 full boxes (40s)", "2 boxes of 40"],
+    holds: "s)",
     pattern: new RegExp(
       `\\b(${N})\\s+(?:full\\s+|new\\s+|sealed\\s+)?(${PACK}(?:es|s)?)\\s*\\((?:of\\s+)?(\\d{1,3})'?s\\)`,
       "giu",
@@ -103,6 +121,7 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "a box of so many, half of it left",
     example: ["swabs, box of 100, about half left", "swabs, 50 pcs"],
+    holds: "half",
     pattern: new RegExp(
       `\\b(?:an? |one |1 )?${PACK}\\s+of\\s+(${N})\\s*[,(–-]?\\s*(?:about|roughly|only|maybe)?\\s*half\\s+(?:left|gone|used|full|empty)\\)?`,
       "giu",
@@ -115,6 +134,7 @@ export const PHRASES: readonly Phrase[] = [
       "paracetamol packet of twenty there's twelve left",
       "paracetamol packet of twenty, make that twelve",
     ],
+    holds: "left",
     pattern: new RegExp(
       `(?:,|;|\\b(?:with|but|and))?\\s*(?:there(?:'?s| is| are))?\\s*(?:only|about)?\\s*\\b(${N})\\s+(?:\\p{L}+\\s+)?left(?:\\s+(?:in|of|over)\\s+(?:it|them|that|the \\p{L}+))?\\b`,
       "giu",
@@ -132,6 +152,13 @@ export const PHRASES: readonly Phrase[] = [
       Number(used) < Number(n) ? `${Number(n) - Number(used)}${name!}` : all!,
   },
   {
+    name: "so many, in brackets how many of them used",
+    example: ["plasters 100 (72 used)", "plasters 28"],
+    holds: "(",
+    pattern: /\b(\d{1,4})\s*\((\d{1,4})\s+(?:used|gone|opened|missing)\)/giu,
+    read: (all, n, used) => (Number(used) < Number(n) ? String(Number(n) - Number(used)) : all!),
+  },
+  {
     name: "only so many counted",
     example: ["says forty on it but i count thirty two", "says forty on it, make that thirty two"],
     pattern: new RegExp(
@@ -143,12 +170,14 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "shared out, so many in each",
     example: ["wipes, box of 20 so 10 in each", "wipes, box of 20, make that 10"],
+    holds: "each",
     pattern: new RegExp(`\\s+so\\s+(${N})\\s+(?:in|for)\\s+each\\b`, "giu"),
     read: ", make that $1",
   },
   {
     name: "packs of so many, and how many packs after it",
     example: ["box of 50, ran out so taking 2 boxes", "2 box of 50"],
+    holds: " of ",
     pattern: new RegExp(
       `\\b(${PACK})\\s+of\\s+(${N})\\b[^;.]*\\b(?:so\\s+)?(?:taking|packed|brought)\\s+(${N})\\s+\\1(?:es|s)\\b`,
       "giu",
@@ -158,6 +187,7 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "a pack of so many, so many packs",
     example: ["blankets, sleeve of 10, two sleeves", "blankets, two sleeve of 10"],
+    holds: " of ",
     pattern: new RegExp(`\\b(${PACK})\\s+of\\s+(${N})\\s*,\\s*(${N})\\s+\\1(?:es|s)?\\b`, "giu"),
     read: "$3 $1 of $2",
   },
@@ -177,6 +207,7 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "what lies elsewhere",
     example: ["tourniquet 1, another one lives on the quad", "tourniquet 1"],
+    holds: "another",
     pattern:
       /[,;(–-]\s*(?:and\s+)?another(?:\s+one)?\s+(?:lives|is|one's|kept|in|on)\b[^,;)]*\)?/giu,
     read: "",
@@ -204,18 +235,21 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "not pairs",
     example: ["gloves, single (not pairs)", "gloves, single"],
+    holds: "not pairs",
     pattern: /\s*\(not pairs\)/giu,
     read: "",
   },
   {
     name: "packed in pairs",
     example: ["compresses 10 x 10 cm, packed in pairs", "compresses 10 x 10 cm"],
+    holds: "packed in pairs",
     pattern: /(?<!glove[^;]*),\s*packed in pairs\b/giu,
     read: "",
   },
   {
     name: "one of each of the sizes listed",
     example: ["OPA 2, 3, 4    1 of each", "OPA 3 pcs"],
+    holds: "ea",
     pattern:
       /((?:\s*,?\s*(?:nos?\.?|sizes?))?\s*\d{1,2}(?:\.\d)?(?:\s*,\s*\d{1,2}(?:\.\d)?)+)\s*[-–:,.]*\s*(?:1|one)\s+(?:of\s+)?(?:each|ea)\b/giu,
     read: (_, sizes) => ` ${sizes!.match(/\d+(?:\.\d)?/g)!.length} pcs`,
@@ -226,11 +260,17 @@ export const PHRASES: readonly Phrase[] = [
 const LONGEST = 400;
 
 /** A text with its odd ways of writing put into plain ones. */
-export const rephrase = (text: string): string =>
-  text.length > LONGEST
-    ? text
-    : PHRASES.reduce(
-        (said, { pattern, read }) =>
-          typeof read === "string" ? said.replace(pattern, read) : said.replace(pattern, read),
-        text,
-      );
+export function rephrase(text: string): string {
+  if (text.length > LONGEST) return text;
+  let said = text;
+  let small = text.toLowerCase();
+  for (const { holds, pattern, read } of PHRASES) {
+    if (holds !== undefined && !small.includes(holds)) continue;
+    const now =
+      typeof read === "string" ? said.replace(pattern, read) : said.replace(pattern, read);
+    if (now === said) continue;
+    said = now;
+    small = now.toLowerCase();
+  }
+  return said;
+}

@@ -55,6 +55,7 @@ function withoutPlace(row: CardRow, names: (text: string) => boolean): CardRow {
 
 /** "cas cards / pencils   3 / 2": names and counts each side of a stroke. */
 function eachSideOfStroke(row: CardRow): CardRow[] {
+  if (!row.text.includes(" / ")) return [row];
   // "saline pods 25 / skin wipes 20": each side has its count.
   const sides = row.text.split(/\s\/\s/);
   if (
@@ -75,6 +76,7 @@ function eachSideOfStroke(row: CardRow): CardRow[] {
 
 /** "10 gasas estériles / sterile gauzes": two languages; the side that is known is read, with the count before both. */
 function oneLanguage(row: CardRow, knows: (text: string) => boolean): CardRow {
+  if (!row.text.includes(" / ")) return row;
   const m = /^(\W*\d*\s*(?:[x×]\s*)?)(\p{L}[^/]*?)\s\/\s(\p{L}[^/]*)$/u.exec(row.text);
   if (!m) return row;
   const [, count, left, right] = m as unknown as [string, string, string, string];

@@ -123,6 +123,8 @@ function readTokens(tokens: readonly Token[]): Reading {
     const before2 = word(i - 2);
     // "scissors A 145", "size M 4": a letter before it makes a model of a number.
     if (NOT_A_COUNT_AFTER.test(beforeWord)) continue;
+    // "No. 16 eye pads – 4": a model, where another number counts.
+    if (/^nos?$/i.test(beforeWord) && isModel(tokens, i)) continue;
     if (/^\p{Lu}$/u.test(beforeWord) && token.start - tokens[i - 1]!.end <= 1) continue;
     // "(windlass one)": the one of that kind.
     if (inside[i] && beforeWord !== "" && /^one$/i.test(token.text) && kind(i + 1) === "close")
@@ -348,6 +350,10 @@ const isBookkeeping = (w: string) =>
   /^(?:pcs?|pces?|stk|stück|pkgs?|pkts?|bxs?|rls?|btls?|ea|each|qty|quantity|pairs?|prs?|x|of|off|per|units?|pieces?|pk|pkt|ct|no|approx|the|is|are|there|there's|theres|we|i|have|got|has|um|uh|er|erm|okay|ok|oh|so|well|now|next|here's|that's|some|ones?)$/i.test(
     w,
   );
+
+/** "No. 3" with another number on the line that is no measure. */
+const isModel = (tokens: readonly Token[], i: number): boolean =>
+  tokens.some((t, k) => k !== i && t.kind === "number" && !t.article && !isMeasured(tokens, k));
 
 const firstMeaningful = (tokens: readonly Token[]): number =>
   tokens.findIndex(

@@ -88,10 +88,24 @@ function* readings(word: string): Generator<string> {
   yield* open;
 }
 
+/** "wlpes", "sclssors": an i that was taken for an l. */
+const L_FOR_I = /(?<![\p{L}\d])\p{L}+l\p{Ll}+(?![\p{L}\d])/gu;
+const SHORTEST_WORD = 5;
+function withI(word: string, isWord: (word: string) => boolean): string {
+  if (word.length < SHORTEST_WORD || isWord(word)) return word;
+  const at = [...word].flatMap((c, i) => (c === "l" && i > 0 ? [i] : []));
+  const each = at.map((i) => `${word.slice(0, i)}i${word.slice(i + 1)}`);
+  return [...each, word[0]! + word.slice(1).replaceAll("l", "i")].find(isWord) ?? word;
+}
+/** "l pair 0f scissors": a count of one, and the commonest small word. */
+const ONE_FIRST = /^(\s*)[lI|](?=\s+(?:pairs?|rolls?|box|pack|packet|bottle|tube|x)\s)/i;
+
 /** A line as it was most likely printed; a word changes only into one that `isWord` knows. */
 export function repairText(line: string, isWord: (word: string) => boolean): string {
   return line
     .replace(ONE_INCH, "1 $1")
+    .replace(ONE_FIRST, "$11")
+    .replace(/(?<=\s)0f(?=\s)/g, "of")
     .replace(COUNT_APART, (_, gap: string, count: string) => gap + digits(count))
     .replace(NUMBER_WITH_UNIT, (whole, number: string, unit: string) =>
       /\d|^[lI][Oo]+$/.test(number) ? `${digits(number)}${UNIT[unit] ?? unit}` : whole,
@@ -107,9 +121,10 @@ export function repairText(line: string, isWord: (word: string) => boolean): str
       const read = word.replace(/[01|l58]/g, (c) => AS_CAPITAL[c]!);
       return !isWord(word) && isWord(read) ? read : word;
     })
+    .replace(L_FOR_I, (word) => withI(word, isWord))
     .replace(JOINED_WORDS, (word) => apart(word, isWord))
     .replace(SPOILT_WORD, (word) => {
-      if (/^\d+\p{L}{1,2}$/u.test(word) || isWord(word)) return word;
+      if (/^\d+\p{L}{1,2}$|^x\d+$/iu.test(word) || isWord(word)) return word;
       for (const reading of readings(word)) if (isWord(reading)) return reading;
       return word;
     });

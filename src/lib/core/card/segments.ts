@@ -20,6 +20,8 @@ const ABSENT =
 /** It is somewhere else, or gone. */
 const ELSEWHERE =
   /\b(?:lives?\s+(?:on|in|at)\s+the|(?:moved|gone|went|goes)\s+to\s+the|(?:is|are|s)\s+in\s+the\s+(?:vaccine\s+|staff\s+|glove\s+)?(?:hut|van|car|office|folder|fridge|freezer|drawer|vehicle|ute|truck|house|shed|safe|locker|glove\s*box)|in\s+the\s+(?:staff\s+)?(?:fridge|freezer)|not\s+(?:ours|mine|yours|first\s+aid|for\s+(?:us|this))|(?:is\s+not|isn'?t|that\s+is\s+not)\s+(?:ours|mine|first\s+aid)|(?:he|she|they)\s+(?:keeps?|has|have|carr(?:y|ies))\s+(?:it|them|that)|never\s+came|chucked|thrown\s+(?:out|away)|binned|(?:that'?s|belongs\s+to)\s+the\s+dog'?s?|need\s+to\s+(?:get|buy|order)|(?:oh\s+)?delete\s+that)\b/i;
+/** "gloves, cut-resistant (PPE, not first aid)" */
+const NOT_MEDICAL = /\bnot\s+(?:medical|first\s+aid|for\s+first\s+aid)\b/i;
 const ABSENT_NO =
   /(?:^|\b(?:but|and|there'?s|there\s+is|there\s+are|has|have|with|i\s+see|still)\s+|,\s*)no\s+(?!(?:wait|sorry|make|actually|\d)\b|\.)(?=\p{L})/iu;
 
@@ -410,7 +412,10 @@ function finish(
   const own = text.slice(from, to);
   const said = withoutOwnThings(own, vocabulary);
   const absent =
-    ABSENT.test(said) || ABSENT_NO.test(said) || ELSEWHERE.test(own.replace(/\([^)]*\)?/g, " "));
+    NOT_MEDICAL.test(own) ||
+    ABSENT.test(said) ||
+    ABSENT_NO.test(said) ||
+    ELSEWHERE.test(own.replace(/\([^)]*\)?/g, " "));
   const match = outsideBrackets(tokens, matchType(sameAs ?? reading.noun, vocabulary), vocabulary);
   return {
     tokens,

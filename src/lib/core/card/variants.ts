@@ -1,4 +1,4 @@
-import { NUMBER_WORDS } from "./numberWords.ts";
+import { NUMBER_WORDS, VALUE_OF } from "./numberWords.ts";
 
 /**
  * One name with several variants, each with its own count: a line each, the name repeated.
@@ -31,6 +31,11 @@ const WORDS_THEN_COUNT = whole(`(\\p{L}[\\p{L} -]*?(?:\\s*\\([^)]*\\))?)\\s*[x×
 /** What is listed by its kind alone below such a heading: "Bandages: crepe ×2, triangular ×3". */
 const SHARED_HEAD =
   /^(?:bandages|dressings|plasters|gloves|splints|tapes|wipes|pads|blankets|masks|collars|tourniquets)$/i;
+
+/** What tells one of a kind from another, and names nothing by itself. */
+const MODIFIER =
+  "(?:calico|cloth|cotton|paper|non-?woven|woven|fabric|small|medium|large|wide|narrow|big|little|long|short|[SML]|XL|adult|child|infant|windlass|ratchet|blue|black|purple|white|clear|vinyl|nitrile|latex|vented|plain|sterile|unsterile|straight|curved|left|right)";
+const COUNT_THEN_MODIFIER = whole(`(${N})\\s+(${MODIFIER})(?:\\s+ones?)?`);
 
 /** Each part by the pattern, or null where one part is written otherwise. */
 function eachPart<T>(
@@ -118,6 +123,35 @@ export const VARIANTS: readonly VariantPattern[] = [
     },
   },
   {
+    name: "so many of each kind, after the name",
+    example: [
+      "triangular bandages: 4 calico, 2 paper",
+      ["4 calico triangular bandages", "2 paper triangular bandages"],
+    ],
+    split: (text) => {
+      const m = /^(\p{L}[^:\d,;()]*?)\s*(?::|\s[-–—])\s+(.*)$/u.exec(text.trim());
+      return m && eachPart(m[2]!, COUNT_THEN_MODIFIER, (n, kind) => `${n} ${kind} ${m[1]}`);
+    },
+  },
+  {
+    name: "so many, and after it which",
+    example: [
+      "2 tourniquets - one windlass, one ratchet",
+      ["one windlass tourniquets", "one ratchet tourniquets"],
+    ],
+    split: (text) => {
+      const m = new RegExp(
+        `^(${N})\\s+(\\p{L}[^:\\d,;()–—-]*?)\\s*(?::|\\s[-–—]|,)\\s+(.*)$`,
+        "iu",
+      ).exec(text.trim());
+      if (!m) return null;
+      const list = m[3]!.replace(new RegExp(`(${MODIFIER})\\s+(?=(?:${N})\\s)`, "giu"), "$1, ");
+      const parts = eachPart(list, COUNT_THEN_MODIFIER, (n, kind) => ({ n, kind }));
+      const sum = parts?.reduce((s, p) => s + valueOf(p.n), 0);
+      return parts && sum === valueOf(m[1]!) ? parts.map((p) => `${p.n} ${p.kind} ${m[2]}`) : null;
+    },
+  },
+  {
     name: "so many each of several sizes",
     example: [
       "1 each of small, medium and large wound dressings",
@@ -134,6 +168,8 @@ export const VARIANTS: readonly VariantPattern[] = [
     },
   },
 ];
+
+const valueOf = (count: string): number => VALUE_OF[count.toLowerCase()] ?? Number(count);
 
 /** Longer lines are prose. */
 const LONGEST = 300;
