@@ -47,7 +47,8 @@ async function textOfPicture(pixels: Pixels, worker: Worker): Promise<PageText> 
   return layOut(page);
 }
 
-async function pixelsOfFile(file: string): Promise<Pixels> {
+/** A picture file upright by what its camera noted (EXIF), in the size that is read best. */
+export async function pixelsOfFile(file: string): Promise<Pixels> {
   let image;
   try {
     image = await loadImage(readFileSync(file));

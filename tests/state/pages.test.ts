@@ -1,7 +1,11 @@
 import { expect } from "chai";
 import { CompareState } from "../../src/lib/state/pages/compare.svelte.ts";
 import { ListState } from "../../src/lib/state/pages/list.svelte.ts";
-import { CardPicturesState, doubtfulWords } from "../../src/lib/state/pages/pictures.svelte.ts";
+import {
+  CardPicturesState,
+  doubtfulWords,
+  WrapperState,
+} from "../../src/lib/state/pages/pictures.svelte.ts";
 import { PictureProblem } from "../../src/lib/core/picture/opening.ts";
 import { SecondState } from "../../src/lib/state/pages/second.svelte.ts";
 import { SieveState } from "../../src/lib/state/pages/sieve.svelte.ts";
@@ -197,6 +201,23 @@ describe("pictures of a card", () => {
     );
     await cards.take([file("a.jpg")]);
     expect(taken).to.deep.equal([]);
+  });
+
+  it("several are read one after another; one that cannot be read leaves what was found", async () => {
+    const texts: Record<string, string[]> = { "a.jpg": ["EXP 2028-05"], "b.jpg": ["EXP 2027-03"] };
+    const wrappers = new WrapperState((f) => {
+      const lines = texts[f.name];
+      return lines ? Promise.resolve([page(lines)]) : Promise.reject(new PictureProblem("is none"));
+    });
+    await wrappers.take([file("a.jpg"), file("b.jpg"), file("c.jpg")]);
+    expect(wrappers.read).to.equal(2);
+    expect(wrappers.facts!.dates.map((d) => d.value.means[0])).to.deep.equal([
+      "2027-03",
+      "2028-05",
+    ]);
+    expect(workspace.message!.text).to.equal("c.jpg is none. Nothing was taken from it.");
+    wrappers.clear();
+    expect(wrappers.facts).to.equal(null);
   });
 });
 

@@ -1,5 +1,10 @@
 import { expect } from "chai";
+import { createCanvas } from "@napi-rs/canvas";
 import fc from "fast-check";
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { pixelsOfFile } from "../../src/cli/readPicture.ts";
 import { withDecimalPoint } from "../../src/lib/core/card/decimalPoint.ts";
 import { joinPages } from "../../src/lib/core/picture/joinPages.ts";
 import { isHeic, isPdf, isPicture } from "../../src/lib/core/picture/kindOfFile.ts";
@@ -10,7 +15,7 @@ import { legibility, readUpright } from "../../src/lib/core/picture/readPage.ts"
 import type { SeenPage, SeenWord } from "../../src/lib/core/picture/seen.ts";
 import { seenPage } from "../../src/lib/core/picture/tesseractPage.ts";
 import { boxAround, wordsOfEntry } from "../../src/lib/core/picture/wordsOfEntry.ts";
-import { wrapperFacts } from "../../src/lib/core/picture/wrapper.ts";
+import { onWrappers, wrapperFacts } from "../../src/lib/core/picture/wrapper.ts";
 
 /** Words of a line, ten pixels a character, twenty high. */
 const line = (text: string, x: number, y: number, confidence = 0.9): SeenWord[] =>
@@ -252,5 +257,64 @@ describe("a decimal point that was lost", () => {
     expect(withDecimalPoint([250, 250], {})).to.equal(null);
     expect(withDecimalPoint([2500], { widestMm: 75 })).to.equal(null);
     expect(withDecimalPoint(undefined, { widestMm: 75 })).to.equal(null);
+  });
+});
+
+describe("several wrappers of one line", () => {
+  it("the soonest date first, each with how many wrappers it stands on", () => {
+    const read = [
+      ["EXP 2028-05", "LOT A12", "10 x 10 cm"],
+      ["EXP 2027-03", "LOT B07", "10 x 10 cm"],
+      ["EXP 2028-05", "LOT A12", "10 x 10 cm"],
+    ].map(wrapperFacts);
+    const facts = onWrappers(read);
+    expect(facts.dates.map((d) => [d.value.means, d.wrappers])).to.deep.equal([
+      [["2027-03"], 1],
+      [["2028-05"], 2],
+    ]);
+    expect(facts.lots).to.deep.equal([
+      { value: "A12", wrappers: 2 },
+      { value: "B07", wrappers: 1 },
+    ]);
+    expect(facts.sizes).to.deep.equal([{ value: [100, 100], wrappers: 3 }]);
+    expect(onWrappers([])).to.deep.equal({ dates: [], lots: [], sizes: [] });
+  });
+});
+
+describe("a photograph taken sideways", () => {
+  /** A JPEG with an Exif block that holds nothing but its orientation, 1 to 8. */
+  function noted(jpeg: Buffer, orientation: number): Buffer {
+    // Big-endian TIFF with one entry: tag 0x0112, a short, once.
+    const tiff = [0x4d, 0x4d, 0, 0x2a, 0, 0, 0, 8, 0, 1, 1, 0x12, 0, 3, 0, 0, 0, 1, 0, orientation];
+    const body = Buffer.from([...Buffer.from("Exif\0\0", "latin1"), ...tiff, 0, 0, 0, 0, 0, 0]);
+    const marker = Buffer.from([0xff, 0xe1, 0, body.length + 2]);
+    return Buffer.concat([jpeg.subarray(0, 2), marker, body, jpeg.subarray(2)]);
+  }
+  it("is upright before it is read, as its camera noted it", async () => {
+    const canvas = createCanvas(80, 40);
+    const ink = canvas.getContext("2d");
+    ink.fillStyle = "white";
+    ink.fillRect(0, 0, 80, 40);
+    ink.fillStyle = "black";
+    ink.fillRect(0, 0, 20, 40);
+    const folder = mkdtempSync(join(tmpdir(), "sideways-"));
+    try {
+      const shape = async (orientation: number) => {
+        const path = join(folder, `${orientation}.jpg`);
+        writeFileSync(path, noted(canvas.toBuffer("image/jpeg"), orientation));
+        const { width, height, data } = await pixelsOfFile(path);
+        const isDark = (x: number, y: number) =>
+          data[4 * (Math.floor(y * height) * width + Math.floor(x * width))]! < 128;
+        // Of the four sides the one that the dark strip lies along.
+        const sides = [isDark(0.05, 0.5), isDark(0.95, 0.5), isDark(0.5, 0.05), isDark(0.5, 0.95)];
+        return [width > height, ["left", "right", "top", "bottom"][sides.indexOf(true)]];
+      };
+      expect(await shape(1)).to.deep.equal([true, "left"]);
+      expect(await shape(3)).to.deep.equal([true, "right"]);
+      expect(await shape(6)).to.deep.equal([false, "top"]);
+      expect(await shape(8)).to.deep.equal([false, "bottom"]);
+    } finally {
+      rmSync(folder, { recursive: true });
+    }
   });
 });

@@ -43,3 +43,39 @@ export function wrapperFacts(lines: readonly string[]): WrapperFacts {
     sizeMm: sizes.find((s) => s.length > 1) ?? sizes[0] ?? null,
   };
 }
+
+/** One thing that is printed, and on how many of the wrappers it stands. */
+interface Printed<T> {
+  readonly value: T;
+  readonly wrappers: number;
+}
+/** What several wrappers of one line say together. */
+export interface WrappersFacts {
+  /** The soonest first: of pieces with several dates the soonest is the line's. */
+  readonly dates: readonly Printed<{
+    readonly printed: string;
+    readonly means: readonly string[];
+  }>[];
+  readonly lots: readonly Printed<string>[];
+  readonly sizes: readonly Printed<readonly number[]>[];
+}
+
+function counted<T>(values: readonly T[]): Printed<T>[] {
+  const byKey = new Map<string, { value: T; wrappers: number }>();
+  for (const value of values) {
+    const key = JSON.stringify(value);
+    const known = byKey.get(key);
+    if (known) known.wrappers++;
+    else byKey.set(key, { value, wrappers: 1 });
+  }
+  return [...byKey.values()];
+}
+
+/** Counts what wrappers photographed one by one have in common. */
+export const onWrappers = (all: readonly WrapperFacts[]): WrappersFacts => ({
+  dates: counted(all.flatMap((w) => w.dates)).sort((a, b) =>
+    a.value.means[0]! < b.value.means[0]! ? -1 : 1,
+  ),
+  lots: counted(all.flatMap((w) => w.lot ?? [])),
+  sizes: counted(all.flatMap((w) => (w.sizeMm ? [w.sizeMm] : []))),
+});

@@ -1,4 +1,9 @@
-import { wrapperFacts, type WrapperFacts } from "../../core/picture/wrapper.ts";
+import {
+  onWrappers,
+  wrapperFacts,
+  type WrapperFacts,
+  type WrappersFacts,
+} from "../../core/picture/wrapper.ts";
 import { DOUBTFUL_WORD } from "../../core/picture/seen.ts";
 import { PictureProblem } from "../../core/picture/opening.ts";
 import { photoRecord, type PhotoRecord } from "../../core/records/photoRecord.ts";
@@ -131,20 +136,31 @@ export const doubtfulWords = ({ seen }: PhotoRecord): { text: string; cardLine: 
     .filter((w) => w.confidence < DOUBTFUL_WORD && /[\p{L}\d]/u.test(w.text))
     .map((w) => ({ text: w.text, cardLine: seen!.cardLine + w.line }));
 
-/** A wrapper photographed at the bench: what is printed on it is proposed, never set. */
+/** Wrappers photographed at the bench: what is printed on them is proposed, never set. */
 export class WrapperState {
   readonly reading: Reading;
-  facts = $state.raw<WrapperFacts | null>(null);
+  /** What stands on them; null: none was read. */
+  facts = $state.raw<WrappersFacts | null>(null);
+  /** How many of them were read. */
+  read = $state(0);
   constructor(read: Read = readPicture) {
     this.reading = new Reading(read);
   }
-  async take(file: File): Promise<void> {
-    this.facts = null;
-    const pages = await this.reading.pagesOf(file);
-    if (pages) this.facts = wrapperFacts(pages.flatMap((p) => p.text.lines));
+  /** One after another; what the first says stands there while the next is read. */
+  async take(files: readonly File[]): Promise<void> {
+    this.clear();
+    const all: WrapperFacts[] = [];
+    for (const file of files) {
+      const pages = await this.reading.pagesOf(file);
+      if (!pages) return;
+      all.push(wrapperFacts(pages.flatMap((p) => p.text.lines)));
+      this.facts = onWrappers(all);
+      this.read = all.length;
+    }
   }
   clear(): void {
     this.reading.cancel();
     this.facts = null;
+    this.read = 0;
   }
 }

@@ -7,7 +7,7 @@
   import Reading from "$lib/ui/Reading.svelte";
   import { day, size } from "$lib/words/display.ts";
 
-  /** A photographed wrapper: its dates, lot and size are offered, and taken over only when pressed. */
+  /** Photographed wrappers of a line: their dates, lots and sizes are offered, and taken over only when pressed. */
   interface Props {
     line: Line;
   }
@@ -24,8 +24,14 @@
   );
   const facts = $derived(wrapper.facts);
   const isEmpty = $derived(
-    facts !== null && facts.dates.length === 0 && facts.lot === null && facts.sizeMm === null,
+    facts !== null &&
+      facts.dates.length === 0 &&
+      facts.lots.length === 0 &&
+      facts.sizes.length === 0,
   );
+  /** On how many of several it stands. */
+  const share = (wrappers: number) =>
+    wrapper.read > 1 ? ` on ${wrappers} of ${wrapper.read}` : "";
   const take = (what: string, patch: Partial<Line>) =>
     kit.updateLine(line.id, `${what} of ${name}, off its wrapper`, patch);
 </script>
@@ -38,7 +44,8 @@
   accept="image/*"
   camera
   label="Photo of the wrapper to read"
-  onfiles={([file]) => void wrapper.take(file!)}
+  multiple
+  onfiles={(files) => void wrapper.take(files)}
 />
 {#if wrapper.reading.running}<Reading
     {...wrapper.reading.running}
@@ -51,27 +58,32 @@
         No date, lot or size was found on it. Come closer, or type what it says.
       </p>
     {:else}
-      <p class="text-sm font-semibold">On the wrapper. Press what is right:</p>
+      <p class="text-sm font-semibold">
+        {wrapper.read > 1
+          ? `On ${wrapper.read} wrappers, the soonest date first. Press what is right:`
+          : "On the wrapper. Press what is right:"}
+      </p>
       <div class="mt-1 flex flex-wrap gap-2">
-        {#each facts.dates as d (d.printed)}
+        {#each facts.dates as { value: d, wrappers } (d.printed)}
           {#each d.means as date (date)}
             <button class="btn min-h-11 px-3 py-1" onclick={() => take("date", { expires: date })}
-              >good to {day(date)} <span class="text-sm font-normal">“{d.printed}”</span>
+              >good to {day(date)}
+              <span class="text-sm font-normal">“{d.printed}”{share(wrappers)}</span>
               {#if line.expires === date}<StateIcon state="good" />{/if}</button
             >
           {/each}
         {/each}
-        {#if facts.lot}<button
+        {#each facts.lots as { value: lot, wrappers } (lot)}<button
             class="btn min-h-11 px-3 py-1"
-            onclick={() => take("lot", { lot: facts.lot! })}
-            >lot {facts.lot}
-            {#if line.lot === facts.lot}<StateIcon state="good" />{/if}</button
-          >{/if}
-        {#if facts.sizeMm}<button
+            onclick={() => take("lot", { lot })}
+            >lot {lot}{share(wrappers)}
+            {#if line.lot === lot}<StateIcon state="good" />{/if}</button
+          >{/each}
+        {#each facts.sizes as { value: sizeMm, wrappers } (sizeMm.join())}<button
             class="btn min-h-11 px-3 py-1"
-            onclick={() => take("size", { sizeMm: [...facts.sizeMm!] })}
-            >{size(facts.sizeMm)}</button
-          >{/if}
+            onclick={() => take("size", { sizeMm: [...sizeMm] })}
+            >{size(sizeMm)}{share(wrappers)}</button
+          >{/each}
       </div>
     {/if}
   </div>
