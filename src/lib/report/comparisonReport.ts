@@ -2,7 +2,7 @@ import type { Judge, KitRow } from "../core/compare/compareKits.ts";
 import type { ReadyCost } from "../core/compare/readyCost.ts";
 import { GENERAL_CAUTION } from "../words/cautions.ts";
 import { CATEGORY_LABEL, MESH_LABEL } from "../words/labels.ts";
-import { day, grams, money, number, percent, percentRange } from "../words/sentences.ts";
+import { day, grams, many, money, number, percent, percentRange } from "../words/sentences.ts";
 import type { Block } from "./blocks.ts";
 
 export interface Comparison {
@@ -26,7 +26,7 @@ export function comparisonReport(c: Comparison): Block[] {
     { kind: "text", strong: true, text: firstLine(best, c) },
     {
       kind: "text",
-      text: `All judged for ${brief.title || "one brief"}: ${brief.people} people, ${brief.days} days, ${number(brief.hoursToCare, 1)} h from care, by “${list.title}” and the same house rules. The lower figure takes everything that was not checked as failing, the upper takes it on trust.`,
+      text: `All judged for ${brief.title || "one brief"}: ${many(brief.people, "person", "people")}, ${many(brief.days, "day")}, ${number(brief.hoursToCare, 1)} h from care, by “${list.title}” and the same house rules. The lower figure takes everything that was not checked as failing, the upper takes it on trust.`,
     },
     {
       kind: "table",

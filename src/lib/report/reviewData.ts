@@ -1,4 +1,5 @@
 import type { Audit } from "../core/audit/audit.ts";
+import { many } from "../words/display.ts";
 import { publishedVerdict, type ReportExtras, type ReportPlan } from "./kitReport.ts";
 
 /** A report as schema.org Review data: what a search engine or a collector of reviews can read. */
@@ -37,7 +38,7 @@ export function reviewData(
       ratingValue: Math.round(a.coverage * 1000) / 10,
       bestRating: 100,
       worstRating: 0,
-      ratingExplanation: `Coverage of “${list.title}” for ${brief.people} people, ${brief.days} days, ${brief.hoursToCare} h from care: ${a.grade}.`,
+      ratingExplanation: `Coverage of “${list.title}” for ${many(brief.people, "person", "people")}, ${many(brief.days, "day")}, ${brief.hoursToCare} h from care: ${a.grade}.`,
     },
     reviewBody: prose,
   };

@@ -142,7 +142,7 @@ export function whenText(when: Need["when"]): string {
       ? `someone reacts to ${when.sensitivities.map((s) => SENSITIVITY_LABEL[s]).join(" or ")}`
       : "",
     when.peopleMin ? `from ${when.peopleMin} people` : "",
-    when.daysMin ? `from ${when.daysMin} days` : "",
+    when.daysMin ? `from ${many(when.daysMin, "day")}` : "",
     when.hoursToCareMin ? `from ${number(when.hoursToCareMin, 1)} h to care` : "",
   ].filter(Boolean);
   return parts.join(", ") || "always";

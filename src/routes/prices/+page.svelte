@@ -8,7 +8,7 @@
   import NumberField from "$lib/ui/NumberField.svelte";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import { saveXlsx } from "$lib/ui/tables.ts";
-  import { day, money } from "$lib/words/sentences.ts";
+  import { day, many, money } from "$lib/words/sentences.ts";
   import ImportPrices from "./ImportPrices.svelte";
   import ProductForm from "./ProductForm.svelte";
 
@@ -149,7 +149,7 @@
             >{money(p.price.amount, p.price.currency)}</span
           >
           <span class="hidden text-right sm:block"
-            >{p.leadDays === undefined ? "" : `${p.leadDays} days`}</span
+            >{p.leadDays === undefined ? "" : many(p.leadDays, "day")}</span
           >
           <span class="hidden text-right text-sm sm:block {prices.isOld(p) ? 'bad' : 'text-soft'}"
             >{p.pricedOn ? day(p.pricedOn) : "no date"}</span

@@ -10,6 +10,7 @@
     bringText,
     DROP_BECAUSE,
     grams,
+    many,
     money,
     number,
     PHASE_LABEL,
@@ -170,7 +171,7 @@
                     x.product.price.amount,
                     currency,
                   )}, from {x.product.source ?? "no source given"}{x.product.leadDays !== undefined
-                    ? `, ${x.product.leadDays} days`
+                    ? `, ${many(x.product.leadDays, "day")}`
                     : ""}{x.spare > 0
                     ? `. ${number(x.pieces - x.spare)} needed, sold in packs of ${x.product.pack}`
                     : ""}.
