@@ -2,11 +2,11 @@ import { existsSync } from "node:fs";
 import fc from "fast-check";
 import { readCard } from "../src/lib/core/card/readCard.ts";
 import { vocabularyOf } from "../src/lib/core/card/vocabulary.ts";
-import { CATALOGUE } from "../src/lib/data/catalogue.ts";
+import { NAMED_CATALOGUE } from "../src/lib/data/namedCatalogue.ts";
 import { lostOf, markFolder, readNames } from "../scripts/markCard.ts";
 import { madeCard, truthOf, written } from "../tests/unit/cardMaker.ts";
 
-const vocabulary = vocabularyOf(CATALOGUE);
+const vocabulary = vocabularyOf(NAMED_CATALOGUE);
 const percent = (part: number, of: number) => Math.round((1000 * part) / Math.max(1, of)) / 10;
 
 /** Folders of cards by people: right in type, pieces and size; and what of the sure ones is wrong. */

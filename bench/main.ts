@@ -1,5 +1,6 @@
 import { vocabularyOf } from "../src/lib/core/card/vocabulary.ts";
 import { CATALOGUE } from "../src/lib/data/catalogue.ts";
+import { NAMED_CATALOGUE } from "../src/lib/data/namedCatalogue.ts";
 import { Bench } from "tinybench";
 import { readFileSync, readdirSync } from "node:fs";
 import MiniSearch from "minisearch";
@@ -90,7 +91,7 @@ const cards = ["cards", "own-cards"].flatMap((set) => {
 });
 const lines = cards.reduce((s, c) => s + c.text.split("\n").length, 0);
 bench.add(`reader, ${cards.length} cards of ${lines} lines`, () =>
-  cards.forEach((c) => readCard(c.text, vocabularyOf(CATALOGUE))),
+  cards.forEach((c) => readCard(c.text, vocabularyOf(NAMED_CATALOGUE))),
 );
 await bench.run();
 console.table(bench.table());
@@ -130,7 +131,7 @@ const ours = () => {
   let all = 0;
   const started = performance.now();
   for (const c of cards) {
-    const { entries } = readCard(c.text, vocabularyOf(CATALOGUE));
+    const { entries } = readCard(c.text, vocabularyOf(NAMED_CATALOGUE));
     for (const e of c.expected.entries) {
       all++;
       if (

@@ -12,7 +12,7 @@ import { existsSync, readdirSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { CARD_DOUBTS, type CardDoubt } from "../src/lib/core/card/cardDoubt.ts";
 import { vocabularyOf } from "../src/lib/core/card/vocabulary.ts";
-import { CATALOGUE } from "../src/lib/data/catalogue.ts";
+import { NAMED_CATALOGUE } from "../src/lib/data/namedCatalogue.ts";
 import { readNames, rightEntries } from "./markCard.ts";
 
 /** Weight of a case: the own cards were mended until they were right, so each says less. */
@@ -58,7 +58,7 @@ interface Case {
   readonly right: boolean;
   readonly weight: number;
 }
-const vocabulary = vocabularyOf(CATALOGUE);
+const vocabulary = vocabularyOf(NAMED_CATALOGUE);
 
 const casesOf = (folder: string, weight: number): Case[] =>
   readdirSync(folder)

@@ -21,6 +21,7 @@ import { parseIncidents } from "../src/lib/core/formats/incidentTable.ts";
 import { csvRows, listFromRows } from "../src/lib/core/formats/listTable.ts";
 import { parsePriceBook, parsePriceCsv, priceCsv } from "../src/lib/core/formats/priceCsv.ts";
 import { CATALOGUE } from "../src/lib/data/catalogue.ts";
+import { NAMED_CATALOGUE } from "../src/lib/data/namedCatalogue.ts";
 import { PRICE_BOOK } from "../src/lib/data/priceBook.ts";
 import { SheetProblem, sheetText } from "../src/lib/sheets/sheetText.ts";
 
@@ -102,7 +103,7 @@ const CARD = read("tests/fixtures/kept-aside-1/brackenmirrow-ditch-bag.txt");
 const PRICES = priceCsv(PRICE_BOOK);
 const EVENTS = "id,kind,on,line,pieces\ne1,used,2026-10-01,a,2\ne2,counted,2026-10-02,a,3\n";
 const isType = (id: string) => CATALOGUE.types.has(id);
-const WORDS = vocabularyOf(CATALOGUE);
+const WORDS = vocabularyOf(NAMED_CATALOGUE);
 
 /** What is tried: a name, and a run that gives what it did; a throw is a fault. */
 type Trial = readonly [name: string, run: () => unknown];

@@ -13,7 +13,7 @@ import { readPictureFile } from "../src/cli/readPicture.ts";
 import { readCard } from "../src/lib/core/card/readCard.ts";
 import { vocabularyOf } from "../src/lib/core/card/vocabulary.ts";
 import { lostOf } from "./markCard.ts";
-import { CATALOGUE } from "../src/lib/data/catalogue.ts";
+import { NAMED_CATALOGUE } from "../src/lib/data/namedCatalogue.ts";
 
 interface Look {
   readonly name: string;
@@ -53,7 +53,7 @@ function draw(text: string, { tilt, blur, columns }: Look): Buffer {
   return blur > 0 ? canvas.toBuffer("image/jpeg", 60) : canvas.toBuffer("image/png");
 }
 
-const vocabulary = vocabularyOf(CATALOGUE);
+const vocabulary = vocabularyOf(NAMED_CATALOGUE);
 const facts = (text: string) =>
   readCard(text, vocabulary).entries.map((e) => JSON.stringify([e.itemType, e.pieces, e.sizeMm]));
 

@@ -1,5 +1,6 @@
 import { vocabularyOf } from "../lib/core/card/vocabulary.ts";
 import { CATALOGUE } from "../lib/data/catalogue.ts";
+import { NAMED_CATALOGUE } from "../lib/data/namedCatalogue.ts";
 import { extname } from "node:path";
 import loadHighs from "highs";
 import { audit } from "../lib/core/audit/audit.ts";
@@ -290,7 +291,7 @@ async function readCardResult(file: string, io: Io): Promise<unknown> {
   const text = picture?.text ?? readText(file, io);
   const wrong = cardTextProblem(text);
   if (wrong) throw new BadInput([wrong]);
-  const reading = readCard(text, vocabularyOf(CATALOGUE));
+  const reading = readCard(text, vocabularyOf(NAMED_CATALOGUE));
   const result = cardResult(reading);
   if (!picture) return result;
   const entries = result.entries.map((e, i) => ({

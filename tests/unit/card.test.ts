@@ -1,6 +1,6 @@
 import { problemText } from "../../src/lib/words/problems.ts";
 import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
-import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
+import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 import { expect } from "chai";
 import fc from "fast-check";
 import { fileURLToPath } from "node:url";
@@ -11,7 +11,7 @@ import { readCard } from "../../src/lib/core/card/readCard.ts";
 import { buildVocabulary } from "../../src/lib/core/card/vocabulary.ts";
 
 const one = (line: string) => {
-  const { entries } = readCard(line, vocabularyOf(CATALOGUE));
+  const { entries } = readCard(line, vocabularyOf(NAMED_CATALOGUE));
   expect(entries, line).to.have.length(1);
   const e = entries[0]!;
   return [e.itemType, e.pieces, e.sizeMm ?? null];
@@ -38,7 +38,7 @@ describe("the reader of contents cards", () => {
   for (const [set, [bar, sureBar, claimsWrong]] of Object.entries(BARS)) {
     it(`reads the ${set} nearly all right, and is right where it is sure`, () => {
       const folder = fileURLToPath(new URL(`../fixtures/${set}/`, import.meta.url));
-      const m = markFolder(folder, vocabularyOf(CATALOGUE));
+      const m = markFolder(folder, vocabularyOf(NAMED_CATALOGUE));
       const { right, all, sure, sureRight } = m;
       console.log(
         `      ${set}: ${right} of ${all} entries right (${((100 * right) / all).toFixed(1)} %); of ${sure} given 0.9 or more, ${sureRight} right`,
@@ -79,14 +79,14 @@ describe("the reader of contents cards", () => {
     expect(one("1 pressure immobilisation bandage")[0]).to.equal("heavy-compression-bandage");
     const [, vague] = readCard(
       "- 2 gauze pads\n- 1 plain tourniquet\n- 2 eye pads",
-      vocabularyOf(CATALOGUE),
+      vocabularyOf(NAMED_CATALOGUE),
     ).entries;
     expect(vague!.itemType, "could be either: null rather than a wrong guess").to.equal(null);
   });
   it("replaces what a spoken correction corrects, and leaves out what is absent", () => {
     const { entries } = readCard(
       "okay so there's three gauze pads, no wait, four gauze pads\num a whistle but there's no compass\nand that's the lot",
-      vocabularyOf(CATALOGUE),
+      vocabularyOf(NAMED_CATALOGUE),
     );
     expect(entries.map((e) => [e.itemType, e.pieces])).to.deep.equal([
       ["gauze-pad", 4],
@@ -94,7 +94,7 @@ describe("the reader of contents cards", () => {
     ]);
   });
   it("uses the user's own names", () => {
-    const vocabulary = buildVocabulary(CATALOGUE, [
+    const vocabulary = buildVocabulary(NAMED_CATALOGUE, [
       { text: "zonk wraps", itemType: "cohesive-wrap" },
     ]);
     expect(readCard("- 2 zonk wraps\n- 3 safety pins", vocabulary).entries[0]!.itemType).to.equal(
@@ -143,7 +143,7 @@ describe("the reader of contents cards", () => {
         ),
         (text) => {
           const lines = text.split(/\r\n|\n|\r/).length;
-          for (const e of readCard(text, vocabularyOf(CATALOGUE)).entries) {
+          for (const e of readCard(text, vocabularyOf(NAMED_CATALOGUE)).entries) {
             expect(e.source).to.be.within(1, lines);
             expect(e.confidence).to.be.within(0, 1);
             expect(e.pieces).to.be.greaterThan(0);
@@ -163,19 +163,20 @@ describe("the reader of contents cards", () => {
     expect(cardTextProblem("2 gauze pads")).to.equal(null);
     expect(cardLeftOut(`2 gauze pads\n${"x".repeat(100_000)}`)[0]!.where).to.equal("line 2");
     expect(
-      readCard(`2 gauze pads\n${"x ".repeat(50_000)}`, vocabularyOf(CATALOGUE)).entries,
+      readCard(`2 gauze pads\n${"x ".repeat(50_000)}`, vocabularyOf(NAMED_CATALOGUE)).entries,
     ).to.have.length(1);
   });
   it("does not look at a line that is far too long, whatever it is made of", () => {
     for (const long of ["gauze ", "kit bag 12 ", "9", ".", "  x", "**", "| a ", "kit (12 pcs): "]) {
       const line = long.repeat(Math.ceil(100_000 / long.length));
       expect(
-        readCard(`2 whistles\n${line}\n3 gauze pads`, vocabularyOf(CATALOGUE)).entries,
+        readCard(`2 whistles\n${line}\n3 gauze pads`, vocabularyOf(NAMED_CATALOGUE)).entries,
         long,
       ).to.have.length(2);
-      expect(readCard(`Item   Qty\n${line}`, vocabularyOf(CATALOGUE)).entries, long).to.deep.equal(
-        [],
-      );
+      expect(
+        readCard(`Item   Qty\n${line}`, vocabularyOf(NAMED_CATALOGUE)).entries,
+        long,
+      ).to.deep.equal([]);
     }
   });
 });
@@ -192,7 +193,11 @@ describe("the columns of a table", () => {
     const card = mappedCard(rows, ["skip", "text", "size", "quantity"], false);
     expect(card).to.equal("Item\tSize\tQty\nGauze, sterile\t5 x 5 cm\t3\nWhistle\t\t1");
     expect(
-      readCard(card, vocabularyOf(CATALOGUE)).entries.map((e) => [e.itemType, e.pieces, e.sizeMm]),
+      readCard(card, vocabularyOf(NAMED_CATALOGUE)).entries.map((e) => [
+        e.itemType,
+        e.pieces,
+        e.sizeMm,
+      ]),
     ).to.deep.equal([
       ["gauze-pad", 3, [50, 50]],
       ["whistle", 1, null],
@@ -203,7 +208,10 @@ describe("the columns of a table", () => {
 describe("a card that is none", () => {
   it("is refused above 600 entries: no kit has so many", () => {
     const lines = (n: number) =>
-      readCard(Array.from({ length: n }, () => "- 2 whistles").join("\n"), vocabularyOf(CATALOGUE));
+      readCard(
+        Array.from({ length: n }, () => "- 2 whistles").join("\n"),
+        vocabularyOf(NAMED_CATALOGUE),
+      );
     expect(tooManyEntries(lines(600))).to.equal(null);
     expect(problemText(tooManyEntries(lines(601))!)).to.match(/601 lines/);
   });

@@ -1,4 +1,4 @@
-import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
+import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
 import { expect } from "chai";
 import { headerRoles } from "../../src/lib/core/card/layout.ts";
@@ -6,8 +6,9 @@ import { readCard } from "../../src/lib/core/card/readCard.ts";
 
 const LIST = "- 2 whistles\n- 3 x sterile gauze pads 10 x 10 cm\n- 1 foil blanket";
 const claim = (title: string) =>
-  readCard(`${title}\n${LIST}`, vocabularyOf(CATALOGUE)).claimedPieces;
-const under = (line: string) => readCard(`Belt kit\n${LIST}\n${line}`, vocabularyOf(CATALOGUE));
+  readCard(`${title}\n${LIST}`, vocabularyOf(NAMED_CATALOGUE)).claimedPieces;
+const under = (line: string) =>
+  readCard(`Belt kit\n${LIST}\n${line}`, vocabularyOf(NAMED_CATALOGUE));
 
 describe("the piece total that a card states", () => {
   for (const [title, claimed] of [
@@ -37,7 +38,7 @@ describe("the piece total that a card states", () => {
   it("stands on one line with the items it counts", () => {
     const { claimedPieces, entries } = readCard(
       "Wallet kit (28 pcs): 8 plasters; 4 antiseptic wipes; 2 safety pins",
-      vocabularyOf(CATALOGUE),
+      vocabularyOf(NAMED_CATALOGUE),
     );
     expect(claimedPieces).to.equal(28);
     expect(entries.map((e) => e.pieces)).to.deep.equal([8, 4, 2]);
@@ -84,7 +85,7 @@ describe("corrections and counting, as people speak", () => {
   const spoken = (line: string) =>
     readCard(
       `okay here goes, the green bag\ntwo whistles\n${line}\nthree foil blankets\nthat's the lot`,
-      vocabularyOf(CATALOGUE),
+      vocabularyOf(NAMED_CATALOGUE),
     )
       .entries.slice(1, -1)
       .map((e) => [e.itemType, e.pieces]);
@@ -104,7 +105,7 @@ describe("corrections and counting, as people speak", () => {
   it("“and two bigger ones” are of the kind before, in another size", () => {
     const entries = readCard(
       "okay here goes\nthree conforming bandages, six centimetres by four metres\nand two bigger ones at eight centimetres\nthat's it",
-      vocabularyOf(CATALOGUE),
+      vocabularyOf(NAMED_CATALOGUE),
     ).entries;
     expect(entries.map((e) => [e.itemType, e.pieces, e.sizeMm])).to.deep.equal([
       ["roller-bandage", 3, [60, 4000]],
@@ -115,7 +116,7 @@ describe("corrections and counting, as people speak", () => {
     expect(spoken("top layer, four gauze pads")).to.deep.equal([["gauze-pad", 4]]);
     const placed = readCard(
       "In the lid: 1 torch, 1 whistle\nIn the main bag: 2 foil blankets",
-      vocabularyOf(CATALOGUE),
+      vocabularyOf(NAMED_CATALOGUE),
     );
     expect(placed.entries.map((e) => e.itemType)).to.deep.equal([
       "torch",
@@ -148,7 +149,7 @@ describe("headings of a table", () => {
   it("a remark that is a size is the size", () => {
     const { entries } = readCard(
       "item\tqty\tnote\nWound dressing medium\t6\t12 x 12 cm\nSafety pins\t4\tassorted",
-      vocabularyOf(CATALOGUE),
+      vocabularyOf(NAMED_CATALOGUE),
     );
     expect(entries.map((e) => e.sizeMm)).to.deep.equal([[120, 120], null]);
   });

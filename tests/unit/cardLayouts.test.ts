@@ -1,5 +1,5 @@
 import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
-import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
+import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 import { expect } from "chai";
 import fc from "fast-check";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
@@ -156,7 +156,7 @@ const contents = fc
   .map((rows) => rows.map((r): Row => ({ ...THINGS[r.at]!, count: r.count })));
 
 const read = (text: string) =>
-  readCard(text, vocabularyOf(CATALOGUE)).entries.map((e) => [
+  readCard(text, vocabularyOf(NAMED_CATALOGUE)).entries.map((e) => [
     e.itemType,
     e.pieces,
     e.sizeMm && [...e.sizeMm],
@@ -192,7 +192,7 @@ describe("the same contents, however they are laid out, are read the same", () =
           "Not supplied: medicines, batteries",
           "Dimensions: 20 x 14 x 6 cm. Weight 480 g.",
         ].join("\n");
-        const reading = readCard(text, vocabularyOf(CATALOGUE));
+        const reading = readCard(text, vocabularyOf(NAMED_CATALOGUE));
         expect(reading.claimedPieces).to.equal(claimed);
         expect(reading.entries.map((e) => e.itemType)).to.deep.equal(rows.map((r) => r.type));
         expect(reading.entries.map((e) => e.pieces)).to.deep.equal(rows.map((r) => r.count));
@@ -204,9 +204,9 @@ describe("the same contents, however they are laid out, are read the same", () =
     fc.assert(
       fc.property(contents, (rows) => {
         const text = LAYOUTS["marks, count in brackets behind"]!(rows);
-        expect(readCard(text, vocabularyOf(CATALOGUE)).entries.map((e) => e.source)).to.deep.equal(
-          rows.map((_, i) => i + 1),
-        );
+        expect(
+          readCard(text, vocabularyOf(NAMED_CATALOGUE)).entries.map((e) => e.source),
+        ).to.deep.equal(rows.map((_, i) => i + 1));
       }),
       { numRuns: 20, seed: 9 },
     );
@@ -217,11 +217,13 @@ describe("the same contents, however they are laid out, are read the same", () =
         const text = LAYOUTS["marks, count before"]!(rows);
         const types = rows.map((r) => r.type);
         expect(
-          readCard(text.toUpperCase(), vocabularyOf(CATALOGUE)).entries.map((e) => e.itemType),
+          readCard(text.toUpperCase(), vocabularyOf(NAMED_CATALOGUE)).entries.map(
+            (e) => e.itemType,
+          ),
         ).to.deep.equal(types);
         const american = text.replace(/Haemostatic/g, "Hemostatic");
         expect(
-          readCard(american, vocabularyOf(CATALOGUE)).entries.map((e) => e.itemType),
+          readCard(american, vocabularyOf(NAMED_CATALOGUE)).entries.map((e) => e.itemType),
         ).to.deep.equal(types);
       }),
       { numRuns: 20, seed: 10 },

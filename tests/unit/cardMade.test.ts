@@ -2,11 +2,11 @@ import { expect } from "chai";
 import fc from "fast-check";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
 import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
-import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
+import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 import { lostOf } from "../../scripts/markCard.ts";
 import { contentsOfCard, HABITS, LAYOUTS, madeCard, NOISE, truthOf, written } from "./cardMaker.ts";
 
-const vocabulary = vocabularyOf(CATALOGUE);
+const vocabulary = vocabularyOf(NAMED_CATALOGUE);
 const read = (card: string) =>
   readCard(card, vocabulary).entries.map((e) => [e.itemType, e.pieces, e.sizeMm]);
 

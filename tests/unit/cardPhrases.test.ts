@@ -15,9 +15,9 @@ import { columnsOfCard, mappedCard } from "../../src/lib/core/card/columns.ts";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
 import { eachVariant, VARIANTS } from "../../src/lib/core/card/variants.ts";
 import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
-import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
+import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 
-const vocabulary = vocabularyOf(CATALOGUE);
+const vocabulary = vocabularyOf(NAMED_CATALOGUE);
 const read = (card: string, habits = NO_HABITS) =>
   readCard(card, vocabulary, habits).entries.map((e) => [e.source, e.itemType, e.pieces, e.sizeMm]);
 

@@ -8,9 +8,9 @@ import { readCard } from "../../src/lib/core/card/readCard.ts";
 import { strokesAsCells } from "../../src/lib/core/card/strokes.ts";
 import { repairText } from "../../src/lib/core/card/repairText.ts";
 import { matchType, vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
-import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
+import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 
-const vocabulary = vocabularyOf(CATALOGUE);
+const vocabulary = vocabularyOf(NAMED_CATALOGUE);
 const read = (text: string) =>
   readCard(text, vocabulary).entries.map((e) => [e.source, e.itemType, e.pieces, e.sizeMm]);
 

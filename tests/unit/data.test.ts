@@ -1,4 +1,5 @@
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
+import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 import { expect } from "chai";
 import { audit } from "../../src/lib/core/audit/audit.ts";
 import {} from "../../src/lib/core/catalogue/catalogue.ts";
@@ -102,8 +103,8 @@ describe("the catalogue", () => {
     ).to.deep.equal(["snakes", "vehicle-heat"]);
   });
   it("is found by any name, in either spelling", () => {
-    expect(searchTypes("hemostatic gau", CATALOGUE)[0]!.id).to.equal("haemostatic-gauze");
-    expect(ids(searchTypes("space blanket", CATALOGUE))).to.include("foil-blanket");
+    expect(searchTypes("hemostatic gau", NAMED_CATALOGUE)[0]!.id).to.equal("haemostatic-gauze");
+    expect(ids(searchTypes("space blanket", NAMED_CATALOGUE))).to.include("foil-blanket");
   });
 });
 

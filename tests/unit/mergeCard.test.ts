@@ -7,11 +7,12 @@ import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
 import type { Line } from "../../src/lib/core/model/kit.ts";
 import { emptyKitRecord, type KitRecord } from "../../src/lib/core/records/kitRecord.ts";
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
+import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 import { PERSONAL_DAY } from "../../src/lib/data/lists/personalDay.ts";
 
 const EMPTY = emptyKitRecord("k", "Kit", "brief:b", PERSONAL_DAY);
 const read = (record: KitRecord, text: string) =>
-  mergeCard(record, text, readCard(text, vocabularyOf(CATALOGUE)), CATALOGUE);
+  mergeCard(record, text, readCard(text, vocabularyOf(NAMED_CATALOGUE)), CATALOGUE);
 const kinds = (r: KitRecord) => r.kit.lines.map((l) => [l.itemType, l.claimed, l.counted]);
 const withLine = (r: KitRecord, at: number, facts: Partial<Line>): KitRecord => ({
   ...r,
@@ -124,7 +125,7 @@ describe("what a person should look at before it is trusted", () => {
 describe("a name that leaves the kind open", () => {
   const first = (text: string) => {
     const { lines, doubts } = linesFromCard(
-      readCard(`- ${text}\n- 2 eye pads`, vocabularyOf(CATALOGUE)),
+      readCard(`- ${text}\n- 2 eye pads`, vocabularyOf(NAMED_CATALOGUE)),
       CATALOGUE,
     );
     return {
@@ -168,7 +169,7 @@ describe("a name that leaves the kind open", () => {
 
 describe("what a card says of doses", () => {
   const doses = (text: string) =>
-    linesFromCard(readCard(`- ${text}`, vocabularyOf(CATALOGUE)), CATALOGUE).lines[0]!
+    linesFromCard(readCard(`- ${text}`, vocabularyOf(NAMED_CATALOGUE)), CATALOGUE).lines[0]!
       .dosesPerPiece;
   it("a sachet holds one, a tube is still to be read", () => {
     expect(doses("10 antibiotic ointment sachets 0.9 g")).to.equal(1);

@@ -16,6 +16,7 @@ import { reachOf } from "../../src/lib/core/sieve/handy.ts";
 import { NO_LIMITS } from "../../src/lib/core/plan/limits.ts";
 import { requiredQuantity } from "../../src/lib/core/reference/quantity.ts";
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
+import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 import { BITE_WRAP } from "../../src/lib/data/lists/biteWrap.ts";
 import { GROUP_LEADER } from "../../src/lib/data/lists/groupLeader.ts";
 import { PERSONAL_DAY } from "../../src/lib/data/lists/personalDay.ts";
@@ -501,7 +502,7 @@ describe("cautions", () => {
 
 describe("names on cards", () => {
   const typeOf = (text: string) =>
-    readCard(`- ${text}`, vocabularyOf(CATALOGUE)).entries[0]?.itemType;
+    readCard(`- ${text}`, vocabularyOf(NAMED_CATALOGUE)).entries[0]?.itemType;
   it("no name belongs to two kinds", () => {
     const byName = new Map<string, Set<string>>();
     const add = (name: string, kind: string) => {
@@ -509,9 +510,9 @@ describe("names on cards", () => {
       byName.set(key, (byName.get(key) ?? new Set()).add(kind));
     };
     for (const t of CATALOGUE.types.values())
-      for (const name of [t.label, ...t.alsoCalled, ...(CATALOGUE.words.get(t.id) ?? [])])
+      for (const name of [t.label, ...t.alsoCalled, ...(NAMED_CATALOGUE.words.get(t.id) ?? [])])
         add(name, t.id);
-    for (const name of CATALOGUE.noTypeWords) add(name, "none");
+    for (const name of NAMED_CATALOGUE.noTypeWords) add(name, "none");
     expect([...byName].filter(([, kinds]) => kinds.size > 1)).to.deep.equal([]);
   });
   it("gloves without a material, practice copies, iodine and alcohol are what they are", () => {

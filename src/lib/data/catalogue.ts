@@ -1,5 +1,4 @@
 import { makeCatalogue } from "../core/catalogue/catalogue.ts";
-import { CARD_WORDS, NO_TYPE_WORDS } from "./cardVocabulary.ts";
 import { FUNCTIONS } from "./functions.ts";
 import { OPEN_NAMES } from "./openNames.ts";
 import { INSPECTION_POINTS, POINTS_BY_TYPE } from "./inspectionPoints.ts";
@@ -11,7 +10,5 @@ export const CATALOGUE = makeCatalogue({
   types: ITEM_TYPES,
   points: INSPECTION_POINTS,
   pointsByType: POINTS_BY_TYPE,
-  words: CARD_WORDS,
-  noTypeWords: NO_TYPE_WORDS,
   openNames: OPEN_NAMES,
 });

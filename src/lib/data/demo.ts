@@ -1,4 +1,5 @@
 import { CATALOGUE } from "./catalogue.ts";
+import { NAMED_CATALOGUE } from "./namedCatalogue.ts";
 import { vocabularyOf } from "../core/card/vocabulary.ts";
 import { linesFromCard } from "../core/card/toLines.ts";
 import { readCard } from "../core/card/readCard.ts";
@@ -152,7 +153,7 @@ function kitFrom(
     bag?: Record<string, unknown>;
   },
 ): KitRecord {
-  const reading = readCard(card, vocabularyOf(CATALOGUE));
+  const reading = readCard(card, vocabularyOf(NAMED_CATALOGUE));
   const { lines, doubts } = linesFromCard(reading, CATALOGUE);
   for (const [word, facts] of found) {
     const line = lines.find((l) => l.text!.toLowerCase().includes(word.toLowerCase()));
@@ -189,7 +190,10 @@ function kitFrom(
 }
 
 /** The records of the demo, made anew at each call. */
-export function demoRecords(): WorkspaceRecord[] {
+export const demoRecords = (): WorkspaceRecord[] => [...demoParts()];
+
+/** The same one by one: reading a card takes its time, and a page breathes in between. */
+export function* demoParts(): Generator<WorkspaceRecord> {
   const brief: BriefRecord = {
     kind: "brief",
     id: "brief:fennel-lane",
@@ -207,54 +211,52 @@ export function demoRecords(): WorkspaceRecord[] {
     events: structuredClone([...YEAR_EVENTS]),
     history: [{ on: "2025-12-05", what: "Bought and packed for the shed by the grading table." }],
   };
-  return [
-    brief,
-    kitFrom("kit:demo-crew-box", CREW_CARD, CREW_FOUND, {
-      name: "Tallowmere Crew Box",
-      price: 38,
-      massG: 410,
-      bag: {
-        points: { "one-handed": false, "closure-holds": true, marked: true, "zips-run": true },
-        sealNumber: "0417",
-        compartments: [
-          { id: "c1", name: "Lid pocket", place: "pocket", innerMm: [240, 160, 25] },
-          { id: "c2", name: "Main room", place: "bottom", innerMm: [250, 170, 80] },
-        ],
-      },
-      list: GROUP_LEADER,
-      history: [
-        { on: "2026-05-14", what: "Bought for the packing shed; seal 0417 intact." },
-        {
-          on: "2026-09-06",
-          what: "Four gauze pads and three burn sachets used at harvest, not put back.",
-        },
-        { on: "2026-11-20", what: "Bench begun: fourteen lines counted." },
+  yield brief;
+  yield kitFrom("kit:demo-crew-box", CREW_CARD, CREW_FOUND, {
+    name: "Tallowmere Crew Box",
+    price: 38,
+    massG: 410,
+    bag: {
+      points: { "one-handed": false, "closure-holds": true, marked: true, "zips-run": true },
+      sealNumber: "0417",
+      compartments: [
+        { id: "c1", name: "Lid pocket", place: "pocket", innerMm: [240, 160, 25] },
+        { id: "c2", name: "Main room", place: "bottom", innerMm: [250, 170, 80] },
       ],
-    }),
-    kitFrom("kit:demo-family-set", FAMILY_CARD, [], {
-      name: "Hollowbrook Family Set, 210 pieces",
-      price: 24.9,
-      massG: 120,
-      list: GROUP_LEADER,
-      history: [{ on: "2026-11-18", what: "Lent by a picker for comparison." }],
-    }),
-    kitFrom("kit:demo-bleed-pouch", POUCH_CARD, POUCH_FOUND, {
-      name: "Sedgewick Slim Bleed Pouch",
-      price: 69,
-      massG: 95,
-      list: BLEEDING_POUCH,
-      bag: { outerMm: [180, 130, 64], carried: { place: "belt" } },
-      history: [{ on: "2026-10-02", what: "Mounted by the saw bench." }],
-    }),
-    yearBrief,
-    {
-      ...year,
-      kit: {
-        ...year.kit,
-        lines: structuredClone([...YEAR_LINES]),
-        price: { amount: 92, currency: "EUR" },
-        container: { massG: 380, allowance: 12 },
-      },
     },
-  ];
+    list: GROUP_LEADER,
+    history: [
+      { on: "2026-05-14", what: "Bought for the packing shed; seal 0417 intact." },
+      {
+        on: "2026-09-06",
+        what: "Four gauze pads and three burn sachets used at harvest, not put back.",
+      },
+      { on: "2026-11-20", what: "Bench begun: fourteen lines counted." },
+    ],
+  });
+  yield kitFrom("kit:demo-family-set", FAMILY_CARD, [], {
+    name: "Hollowbrook Family Set, 210 pieces",
+    price: 24.9,
+    massG: 120,
+    list: GROUP_LEADER,
+    history: [{ on: "2026-11-18", what: "Lent by a picker for comparison." }],
+  });
+  yield kitFrom("kit:demo-bleed-pouch", POUCH_CARD, POUCH_FOUND, {
+    name: "Sedgewick Slim Bleed Pouch",
+    price: 69,
+    massG: 95,
+    list: BLEEDING_POUCH,
+    bag: { outerMm: [180, 130, 64], carried: { place: "belt" } },
+    history: [{ on: "2026-10-02", what: "Mounted by the saw bench." }],
+  });
+  yield yearBrief;
+  yield {
+    ...year,
+    kit: {
+      ...year.kit,
+      lines: structuredClone([...YEAR_LINES]),
+      price: { amount: 92, currency: "EUR" },
+      container: { massG: 380, allowance: 12 },
+    },
+  };
 }

@@ -18,6 +18,7 @@ import { highsSolver } from "../core/plan/highsSolver.ts";
 import { plan } from "../core/plan/plan.ts";
 import { QUESTIONS, type PlanQuestion } from "../core/plan/request.ts";
 import { CATALOGUE } from "../data/catalogue.ts";
+import { NAMED_CATALOGUE } from "../data/namedCatalogue.ts";
 import { INCIDENT_KINDS } from "../data/incidents.ts";
 import { PRICE_BOOK } from "../data/priceBook.ts";
 import { auditPrinted } from "../report/auditPrinted.ts";
@@ -48,7 +49,7 @@ export const answers = {
     const wrong = cardTextProblem(text);
     return wrong
       ? refusal(422, "this is not a card", [wrong])
-      : jsonAnswer(cardResult(readCard(text, vocabularyOf(CATALOGUE))));
+      : jsonAnswer(cardResult(readCard(text, vocabularyOf(NAMED_CATALOGUE))));
   },
 
   /** An audit file in, its result out. */

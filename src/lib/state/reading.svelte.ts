@@ -1,7 +1,7 @@
 import type { ColumnRole } from "../core/card/columnRole.ts";
 import { habitOfColumns, habitsFrom } from "../core/card/learned.ts";
 import { buildVocabulary, vocabularyOf } from "../core/card/vocabulary.ts";
-import { CATALOGUE } from "../data/catalogue.ts";
+import { NAMED_CATALOGUE } from "../data/namedCatalogue.ts";
 import { workspace } from "./workspace.svelte.ts";
 
 /**
@@ -12,8 +12,8 @@ class Reading {
   habits = $derived.by(() => habitsFrom(workspace.habitRecords));
   vocabulary = $derived.by(() =>
     workspace.aliases.length > 0
-      ? buildVocabulary(CATALOGUE, workspace.aliases)
-      : vocabularyOf(CATALOGUE),
+      ? buildVocabulary(NAMED_CATALOGUE, workspace.aliases)
+      : vocabularyOf(NAMED_CATALOGUE),
   );
 
   /** Remembers what the columns of a table with this heading hold. */

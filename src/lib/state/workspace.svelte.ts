@@ -164,9 +164,15 @@ class Workspace {
     } catch {
       return;
     }
-    const { demoRecords } = await import("../data/demo.ts");
+    const { demoParts } = await import("../data/demo.ts");
+    const demo: WorkspaceRecord[] = [];
+    for (const record of demoParts()) {
+      demo.push(record);
+      // What was clicked meanwhile comes first.
+      await new Promise((done) => setTimeout(done));
+    }
     if (!isEmpty()) return;
-    this.edit("add the demo", demoRecords());
+    this.edit("add the demo", demo);
     // Only once it is stored: a page that was left too early gets the demo next time.
     await this.flushed();
     if (this.save.is === "saved") localStorage.setItem(SEEN, "1");

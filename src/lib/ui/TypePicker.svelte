@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Combobox } from "bits-ui";
-  import { CATALOGUE } from "../data/catalogue.ts";
+  import { NAMED_CATALOGUE } from "../data/namedCatalogue.ts";
   import { searchTypes } from "../core/card/searchTypes.ts";
   import { workspace } from "../state/workspace.svelte.ts";
 
@@ -15,7 +15,7 @@
   const NONE = "none";
   let query = $state("");
   let open = $state(false);
-  const found = $derived(searchTypes(query, CATALOGUE, workspace.ownTypes));
+  const found = $derived(searchTypes(query, NAMED_CATALOGUE, workspace.ownTypes));
 </script>
 
 <Combobox.Root

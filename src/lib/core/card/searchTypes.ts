@@ -1,4 +1,4 @@
-import type { Catalogue } from "../catalogue/catalogue.ts";
+import type { NamedCatalogue } from "../catalogue/catalogue.ts";
 import type { ItemType } from "../model/itemType.ts";
 import { foldedWords } from "./words.ts";
 
@@ -8,8 +8,8 @@ interface Named {
   readonly all: string;
 }
 
-const indexes = new WeakMap<Catalogue, readonly Named[]>();
-function indexOf(catalogue: Catalogue): readonly Named[] {
+const indexes = new WeakMap<NamedCatalogue, readonly Named[]>();
+function indexOf(catalogue: NamedCatalogue): readonly Named[] {
   let known = indexes.get(catalogue);
   if (!known) {
     known = [...catalogue.types.values()].map((type) => ({
@@ -27,7 +27,7 @@ function indexOf(catalogue: Catalogue): readonly Named[] {
 /** Item types by any of their names; every word typed must begin one of them. Best first. */
 export function searchTypes(
   query: string,
-  catalogue: Catalogue,
+  catalogue: NamedCatalogue,
   own: readonly ItemType[] = [],
   most = 12,
 ): ItemType[] {

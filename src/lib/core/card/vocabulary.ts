@@ -1,4 +1,4 @@
-import { categoryOf, type Catalogue } from "../catalogue/catalogue.ts";
+import { categoryOf, type NamedCatalogue } from "../catalogue/catalogue.ts";
 import type { Category } from "../model/functionRecord.ts";
 import { isCutOf } from "./abbreviation.ts";
 import { foldedWords } from "./words.ts";
@@ -13,7 +13,7 @@ interface Phrase {
 }
 
 export interface Vocabulary {
-  readonly catalogue: Catalogue;
+  readonly catalogue: NamedCatalogue;
   readonly phrasesByWord: ReadonlyMap<string, readonly Phrase[]>;
   readonly weightOf: ReadonlyMap<string, number>;
   readonly byLength: ReadonlyMap<number, readonly string[]>;
@@ -36,7 +36,10 @@ export const isPlainWord = (w: string): boolean => PLAIN_WORDS.has(w);
 const isPlain = isPlainWord;
 
 /** Builds the index of every way to call a thing. Own aliases weigh a little more than shipped words. */
-export function buildVocabulary(catalogue: Catalogue, aliases: readonly Alias[] = []): Vocabulary {
+export function buildVocabulary(
+  catalogue: NamedCatalogue,
+  aliases: readonly Alias[] = [],
+): Vocabulary {
   const raw: { type: string; words: string[]; own: boolean }[] = [];
   const add = (type: string, text: string, own = false) => {
     const words = [...new Set(foldedWords(text))];
@@ -76,9 +79,9 @@ export function buildVocabulary(catalogue: Catalogue, aliases: readonly Alias[] 
   return { catalogue, phrasesByWord, weightOf, byLength, heads };
 }
 
-const plain = new WeakMap<Catalogue, Vocabulary>();
+const plain = new WeakMap<NamedCatalogue, Vocabulary>();
 /** The vocabulary of a catalogue without aliases, built once. */
-export function vocabularyOf(catalogue: Catalogue): Vocabulary {
+export function vocabularyOf(catalogue: NamedCatalogue): Vocabulary {
   let known = plain.get(catalogue);
   if (!known) plain.set(catalogue, (known = buildVocabulary(catalogue)));
   return known;

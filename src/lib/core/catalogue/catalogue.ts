@@ -14,12 +14,16 @@ export interface Catalogue {
   readonly points: ReadonlyMap<string, InspectionPoint>;
   /** Inspection points of a type, by its id, in the order they are taken. */
   readonly pointsByType: ReadonlyMap<string, readonly string[]>;
+  /** Names that leave the kind open, and the kinds to ask for. */
+  readonly openNames: readonly OpenName[];
+}
+
+/** A catalogue with all the names that cards use: what reads or searches takes it, what judges does without. */
+export interface NamedCatalogue extends Catalogue {
   /** Names on cards beyond label and `alsoCalled`, by type id. */
   readonly words: ReadonlyMap<string, readonly string[]>;
   /** Names on cards of real things that no type describes. */
   readonly noTypeWords: readonly string[];
-  /** Names that leave the kind open, and the kinds to ask for. */
-  readonly openNames: readonly OpenName[];
 }
 
 /** The catalogue from its rows. Ids are unique: a test of the data looks. */
@@ -28,16 +32,12 @@ export const makeCatalogue = (rows: {
   readonly types: readonly ItemType[];
   readonly points: readonly InspectionPoint[];
   readonly pointsByType: Readonly<Record<string, readonly string[]>>;
-  readonly words: Readonly<Record<string, readonly string[]>>;
-  readonly noTypeWords: readonly string[];
   readonly openNames: readonly OpenName[];
 }): Catalogue => ({
   functions: new Map(rows.functions.map((f) => [f.id, f])),
   types: new Map(rows.types.map((t) => [t.id, t])),
   points: new Map(rows.points.map((p) => [p.id, p])),
   pointsByType: new Map(Object.entries(rows.pointsByType)),
-  words: new Map(Object.entries(rows.words)),
-  noTypeWords: rows.noTypeWords,
   openNames: rows.openNames,
 });
 

@@ -12,7 +12,6 @@ import { MESHES, type Mesh } from "../../core/model/mesh.ts";
 import type { PriceBook } from "../../core/model/priceBook.ts";
 import type { KitRecord } from "../../core/records/kitRecord.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
-import { demoRecords } from "../../data/demo.ts";
 import { classBlocks, planText, realKitBlocks, studentBlocks } from "../../report/classBlocks.ts";
 import type { Block } from "../../report/blocks.ts";
 import { FAULT_LABEL, meshTaught, SIGHT_WORDS } from "../../words/exerciseTexts.ts";
@@ -266,6 +265,7 @@ export class ClassState {
 
   /** An exercise on the demo's crew box, taken twice by a class that never was. */
   async showDemo(): Promise<void> {
+    const { demoRecords } = await import("../../data/demo.ts");
     const records = demoRecords();
     const kit = records.find((r) => r.id === "kit:demo-crew-box");
     const brief = records.find(

@@ -6,7 +6,7 @@ import {
   priceBookOfTable,
   type PriceColumn,
 } from "../../core/formats/priceCsv.ts";
-import { CATALOGUE } from "../../data/catalogue.ts";
+import { NAMED_CATALOGUE } from "../../data/namedCatalogue.ts";
 import { told, type Told } from "../../words/problems.ts";
 import { workspace } from "../workspace.svelte.ts";
 
@@ -88,7 +88,7 @@ export class ImportPricesState {
 
 /** An item type by its id, or by a name that says nothing else. */
 function typeByWords(): (words: string) => string | null {
-  const vocabulary = buildVocabulary(CATALOGUE, workspace.aliases);
+  const vocabulary = buildVocabulary(NAMED_CATALOGUE, workspace.aliases);
   return (words) => {
     if (workspace.typeOf(words)) return words;
     const match = matchType(words, vocabulary);
