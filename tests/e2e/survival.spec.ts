@@ -42,12 +42,18 @@ async function browserOn(profile: string): Promise<{ process: ChildProcess; brow
   return { process: child, browser: await chromium.connectOverCDP(at) };
 }
 
+/** Kills, and edits before each: few in every run, `KILLS=28 EDITS=36` makes a thousand edits of it. */
+const KILLS = Number(process.env["KILLS"] ?? 3);
+const EDITS = Number(process.env["EDITS"] ?? 12);
+/** From right after the last edit to when all of it must be stored. */
+const pauseOf = (kill: number): number => [0, 60, 400][kill] ?? (kill * 137) % 900;
+
 test("a browser that is killed at any moment loses at most the last second", async () => {
-  test.setTimeout(180_000);
+  test.setTimeout(KILLS * 60_000);
   const profile = mkdtempSync(join(tmpdir(), "wide-sieve-kill-"));
   let sure = 0;
   try {
-    for (const pause of [0, 60, 400]) {
+    for (let kill = 0; kill < KILLS; kill++) {
       const { process: child, browser } = await browserOn(profile);
       const page = await browser.contexts()[0]!.newPage();
       await page.goto(HOME);
@@ -58,13 +64,13 @@ test("a browser that is killed at any moment loses at most the last second", asy
       // What was on screen a second before the kill is there again.
       expect(Number(await people(page).inputValue())).toBeGreaterThanOrEqual(sure);
       const made: { at: number; value: number }[] = [];
-      for (let i = 1; i <= 12; i++) {
+      for (let i = 1; i <= EDITS; i++) {
         const value = sure + i + 20;
         await people(page).fill(String(value));
         made.push({ at: Date.now(), value });
         await page.waitForTimeout(120);
       }
-      await page.waitForTimeout(pause);
+      await page.waitForTimeout(pauseOf(kill));
       const killed = Date.now();
       process.kill(-child.pid!, "SIGKILL");
       sure = made.filter((m) => m.at < killed - 1000).at(-1)?.value ?? sure;
