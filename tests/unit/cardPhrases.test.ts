@@ -1,3 +1,6 @@
+import { lex } from "../../src/lib/core/card/lexer.ts";
+import { Item, NUMBER_RULES, placeNumbers } from "../../src/lib/core/card/numbers.ts";
+import { readQuantity } from "../../src/lib/core/card/quantity.ts";
 import { expect } from "chai";
 import fc from "fast-check";
 import { CARD_DOUBTS } from "../../src/lib/core/card/cardDoubt.ts";
@@ -178,4 +181,17 @@ describe("confidence of an entry", () => {
     expect(confidenceOf(["kind-open"])).to.be.below(0.9);
     expect(confidenceOf(["column-guessed"])).to.be.below(0.9);
   });
+});
+
+describe("what the numbers of an item count", () => {
+  const placed = (line: string, rules = NUMBER_RULES) =>
+    JSON.stringify(placeNumbers(new Item(lex(line), new Set()), rules));
+  for (const rule of NUMBER_RULES) {
+    const [line, pieces] = rule.example;
+    it(`${rule.name}: "${line}" is ${pieces}`, () => {
+      expect(readQuantity(lex(line)).pieces).to.equal(pieces);
+      const without = NUMBER_RULES.filter((r) => r !== rule);
+      expect(placed(line, without), "read otherwise without its rule").to.not.equal(placed(line));
+    });
+  }
 });

@@ -95,6 +95,10 @@ const LENGTH_UNITS: readonly (readonly [RegExp, LengthUnit])[] = [
   [/^(?:yards?|yds?\.?)(?![\p{L}])/iu, "yd"],
 ];
 
+/** Whether the number at `i` has a unit behind it. */
+export const isMeasured = (tokens: readonly Token[], i: number): boolean =>
+  ["length", "volume", "strength", "otherUnit"].includes(tokens[i + 1]?.kind ?? "");
+
 /** Splits a line. Nothing is dropped but white space and filler dots. */
 export function lex(line: string): Token[] {
   const tokens: Token[] = [];

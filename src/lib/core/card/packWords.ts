@@ -1,0 +1,24 @@
+/** Words that stand beside numbers and name no thing: what things come in, and how they are counted. */
+
+export const PACK =
+  /^(?:packs?|pks?|pkts?|pkgs?|packages?|bxs?|rls?|btls?|packets?|boxe?s?|cards?|blisters?|strips?|bags?|tubes?|bottles?|tins?|tubs?|pots?|cartons?|sets?|sleeves?|bundles?|wallets?|pouch(?:es)?|sachets?|rolls?|sheets?|ampoules?|vials?|foils?|envelopes?|envs?|refills?|containers?|jars?|cans?|bunch(?:es)?|cases?|twinpacks?|multipacks?|trays?|dispensers?)$/i;
+export const PACK_ONLY =
+  /^(?:packs?|pks?|pk|pkt|pkg|package|packet|bx|rl|btl|box|card|blister|strip|bag|carton|set|sleeve|bundle|wallet|tin|tub|tube|bottle|envelope|env|sheet|case|tray|roll|foil|pouch|sachet|st)$/i;
+export const COUNT_WORD =
+  /^(?:pcs?|pces?|pieces?|stk|stück|ea|each|units?|count|ct|off|nos?|items?|x|qty|quantity|tablets?|tabs?|caps?|capsules?|caplets?|doses?|singles?|of|parts?)$/i;
+export const HOLDS_SEVERAL =
+  /^(?:packs?|pks?|pkts?|pkgs?|packages?|bxs?|packets?|box(?:es)?|cards?|blisters?|strips?|cartons?|sets?|sleeves?|wallets?|envelopes?|envs?)$/i;
+/** What may stand between a number and its pack: "two little bottles". */
+export const PACK_SIZE =
+  /^(?:little|small|large|big|full|new|unopened|sealed|individual|plastic|spare|whole|twin|double)$/i;
+export const PAIR = /^(?:pairs?|prs?)$/i;
+export const NOT_A_COUNT_AFTER =
+  /^(?:spf|factor|size|model|type|ref|rev|class|level|ffp|category|cat|part|code|item|lot|page|version|grade|step|section|module|stage|dia|diameter|up to|until|from|approx)$/i;
+export const QUANTITY_WORD =
+  /^(?:qty|quantity|count|amount|number|pcs|pieces|contains|quan|anzahl)$/i;
+
+/** What counts and packs are written with, and no name: "pcs", "of", "qty". */
+export const isBookkeeping = (w: string) =>
+  /^(?:pcs?|pces?|stk|stück|pkgs?|pkts?|bxs?|rls?|btls?|ea|each|qty|quantity|pairs?|prs?|x|of|off|per|units?|pieces?|pk|pkt|ct|no|approx|the|is|are|there|there's|theres|we|i|have|got|has|um|uh|er|erm|okay|ok|oh|so|well|now|next|here's|that's|some|ones?)$/i.test(
+    w,
+  );
