@@ -1,4 +1,5 @@
 import { lex } from "../../src/lib/core/card/lexer.ts";
+import { kindBySize, SIZE_RULES } from "../../src/lib/core/card/kindBySize.ts";
 import { Item, NUMBER_RULES, placeNumbers } from "../../src/lib/core/card/numbers.ts";
 import { readQuantity } from "../../src/lib/core/card/quantity.ts";
 import { expect } from "chai";
@@ -194,4 +195,14 @@ describe("what the numbers of an item count", () => {
       expect(placed(line, without), "read otherwise without its rule").to.not.equal(placed(line));
     });
   }
+});
+
+describe("kinds told by their size", () => {
+  for (const { name, example, named, is } of SIZE_RULES)
+    it(`${name}: "${example[0]}"`, () => {
+      const [, entry] = readCard(`4 eye pads\n2 ${example[0]}\n1 whistle`, vocabulary).entries;
+      expect(entry!.itemType).to.equal(example[1]).and.to.equal(is);
+      // Without its size the same name is what the words say.
+      expect(kindBySize(named, example[0], null)).to.equal(named);
+    });
 });

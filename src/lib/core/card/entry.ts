@@ -4,13 +4,13 @@ import { confidenceOf, doubtsOf } from "./confidence.ts";
 import type { Habits } from "./habits.ts";
 import { NAMES_FROM, type Draft } from "./draft.ts";
 import type { CardRow } from "./layout.ts";
+import { kindBySize } from "./kindBySize.ts";
 import { openNameOf } from "./openName.ts";
 import { countOf } from "./pieces.ts";
 import type { Reading } from "./quantity.ts";
 import type { Segment } from "./segments.ts";
 import type { Style } from "./style.ts";
-import { isPlainWord, NO_TYPE } from "./vocabulary.ts";
-import { foldedWords } from "./words.ts";
+import { NO_TYPE } from "./vocabulary.ts";
 
 /** One item that a card names. */
 export interface CardEntry {
@@ -115,7 +115,7 @@ export function entryOf(
   const refined =
     type === "iodine-pad" && reading.volumeMl !== null && reading.volumeMl >= BOTTLE_FROM_ML
       ? "iodine-solution"
-      : refine(type, reading.noun, sized.sizeMm);
+      : kindBySize(type, reading.noun, sized.sizeMm);
   const shippedT = refined === null ? undefined : catalogue.types.get(refined);
   const said = countOf(reading, row, refined, sized.bareIsCount);
   const perPack = packKnown(reading, row, habits);
@@ -186,59 +186,6 @@ function sizeOf(
       bareIsCount: false,
     };
   return { sizeMm: null, bareIsCount: true };
-}
-
-/** A pad as long as this is a bulky one; squares of gauze end at 20 cm. */
-const BULKY_PAD_MM = 210;
-/** No shaped plaster is as long. */
-const CUT_FROM_MM = 300;
-/** Nothing that is laid on is as long. */
-const ROLL_FROM_MM = 1000;
-
-/** Size tells look-alikes apart where the words do not. */
-function refine(type: string | null, noun: string, size: readonly number[] | null): string | null {
-  if (size === null) return type;
-  // "tourniquet, 2.5 x 40 cm": too short and narrow for anything but a vein strap.
-  if (type === null && /^tourniquets?$/i.test(noun.trim()) && size[0]! <= 30 && size.at(-1)! <= 500)
-    return size.length > 1 ? "phlebotomy-strap" : null;
-  if (type === null && size.length > 1 && /^pads?$/i.test(noun.trim()))
-    return size.at(-1)! >= BULKY_PAD_MM ? "abd-pad" : "gauze-pad";
-  // "bandages, 5 cm x 4 m": what is wound on; of those the plain one.
-  if (
-    type === null &&
-    foldedWords(noun)
-      .filter((w) => !isPlainWord(w))
-      .join() === "bandage"
-  )
-    return size.length === 1 || size.at(-1)! >= ROLL_FROM_MM ? "roller-bandage" : null;
-  if (type === null) return null;
-  const width = size[0]!;
-  const length = size.at(-1)!;
-  const named = (pattern: RegExp) => pattern.test(noun);
-  // What has a length and a width is a dressing, not a squeeze of gel.
-  if (type === "burn-gel-sachet" && size.length > 1) return "burn-gel-dressing";
-  if (type === "gauze-pad" && size.length > 1 && length >= ROLL_FROM_MM) return "roller-bandage";
-  // A plaster metres long with 'elastic' on it is a strapping bandage.
-  if (type === "adhesive-strip" && length >= 1000 && named(/elastic/i)) return "elastic-bandage";
-  // One that is cut to length: longer than any plaster, wider than a tape.
-  if (type === "adhesive-strip" && length >= CUT_FROM_MM && width >= 30) return "plaster-strip";
-  // A finger strip to wind round: longer than any shaped one.
-  if (type === "adhesive-knuckle" && size.length > 1 && width <= 25 && length >= 100)
-    return "adhesive-strip";
-  if (type === "adhesive-strip" && size.length > 1 && width >= 38 && length >= 60 && length < 500)
-    return "adhesive-large";
-  if (type === "adhesive-strip" && size.length > 1 && width <= 12 && length <= 45)
-    return "adhesive-junior";
-  if (
-    type === "elastic-bandage" &&
-    named(/compression/i) &&
-    !named(/elastic|crepe|crêpe|support|sprain/i) &&
-    width >= 100
-  )
-    return "heavy-compression-bandage";
-  if (type === "elastic-bandage" && named(/heavy/i) && width >= 100)
-    return "heavy-compression-bandage";
-  return type;
 }
 
 function volumeOf(

@@ -1,0 +1,171 @@
+import { isPlainWord } from "./vocabulary.ts";
+import { foldedWords } from "./words.ts";
+
+/**
+ * Size tells look-alikes apart where the words do not. An ordered table; the first rule that a named kind
+ * and its printed size fit tells the kind.
+ */
+
+interface Sized {
+  /** Words that name the thing. */
+  readonly noun: string;
+  readonly width: number;
+  readonly length: number;
+  /** Two measures or more are printed. */
+  readonly isArea: boolean;
+}
+interface SizeRule {
+  readonly name: string;
+  /** A line, and the kind it is. */
+  readonly example: readonly [line: string, itemType: string];
+  /** What the words name; null: nothing. */
+  readonly named: string | null;
+  readonly fits: (s: Sized) => boolean;
+  readonly is: string;
+}
+
+/** A pad as long as this is a bulky one; squares of gauze end at 20 cm. */
+const BULKY_PAD_MM = 210;
+/** Nothing that is laid on is as long. */
+const ROLL_FROM_MM = 1000;
+/** No shaped plaster is as long; what is, and wider than a tape, is cut to length. */
+const CUT_FROM_MM = 300;
+const WIDER_THAN_TAPE_MM = 30;
+/** A vein strap is at most so wide and long; a tourniquet is wider. */
+const STRAP_MM = { width: 30, length: 500 } as const;
+/** A strip to wind round a finger: no shaped one is as long. */
+const FINGER_STRIP_MM = { width: 25, length: 100 } as const;
+/** Plasters from these on cover a graze, up to those below a spot. */
+const LARGE_PLASTER_MM = { width: 38, length: 60, below: 500 } as const;
+const SMALL_PLASTER_MM = { width: 12, length: 45 } as const;
+/** Heavy compression bandages begin at this width. */
+const HEAVY_FROM_MM = 100;
+
+const isOnly = (noun: string, word: string): boolean =>
+  foldedWords(noun)
+    .filter((w) => !isPlainWord(w))
+    .join() === word;
+const isPad = (noun: string): boolean => /^pads?$/i.test(noun.trim());
+
+export const SIZE_RULES: readonly SizeRule[] = [
+  {
+    name: "too short and narrow for anything but a vein strap",
+    example: ["Tourniquet, 2.5 x 40 cm", "phlebotomy-strap"],
+    named: null,
+    fits: ({ noun, width, length, isArea }) =>
+      /^tourniquets?$/i.test(noun.trim()) &&
+      isArea &&
+      width <= STRAP_MM.width &&
+      length <= STRAP_MM.length,
+    is: "phlebotomy-strap",
+  },
+  {
+    name: "a pad as long as a hand",
+    example: ["Pads, 5 x 9 in", "abd-pad"],
+    named: null,
+    fits: ({ noun, length, isArea }) => isPad(noun) && isArea && length >= BULKY_PAD_MM,
+    is: "abd-pad",
+  },
+  {
+    name: "a pad",
+    example: ["Pads, 10 x 10 cm", "gauze-pad"],
+    named: null,
+    fits: ({ noun, isArea }) => isPad(noun) && isArea,
+    is: "gauze-pad",
+  },
+  {
+    name: "a bandage that is wound on: of those the plain one",
+    example: ["Bandages, 5 cm x 4 m", "roller-bandage"],
+    named: null,
+    fits: ({ noun, length, isArea }) =>
+      isOnly(noun, "bandage") && (!isArea || length >= ROLL_FROM_MM),
+    is: "roller-bandage",
+  },
+  {
+    name: "what has a length and a width is a dressing, not a squeeze of gel",
+    example: ["Burn gel, 10 x 10 cm", "burn-gel-dressing"],
+    named: "burn-gel-sachet",
+    fits: ({ isArea }) => isArea,
+    is: "burn-gel-dressing",
+  },
+  {
+    name: "gauze metres long",
+    example: ["Sterile gauze pad, 7.5 cm x 4 m", "roller-bandage"],
+    named: "gauze-pad",
+    fits: ({ length, isArea }) => isArea && length >= ROLL_FROM_MM,
+    is: "roller-bandage",
+  },
+  {
+    name: "a plaster metres long with 'elastic' on it is a strapping bandage",
+    example: ["Elastic plaster, 6 cm x 2.5 m", "elastic-bandage"],
+    named: "adhesive-strip",
+    fits: ({ noun, length }) => length >= ROLL_FROM_MM && /elastic/i.test(noun),
+    is: "elastic-bandage",
+  },
+  {
+    name: "a plaster that is cut to length",
+    example: ["Fabric plaster, 6 cm x 1 m", "plaster-strip"],
+    named: "adhesive-strip",
+    fits: ({ width, length }) => length >= CUT_FROM_MM && width >= WIDER_THAN_TAPE_MM,
+    is: "plaster-strip",
+  },
+  {
+    name: "a strip to wind round a finger",
+    example: ["Fingertip plasters, 2 x 12 cm", "adhesive-strip"],
+    named: "adhesive-knuckle",
+    fits: ({ width, length, isArea }) =>
+      isArea && width <= FINGER_STRIP_MM.width && length >= FINGER_STRIP_MM.length,
+    is: "adhesive-strip",
+  },
+  {
+    name: "a plaster that covers a graze",
+    example: ["Fabric plasters, 50 x 72 mm", "adhesive-large"],
+    named: "adhesive-strip",
+    fits: ({ width, length, isArea }) =>
+      isArea &&
+      width >= LARGE_PLASTER_MM.width &&
+      length >= LARGE_PLASTER_MM.length &&
+      length < LARGE_PLASTER_MM.below,
+    is: "adhesive-large",
+  },
+  {
+    name: "a plaster for a spot",
+    example: ["Fabric plasters, 10 x 38 mm", "adhesive-junior"],
+    named: "adhesive-strip",
+    fits: ({ width, length, isArea }) =>
+      isArea && width <= SMALL_PLASTER_MM.width && length <= SMALL_PLASTER_MM.length,
+    is: "adhesive-junior",
+  },
+  {
+    name: "compression, and not for a sprain",
+    example: ["Compression bandage, 10 cm", "heavy-compression-bandage"],
+    named: "elastic-bandage",
+    fits: ({ noun, width }) =>
+      /compression/i.test(noun) &&
+      !/elastic|crepe|crêpe|support|sprain/i.test(noun) &&
+      width >= HEAVY_FROM_MM,
+    is: "heavy-compression-bandage",
+  },
+  {
+    name: "heavy, and wide",
+    example: ["Heavy crepe bandage, 15 cm", "heavy-compression-bandage"],
+    named: "elastic-bandage",
+    fits: ({ noun, width }) => /heavy/i.test(noun) && width >= HEAVY_FROM_MM,
+    is: "heavy-compression-bandage",
+  },
+];
+
+/**
+ * The kind that a name and a size tell together.
+ * @param named item type that the words name; null: none
+ * @param size printed sizes in mm, ascending; null: none
+ */
+export function kindBySize(
+  named: string | null,
+  noun: string,
+  size: readonly number[] | null,
+): string | null {
+  if (size === null) return named;
+  const sized = { noun, width: size[0]!, length: size.at(-1)!, isArea: size.length > 1 };
+  return SIZE_RULES.find((r) => r.named === named && r.fits(sized))?.is ?? named;
+}
