@@ -1,5 +1,6 @@
 import { lex } from "../../src/lib/core/card/lexer.ts";
 import { kindBySize, SIZE_RULES } from "../../src/lib/core/card/kindBySize.ts";
+import { NOTE_RULES } from "../../src/lib/core/card/notes.ts";
 import { Item, NUMBER_RULES, placeNumbers } from "../../src/lib/core/card/numbers.ts";
 import { readQuantity } from "../../src/lib/core/card/quantity.ts";
 import { expect } from "chai";
@@ -205,4 +206,21 @@ describe("kinds told by their size", () => {
       // Without its size the same name is what the words say.
       expect(kindBySize(named, example[0], null)).to.equal(named);
     });
+});
+
+describe("lines that list nothing", () => {
+  for (const { name, example } of NOTE_RULES)
+    it(`${name}: "${example.split("\n")[0]}"`, () => {
+      const own = example.includes("\n");
+      const card = own ? example : `8 plasters\n${example}\n4 eye pads\n1 whistle`;
+      const types = readCard(card, vocabulary).entries.map((e) => e.itemType);
+      expect(types).to.not.include(null);
+      expect(types).to.have.length(own ? 4 : 3);
+    });
+  it("a name that begins as a note does is a thing", () => {
+    const card = "8 plasters\nWarning triangle 1\n4 eye pads";
+    expect(readCard(card, vocabulary).entries.map((e) => e.itemType)).to.include(
+      "warning-triangle",
+    );
+  });
 });

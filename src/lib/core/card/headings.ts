@@ -1,0 +1,149 @@
+import { isSure, type Draft } from "./draft.ts";
+import { isCapitals, type Style } from "./style.ts";
+
+/** Lines that name a group of items: an ordered table, the first rule that tells decides. */
+
+const HEADINGS = new Set(
+  "wound care|wounds|wound|bandages|bandages and dressings|dressings|dressings and bandages|plasters|plasters and dressings|tools|tools and protection|instruments|medicines|medicine|medication|medications|meds|drugs|burns|burn care|burn|bleeding|bleeding control|cleaning|hygiene|protection|ppe|personal protection|misc|miscellaneous|other|others|other items|extras|general|trauma|airway|breathing|circulation|eyes|eye care|fractures|sprains|sprains and strains|fractures and sprains|survival|tapes|tape|gloves and masks|antiseptics|cleansing|blisters|blister care|feet|foot care|bites and stings|insect bites|equipment|hardware|paperwork|documents|stationery|documentation|contents|medicine cabinet|diagnostics|splints|supports|immobilisation|cold therapy|hot and cold|resuscitation|cpr|first aid|emergency|pockets|front pocket|main compartment|back pocket|inner pocket|outer pocket|lid|top|bottom|left|right|wipes|wipes and creams|creams|ointments|creams and ointments|tablets|gauze|gauze and pads|pads|bandaging|wound dressings|closures|signalling|lighting|warmth|exposure|skin|allergy|stings|bag|box".split(
+    "|",
+  ),
+);
+
+/** "A. Dressings", with a list mark: a heading where what is listed carries counts. */
+const SECTIONS =
+  /^(?:wounds?|wound care|bandages?|dressings?|bandages and dressings|dressings and bandages|tools|instruments|equipment|medicines?|medications?|meds|burns?|burn care|bleeding|cleaning|hygiene|protection|ppe|misc|miscellaneous|others?|extras|eyes?|eye care|airway|resuscitation|sprains|fractures)$/;
+
+const normalHeading = (text: string) =>
+  text
+    .toLowerCase()
+    .replace(/\([^)]*\)/g, "")
+    .replace(/&/g, "and")
+    .replace(/[^a-z ]/g, "")
+    .replace(/\s+/g, " ")
+    .trim();
+
+interface Line extends Draft {
+  readonly text: string;
+  readonly style: Style;
+  readonly next: Draft | undefined;
+  readonly isFirst: boolean;
+  readonly counted: boolean;
+  /** Some part of it surely names an item other than what things lie in. */
+  readonly names: boolean;
+}
+interface HeadingRule {
+  readonly name: string;
+  /** true: it is one, false: it is none, null: the next rule tells. */
+  readonly tells: (line: Line) => boolean | null;
+}
+const isOne = (says: boolean): true | null => (says ? true : null);
+const isNone = (says: boolean): false | null => (says ? false : null);
+
+const HEADING_RULES: readonly HeadingRule[] = [
+  {
+    name: "ends in a colon",
+    tells: ({ text }) => isOne(/:\s*(?:\([^)]*\))?\s*$/.test(text)),
+  },
+  {
+    name: "'* Cold' over a list that is set further in",
+    tells: ({ row, next, counted, match }) =>
+      isOne(
+        row.bullet &&
+          !counted &&
+          !isSure(match) &&
+          next?.row.bullet === true &&
+          next.row.indent > row.indent,
+      ),
+  },
+  {
+    name: "'Camp nurse list (2 weeks, 24 kids)', first of all",
+    tells: ({ isFirst, row, names, text }) =>
+      isOne(
+        isFirst &&
+          !row.bullet &&
+          !names &&
+          /\b(?:list|kit|bag|box|set|pouch|contents|cabinet|refill)\b/i.test(text),
+      ),
+  },
+  {
+    name: "what is counted or measured is a thing",
+    tells: ({ counted, whole }) => isNone(counted || whole.sizeMm !== null),
+  },
+  {
+    name: "'A. Dressings' where what is listed carries counts",
+    tells: ({ row, style, text }) =>
+      isOne(row.bullet && style.counts && SECTIONS.test(normalHeading(text))),
+  },
+  {
+    name: "a marked line among marked lines is a thing",
+    tells: ({ row, style }) => isNone(row.bullet && style.bullets),
+  },
+  {
+    // "tape" amid items in small letters is a thing; headings are plural or have a capital.
+    name: "a word that heads groups",
+    tells: ({ names, text, style }) =>
+      isOne(
+        !(names && text === text.toLowerCase() && !text.endsWith("s")) &&
+          HEADINGS.has(normalHeading(text)) &&
+          (style.counts || style.bullets),
+      ),
+  },
+  {
+    name: "capitals over small letters",
+    tells: ({ style, next, text }) =>
+      isOne(
+        style.counts &&
+          next !== undefined &&
+          !style.capitals &&
+          isCapitals(text) &&
+          !isCapitals(next.row.text),
+      ),
+  },
+  {
+    name: "less far in than the list",
+    tells: ({ style, row }) => isOne(style.counts && style.indent > row.indent && !row.bullet),
+  },
+  {
+    name: "above all that is counted",
+    tells: ({ style, row }) =>
+      isOne(style.counts && !style.spoken && !row.bullet && row.source < style.first),
+  },
+  {
+    name: "ruled or marked as a heading",
+    tells: ({ text }) => isOne(/^[=*#~—–-]{2,}|[=*#~-]{3,}\s*$/.test(text) || /^#+\s/.test(text)),
+  },
+  {
+    name: "above the first item, and names none",
+    tells: ({ names, row, style }) =>
+      !names && !row.bullet && !style.spoken && row.source < style.first,
+  },
+];
+
+/** Whether a line names a group of items, and none itself. */
+export function isHeading(
+  draft: Draft,
+  next: Draft | undefined,
+  style: Style,
+  isFirst: boolean,
+): boolean {
+  const { row, match, whole, segments } = draft;
+  if (row.inTable)
+    return (
+      row.quantity === null &&
+      !isSure(match) &&
+      row.text.split(/\s+/).length <= 3 &&
+      HEADINGS.has(normalHeading(row.text))
+    );
+  const line: Line = {
+    ...draft,
+    ...{ style, next, isFirst },
+    text: row.text.trim(),
+    counted: (whole.pieces !== null && !whole.article) || whole.bare !== null,
+    names: segments.some((s) => isSure(s.match) && s.match.type !== "container"),
+  };
+  for (const rule of HEADING_RULES) {
+    const told = rule.tells(line);
+    if (told !== null) return told;
+  }
+  return false;
+}
