@@ -1,4 +1,4 @@
-import { saysGone } from "./segments.ts";
+import { saysGone } from "./absence.ts";
 import { VALUE_OF, NUMBER_WORDS } from "./numberWords.ts";
 
 /**

@@ -1,7 +1,7 @@
 import type { CardRow } from "./layout.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { rephrase } from "./phrases.ts";
-import { speaksOfAbsence } from "./segments.ts";
+import { speaksOfAbsence } from "./absence.ts";
 import { eachVariant } from "./variants.ts";
 
 /** Rows in the plain writing that the grammar of counts reads; what leans on the row above is filled in. */

@@ -1,3 +1,4 @@
+import { speaksOfAbsence } from "./absence.ts";
 import { claimOf } from "./claim.ts";
 import { cleanLines } from "./cleanLines.ts";
 import { draftOf, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
@@ -9,7 +10,7 @@ import { isNote } from "./notes.ts";
 import type { Reading } from "./quantity.ts";
 import { plainly } from "./plainly.ts";
 import { repairText } from "./repairText.ts";
-import { isOfTheKindBefore, speaksOfAbsence, type Segment } from "./segments.ts";
+import { isOfTheKindBefore, type Segment } from "./segments.ts";
 import { strokesAsCells } from "./strokes.ts";
 import { isAmongItems, styleOf } from "./style.ts";
 import { namedByHeading, type SizeHeading } from "./sizesBelow.ts";

@@ -1,0 +1,38 @@
+/** What a card says of things that are not there, somewhere else, or somebody else's. */
+
+/** Not in the kit. */
+export const ABSENT =
+  /\b(?:not\s+(?:supplied|included|provided|in\s+(?:the\s+)?(?:kit|box|bag|pack)|present|there|found|here|part)|sold\s+separately|available\s+separately|(?:is|are|was|were|now|gone)?\s*missing|excluded|excluding|without(?!\s+(?:alcohol|latex|powder|pre))|doesn'?t\s+(?:include|have|contain)|does\s+not\s+(?:include|have|contain)|no\s+longer|isn'?t|aren'?t|hasn'?t|haven'?t|couldn'?t\s+find|can'?t\s+(?:find|see)|cannot\s+find|none\s+(?:left|here|found|at all)|out\s+of\s+stock|discontinued|removed|used\s+up|all\s+gone|to\s+be\s+(?:added|bought|ordered)|not\s+any|not\s+counted|we(?:'re|\s+are)\s+(?:all\s+)?out\b|ran\s+out|run\s+out|optional\s+extra|(?:add|buy|order)\s+(?:separately|your\s+own)|left\s+(?:out|(?:it\s+|them\s+)?(?:at\s+home|behind))|empty\s+slot|not\s+enclosed|not\s+taking|to\s+order|(?:not|never)\s+(?:been\s+)?(?:replaced|put\s+back|restocked))\b|:\s*none\b|[-–,]\s*none\b|\bnone\s*$|^\s*none\b|\?\s*(?:no|nope|nothing)\b|\bbut\s+(?:we|i|they|it)\s+(?:do|does|have|has|did)(?:n'?t|\s+not)\b|\b(?:not\s+(?:needed|wanted)|don'?t\s+(?:need|want))\b|\bleave\b.*\b(?:at\s+home|behind)\b/i;
+/** It is somewhere else, or gone. */
+const ELSEWHERE =
+  /\b(?:lives?\s+(?:on|in|at)\s+the|(?:moved|gone|went|goes)\s+to\s+the|(?:is|are|s)\s+in\s+the\s+(?:vaccine\s+|staff\s+|glove\s+)?(?:hut|van|car|office|folder|fridge|freezer|drawer|vehicle|ute|truck|house|shed|safe|locker|glove\s*box)|in\s+the\s+(?:staff\s+)?(?:fridge|freezer)|not\s+(?:ours|mine|yours|first\s+aid|for\s+(?:us|this))|(?:is\s+not|isn'?t|that\s+is\s+not)\s+(?:ours|mine|first\s+aid)|(?:he|she|they)\s+(?:keeps?|has|have|carr(?:y|ies))\s+(?:it|them|that)|never\s+came|chucked|thrown\s+(?:out|away)|binned|(?:that'?s|belongs\s+to)\s+the\s+dog'?s?|need\s+to\s+(?:get|buy|order)|(?:oh\s+)?delete\s+that)\b/i;
+/** "gloves, cut-resistant (PPE, not first aid)" */
+const NOT_MEDICAL = /\bnot\s+(?:medical|first\s+aid|for\s+first\s+aid)\b/i;
+const ABSENT_NO =
+  /(?:^|\b(?:but|and|there'?s|there\s+is|there\s+are|has|have|with|i\s+see|still)\s+|,\s*)no\s+(?!(?:wait|sorry|make|actually|\d)\b|\.)(?=\p{L})/iu;
+
+/** Words in which a stretch may speak of absence. */
+export const ABSENT_WORDS =
+  /\b(?:no|not|none|missing|without|separately|isn't|aren't|excluding)\b/i;
+
+/**
+ * Whether a stretch says that its thing is not there.
+ * @param own as it stands on the card
+ * @param said the same without brackets that speak of another thing
+ */
+export const isSaidAbsent = (own: string, said: string): boolean =>
+  NOT_MEDICAL.test(own) ||
+  ABSENT.test(said) ||
+  ABSENT_NO.test(said) ||
+  ELSEWHERE.test(own.replace(/\([^)]*\)?/g, " "));
+
+/** Whether a remark says that a thing is not there, or is somebody else's. */
+export const saysGone = (text: string): boolean =>
+  ABSENT.test(text) || ABSENT_NO.test(text) || ELSEWHERE.test(text);
+
+/** Whether a whole line speaks of what is not there. */
+export const speaksOfAbsence = (text: string): boolean =>
+  ABSENT.test(text) ||
+  /\b(?:you\s+may\s+also\s+like|also\s+available|optional\s+extras?|recommended\s+(?:additions?|extras?)|customers\s+also|not\s+included|frequently\s+bought|consider\s+adding|suggested\s+(?:additions?|extras?)|add\s+your\s+own|wish\s?list|people\s+also\s+buy|sold\s+separately|refills?\s+available|shopping|to\s+(?:buy|get|order)|not\s+in\s+there)\b/i.test(
+    text,
+  );

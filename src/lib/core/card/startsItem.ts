@@ -1,0 +1,300 @@
+import { ABSENT_WORDS } from "./absence.ts";
+import type { Token } from "./lexer.ts";
+import { readQuantity, type Reading } from "./quantity.ts";
+import {
+  ACCESSORIES,
+  endsInCount,
+  hasNoun,
+  isWith,
+  leadingCount,
+  onlyDescribes,
+  ONLY_PACKS,
+  onlyRemarks,
+  saysOnes,
+  saysPackOf,
+  SIZE_ONLY,
+  SIZE_WORD,
+  STANDS_ALONE,
+  TELLS_STATE,
+  textOf,
+  THE_SAME,
+} from "./stretch.ts";
+import { matchType, type Match, type Vocabulary } from "./vocabulary.ts";
+
+/**
+ * Whether what follows a separator is an item of its own, or says more of the one before: an ordered
+ * table; the first rule that tells decides.
+ */
+
+/** A stretch of a line between separators. */
+export interface Stretch {
+  /** The words that name it when it names itself only by "more" or "ones". */
+  sameAs?: string;
+  tokens: Token[];
+  corrects: boolean;
+  /** Behind a separator that parts sentences: a semicolon, "and", "plus". */
+  strong: boolean;
+  /** It came after "w/". */
+  comesWith?: boolean;
+}
+
+/** What is known of the whole line. */
+export interface LineSaid {
+  /** It takes the place of what was said before it. */
+  readonly corrects: boolean;
+  /** Stretches that carry a number. */
+  readonly explicit: number;
+  /** Kinds that are named whole. */
+  readonly kinds: number;
+  readonly vocabulary: Vocabulary;
+}
+
+/** Two stretches, one behind the other. */
+class Pair {
+  readonly before: Stretch;
+  readonly draft: Stretch;
+  readonly line: LineSaid;
+  /** The one before is the first of the line. */
+  readonly isSecond: boolean;
+  readonly first: Reading;
+  readonly reading: Reading;
+  readonly match: Match;
+  /** What the one before is called. */
+  readonly named: string;
+  readonly firstMatch: Match;
+  /** A count leads. */
+  readonly leads: boolean;
+  /** It names a kind whole, or firmly enough. */
+  readonly known: boolean;
+
+  constructor(before: Stretch, draft: Stretch, match: Match, isSecond: boolean, line: LineSaid) {
+    this.before = before;
+    this.draft = draft;
+    this.line = line;
+    this.isSecond = isSecond;
+    this.first = readQuantity(before.tokens);
+    this.reading = readQuantity(draft.tokens);
+    this.match = match;
+    this.named = before.sameAs ?? this.first.noun;
+    this.firstMatch = matchType(this.named, line.vocabulary);
+    this.leads = leadingCount(draft.tokens);
+    this.known = match.type !== null && (match.whole === 1 || match.weight >= STANDS_ALONE);
+  }
+
+  /** It names its kind in full. */
+  get isWhole(): boolean {
+    return this.match.type !== null && this.match.whole === 1;
+  }
+  get onlyPacks(): boolean {
+    return this.reading.noun.trim() !== "" && ONLY_PACKS.test(this.reading.noun);
+  }
+  get endsInOnes(): boolean {
+    const last = this.draft.tokens.at(-1);
+    return last?.kind === "word" && /^ones$/i.test(last.text);
+  }
+  /** Both together name something better than each alone. */
+  joins(firstWeight: number): boolean {
+    const both = matchType(`${this.first.noun} ${this.reading.noun}`, this.line.vocabulary);
+    return both.whole === 1 && both.weight > Math.max(this.match.weight, firstWeight) * 1.1;
+  }
+}
+
+/** true: an item of its own; false: more of the one before; the words of the one before: another of its kind. */
+type Told = boolean | { readonly sameAs: string };
+interface StartRule {
+  readonly name: string;
+  /** null: the next rule tells. */
+  readonly tells: (p: Pair) => Told | null;
+}
+const own = (says: boolean): true | null => (says ? true : null);
+const more = (says: boolean): false | null => (says ? false : null);
+
+const START_RULES: readonly StartRule[] = [
+  {
+    name: "each with its sign and count behind it: 'WARNING TRIANGLE ×1, HI-VIS ×2'",
+    tells: ({ before, draft, reading, match }) =>
+      own(
+        endsInCount(before.tokens) &&
+          endsInCount(draft.tokens) &&
+          (hasNoun(reading) || match.type !== null),
+      ),
+  },
+  {
+    name: "the number corrects, the sentence after it does not: '… make that twelve. Strip of ten antihistamine'",
+    tells: ({ before, match, firstMatch }) =>
+      own(before.sameAs !== undefined && match.whole === 1 && match.type !== firstMatch.type),
+  },
+  {
+    name: "a sentence after a correction that names nothing",
+    tells: ({ line, isSecond, draft, first, match }) =>
+      line.corrects && isSecond && draft.strong && first.noun.trim() === ""
+        ? match.type !== null
+        : null,
+  },
+  {
+    name: "the pack that what came before lies in: 'plasters: a card of ten'",
+    tells: ({ leads, named, onlyPacks, first }) =>
+      more(leads && named.trim() !== "" && onlyPacks && first.pieces === null),
+  },
+  {
+    name: "another pack, or ones of it: 'a card of twenty, and eight loose knuckle ones'",
+    tells: (p) => {
+      if (!p.leads || p.named.trim() === "") return null;
+      const afterPacks = p.onlyPacks && p.first.pieces !== null && saysPackOf(p.before.tokens);
+      if (!afterPacks && !(p.endsInOnes && !p.isWhole)) return null;
+      return { sameAs: p.onlyPacks ? p.named : `${p.reading.noun} ${p.named}` };
+    },
+  },
+  {
+    name: "the same in another size: '3 more at 5 x 5 cm'",
+    tells: ({ reading, first, draft, leads, named }) =>
+      THE_SAME.test(reading.noun) &&
+      ((reading.sizeMm !== null && first.sizeMm !== null) ||
+        /second|third/i.test(reading.noun) ||
+        saysOnes(draft.tokens)) &&
+      first.pieces !== null &&
+      leads
+        ? { sameAs: named }
+        : null,
+  },
+  { name: "it names nothing", tells: ({ reading }) => more(reading.noun.trim() === "") },
+  {
+    name: "a count with a remark in brackets",
+    tells: ({ leads, draft }) => more(leads && onlyRemarks(draft.tokens)),
+  },
+  {
+    name: "the state of what came before: 'a torch, dead battery'",
+    tells: ({ reading }) => more(TELLS_STATE.test(reading.noun.replace(/^s /, ""))),
+  },
+  {
+    name: "another thing that is said not to be there",
+    tells: ({ draft, match, firstMatch }) =>
+      own(
+        ABSENT_WORDS.test(textOf(draft.tokens)) &&
+          match.type !== null &&
+          firstMatch.type !== null &&
+          match.type !== firstMatch.type,
+      ),
+  },
+  {
+    name: "what comes along",
+    tells: ({ before, draft, leads, match }) =>
+      more(
+        (before.tokens.some(isWith) || draft.comesWith === true) &&
+          !leads &&
+          (draft.comesWith === true || ACCESSORIES.has(match.type)),
+      ),
+  },
+  {
+    name: "'with' something that is no item",
+    tells: ({ reading, isWhole }) => more(/^with\b/i.test(reading.noun) && !isWhole),
+  },
+  {
+    name: "a size alone: 'dressings, three medium and one large'",
+    tells: ({ leads, reading, first, named }) =>
+      leads && SIZE_ONLY.test(reading.noun) && first.pieces !== null && SIZE_WORD.test(named)
+        ? { sameAs: named }
+        : null,
+  },
+  {
+    name: "nothing named yet, each counted: 'Skin closures (3 cards of 5); dressings (6)'",
+    tells: ({ firstMatch, draft, first, reading, known, leads }) =>
+      firstMatch.type === null &&
+      draft.strong &&
+      first.pieces !== null &&
+      !first.article &&
+      reading.pieces !== null &&
+      known &&
+      !leads
+        ? hasNoun(first)
+        : null,
+  },
+  {
+    name: "nothing named yet: what follows may name it ('Bandage, crepe')",
+    tells: (p) =>
+      p.firstMatch.type === null && !p.leads
+        ? p.known &&
+          p.draft.strong &&
+          p.first.pieces !== null &&
+          !p.first.article &&
+          textOf(p.before.tokens).trim() !== "" &&
+          !p.joins(0)
+        : null,
+  },
+  {
+    name: "nothing named yet, and a count leads",
+    tells: ({ firstMatch, before, first, known, reading }) =>
+      firstMatch.type === null
+        ? textOf(before.tokens).trim() !== "" && first.noun !== "" && (known || hasNoun(reading))
+        : null,
+  },
+  {
+    name: "so many pads of a size",
+    tells: ({ leads, reading }) =>
+      own(leads && /^pads?$/i.test(reading.noun.trim()) && reading.sizeMm !== null),
+  },
+  {
+    name: "a count of what only describes",
+    tells: ({ leads, reading, known }) => more(leads && !hasNoun(reading) && !known),
+  },
+  {
+    name: "a count of a known kind, unless it counts the one before",
+    tells: ({ leads, known, match, firstMatch, draft, first }) =>
+      leads && known
+        ? !(match.type === firstMatch.type && !draft.strong && first.pieces === null)
+        : null,
+  },
+  {
+    name: "a count of something unknown",
+    tells: ({ leads, draft, reading }) =>
+      leads ? draft.strong || !onlyDescribes(reading.noun) : null,
+  },
+  {
+    name: "no kind of its own",
+    tells: ({ known, match, firstMatch }) => more(!known || match.type === firstMatch.type),
+  },
+  { name: "both together name one thing", tells: (p) => more(p.joins(p.firstMatch.weight)) },
+  {
+    name: "each with its own count behind it: 'shears 1, gloves 5 prs'",
+    tells: ({ match, reading, first }) =>
+      own(
+        match.whole === 1 && reading.pieces !== null && !reading.article && first.pieces !== null,
+      ),
+  },
+  { name: "too common a word", tells: ({ match }) => more(match.weight < STANDS_ALONE) },
+  {
+    name: "two things, each named whole: 'pencil, report cards (5)'",
+    tells: ({ match, firstMatch, reading }) =>
+      own(
+        match.type !== "container" &&
+          match.whole === 1 &&
+          firstMatch.whole === 1 &&
+          firstMatch.explained === 1 &&
+          reading.pieces !== null &&
+          firstMatch.weight >= STANDS_ALONE,
+      ),
+  },
+  {
+    name: "a list of several kinds, or one without numbers",
+    tells: ({ draft, line }) => draft.strong || line.explicit === 0 || line.kinds >= 3,
+  },
+];
+
+/** Whether a stretch is an item of its own; marks it where it is another of the kind before. */
+export function startsItem(
+  before: Stretch,
+  draft: Stretch,
+  match: Match,
+  isSecond: boolean,
+  line: LineSaid,
+): boolean {
+  const pair = new Pair(before, draft, match, isSecond, line);
+  for (const rule of START_RULES) {
+    const told = rule.tells(pair);
+    if (told === null) continue;
+    if (typeof told === "boolean") return told;
+    draft.sameAs = told.sameAs;
+    return true;
+  }
+  return false;
+}
