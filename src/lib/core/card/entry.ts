@@ -2,7 +2,8 @@ import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { CardDoubt } from "./cardDoubt.ts";
 import { confidenceOf, doubtsOf } from "./confidence.ts";
 import type { Habits } from "./habits.ts";
-import { NAMES_FROM, type Draft } from "./draft.ts";
+import type { Draft } from "./draft.ts";
+import { isItem, isNamed } from "./isItem.ts";
 import type { CardRow } from "./layout.ts";
 import { kindBySize } from "./kindBySize.ts";
 import { openNameOf } from "./openName.ts";
@@ -57,54 +58,9 @@ export function entryOf(
 ): CardEntry | null {
   const { match, reading } = segment;
   const { row } = draft;
-  const named =
-    match.type !== null &&
-    (match.whole === 1 ? match.weight >= NAMES_FROM : match.weight >= 2.5 && match.whole >= 0.7);
+  const named = isNamed(match);
   const counted = reading.pieces !== null || row.quantity !== null;
-  if (!named) {
-    // A thing without a type is an item only where the line is written like one.
-    if (!/\p{L}{3}/u.test(reading.noun)) return null;
-    const firm = counted && !(reading.article && !style.spoken);
-    const listed = row.inTable ? row.quantity !== null : row.bullet ? style.bullets || firm : false;
-    const spoken =
-      style.spoken &&
-      counted &&
-      /\b(?:a|an|one|two|three|some|of)\b|\d/i.test(draft.row.text) &&
-      row.source > style.first &&
-      row.source <= style.last + 2 &&
-      !/\b(?:the lot|that's|goes|right|so)\b/i.test(draft.row.text);
-    const inList =
-      !row.bullet &&
-      style.counts &&
-      !style.bullets &&
-      firm &&
-      row.source > style.first - (/^\W*\d/.test(row.text) ? 5 : 2) &&
-      row.source < style.last + 3 &&
-      reading.noun.split(" ").length <= 6;
-    const plain =
-      amongItems &&
-      !style.spoken &&
-      reading.noun.split(" ").length <= 4 &&
-      !/[.!?:]\s*$/.test(row.text);
-    if (!(listed || spoken || inList || plain)) return null;
-  }
-  if (
-    named &&
-    match.type === "container" &&
-    (!counted || (style.spoken && row.source < style.first)) &&
-    !row.bullet &&
-    !(amongItems && match.explained === 1)
-  )
-    return null;
-  if (
-    named &&
-    style.spoken &&
-    !counted &&
-    (match.type === "container" ||
-      match.explained < 0.6 ||
-      (match.weight < 2.2 && segment.tokens.length > 4))
-  )
-    return null;
+  if (!isItem(segment, draft, style, amongItems)) return null;
   const type = named && match.type !== NO_TYPE ? match.type : null;
   const sized = sizeOf(
     reading,

@@ -12,7 +12,7 @@ import { plainly } from "./plainly.ts";
 import { repairText } from "./repairText.ts";
 import { isOfTheKindBefore, type Segment } from "./segments.ts";
 import { strokesAsCells } from "./strokes.ts";
-import { isAmongItems, styleOf } from "./style.ts";
+import { isAmongItems, styleOf, type Style } from "./style.ts";
 import { namedByHeading, type SizeHeading } from "./sizesBelow.ts";
 import { isKnownWord, isPlainWord, matchType, NO_TYPE, type Vocabulary } from "./vocabulary.ts";
 import { foldedWords } from "./words.ts";
@@ -53,82 +53,99 @@ export function readCard(
   const drafts = own.map((draft, at) => underHeading(draft, headings[at] ?? null));
   const style = styleOf(drafts);
   let claimedPieces: number | null = null;
-  const found: (CardEntry & { dropped?: boolean })[] = [];
+  const entries: CardEntry[] = [];
   let absentBlock: { indent: number; source: number } | null = null;
   drafts.forEach((draft, at) => {
     const { row } = draft;
     const claim = claimOf(draft, at < 2);
     if (claim !== null) {
-      if (claimedPieces === null) claimedPieces = claim;
+      claimedPieces ??= claim;
       return;
     }
     if (absentBlock && endsBlock(row, absentBlock, drafts[at - 1]?.row)) absentBlock = null;
-    if (speaksOfAbsence(row.text) && isHeadingLike(row.text)) {
+    if (speaksOfAbsence(row.text) && isHeadingLike(row.text))
       absentBlock = { indent: row.indent, source: row.source };
-      return;
-    }
-    if (absentBlock || isNote(draft, style) || isHeading(draft, drafts[at + 1], style, at === 0))
-      return;
-    if (headings[at + 1] && !headings[at]) return;
-    if (startsWithAbsence(row.text)) return;
-    const foundBefore = found.length;
-    for (const said of draft.segments) {
-      const before = found.at(-1);
-      const segment =
-        style.spoken && before?.itemType && isOfTheKindBefore(said)
-          ? { ...said, match: { ...said.match, type: before.itemType, whole: 1, weight: 2 } }
-          : said;
-      if (
-        segment.corrects &&
-        found.length > 0 &&
-        segment.reading.noun.trim() === "" &&
-        segment.reading.pieces === null &&
-        segment.reading.sizeMm === null &&
-        !segment.absent
-      ) {
-        if (/scratch|strike/i.test(row.text)) found.pop();
-        continue;
-      }
-      const entry = entryOf(
-        segment,
-        draft,
-        style,
-        isAmongItems(drafts, at),
-        vocabulary.catalogue,
-        habits,
-      );
-      // "chalk – no, that is not first aid": what was said before it on the line is taken back.
-      if (segment.absent && segment.corrects && found.length > foundBefore) found.pop();
-      if (
-        segment.absent ||
-        (segment.reading.pieces === 0 && row.quantity === null) ||
-        (row.quantity !== null && quantityIsNought(row.quantity))
-      )
-        continue;
-      const last = found.at(-1);
-      // "six, sorry, five sachets": what is corrected named nothing yet; then this is the item itself.
-      const namedHere = found.length > foundBefore || draft.segments[0]!.corrects;
-      if (segment.corrects && last && namedHere) {
-        const same =
-          segment.match.type === null ||
-          segment.match.type === (last.itemType ?? NO_TYPE) ||
-          segment.match.weight < NAMES_FROM;
-        const fixed = same
-          ? {
-              ...last,
-              itemType: kindTold(last, segment, vocabulary),
-              pieces: correctedPieces(segment.reading, last),
-              sizeMm: segment.reading.sizeMm ?? last.sizeMm,
-            }
-          : entry;
-        if (fixed) found[found.length - 1] = { ...fixed, source: last.source };
-        continue;
-      }
-      if (entry) found.push(entry);
-    }
+    const listsNothing =
+      absentBlock !== null ||
+      isNote(draft, style) ||
+      isHeading(draft, drafts[at + 1], style, at === 0) ||
+      (headings[at + 1] && !headings[at]) ||
+      startsWithAbsence(row.text);
+    if (!listsNothing)
+      takeRow(draft, { style, amongItems: isAmongItems(drafts, at), vocabulary, habits }, entries);
   });
   const columnsUnclearAt = rows.find((r) => r.columnsUnclear)?.source ?? null;
-  return { claimedPieces, entries: found, columnsUnclearAt };
+  return { claimedPieces, entries, columnsUnclearAt };
+}
+
+interface Card {
+  readonly style: Style;
+  readonly amongItems: boolean;
+  readonly vocabulary: Vocabulary;
+  readonly habits: Habits;
+}
+
+/** Adds what a row lists to what was found before it; a correction changes that. */
+function takeRow(draft: Draft, card: Card, found: CardEntry[]): void {
+  const { style, amongItems, vocabulary, habits } = card;
+  const { row } = draft;
+  const foundBefore = found.length;
+  for (const said of draft.segments) {
+    const segment = ofTheKindBefore(said, found.at(-1), style);
+    if (found.length > 0 && onlyCorrects(segment)) {
+      if (/scratch|strike/i.test(row.text)) found.pop();
+      continue;
+    }
+    // "chalk – no, that is not first aid": what was said before it on the line is taken back.
+    if (segment.absent && segment.corrects && found.length > foundBefore) found.pop();
+    if (segment.absent || isNone(segment, row)) continue;
+    const entry = entryOf(segment, draft, style, amongItems, vocabulary.catalogue, habits);
+    const last = found.at(-1);
+    // "six, sorry, five sachets": what is corrected named nothing yet; then this is the item itself.
+    const namedHere = found.length > foundBefore || draft.segments[0]!.corrects;
+    if (segment.corrects && last && namedHere) {
+      const fixed = corrected(last, segment, entry, vocabulary);
+      if (fixed) found[found.length - 1] = { ...fixed, source: last.source };
+    } else if (entry) found.push(entry);
+  }
+}
+
+/** "two bigger ones": said aloud, of the kind before. */
+const ofTheKindBefore = (said: Segment, before: CardEntry | undefined, style: Style): Segment =>
+  style.spoken && before?.itemType && isOfTheKindBefore(said)
+    ? { ...said, match: { ...said.match, type: before.itemType, whole: 1, weight: 2 } }
+    : said;
+
+/** "no, scratch that": takes back, and says nothing instead. */
+const onlyCorrects = ({ corrects, absent, reading }: Segment): boolean =>
+  corrects &&
+  !absent &&
+  reading.noun.trim() === "" &&
+  reading.pieces === null &&
+  reading.sizeMm === null;
+
+/** None of it: "gloves 0", a dash in the column that counts. */
+const isNone = ({ reading }: Segment, row: CardRow): boolean =>
+  row.quantity === null ? reading.pieces === 0 : quantityIsNought(row.quantity);
+
+/** The entry before with what corrects it; another entry where another thing is named. */
+function corrected(
+  last: CardEntry,
+  segment: Segment,
+  entry: CardEntry | null,
+  vocabulary: Vocabulary,
+): CardEntry | null {
+  const { match, reading } = segment;
+  const isSame =
+    match.type === null || match.type === (last.itemType ?? NO_TYPE) || match.weight < NAMES_FROM;
+  return isSame
+    ? {
+        ...last,
+        itemType: kindTold(last, segment, vocabulary),
+        pieces: correctedPieces(reading, last),
+        sizeMm: reading.sizeMm ?? last.sizeMm,
+      }
+    : entry;
 }
 
 /** A row of sizes alone is of the kind that its heading names. */
