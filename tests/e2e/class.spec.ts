@@ -1,15 +1,20 @@
-import { expect, test } from "@playwright/test";
+import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
 import { choose } from "./support/choose.ts";
 
-test("an instructor plants faults, a student finds one, the class is marked; a cut file is refused", async ({
-  page,
-}) => {
+/** The class's page, with the demo's crew box to plant faults in. */
+async function onClass(page: Page): Promise<void> {
   await page.goto("/");
   await page.locator('a[href*="demo-crew-box"]').first().waitFor();
   await expect(page.getByTestId("save-state").first()).toContainText(/^\s*Saved/);
   await page.goto("/class");
   await choose(page, "From the kit", "Tallowmere Crew Box");
+}
+
+test("an instructor plants faults, a student finds one, the class is marked; a cut file is refused", async ({
+  page,
+}) => {
+  await onClass(page);
   await page.getByLabel("Faults", { exact: true }).fill("5");
   await page.getByLabel("passphrase that seals the key").fill("orchard ladder");
   await page.getByRole("button", { name: "Plant the faults" }).click();
@@ -166,11 +171,7 @@ test("practising alone: a thing is named, comes again another day, and a round r
 test("with the real kit the file is the answer card, one student after another, against a clock", async ({
   page,
 }) => {
-  await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
-  await expect(page.getByTestId("save-state").first()).toContainText(/^\s*Saved/);
-  await page.goto("/class");
-  await choose(page, "From the kit", "Tallowmere Crew Box");
+  await onClass(page);
   await page.getByLabel("Faults", { exact: true }).fill("4");
   await page.getByText("with the real kit").click();
   await page.getByText("for practice").click();
