@@ -1,13 +1,11 @@
 import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
 import { choose } from "./support/choose.ts";
+import { fromDemo } from "./support/demo.ts";
 
 /** The class's page, with the demo's crew box to plant faults in. */
 async function onClass(page: Page): Promise<void> {
-  await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
-  await expect(page.getByTestId("save-state").first()).toContainText(/^\s*Saved/);
-  await page.goto("/class");
+  await fromDemo(page, "/class");
   await choose(page, "From the kit", "Tallowmere Crew Box");
 }
 

@@ -1,12 +1,10 @@
 import { expect, test } from "@playwright/test";
+import { fromDemo } from "./support/demo.ts";
 
 test("will it last: chances, one more of what, an assumption changed and taken back", async ({
   page,
 }) => {
-  await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
-  await expect(page.getByTestId("save-state").first()).toContainText(/^\s*Saved/);
-  await page.goto("/kit/demo-crew-box/plan");
+  await fromDemo(page, "/kit/demo-crew-box/plan");
   await page.getByRole("link", { name: "Will it last?" }).click();
   const lasts = page.getByTestId("lasts");
   await expect(lasts).toContainText("of 100");

@@ -1,13 +1,11 @@
 import { expect, test, type Page } from "@playwright/test";
 import { readFileSync, writeFileSync } from "node:fs";
+import { fromDemo } from "./support/demo.ts";
 
 /** A kit in service: taken, put back, checked, merged. */
 
 async function openLog(page: Page, path = "/kit/demo-shed-box/log"): Promise<void> {
-  await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
-  await expect(page.getByTestId("save-state").first()).toContainText(/^\s*Saved/);
-  await page.goto(path);
+  await fromDemo(page, path);
 }
 const happened = (page: Page) => page.getByTestId("events").locator("li");
 

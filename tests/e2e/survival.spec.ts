@@ -3,6 +3,7 @@ import { spawn, type ChildProcess } from "node:child_process";
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { fromDemo } from "./support/demo.ts";
 
 const HOME = "http://localhost:4181";
 const BRIEF = "/kit/demo-crew-box/brief";
@@ -12,10 +13,7 @@ const people = (page: Page) => page.getByLabel("People", { exact: true });
 
 /** The demo is on the shelf, stored, and the crew box's brief is open. */
 async function onBrief(page: Page): Promise<void> {
-  await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
-  await saved(page);
-  await page.goto(BRIEF);
+  await fromDemo(page, BRIEF);
 }
 
 /** A browser of its own with a profile that stays, so that it can be killed like a real one. */

@@ -1,4 +1,5 @@
 import { isSure, type Draft } from "./draft.ts";
+import { firstTold, noIf, yesIf, type Rule } from "./firstTold.ts";
 import { isCapitals, type Style } from "./style.ts";
 
 /** Lines that name a group of items: an ordered table, the first rule that tells decides. */
@@ -31,23 +32,16 @@ interface Line extends Draft {
   /** Some part of it surely names an item other than what things lie in. */
   readonly names: boolean;
 }
-interface HeadingRule {
-  readonly name: string;
-  /** true: it is one, false: it is none, null: the next rule tells. */
-  readonly tells: (line: Line) => boolean | null;
-}
-const isOne = (says: boolean): true | null => (says ? true : null);
-const isNone = (says: boolean): false | null => (says ? false : null);
-
-const HEADING_RULES: readonly HeadingRule[] = [
+/** true: it is one, false: it is none. */
+const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   {
     name: "ends in a colon",
-    tells: ({ text }) => isOne(/:\s*(?:\([^)]*\))?\s*$/.test(text)),
+    tells: ({ text }) => yesIf(/:\s*(?:\([^)]*\))?\s*$/.test(text)),
   },
   {
     name: "'* Cold' over a list that is set further in",
     tells: ({ row, next, counted, match }) =>
-      isOne(
+      yesIf(
         row.bullet &&
           !counted &&
           !isSure(match) &&
@@ -58,7 +52,7 @@ const HEADING_RULES: readonly HeadingRule[] = [
   {
     name: "'Camp nurse list (2 weeks, 24 kids)', first of all",
     tells: ({ isFirst, row, names, text }) =>
-      isOne(
+      yesIf(
         isFirst &&
           !row.bullet &&
           !names &&
@@ -67,22 +61,22 @@ const HEADING_RULES: readonly HeadingRule[] = [
   },
   {
     name: "what is counted or measured is a thing",
-    tells: ({ counted, whole }) => isNone(counted || whole.sizeMm !== null),
+    tells: ({ counted, whole }) => noIf(counted || whole.sizeMm !== null),
   },
   {
     name: "'A. Dressings' where what is listed carries counts",
     tells: ({ row, style, text }) =>
-      isOne(row.bullet && style.counts && SECTIONS.test(normalHeading(text))),
+      yesIf(row.bullet && style.counts && SECTIONS.test(normalHeading(text))),
   },
   {
     name: "a marked line among marked lines is a thing",
-    tells: ({ row, style }) => isNone(row.bullet && style.bullets),
+    tells: ({ row, style }) => noIf(row.bullet && style.bullets),
   },
   {
     // "tape" amid items in small letters is a thing; headings are plural or have a capital.
     name: "a word that heads groups",
     tells: ({ names, text, style }) =>
-      isOne(
+      yesIf(
         !(names && text === text.toLowerCase() && !text.endsWith("s")) &&
           HEADINGS.has(normalHeading(text)) &&
           (style.counts || style.bullets),
@@ -91,7 +85,7 @@ const HEADING_RULES: readonly HeadingRule[] = [
   {
     name: "capitals over small letters",
     tells: ({ style, next, text }) =>
-      isOne(
+      yesIf(
         style.counts &&
           next !== undefined &&
           !style.capitals &&
@@ -101,16 +95,16 @@ const HEADING_RULES: readonly HeadingRule[] = [
   },
   {
     name: "less far in than the list",
-    tells: ({ style, row }) => isOne(style.counts && style.indent > row.indent && !row.bullet),
+    tells: ({ style, row }) => yesIf(style.counts && style.indent > row.indent && !row.bullet),
   },
   {
     name: "above all that is counted",
     tells: ({ style, row }) =>
-      isOne(style.counts && !style.spoken && !row.bullet && row.source < style.first),
+      yesIf(style.counts && !style.spoken && !row.bullet && row.source < style.first),
   },
   {
     name: "ruled or marked as a heading",
-    tells: ({ text }) => isOne(/^[=*#~—–-]{2,}|[=*#~-]{3,}\s*$/.test(text) || /^#+\s/.test(text)),
+    tells: ({ text }) => yesIf(/^[=*#~—–-]{2,}|[=*#~-]{3,}\s*$/.test(text) || /^#+\s/.test(text)),
   },
   {
     name: "above the first item, and names none",
@@ -141,9 +135,5 @@ export function isHeading(
     counted: (whole.pieces !== null && !whole.article) || whole.bare !== null,
     names: segments.some((s) => isSure(s.match) && s.match.type !== "container"),
   };
-  for (const rule of HEADING_RULES) {
-    const told = rule.tells(line);
-    if (told !== null) return told;
-  }
-  return false;
+  return firstTold(HEADING_RULES, line) === true;
 }

@@ -5,58 +5,56 @@ import { isBookkeeping, PACK_ONLY, PACK_SIZE } from "./packWords.ts";
 
 /** "one box of fifty plasters": what they come in names nothing; a roll or a strip may. */
 const wraps = (item: Item, i: number): boolean => {
-  const { word, kind } = bound(item);
-  const before = kind(i - 1);
+  const before = item.kind(i - 1);
   return (
     /^(?:box(?:es)?|bags?|cases?|pouch(?:es)?|tins?|packs?|packets?|sleeves?|wallets?|cartons?|tubs?|pots?|jars?)$/i.test(
-      word(i),
+      item.word(i),
     ) &&
     (i === 0 ||
       ["number", "separator", "dash", "open", "colon"].includes(before!) ||
-      ((i === 1 || kind(i - 2) === "number") && PACK_SIZE.test(word(i - 1)))) &&
-    (/^(?:of|with|containing)$/i.test(word(i + 1)) ||
+      ((i === 1 || item.kind(i - 2) === "number") && PACK_SIZE.test(item.word(i - 1)))) &&
+    (/^(?:of|with|containing)$/i.test(item.word(i + 1)) ||
       // "1 box gloves"
-      (/^(?:box(?:es)?|packs?|packets?|cartons?|tubs?)$/i.test(word(i)) &&
+      (/^(?:box(?:es)?|packs?|packets?|cartons?|tubs?)$/i.test(item.word(i)) &&
         before === "number" &&
-        kind(i + 1) === "word"))
+        item.kind(i + 1) === "word"))
   );
 };
 
 /** "tissues 1 box": nor does it at the end. */
 const endsIn = (item: Item, i: number): boolean => {
-  const { word, kind } = bound(item);
   return (
     i > 1 &&
-    PACK_ONLY.test(word(i)) &&
-    kind(i - 1) === "number" &&
-    ["separator", "close", undefined].includes(kind(i + 1)) &&
+    PACK_ONLY.test(item.word(i)) &&
+    item.kind(i - 1) === "number" &&
+    ["separator", "close", undefined].includes(item.kind(i + 1)) &&
     item.tokens.slice(0, i - 1).some((t) => t.kind === "word" && !isBookkeeping(t.text))
   );
 };
 
 /** "mask in a pouch": nor does what it lies in. */
 const liesIn = (item: Item, i: number): boolean => {
-  const { word, kind } = bound(item);
   return (
     i > 1 &&
-    /^(?:box|bag|case|pouch|tin|packet|sleeve|wallet|tub|pot|jar)$/i.test(word(i)) &&
-    (/^in$/i.test(word(i - 1)) ||
-      (/^in$/i.test(word(i - 2)) &&
-        (/^(?:the|its|own|small|soft|hard|plastic|zip|zipped|carry|nylon)$/i.test(word(i - 1)) ||
-          kind(i - 1) === "number")))
+    /^(?:box|bag|case|pouch|tin|packet|sleeve|wallet|tub|pot|jar)$/i.test(item.word(i)) &&
+    (/^in$/i.test(item.word(i - 1)) ||
+      (/^in$/i.test(item.word(i - 2)) &&
+        (/^(?:the|its|own|small|soft|hard|plastic|zip|zipped|carry|nylon)$/i.test(
+          item.word(i - 1),
+        ) ||
+          item.kind(i - 1) === "number")))
   );
 };
 
 /** "plasters (box, 40)" */
 const isBoxed = (item: Item, i: number): boolean => {
-  const { word, kind } = bound(item);
-  return i > 1 && kind(i - 1) === "open" && PACK_ONLY.test(word(i)) && kind(i + 1) === "separator";
+  return (
+    i > 1 &&
+    item.kind(i - 1) === "open" &&
+    PACK_ONLY.test(item.word(i)) &&
+    item.kind(i + 1) === "separator"
+  );
 };
-
-const bound = (item: Item) => ({
-  word: (i: number) => item.word(i),
-  kind: (i: number) => item.kind(i),
-});
 
 /** As text, in the order of the card. */
 export const nounOf = (item: Item): string =>

@@ -14,8 +14,7 @@ import { isOfTheKindBefore, type Segment } from "./segments.ts";
 import { strokesAsCells } from "./strokes.ts";
 import { isAmongItems, styleOf, type Style } from "./style.ts";
 import { namedByHeading, type SizeHeading } from "./sizesBelow.ts";
-import { isKnownWord, isPlainWord, matchType, NO_TYPE, type Vocabulary } from "./vocabulary.ts";
-import { foldedWords } from "./words.ts";
+import { isKnownWord, knowsAny, matchType, NO_TYPE, type Vocabulary } from "./vocabulary.ts";
 
 export type { CardEntry } from "./entry.ts";
 export { LONGEST_LINE } from "./layout.ts";
@@ -45,8 +44,7 @@ export function readCard(
     line.length > LONGEST_LINE ? line : repairText(line, isWord),
   );
   const names = (text: string) => namesItem(text, vocabulary);
-  const knows = (text: string) =>
-    foldedWords(text).some((w) => vocabulary.weightOf.has(w) && !isPlainWord(w));
+  const knows = (text: string) => knowsAny(text, vocabulary);
   const rows = plainly(cardRows(lines, names, habits).slice(0, MOST_LINES), names, knows);
   const own = rows.map((row) => draftOf(row, vocabulary));
   const headings = namedByHeading(own);
@@ -181,8 +179,7 @@ const startsWithAbsence = (text: string): boolean => {
 /** "Gloves five pairs, sorry, six pairs, the purple nitrile": the kind is told with the number. */
 function kindTold(last: CardEntry, segment: Segment, vocabulary: Vocabulary): string | null {
   const { noun } = segment.reading;
-  const tells = foldedWords(noun).some((w) => vocabulary.weightOf.has(w) && !isPlainWord(w));
-  if (!tells) return last.itemType;
+  if (!knowsAny(noun, vocabulary)) return last.itemType;
   const { type, whole, weight } = matchType(`${last.text} ${noun}`, vocabulary);
   return whole === 1 && weight >= NAMES_FROM && type !== NO_TYPE ? type : last.itemType;
 }

@@ -74,7 +74,7 @@ function splitCorrections(text: string): { text: string; corrects: boolean }[] {
 
 /** Tokens between separators that are outside brackets. */
 function chunks(text: string): Stretch[] {
-  const drafts: Stretch[] = [{ tokens: [], corrects: false, strong: false }];
+  const drafts: Stretch[] = [{ tokens: [], strong: false }];
   let depth = 0;
   const tokens = lex(text);
   tokens.forEach((t, i) => {
@@ -93,7 +93,6 @@ function chunks(text: string): Stretch[] {
       if (!aloud) {
         drafts.push({
           tokens: [],
-          corrects: false,
           strong: t.strong,
           comesWith: /^w[/.]/i.test(t.text),
         });
@@ -157,7 +156,7 @@ function atWith(draft: Stretch, vocabulary: Vocabulary): Stretch[] {
   if (both.whole === 1 && both.type !== a!.type && both.type !== b!.type) return [draft];
   return [
     { ...draft, tokens: before },
-    { tokens: after, corrects: false, strong: true },
+    { tokens: after, strong: true },
   ];
 }
 

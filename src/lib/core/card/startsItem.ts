@@ -1,4 +1,5 @@
 import { ABSENT_WORDS } from "./absence.ts";
+import { firstTold, noIf, yesIf, type Rule } from "./firstTold.ts";
 import type { Token } from "./lexer.ts";
 import { readQuantity, type Reading } from "./quantity.ts";
 import {
@@ -31,7 +32,6 @@ export interface Stretch {
   /** The words that name it when it names itself only by "more" or "ones". */
   sameAs?: string;
   tokens: Token[];
-  corrects: boolean;
   /** Behind a separator that parts sentences: a semicolon, "and", "plus". */
   strong: boolean;
   /** It came after "w/". */
@@ -101,19 +101,11 @@ class Pair {
 
 /** true: an item of its own; false: more of the one before; the words of the one before: another of its kind. */
 type Told = boolean | { readonly sameAs: string };
-interface StartRule {
-  readonly name: string;
-  /** null: the next rule tells. */
-  readonly tells: (p: Pair) => Told | null;
-}
-const own = (says: boolean): true | null => (says ? true : null);
-const more = (says: boolean): false | null => (says ? false : null);
-
-const START_RULES: readonly StartRule[] = [
+const START_RULES: readonly Rule<Pair, Told>[] = [
   {
     name: "each with its sign and count behind it: 'WARNING TRIANGLE ×1, HI-VIS ×2'",
     tells: ({ before, draft, reading, match }) =>
-      own(
+      yesIf(
         endsInCount(before.tokens) &&
           endsInCount(draft.tokens) &&
           (hasNoun(reading) || match.type !== null),
@@ -122,7 +114,7 @@ const START_RULES: readonly StartRule[] = [
   {
     name: "the number corrects, the sentence after it does not: '… make that twelve. Strip of ten antihistamine'",
     tells: ({ before, match, firstMatch }) =>
-      own(before.sameAs !== undefined && match.whole === 1 && match.type !== firstMatch.type),
+      yesIf(before.sameAs !== undefined && match.whole === 1 && match.type !== firstMatch.type),
   },
   {
     name: "a sentence after a correction that names nothing",
@@ -134,7 +126,7 @@ const START_RULES: readonly StartRule[] = [
   {
     name: "the pack that what came before lies in: 'plasters: a card of ten'",
     tells: ({ leads, named, onlyPacks, first }) =>
-      more(leads && named.trim() !== "" && onlyPacks && first.pieces === null),
+      noIf(leads && named.trim() !== "" && onlyPacks && first.pieces === null),
   },
   {
     name: "another pack, or ones of it: 'a card of twenty, and eight loose knuckle ones'",
@@ -157,19 +149,19 @@ const START_RULES: readonly StartRule[] = [
         ? { sameAs: named }
         : null,
   },
-  { name: "it names nothing", tells: ({ reading }) => more(reading.noun.trim() === "") },
+  { name: "it names nothing", tells: ({ reading }) => noIf(reading.noun.trim() === "") },
   {
     name: "a count with a remark in brackets",
-    tells: ({ leads, draft }) => more(leads && onlyRemarks(draft.tokens)),
+    tells: ({ leads, draft }) => noIf(leads && onlyRemarks(draft.tokens)),
   },
   {
     name: "the state of what came before: 'a torch, dead battery'",
-    tells: ({ reading }) => more(TELLS_STATE.test(reading.noun.replace(/^s /, ""))),
+    tells: ({ reading }) => noIf(TELLS_STATE.test(reading.noun.replace(/^s /, ""))),
   },
   {
     name: "another thing that is said not to be there",
     tells: ({ draft, match, firstMatch }) =>
-      own(
+      yesIf(
         ABSENT_WORDS.test(textOf(draft.tokens)) &&
           match.type !== null &&
           firstMatch.type !== null &&
@@ -179,7 +171,7 @@ const START_RULES: readonly StartRule[] = [
   {
     name: "what comes along",
     tells: ({ before, draft, leads, match }) =>
-      more(
+      noIf(
         (before.tokens.some(isWith) || draft.comesWith === true) &&
           !leads &&
           (draft.comesWith === true || ACCESSORIES.has(match.type)),
@@ -187,7 +179,7 @@ const START_RULES: readonly StartRule[] = [
   },
   {
     name: "'with' something that is no item",
-    tells: ({ reading, isWhole }) => more(/^with\b/i.test(reading.noun) && !isWhole),
+    tells: ({ reading, isWhole }) => noIf(/^with\b/i.test(reading.noun) && !isWhole),
   },
   {
     name: "a size alone: 'dressings, three medium and one large'",
@@ -231,11 +223,11 @@ const START_RULES: readonly StartRule[] = [
   {
     name: "so many pads of a size",
     tells: ({ leads, reading }) =>
-      own(leads && /^pads?$/i.test(reading.noun.trim()) && reading.sizeMm !== null),
+      yesIf(leads && /^pads?$/i.test(reading.noun.trim()) && reading.sizeMm !== null),
   },
   {
     name: "a count of what only describes",
-    tells: ({ leads, reading, known }) => more(leads && !hasNoun(reading) && !known),
+    tells: ({ leads, reading, known }) => noIf(leads && !hasNoun(reading) && !known),
   },
   {
     name: "a count of a known kind, unless it counts the one before",
@@ -251,21 +243,21 @@ const START_RULES: readonly StartRule[] = [
   },
   {
     name: "no kind of its own",
-    tells: ({ known, match, firstMatch }) => more(!known || match.type === firstMatch.type),
+    tells: ({ known, match, firstMatch }) => noIf(!known || match.type === firstMatch.type),
   },
-  { name: "both together name one thing", tells: (p) => more(p.joins(p.firstMatch.weight)) },
+  { name: "both together name one thing", tells: (p) => noIf(p.joins(p.firstMatch.weight)) },
   {
     name: "each with its own count behind it: 'shears 1, gloves 5 prs'",
     tells: ({ match, reading, first }) =>
-      own(
+      yesIf(
         match.whole === 1 && reading.pieces !== null && !reading.article && first.pieces !== null,
       ),
   },
-  { name: "too common a word", tells: ({ match }) => more(match.weight < STANDS_ALONE) },
+  { name: "too common a word", tells: ({ match }) => noIf(match.weight < STANDS_ALONE) },
   {
     name: "two things, each named whole: 'pencil, report cards (5)'",
     tells: ({ match, firstMatch, reading }) =>
-      own(
+      yesIf(
         match.type !== "container" &&
           match.whole === 1 &&
           firstMatch.whole === 1 &&
@@ -289,12 +281,8 @@ export function startsItem(
   line: LineSaid,
 ): boolean {
   const pair = new Pair(before, draft, match, isSecond, line);
-  for (const rule of START_RULES) {
-    const told = rule.tells(pair);
-    if (told === null) continue;
-    if (typeof told === "boolean") return told;
-    draft.sameAs = told.sameAs;
-    return true;
-  }
-  return false;
+  const told = firstTold(START_RULES, pair);
+  if (told === null || typeof told === "boolean") return told === true;
+  draft.sameAs = told.sameAs;
+  return true;
 }

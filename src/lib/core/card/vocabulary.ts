@@ -272,6 +272,10 @@ export const isKnownWord = (word: string, vocabulary: Vocabulary): boolean => {
   return folded.length === 1 && (vocabulary.weightOf.has(folded[0]!) || isPlain(folded[0]!));
 };
 
+/** Whether any word of a text, as it is, stands in the vocabulary and says what a thing is. */
+export const knowsAny = (text: string, vocabulary: Vocabulary): boolean =>
+  foldedWords(text).some((w) => vocabulary.weightOf.has(w) && !isPlain(w));
+
 const respellings = new WeakMap<Vocabulary, Map<string, string | null>>();
 
 /** The word itself when known, its likely correction, or null. */

@@ -64,6 +64,10 @@ export const PADDED = "f-padded";
 
 const stays = (line: Line, facts: Partial<Line>): Line => ({ ...line, ...facts });
 
+/** Half of the pieces do the job; of one there is no half. */
+const halved: FaultKind["plant"] = ({ line }) =>
+  piecesOf(line) >= 2 ? stays(line, { counted: Math.floor(piecesOf(line) / 2) }) : null;
+
 /** A point of the line that a fault of this sort would fail; the gravest first. */
 function pointOf(
   { line }: ContextLine,
@@ -139,8 +143,7 @@ export const FAULT_KINDS: readonly FaultKind[] = [
     seen: "count",
     difficulty: 1,
     verdict: "top-up",
-    plant: ({ line }) =>
-      piecesOf(line) >= 2 ? stays(line, { counted: Math.floor(piecesOf(line) / 2) }) : null,
+    plant: halved,
   },
   {
     id: PADDED,
@@ -149,8 +152,7 @@ export const FAULT_KINDS: readonly FaultKind[] = [
     difficulty: 2,
     verdict: "top-up",
     // As many to count as the box says; half of them are empty wrappers.
-    plant: ({ line }) =>
-      piecesOf(line) >= 2 ? stays(line, { counted: Math.floor(piecesOf(line) / 2) }) : null,
+    plant: halved,
   },
   {
     id: "f-opened",

@@ -30,6 +30,12 @@ import { lineName, ownEvents, timeNow, type KitState } from "../kit.svelte.ts";
 import { newEventId } from "../newKey.ts";
 import { workspace } from "../workspace.svelte.ts";
 
+/** The day of an event, with the time where it is today. */
+const whenOf = (on: string): Pick<KitEvent, "on" | "time"> => ({
+  on,
+  ...(on === workspace.today ? { time: timeNow() } : {}),
+});
+
 /** Where pieces come from when they are put back. */
 export interface PutBackFrom {
   readonly pieces: number;
@@ -126,8 +132,7 @@ export class LogState {
     const by = more.by ?? this.kit.record?.inspector;
     this.kit.logEvents(`log: ${kind}`, [
       {
-        on,
-        ...(on === workspace.today ? { time: timeNow() } : {}),
+        ...whenOf(on),
         kind,
         ...(by ? { by } : {}),
         ...more,
@@ -186,9 +191,10 @@ export class LogState {
     if (!line || !r) return;
     const there = replay(other.kit.lines, other.events ?? []).lines;
     const { out, into } = moveBetween(line, pieces, there, `m-${newEventId()}`);
+    const said = { ...(r.inspector ? { by: r.inspector } : {}), ...more };
     this.#inBoth(`${out.pieces} to ${other.kit.name}`, other, {
-      here: { ...more, kind: "moved", to: other.kit.name, changes: [out] },
-      there: { ...more, kind: "moved", from: r.kit.name, changes: [into] },
+      here: { ...said, kind: "moved", to: other.kit.name, changes: [out] },
+      there: { ...said, kind: "moved", from: r.kit.name, changes: [into] },
     });
   }
 
@@ -202,8 +208,7 @@ export class LogState {
     if (!r) return;
     const id = newEventId();
     ownEvents.add(id);
-    const on = halves.here.on ?? workspace.today;
-    const when = { id, on, ...(on === workspace.today ? { time: timeNow() } : {}) };
+    const when = { id, ...whenOf(halves.here.on ?? workspace.today) };
     workspace.edit(label, [
       { ...other, events: [...(other.events ?? []), { ...halves.there, ...when }] },
       { ...r, events: [...(r.events ?? []), { ...halves.here, ...when }] },

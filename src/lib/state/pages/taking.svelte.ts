@@ -79,12 +79,16 @@ export class TakingState {
   /** The device or the card goes to the next student: nothing of the last one's answers stays. */
   nextStudent(): void {
     this.student = "";
+    this.#begin();
+    this.keep();
+  }
+  /** Nothing looked at, nothing answered, the clock at its start. */
+  #begin(): void {
     this.answers = {};
     this.looked = {};
     this.packs = {};
     this.at = 0;
     this.#begun = this.#now = Date.now();
-    this.keep();
   }
 
   async open(file: File): Promise<void> {
@@ -104,11 +108,7 @@ export class TakingState {
       return;
     }
     this.exercise = read.value;
-    this.at = 0;
-    this.#begun = Date.now();
-    this.answers = {};
-    this.looked = {};
-    this.packs = {};
+    this.#begin();
     try {
       const kept = JSON.parse(localStorage.getItem(KEPT + read.value.id) ?? "null") as {
         student: string;

@@ -115,9 +115,8 @@
   function write(e: SubmitEvent) {
     e.preventDefault();
     if (wanted !== "") return;
-    const who = by.trim() || kit.record?.inspector;
     const said = {
-      ...(who ? { by: who } : {}),
+      ...(by.trim() ? { by: by.trim() } : {}),
       ...(note.trim() ? { note: note.trim() } : {}),
     };
     if (kind === "moved" && other) log.moveTo(other, line, pieces ?? 1, { ...said, on: when });
