@@ -1,5 +1,10 @@
 import { lex } from "../../src/lib/core/card/lexer.ts";
-import { kindBySize, SIZE_RULES } from "../../src/lib/core/card/kindBySize.ts";
+import {
+  kindBySize,
+  kindByVolume,
+  SIZE_RULES,
+  VOLUME_RULES,
+} from "../../src/lib/core/card/kindBySize.ts";
 import { NOTE_RULES } from "../../src/lib/core/card/notes.ts";
 import { Item, NUMBER_RULES, placeNumbers } from "../../src/lib/core/card/numbers.ts";
 import { readQuantity } from "../../src/lib/core/card/quantity.ts";
@@ -205,6 +210,17 @@ describe("kinds told by their size", () => {
       expect(entry!.itemType).to.equal(example[1]).and.to.equal(is);
       // Without its size the same name is what the words say.
       expect(kindBySize(named, example[0], null)).to.equal(named);
+    });
+});
+
+describe("kinds told by their content", () => {
+  for (const { example, named, from, is } of VOLUME_RULES)
+    it(`${example[0]}`, () => {
+      const [, entry] = readCard(`4 eye pads\n2 ${example[0]}\n1 whistle`, vocabulary).entries;
+      expect(entry!.itemType).to.equal(example[1]).and.to.equal(is);
+      expect(kindByVolume(named, "", from), "at the bound").to.equal(is);
+      expect(kindByVolume(named, "", from - 1), "below it").to.equal(named);
+      expect(kindByVolume(named, "pods", from), "it says what it comes in").to.equal(named);
     });
 });
 

@@ -5,6 +5,8 @@ import { isCutOf, skeleton } from "../../src/lib/core/card/abbreviation.ts";
 import { cleanLines } from "../../src/lib/core/card/cleanLines.ts";
 import { rolesByContent } from "../../src/lib/core/card/columnsByContent.ts";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
+import { fieldsAsList, objectsAsList } from "../../src/lib/core/card/objects.ts";
+import { receiptCounts } from "../../src/lib/core/card/receipt.ts";
 import { strokesAsCells } from "../../src/lib/core/card/strokes.ts";
 import { repairText } from "../../src/lib/core/card/repairText.ts";
 import { matchType, vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
@@ -299,5 +301,144 @@ describe("tables as people keep them", () => {
     const boxes = [2, 1, 3, 1, 2];
     const rows = five.map((name, i) => `07-1${i}  ${boxes[i]}  BX50   ${name.toUpperCase()}`);
     expect(counts(rows.join("\n"))).to.deep.equal(types.map((t, i) => [t, 50 * boxes[i]!]));
+  });
+});
+
+describe("cards that a program or a till wrote", () => {
+  it("one object a line: name, count, packs and size, codes left out", () => {
+    expect(
+      objectsAsList([
+        '{"kit":"A","contents":[',
+        ' {"sku":"A11","desc":"Gauze swab, sterile","n":4,"size":"5 x 5 cm"},',
+        '{"name":"Eye pads","qty":2,"per_pack":3}',
+        "]}",
+      ]),
+    ).to.deep.equal([
+      '{"kit":"A","contents":[',
+      "- 4 x Gauze swab, sterile (5 x 5 cm)",
+      "- 2 x Eye pads, pack of 3",
+      "]}",
+    ]);
+    expect(objectsAsList(["{ 4 gauze pads }"]), "no object").to.deep.equal(["{ 4 gauze pads }"]);
+  });
+
+  it("one field a line: each thing on the line of its name, its other lines empty", () => {
+    const one = (name: string, qty: number) => [`  - name: ${name}`, `    qty: ${qty}`];
+    const card = ["kit: hut", ...one("gauze pad", 4), ...one("eye pad", 2), ...one("whistle", 1)];
+    expect(fieldsAsList(card)).to.deep.equal([
+      "kit: hut",
+      ...["- 4 x gauze pad", "", "- 2 x eye pad", "", "- 1 x whistle", ""],
+    ]);
+    // Two of them are no such card: headings with a colon are common.
+    expect(fieldsAsList(card.slice(0, 5))).to.deep.equal(card.slice(0, 5));
+  });
+
+  it("a till receipt: so many at a price go to the goods that came to their product", () => {
+    const receipt = ["2 @ 1.99", "WIPES 10S   3.98", "PLASTERS   2.10", "3 @ 0.70", "CARD  6.08"];
+    // 3 × 0.70 = 2.10 is the line before; 2 × 1.99 = 3.98 the line behind.
+    expect(receiptCounts(receipt)).to.deep.equal(["", "2 x WIPES 10S", "3 x PLASTERS", "", ""]);
+    expect(receiptCounts(["CARD  6.08"]), "no receipt").to.deep.equal(["CARD  6.08"]);
+  });
+});
+
+describe("who says it, what is quoted, what stands side by side", () => {
+  it("before every line its speaker: the names go, and so does a question", () => {
+    const talk = ["Jo: gloves?", "Mal: 3 pairs", "Mal: tape 2", "Jo: ok", "Mal: 1 sling"];
+    expect(cleanLines(talk.join("\n"))).to.deep.equal(["", "3 pairs", "tape 2", "ok", "1 sling"]);
+    // Headings of a list stand once each.
+    const list = ["Wounds: plasters 4", "Burns: gel 2", "Tools: shears", "Warmth: blanket"];
+    expect(cleanLines(list.join("\n"))).to.deep.equal(list);
+  });
+
+  it("mail: what is quoted below an answer is older; what is answered below is read", () => {
+    const own = ["- tape", "- whistle", "- gloves 2 pairs"];
+    const quoted = ["> - plasters 10", "> - sling"];
+    const bare = quoted.map((l) => l.slice(2));
+    expect(cleanLines([...own, ...quoted].join("\n"))).to.deep.equal([...own, "", ""]);
+    expect(cleanLines([...quoted, ...own].join("\n"))).to.deep.equal([...bare, ...own]);
+  });
+
+  it("a heading nobody knows is told by its cells", () => {
+    const table = [
+      "Bezeichnung;Menge;Abmessung (B);Bemerkung",
+      "Sterile compress;10;10x10 cm;ok",
+      "Conforming bandage;6;8 cm x 4 m;ok",
+      "Rescue blanket;2;210x160 cm;ok",
+    ];
+    expect(read(table.join("\n"))).to.deep.equal([
+      [2, "gauze-pad", 10, [100, 100]],
+      [3, "roller-bandage", 6, [80, 4000]],
+      [4, "foil-blanket", 2, [1600, 2100]],
+    ]);
+  });
+
+  it("a column a month: the last one is how many there are, and the user is asked", () => {
+    const card = [
+      "                 Should   Sep   Oct",
+      "Eye pads            2      2     1",
+      "Burn gel sachets   10     10     8",
+      "Triangular bandage  4      4     3",
+      "Whistles            1      1     0",
+    ].join("\n");
+    expect(read(card).map(([, type, pieces]) => [type, pieces])).to.deep.equal([
+      ["eye-pad", 1],
+      ["burn-gel-sachet", 8],
+      ["triangular-bandage", 3],
+    ]);
+    expect(readCard(card, vocabulary).columnsUnclearAt).to.equal(2);
+  });
+
+  it("several side by side, each with its count; a word in capitals before a list", () => {
+    const types = (card: string) => read(card).map(([, type, pieces]) => [type, pieces]);
+    expect(
+      types("Plasters 40      Eye pads 2      Whistle 1\nSling 4      Burn gel 6      Tape 2"),
+    ).to.deep.equal([
+      ["adhesive-strip", 40],
+      ["eye-pad", 2],
+      ["whistle", 1],
+      ["triangular-bandage", 4],
+      ["burn-gel-sachet", 6],
+      ["medical-tape", 2],
+    ]);
+    expect(
+      types("BURNS        burn gel 6 | foil blanket 2\nSKIN         plasters 40 | whistle 1"),
+    ).to.deep.equal([
+      ["burn-gel-sachet", 6],
+      ["foil-blanket", 2],
+      ["adhesive-strip", 40],
+      ["whistle", 1],
+    ]);
+  });
+
+  it("a word cut short stands for what makes a name with its neighbours", () => {
+    // "ntrl" alone may be nitrile or nonsterile.
+    expect(read("GLVS NTRL 4\nBNDG TRNGLR 2\nBNDG ELAS 3").map((e) => e[1])).to.deep.equal([
+      "nitrile-gloves",
+      "triangular-bandage",
+      "elastic-bandage",
+    ]);
+  });
+
+  it("what lies in a bag is not the bag; what hangs on a wall hangs there", () => {
+    expect(
+      read("8 plasters in a zip bag\n2 eyewash bottles on the wall by the sink"),
+    ).to.deep.equal([
+      [1, "adhesive-strip", 8, null],
+      [2, "eyewash", 2, null],
+    ]);
+  });
+
+  it("an inch is none before a word of place or state: '6 in good order', '10 in it'", () => {
+    expect(read("Triangular bandages, 6 in good order")[0]).to.deep.equal([
+      ...[1, "triangular-bandage", 6, null],
+    ]);
+    expect(read("Elastic bandage, 3 in x 5 yd")[0]![3]).to.deep.equal([76, 4572]);
+  });
+
+  it("more of a thing than kits hold is asked about", () => {
+    const { entries } = readCard("4 eye pads\n2019 foil blankets", vocabulary);
+    expect(entries[1]!.doubts).to.include("count-unusual");
+    expect(entries[1]!.confidence).to.be.below(0.9);
+    expect(entries[0]!.doubts).to.not.include("count-unusual");
   });
 });

@@ -167,6 +167,21 @@ const step: fc.Arbitrary<Step> = fc.oneof(
 const steps = (windows: number) =>
   fc.array(fc.tuple(fc.nat(windows - 1), step), { minLength: 1, maxLength: 40 });
 
+/** Once two copies: removed by undo while the other window edits it, and made anew. */
+const REMOVED_AND_MADE_ANEW: [number, [number, Step][]] = [
+  0,
+  [
+    [1, { do: "edit", at: "locale" }],
+    [0, { do: "edit", at: "locale" }],
+    [0, { do: "wait", turns: 8 }],
+    [1, { do: "undo" }],
+    [0, { do: "wait", turns: 9 }],
+    [1, { do: "edit", at: "locale" }],
+    [0, { do: "edit", at: "locale" }],
+    [0, { do: "edit", at: "title" }],
+  ],
+];
+
 class Simulation {
   readonly turns: Turns;
   readonly shared: Shared;
@@ -312,7 +327,7 @@ describe("windows that share one storage", () => {
               ).to.equal(true);
           for (const [of, copies] of sim.copies) expect(copies.size, of).to.equal(1);
         }),
-        { numRuns: 600 },
+        { numRuns: 600, examples: [REMOVED_AND_MADE_ANEW] },
       );
     });
 

@@ -425,7 +425,8 @@ export class Store {
     }
     const merged = base ? merge(base, mine, theirs) : { value: theirs, conflicts: [id] };
     const valid = readRecord(json(merged.value)).ok;
-    if (merged.conflicts.length > 0 || !valid) this.#keepMine(id, base, mine);
+    // Made anew after it was removed: what both have alike was no edit of mine.
+    if (merged.conflicts.length > 0 || !valid) this.#keepMine(id, base ?? theirs, mine);
     return valid ? merged.value : theirs;
   }
 

@@ -21,6 +21,7 @@ const SAID: Readonly<Record<CardDoubt, string>> = {
   "pack-unknown": "how many are in a pack is not said",
   "no-count": "no number stands there",
   "number-left": "a number on the line was not used",
+  "count-unusual": "more than kits hold of it",
   "unit-assumed": "the size has no unit",
   "column-guessed": "several columns hold numbers, and none is headed",
   long: "many words for one thing",

@@ -36,6 +36,8 @@ export const CARD_DOUBTS = [
   "no-count",
   /** A number on the line is not used. */
   "number-left",
+  /** More than a kit holds of such a thing. */
+  "count-unusual",
   /** A size without a unit. */
   "unit-assumed",
   /** Several columns count, and none is headed. */

@@ -1,5 +1,7 @@
 import { decodeHTML } from "entities";
 import { LONGEST_LINE } from "./layout.ts";
+import { fieldsAsList, objectsAsList } from "./objects.ts";
+import { receiptCounts } from "./receipt.ts";
 
 /** Takes off what a card's text carries besides its words: markup, quoting, what is struck out. */
 
@@ -41,14 +43,27 @@ const withTicked: Step = each((line) =>
       ),
 );
 
+/** `O.R.S. sachets`: letters with their dots are one word. */
+const withoutDots: Step = each((line) =>
+  line.replace(/\b(?:\p{Lu}\.){2,}/gu, (letters) => letters.replaceAll(".", "")),
+);
+
+/** `insect spray x2 🔹 sick bags 5`: a mark within a line begins another thing. */
+const MARK_WITHIN = /(?<=[\p{L}\d)])\s*[🔹🔸🔷🔶🔵🔴🟢🟡⚫⚪◆◇►▶➤➜✦]\s*(?=[\p{L}\d])/gu;
+const withMarks: Step = each((line) => line.replace(MARK_WITHIN, "; "));
+
 const QUOTED = /^\s*>+\s?/;
-/** Mail: the older letter quoted below an answer is not the list; a list that is all quoted is. */
+/** So many lines of one's own below what is quoted make it an answer between the lines; a name and a greeting do not. */
+const FEWEST_BELOW = 3;
+/** Mail: the older letter quoted below an answer is not the list; one that is all quoted, or answered below, is. */
 const withoutQuoted: Step = (lines) => {
   const written = lines.filter((l) => l.trim() !== "");
   const quoted = written.filter((l) => QUOTED.test(l)).length;
   if (quoted === 0) return [...lines];
   const isAll = quoted > written.length / 2;
-  return lines.map((l) => (QUOTED.test(l) ? (isAll ? l.replace(QUOTED, "") : "") : l));
+  const below = written.length - 1 - written.findLastIndex((l) => QUOTED.test(l));
+  const isRead = isAll || below >= FEWEST_BELOW;
+  return lines.map((l) => (QUOTED.test(l) ? (isRead ? l.replace(QUOTED, "") : "") : l));
 };
 
 /** `2INX4.1YD` → `2IN x 4.1YD`, `40 X40 X56 IN`, `8 Xx`: a sign glued to its numbers, or seen twice. */
@@ -71,8 +86,33 @@ const withoutSender: Step = each((line) => {
   return /\?\s*$/.test(said) && !/\d/.test(said) ? "" : said;
 });
 
+/** "Jo: gloves?", "Mal: 3 pairs": who says it, before every line. */
+const SPEAKER = /^(\p{Lu}[\p{L}.]{1,15}(?:\s\p{L}{1,12})?):\s+(?=\S)/u;
+const FEWEST_SPOKEN = 4;
+const withoutSpeakers: Step = (lines) => {
+  const written = lines.filter((l) => l.trim() !== "");
+  const says = written.flatMap((l) => SPEAKER.exec(l)?.[1] ?? []);
+  const names = new Set(says);
+  // Each says more than one thing; the headings of a list come once.
+  const isTalk =
+    says.length >= FEWEST_SPOKEN &&
+    2 * names.size <= says.length &&
+    says.length > 0.7 * written.length;
+  if (!isTalk) return [...lines];
+  return lines.map((l) => {
+    const said = l.replace(SPEAKER, "");
+    return said !== l && /\?\s*$/.test(said) && !/\d/.test(said) ? "" : said;
+  });
+};
+
 const STEPS: readonly Step[] = [
   withoutSender,
+  objectsAsList,
+  fieldsAsList,
+  withoutSpeakers,
+  withoutDots,
+  withMarks,
+  receiptCounts,
   withoutGlue,
   withoutTags,
   withoutQuoted,

@@ -12,7 +12,7 @@ const DATE =
 const CODE = /^(?=.*\d)(?:\p{Lu}{1,4}[-. ]?\d[\w-]*|\d{5,}|\d+-\d{3,})$/u;
 /** "BX100", "EA", "PK/10": what one of the counted is. */
 const PACK = /^(?:ea|each|prs?|pairs?|(?:bx|box|pk|pkt|pack|cs|bg|ct|st)s?(?:[/ ]?\d{1,4})?)\.?$/i;
-const SIZE = /^[^\p{L}]*\d\s*(?:mm|cm|m|in|"|ml|l|g|kg|oz|[x×])(?![\p{L}])/iu;
+const SIZE = /^[^\p{L}]*\d\s*(?:mm|cm|m|in|"|ml|l|g|mg|mcg|kg|oz|%|[x×])(?![\p{L}])/iu;
 
 function kindOf(cell: string, isName: (text: string) => boolean): CellKind {
   const text = cell.trim();
@@ -32,6 +32,13 @@ const ALIKE = 0.6;
 const NAMES_ALIKE = 0.4;
 /** Numbers above this that all differ number the articles. */
 const SMALLEST_ARTICLE = 100;
+
+/** What each column holds by its cells, under headings that do not tell. */
+export const roleByCells = (
+  cells: readonly string[],
+  heading: string,
+  isName: (text: string) => boolean,
+): ColumnRole | null => ROLE[columnKind(cells, heading, isName)];
 
 function columnKind(
   cells: readonly string[],
@@ -69,13 +76,20 @@ function placesAsWords(kinds: CellKind[], rows: readonly (readonly string[])[]):
   for (const i of names) if (again(i) >= SAID_AGAIN) kinds[i] = "words";
 }
 
+/** Counted by month or by day of the week, one column each. */
+const TIME =
+  "(?:jan|feb|mar|apr|may|jun|jul|aug|sept?|oct|nov|dec|mon|tue|wed|thu|fri|sat|sun)[a-z]*\\.?(?:\\s*'?\\d{2,4})?|(?:wk|week|kw|day|visit|check|round)\\s*\\d{1,2}|\\d{1,2}[./]\\d{1,2}\\.?";
+
 const HINTS: readonly (readonly [RegExp, ColumnRole])[] = [
   [
     /\b(?:min|max|par|target|req(?:uired|'?d)?|reorder|needed|should|std|standard|issue)\b/i,
     "skip",
   ],
+  [/^in\s+(?:the\s+)?(?:box|kit|bag|tin|cupboard|cabinet|pack)$/i, "quantity"],
+  [/^(?:used|issued|taken|spent|gone|consumed)$/i, "skip"],
   [/\b(?:weight|mass|g|kg|price|value|cost|loc|drawer|bin|shelf|page)\b/i, "skip"],
   [/^(?:per|a|pks?|pkts?|u\/?m|uom|ve)\b|\b(?:pack|per|box)\b(?!s)/i, "unit"],
+  [new RegExp(`^(?:${TIME})$`, "i"), "quantity"],
   [
     /\b(?:act|actual|found|left|held|here|now|have|counted|present|in\s+box|qty|quantity|stock|packs|pcs|pieces|count|no|nr|n|on\s*board|on\s*hand|aboard)\b/i,
     "quantity",

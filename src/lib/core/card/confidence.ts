@@ -18,6 +18,8 @@ interface Circumstances {
   readonly counted: boolean;
   readonly cardCounts: boolean;
   readonly spoken: boolean;
+  readonly numberLeft: boolean;
+  readonly countUnusual: boolean;
   readonly unitAssumed: boolean;
   readonly columnGuessed: boolean;
   readonly packUnknown: boolean;
@@ -43,7 +45,8 @@ export function doubtsOf({ match, reading }: Segment, c: Circumstances): CardDou
     "count-derived": !c.piecesSure && c.counted,
     "pack-unknown": c.packUnknown,
     "no-count": !c.piecesSure && !c.counted && c.cardCounts,
-    "number-left": reading.leftOver > 0,
+    "number-left": c.numberLeft,
+    "count-unusual": c.countUnusual,
     "unit-assumed": c.unitAssumed,
     "column-guessed": c.columnGuessed,
     long: reading.noun.split(" ").length > LONG_NAME,

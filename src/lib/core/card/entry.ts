@@ -5,7 +5,7 @@ import type { Habits } from "./habits.ts";
 import type { Draft } from "./draft.ts";
 import { isItem, isNamed } from "./isItem.ts";
 import type { CardRow } from "./layout.ts";
-import { kindBySize } from "./kindBySize.ts";
+import { kindBySize, kindByVolume } from "./kindBySize.ts";
 import { openNameOf } from "./openName.ts";
 import { countOf } from "./pieces.ts";
 import type { Reading } from "./quantity.ts";
@@ -44,8 +44,22 @@ function packKnown(reading: Reading, row: CardRow, { packs }: Habits): number | 
   return packs.get(reading.noun.toLowerCase());
 }
 
-/** A pad holds a millilitre or two; what holds more of a liquid is a bottle of it. */
-const BOTTLE_FROM_ML = 10;
+/** The longest side of a blanket is printed as 84 in; from here on it is in centimetres. */
+const CENTIMETRES_FROM = 100;
+
+/** No kit holds more pieces of one kind, nor so many litres of it: the fullest wall cabinets hold 500 plasters and some 20 l. */
+const MOST_PIECES = 1000;
+const MOST_ML = 25_000;
+const isUnusual = (pieces: number, bulkMl: number | undefined): boolean =>
+  pieces > MOST_PIECES || pieces * (bulkMl ?? 0) > MOST_ML;
+
+/** "(4 per unit)" beside a column that counts: what the words count is a part of what was taken. */
+const agrees = (reading: Reading, row: CardRow, pieces: number): boolean =>
+  row.quantity === null ||
+  reading.pieces === null ||
+  reading.pieces === 0 ||
+  pieces % reading.pieces === 0 ||
+  2 * pieces === reading.pieces;
 
 /** The entry a segment makes; null: it names nothing. */
 export function entryOf(
@@ -60,7 +74,8 @@ export function entryOf(
   const { row } = draft;
   const named = isNamed(match);
   const counted = reading.pieces !== null || row.quantity !== null;
-  if (!isItem(segment, draft, style, amongItems)) return null;
+  const open = openNameOf(reading.noun, catalogue);
+  if (!isItem(segment, draft, style, amongItems, open !== null)) return null;
   const type = named && match.type !== NO_TYPE ? match.type : null;
   const sized = sizeOf(
     reading,
@@ -68,15 +83,12 @@ export function entryOf(
     type,
     habits.bareUnit === null ? style.metric : habits.bareUnit === "cm",
   );
-  const refined =
-    type === "iodine-pad" && reading.volumeMl !== null && reading.volumeMl >= BOTTLE_FROM_ML
-      ? "iodine-solution"
-      : kindBySize(type, reading.noun, sized.sizeMm);
+  const byVolume = kindByVolume(type, reading.noun, reading.volumeMl);
+  const refined = kindBySize(byVolume, reading.noun, sized.sizeMm);
   const shippedT = refined === null ? undefined : catalogue.types.get(refined);
   const said = countOf(reading, row, refined, sized.bareIsCount);
   const perPack = packKnown(reading, row, habits);
   const pieces = perPack ? { value: said.value * perPack, sure: true } : said;
-  const open = openNameOf(reading.noun, catalogue);
   const doubts = doubtsOf(segment, {
     named,
     isRefined: refined !== type,
@@ -86,6 +98,8 @@ export function entryOf(
     cardCounts: style.counts,
     spoken: style.spoken,
     unitAssumed: reading.sizeMm === null && sized.sizeMm !== null,
+    numberLeft: reading.leftOver > 0 || !agrees(reading, row, pieces.value),
+    countUnusual: isUnusual(pieces.value, shippedT?.bulkMl),
     columnGuessed: row.columnsUnclear === true,
     packUnknown:
       reading.packsOfUnknown !== null &&
@@ -130,6 +144,16 @@ function sizeOf(
     (type === null && /^pads?$/i.test(reading.noun.trim())) ||
     /pad|gauze|dressing|adhesive|tulle|bandage|patch|sheet|tape|cold-pack/.test(type ?? "");
   const counted = reading.pieces !== null || row.quantity !== null;
+  // "Foil blanket 210x160": no blanket is so many inches.
+  if (
+    /blanket|burn-sheet|poncho/.test(type ?? "") &&
+    a >= CENTIMETRES_FROM &&
+    b >= CENTIMETRES_FROM
+  )
+    return {
+      sizeMm: [a, b].map((n) => n * (a >= 1000 ? 1 : 10)).sort((x, y) => x - y),
+      bareIsCount: false,
+    };
   // Squares above a foot are no inches: "twenty by twenty".
   const isWide = counted && a > 12 && a <= 60 && b <= 80 && reading.pieces !== a * b;
   // Squares of gauze are made in 2, 3 and 4 inches, and in 5, 7.5, 10 and 20 cm.

@@ -60,6 +60,17 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
       ),
   },
   {
+    name: "'KM 32 post', first of all: no word of it is known",
+    tells: ({ isFirst, row, match, segments, style }) =>
+      yesIf(
+        isFirst &&
+          !row.bullet &&
+          !style.spoken &&
+          match.type === null &&
+          segments.every((s) => s.match.type === null),
+      ),
+  },
+  {
     name: "what is counted or measured is a thing",
     tells: ({ counted, whole }) => noIf(counted || whole.sizeMm !== null),
   },

@@ -69,11 +69,22 @@ const isInPassing = ({ segment: { match, tokens }, style, counted }: Circumstanc
     match.explained < 0.6 ||
     (match.weight < 2.2 && tokens.length > 4));
 
-/** A thing without a type is an item only where the line is written like one. */
-export function isItem(segment: Segment, draft: Draft, style: Style, amongItems: boolean): boolean {
+/**
+ * A thing without a type is an item only where the line is written like one.
+ * @param isOpen the name leaves the kind open
+ */
+export function isItem(
+  segment: Segment,
+  draft: Draft,
+  style: Style,
+  amongItems: boolean,
+  isOpen: boolean,
+): boolean {
   const counted = segment.reading.pieces !== null || draft.row.quantity !== null;
   const c = { segment, draft, style, amongItems, counted };
   if (isNamed(segment.match)) return !isKitItself(c) && !isInPassing(c);
+  // "Bandages – one wide": a name that leaves the kind open is one, where it is counted or listed.
+  if (isOpen && (counted || draft.row.bullet)) return true;
   return (
     /\p{L}{3}/u.test(segment.reading.noun) &&
     [isListed, isSaidAloud, isCounted, isAmong].some((says) => says(c))

@@ -155,6 +155,47 @@ export const SIZE_RULES: readonly SizeRule[] = [
   },
 ];
 
+interface VolumeRule {
+  /** A line, and the kind it is. */
+  readonly example: readonly [line: string, itemType: string];
+  readonly named: string;
+  /** From this content on, in ml. */
+  readonly from: number;
+  /** Unless the words say what it comes in. */
+  readonly unless: RegExp;
+  readonly is: string;
+}
+/** A pad or a wipe holds a millilitre or two, what is broken open at most 60; what holds more is a bottle. */
+const A_BOTTLE_ML = 10;
+const AMPOULE_BELOW_ML = 100;
+const SEVERAL = /\b(?:pods?|ampoules?|vials?|sachets?|wipes?|pads?|swabs?)\b/i;
+export const VOLUME_RULES: readonly VolumeRule[] = [
+  {
+    example: ["Povidone iodine 100 ml", "iodine-solution"],
+    named: "iodine-pad",
+    from: A_BOTTLE_ML,
+    unless: SEVERAL,
+    is: "iodine-solution",
+  },
+  {
+    example: ["Saline, bottle, 250 ml", "saline-spray"],
+    named: "saline-ampoule",
+    from: AMPOULE_BELOW_ML,
+    unless: SEVERAL,
+    is: "saline-spray",
+  },
+];
+
+/** The kind that a name and its printed content in ml tell together; null: none is named. */
+export const kindByVolume = (
+  named: string | null,
+  noun: string,
+  volumeMl: number | null,
+): string | null =>
+  VOLUME_RULES.find(
+    (r) => r.named === named && volumeMl !== null && volumeMl >= r.from && !r.unless.test(noun),
+  )?.is ?? named;
+
 /**
  * The kind that a name and a size tell together.
  * @param named item type that the words name; null: none

@@ -1,6 +1,6 @@
 import Papa from "papaparse";
 import type { ColumnRole } from "./columnRole.ts";
-import { hint, rolesByContent } from "./columnsByContent.ts";
+import { hint, roleByCells, rolesByContent } from "./columnsByContent.ts";
 import { headingKey, NO_HABITS, type Habits } from "./habits.ts";
 /** What a line of a card is, before its words are read: rows of a table, list marks, notes. */
 
@@ -57,6 +57,14 @@ const HEADER_ROLES: readonly (readonly [RegExp, Role])[] = [
   ],
   [/^(?:soll|prévu|requis|debido|gewenst|previsto)(?:\s*\/.*)?$/iu, "skip"],
   [/^(?:ve|einheit|unité|unidad|eenheid|unità)(?:\s*\/.*)?$/iu, "unit"],
+  [
+    /^(?:größe|grösse|maße?|taille|dimension|tamaño|medidas?|maat|afmeting|misura)(?:\s*\/.*)?$/iu,
+    "size",
+  ],
+  [
+    /^(?:ablauf(?:datum)?|verfall(?:datum)?|haltbar(?:keit)?|mhd|péremption|caducidad|vervaldatum|scadenza|artikel-?nr\.?|bestell-?nr\.?|réf(?:érence)?\.?|referencia|preis|prix|precio|prijs|prezzo)(?:\s*\/.*)?$/iu,
+    "skip",
+  ],
 ];
 type Role = ColumnRole;
 
@@ -136,7 +144,8 @@ export function cardRows(
     }
     if (i < bodyFrom) return;
     if (header) {
-      table = withQuantity(header, line, lines.slice(i + 1, i + 1 + LOOK_AHEAD));
+      const below = lines.slice(i + 1, i + 1 + LOOK_AHEAD);
+      table = withContent(withQuantity(header, line, below), line, below, isName);
       return;
     }
     if (table) {
@@ -243,7 +252,11 @@ function tableOf(
     cells.some((c) => /^\W*\d/.test(c)) && cells.some(isName);
   const first = rows.slice(0, LOOK_AHEAD).findIndex(isRow);
   if (first < 0) return null;
-  const headings = first === 0 ? headingsAbove(above, rows[0]!.length) : rows[first - 1]!;
+  const headings =
+    first === 0
+      ? headingsAbove(above, rows[0]!.length)
+      : // Not the line drawn under them.
+        (rows.slice(0, first).findLast((r) => /\p{L}/u.test(r.join(""))) ?? rows[first - 1]!);
   const body = rows.slice(first, first + LOOK_AHEAD).filter(isRow);
   const found = body.length >= FEWEST_ROWS - 1 ? rolesByContent(body, headings, isName) : null;
   return found && { table: { split, ...found }, headings: first };
@@ -277,6 +290,25 @@ function withQuantity(table: Table, header: string, below: readonly string[]): T
   );
   if (unclear < 0) return table;
   return { ...table, roles: table.roles.map((r, at) => (at === unclear ? "quantity" : r)) };
+}
+
+/** "Größe", "Ablauf": what no known word heads is told by its cells; a name it is only where no other column names. */
+function withContent(
+  table: Table,
+  header: string,
+  below: readonly string[],
+  isName: (text: string) => boolean,
+): Table {
+  if (!table.roles.includes(null)) return table;
+  const names = table.split(header);
+  const rows = below.map((l) => table.split(l)).filter((cells) => cells.length >= 2);
+  const roles = table.roles.map((role, at) => {
+    if (role !== null) return role;
+    const cells = rows.map((r) => r[at] ?? "");
+    const told = roleByCells(cells, names[at] ?? "", isName);
+    return told === "size" || told === "skip" || told === "unit" ? told : null;
+  });
+  return { ...table, roles };
 }
 
 /** Bare numbers that run 1, 2, 3 … down the card number its lines, when each has another count. */
@@ -324,10 +356,14 @@ function rememberedHeader(line: string, { columns }: Habits): Table | null {
   return null;
 }
 
+/** Columns ruled by bars are not told by their blanks. */
+const isRuled = (split: Table["split"], line: string): boolean =>
+  split === spaced && /\|.*\|/.test(line);
+
 function tableHeader(line: string, next: string): Table | null {
   for (const split of SPLITTERS) {
     const cells = split(line);
-    if (cells.length < 2 || cells.length > 20) continue;
+    if (cells.length < 2 || cells.length > 20 || isRuled(split, line)) continue;
     const roles = withText(cells, cells.map(roleOf));
     const known = roles.filter((r) => r !== null).length;
     const hasText = roles.includes("text");
@@ -347,16 +383,21 @@ function hintedHeader(line: string, next: string): Table | null {
   if (/\d/.test(line)) return null;
   for (const split of SPLITTERS) {
     const cells = split(line);
+    if (isRuled(split, line)) continue;
     if (cells.length < 3 || cells.length > 8 || cells.some((c) => c.split(/\s+/).length > 3))
       continue;
-    const roles = cells.map((c, i) => (i === 0 ? (roleOf(c) ?? "text") : (roleOf(c) ?? hint(c))));
+    const told_ = cells.map((c) => roleOf(c) ?? hint(c));
+    // The first names the things, unless another column says that it does.
+    const roles = told_.map((r, i) =>
+      i === 0 && r === null && !told_.includes("text") ? "text" : r,
+    );
     const told = roles.slice(1).filter((r) => r !== null).length;
     const isTable =
-      roles[0] === "text" && told >= 2 && roles.filter((r) => r === "quantity").length === 1;
+      roles.includes("text") && told >= 2 && roles.filter((r) => r === "quantity").length === 1;
     if (isTable && split(next).length >= 2 && /\d/.test(next))
       return {
         split: split === SPLITTERS[4] ? underHeadings(line) : split,
-        roles: roles.map((r) => r ?? "skip"),
+        roles,
       };
   }
   return null;
@@ -414,6 +455,12 @@ function splitQuoted(line: string, delimiter: string): string[] {
   return cells.map((c) => c.trim());
 }
 
+/** Units as tables from abroad write them. */
+const inOurWords = (amount: string): string =>
+  amount
+    .replace(/(?<=\d\s*)(?:paar|par|paires?|pares|paia)\b/iu, "pairs")
+    .replace(/(?<=\d\s*)(?:stück|pz|pi[eè]ces?|uds?|piezas?|st)\b(?!\/)\.?/iu, "pcs");
+
 function tableRow(
   cells: readonly string[],
   roles: readonly (Role | null)[],
@@ -446,7 +493,7 @@ function tableRow(
   const packed = of("unit") === quantity ? "" : of("unit");
   // A bare number there is what one pack holds.
   const unit = /^\d+$/.test(packed) ? `pack of ${packed}` : packed;
-  const amount = [quantity, unit].filter(Boolean).join(" ");
+  const amount = inOurWords([quantity, unit].filter(Boolean).join(" "));
   const hasName = texts !== "";
   return {
     source,
@@ -480,7 +527,9 @@ function plainRow(line: string, source: number): CardRow {
   const hasLeader = text.includes("....");
   const led = !hasLeader
     ? null
-    : /^(.*\p{L}.*?)\s*\.{4,}\s*(\d{1,4}(?:\s*[x×]\s*\d{1,4})?(?:\s*\p{L}+\.?)?)\s*$/u.exec(text);
+    : /^(.*\p{L}.*?)\s*\.{4,}\s*(\d{1,4}(?:\s*[x×]\s*\d{1,4})?(?:\s*\p{L}+\.?)?)\s*(?:\[[^\]]*\]\W*)?$/u.exec(
+        text,
+      );
   // "Scissors (1) ....... pen tray", "In the lid: torch": where things lie is not read.
   const placed = led || !hasLeader ? null : /^(.*\p{L}.*?)\s*\.{4,}\s*[^\d]*$/u.exec(text);
   const [named, quantity] = led ? [led[1]!, led[2]!] : [placed ? placed[1]! : text, null];
@@ -499,11 +548,15 @@ function stripPrices(text: string): string {
       .replace(/\b\d+(?:[.,]\d{1,2})?\s*(?:[£€]|\b(?:EUR|USD|GBP|CHF|SEK|AUD|CAD|NZD)\b)/g, " ")
       .replace(/\$\s*(?=\s|$)/g, " ")
       .replace(
-        /\b(?:exp(?:iry|ires?|\.)?|use by|best before|bbe?|dated?|lot|batch)\s*(?:date)?\s*[:.]?\s*(?:end\s+)?(?:\d{1,4}[-/.]\d{1,4}(?:[-/.]\d{1,4})?|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?\s*\d{2,4})/gi,
+        /\b(?:exp(?:iry|ires?|\.)?|use by|best before|bbe?|dated?|tested|checked|charged|serviced|opened|lot|batch)\s*(?:date)?\s*[:.]?\s*(?:end\s+)?(?:\d{1,4}[-/.]\d{1,4}(?:[-/.]\d{1,4})?|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?\s*\d{2,4})/gi,
         " ",
       )
       .replace(
         /\b\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?(?:january|february|march|april|may|june|july|august|september|october|november|december)\b(?:\s+\d{4})?/gi,
+        " ",
+      )
+      .replace(
+        /\b(?:bought|since|from|of|made|packed|dated|in)\s+(?:19|20)\d\d\b(?![-/.\d])/gi,
         " ",
       )
       .replace(/\b\d{1,2}(?:st|nd|rd|th)\b/gi, " ")

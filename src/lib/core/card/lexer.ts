@@ -86,7 +86,7 @@ const LENGTH_UNITS: readonly (readonly [RegExp, LengthUnit])[] = [
   [/^inch(?:es)?(?![\p{L}])/iu, "in"],
   // "10 in a box" is no inch.
   [
-    /^ins?\.?(?![\p{L}])(?!\s+(?:a|an|each|one|every|the|total|all|per|tub|box|bag|pack|packet|pkt|tin|jar|strip|card)\b)/iu,
+    /^ins?\.?(?![\p{L}])(?!\s+(?:a|an|each|one|every|the|it|them|there|here|my|our|this|use|good|bad|poor|fair|working|date|order|stock|place|hand|freezer|fridge|drawer|kitchen|lid|pocket|pouch|total|all|per|tub|box|bag|pack|packet|pkt|tin|jar|strip|card)\b)/iu,
     "in",
   ],
   [/^(?:"|″|”|“|''|′′|’’)/u, "in"],
@@ -213,7 +213,8 @@ interface UnitFound {
 /** A unit right after a number (a hyphen or a space may stand between). */
 function unitAfter(text: string, gap: number): UnitFound | null {
   if (gap > 2) return null;
-  const hyphen = /^[-‐]\s?(?=\p{L})/u.exec(text)?.[0].length ?? 0;
+  // "x2 - in the lid" is no inch.
+  const hyphen = (gap > 0 ? /^[-‐](?=\p{L})/u : /^[-‐]\s?(?=\p{L})/u).exec(text)?.[0].length ?? 0;
   const body = text.slice(hyphen);
   const volume =
     /^(?:(ml|mils?|millilit(?:re|er)s?|cc|cm3)|(cl)|(l|lit(?:re|er)s?|ltr)|(fl\.?\s?oz\.?|fluid ounces?)|(oz\.?|ounces?))(?![\p{L}])/iu.exec(

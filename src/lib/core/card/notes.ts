@@ -4,11 +4,11 @@ import type { Style } from "./style.ts";
 /** Lines that tell something, and list nothing: an ordered table, any rule makes a note of a line. */
 
 const NOTE_START =
-  /^\W*(?:it\s+(?:weighs|fits|comes|has|is)|weighing|note|nb|n\.b|store|keep|stored?|check(?:ed)?\s+(?:the|by|all|contents?|dates?|expiry|every|regularly|monthly|before|for)|checked|date|dated|delivery|delivered|dimensions?|weight|weighs|colou?r|made|manufactur|replace|warning|caution|important|suitable|fits|price|order|contact|www|http|tel\b|phone|email|returns?|warranty|guarantee|rating|reviews?|you may|location|appointed|next\s|see\s|do not|don't|please|always|never|use\s|in an? |if\s|call\s|super\s|best\s|ideal|perfect|great|be\s|our\s|this\s|these\s|with\s(?:over|more)|all\s|home\s*>|model|serial|lot|batch|expiry|expires?|signed?|signature|received|name:|owner|prepared|packed\s+by|inspected|last\s|revision|rev\b|page|total\s|subtotal|vat|shipping|approved|meets|complies|conforms|designed|that's|thats|package\s(?:includes?|contents?)|what's\s+in|whats\s+in|contents?\s*$|contents?\s*:?\s*$|includes?\s*:?\s*$|quantity|remember|refill|restock|report|for\s+(?:use|two|one|up|emergency|home|car|\d)|up\s+to|free\s|click|share|save|customers?|description|features?|size\s*:|material|packaging|sku|brand|category|availability|in\s+stock|add\s+to|buy|item\s+no|stock)\b/i;
+  /^\W*(?:it\s+(?:weighs|fits|comes|has|is)|weighing|notes?|remarks?|observations?|nb|n\.b|store|keep|stored?|check(?:ed)?\s+(?:the|by|all|contents?|dates?|expiry|every|regularly|monthly|before|for)|checked|date|dated|delivery|delivered|dimensions?|weight|weighs|colou?r|made|manufactur|replace|warning|caution|important|suitable|fits|price|order|contact|www|http|tel\b|phone|email|returns?|warranty|guarantee|rating|reviews?|you may|location|appointed|next\s|see\s|do not|don't|please|always|never|use\s|in an? |if\s|call\s|super\s|best\s|ideal|perfect|great|be\s|our\s|this\s|these\s|with\s(?:over|more)|all\s|home\s*>|model|serial|lot|batch|expiry|expires?|signed?|signature|received|done\b|yours\b|(?:kind\s+|best\s+)?(?:regards|wishes)|cheers|sincerely|name:|owner|prepared|packed\s+by|inspected|last\s|revision|rev\b|page|total\s|subtotal|vat|shipping|approved|meets|complies|conforms|designed|that's|thats|package\s(?:includes?|contents?)|what's\s+in|whats\s+in|contents?\s*$|contents?\s*:?\s*$|includes?\s*:?\s*$|quantity|remember|refill|restock|report|for\s+(?:use|two|one|up|emergency|home|car|\d)|up\s+to|free\s|click|share|save|customers?|description|features?|size\s*:|material|packaging|sku|brand|category|availability|in\s+stock|add\s+to|buy|item\s+no|stock)\b/i;
 
 /** Page numbers, addresses of forms, terms of trade. */
 const FOOTER =
-  /^\W*page\s*\d|\b(?:tel\.?|phone|ext)\s*\.{3,}|\.{6,}\s*$|\b(?:ships?|shipping|freight|delivery|returns?|reviews?|rated|buyers|initials|families\s+of|next\s+due|inspected\s+by|rev\.)\b|\b\d{2}\/\d{2}\s*$/i;
+  /^\W*page\s*\d|\b\d{1,2}:\d{2}\b|\b(?:tel\.?|phone|ext)\s*\.{3,}|\.{6,}\s*$|\b(?:ships?|shipping|freight|delivery|returns?|reviews?|rated|buyers|initials|families\s+of|next\s+due|inspected\s+by|rev\.)\b|\b\d{2}\/\d{2}\s*$/i;
 
 interface Told extends Draft {
   readonly text: string;
@@ -46,7 +46,7 @@ const isFullName = ({ match, text, words }: Told): boolean =>
   match.weight > 4 &&
   match.explained > 0.7 &&
   words <= 7 &&
-  !/^(?:note|nb|you may|report|check|total|store|keep)\b/i.test(text);
+  !/^(?:notes?:|note|nb|remark|observation|you may|report|check|total|store|keep)\b/i.test(text);
 /** "4 gauze pads, 10 x 10 cm": beside marked lines one without a mark that counts a thing. */
 const isCountedThing = ({ match, whole, text, words }: Told): boolean =>
   isSure(match) && whole.pieces !== null && !whole.article && !/[.!?]$/.test(text) && words <= 9;

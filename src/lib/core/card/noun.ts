@@ -32,19 +32,24 @@ const endsIn = (item: Item, i: number): boolean => {
   );
 };
 
-/** "mask in a pouch": nor does what it lies in. */
+const CONTAINER = /^(?:box|bag|case|pouch|tin|packet|sleeve|wallet|tub|pot|jar)$/i;
+const OF_A_CONTAINER =
+  /^(?:the|its|own|small|soft|hard|plastic|zip|zipped|ziplock|resealable|clear|freezer|sandwich|carry|nylon|red|green|blue|old)$/i;
+/** Between "in" and what it lies in stand an article and so many words at most. */
+const FARTHEST_IN = 4;
+
+/** "mask in a pouch", "plasters in a zip bag": nor does what it lies in. */
 const liesIn = (item: Item, i: number): boolean => {
-  return (
-    i > 1 &&
-    /^(?:box|bag|case|pouch|tin|packet|sleeve|wallet|tub|pot|jar)$/i.test(item.word(i)) &&
-    (/^in$/i.test(item.word(i - 1)) ||
-      (/^in$/i.test(item.word(i - 2)) &&
-        (/^(?:the|its|own|small|soft|hard|plastic|zip|zipped|carry|nylon)$/i.test(
-          item.word(i - 1),
-        ) ||
-          item.kind(i - 1) === "number")))
-  );
+  let end = i;
+  while (end < i + FARTHEST_IN && OF_A_CONTAINER.test(item.word(end))) end++;
+  if (!CONTAINER.test(item.word(end))) return false;
+  let from = i - 1;
+  while (from > i - FARTHEST_IN && (OF_A_CONTAINER.test(item.word(from)) || isArticle(item, from)))
+    from--;
+  return from > 0 && /^in$/i.test(item.word(from));
 };
+const isArticle = (item: Item, i: number): boolean =>
+  item.kind(i) === "number" && /^(?:an?|one)$/i.test(item.tokens[i]!.text);
 
 /** "plasters (box, 40)" */
 const isBoxed = (item: Item, i: number): boolean => {

@@ -100,6 +100,8 @@ interface NumberRule {
   readonly place: (p: Place, found: Placed) => void;
 }
 
+/** A count with a sign or a word for it. */
+const FIRM = 3;
 const SHORT_PACK = /^(?:pk|pkt|pkg)$/i;
 const CONTAINS = /^(?:of|with|containing|x)$/i;
 
@@ -222,6 +224,24 @@ export const NUMBER_RULES: readonly NumberRule[] = [
     place: inner,
   },
   {
+    name: "so many of a content",
+    example: ["2 x saline pod 5 x 20 ml", 10],
+    takes: ({ item, i }) => item.kind(i + 1) === "times" && item.kind(i + 3) === "volume",
+    place: (p, found) => {
+      if (found.plain.some((c) => c.strength >= FIRM)) inner(p, found);
+      else found.count(p.n, 5, false);
+    },
+  },
+  {
+    name: "packs of so many, by an s",
+    example: ["4 x gauze swab, 5s", 20],
+    takes: ({ item, i }, { plain }) =>
+      plain.length > 0 &&
+      /^s$/.test(item.word(i + 1)) &&
+      item.tokens[i + 1]!.start <= item.tokens[i]!.end + 1,
+    place: inner,
+  },
+  {
     name: "a number times a number",
     example: ["2 x 16 tablets", 32],
     takes: ({ item, i }) =>
@@ -300,7 +320,8 @@ function packsOf({ item, n, article, next, after: word, pack }: Place, found: Pl
   const follows = item.word(of + 1);
   const isHeld =
     (item.kind(after) !== "separator" || /^(?:each|per|in)$/i.test(follows)) &&
-    !(item.kind(after) === "open" && PAIR.test(follows));
+    !(item.kind(after) === "open" && PAIR.test(follows)) &&
+    !(LIQUID_PACK.test(pack) && then !== null && then >= CONTENT_FROM);
   if (then !== null && isHeld) {
     found.inner = then;
     if (PAIR.test(follows)) found.inPairs = true;
@@ -311,14 +332,19 @@ function packsOf({ item, n, article, next, after: word, pack }: Place, found: Pl
   else found.count(n, 1, article);
 }
 
+/** A bottle holds no pieces: a number this large in brackets behind one is its content in ml. */
+const CONTENT_FROM = 50;
+const LIQUID_PACK = /^(?:bottles?|btls?|tubes?|cans?|sprays?)$/i;
+
 /** Numbers that count nothing, whatever stands around: models, sizes by a letter, "the windlass one". */
-function countsNothing({ item, i, inside, before }: Place): boolean {
+function countsNothing({ item, i, n, inside, before }: Place): boolean {
   const token = item.tokens[i]!;
   if (NOT_A_COUNT_AFTER.test(before)) return true;
   // "No. 16 eye pads – 4": a model, where another number counts.
   if (/^nos?$/i.test(before) && isModel(item.tokens, i)) return true;
   // "scissors A 145", "size M 4": a letter before it makes a model of a number.
   if (/^\p{Lu}$/u.test(before) && token.start - item.tokens[i - 1]!.end <= 1) return true;
+  if (inside && n >= CONTENT_FROM && item.tokens.some((t) => LIQUID_PACK.test(t.text))) return true;
   // "(windlass one)": the one of that kind.
   if (inside && before !== "" && /^one$/i.test(token.text) && item.kind(i + 1) === "close")
     return true;
@@ -350,6 +376,9 @@ export function placeNumbers(item: Item, rules: readonly NumberRule[] = NUMBER_R
     if (PAIR.test(item.word(i))) found.inPairs = true;
     const isTwin =
       /^twin-?packs?$/i.test(item.word(i)) ||
+      (/^twin$/i.test(item.word(i)) &&
+        item.kind(i - 1) === "open" &&
+        item.kind(i + 1) === "close") ||
       (/^(?:twin|double)$/i.test(item.word(i)) &&
         /^(?:packs?|pks?|pkts?)$/i.test(item.word(i + 1)));
     if (isTwin) found.inner ??= 2;

@@ -22,6 +22,24 @@ const PACK =
 const half = (number: string) =>
   String(Math.ceil(Number(VALUE_OF[number.toLowerCase()] ?? number) / 2));
 
+const SIZE_OF: Readonly<Record<string, string>> = {
+  med: "medium",
+  lge: "large",
+  lrg: "large",
+  sml: "small",
+  sm: "small",
+};
+
+/** Parts of a pack, by their words. */
+const PARTS: Readonly<Record<string, number>> = {
+  "two thirds": 2 / 3,
+  "a third": 1 / 3,
+  third: 1 / 3,
+  "three quarters": 3 / 4,
+  quarter: 1 / 4,
+  half: 1 / 2,
+};
+
 export const PHRASES: readonly Phrase[] = [
   {
     name: "with, shortened",
@@ -44,10 +62,46 @@ export const PHRASES: readonly Phrase[] = [
     read: "first aid",
   },
   {
+    name: "not sterile, shortened",
+    example: ["gauze swabs n/s", "gauze swabs nonsterile"],
+    holds: "n/s",
+    pattern: /\bn\/s(?![a-z])/giu,
+    read: "nonsterile",
+  },
+  {
     name: "a square's one side",
     example: ["swabs 7.5 cm sq", "swabs 7.5 x 7.5 cm"],
     pattern: /(\d+(?:[.,]\d+)?)\s*(cm|mm|in|")\s*(?:sq\b\.?|square\b)/giu,
     read: "$1 x $1 $2",
+  },
+  {
+    name: "bandage by its letter",
+    example: ["elastic b. 8 cm", "elastic bandage 8 cm"],
+    holds: "b.",
+    pattern:
+      /\b(elastic|conforming|crepe|pressure|triangular|roller|gauze|cohesive|tubular)\s+b\.(?=\s)/giu,
+    read: "$1 bandage",
+  },
+  {
+    name: "dressings by a size cut short",
+    example: ["lge. dressing", "large dressing"],
+    pattern:
+      /\b(med|lge|lrg|sml|sm)\.?\s+(?=(?:wound\s+|sterile\s+|first\s+aid\s+)?dressings?\b)/giu,
+    read: (_, size) => `${SIZE_OF[size!.toLowerCase()]!} `,
+  },
+  {
+    name: "a square pad over a stroke",
+    example: ["compresses 10/10, sterile", "compresses 10x10, sterile"],
+    holds: "/",
+    pattern: /\b(compr\p{L}*\.?|gauzes?|swabs?|pads?)\s+(\d{1,2})\/(\d{1,2})\b(?!\/)/giu,
+    read: "$1 $2x$3",
+  },
+  {
+    name: "packs with a sign before them",
+    example: ["plasters, 1 x box (40)", "plasters, 1 box (40)"],
+    holds: "x",
+    pattern: new RegExp(`\\b(\\d{1,3})\\s*[x×]\\s+(?=${PACK}(?:es|s)?\\b)`, "giu"),
+    read: "$1 ",
   },
   {
     name: "gauze named by its size",
@@ -129,6 +183,17 @@ export const PHRASES: readonly Phrase[] = [
     read: (_, n) => `${half(n!)} pcs`,
   },
   {
+    name: "a pack of so many, what part of it is left",
+    example: ["plasters (100 box, about two thirds left)", "plasters, 67 pcs"],
+    holds: "left",
+    pattern: new RegExp(
+      `\\s*\\(?\\b(?:an? |one |1 )?(?:${PACK}\\s+of\\s+(\\d{1,3})|(\\d{1,3})\\s+${PACK})\\s*[,(–-]?\\s*(?:about|roughly|only|maybe|some)?\\s*(?:an?\\s+|one\\s+)?(${Object.keys(PARTS).join("|")})\\s+left\\)?`,
+      "giu",
+    ),
+    read: (_, of, before, part) =>
+      `, ${Math.ceil(Number(of ?? before) * PARTS[part!.toLowerCase()]! - 0.5)} pcs`,
+  },
+  {
     name: "so many left of a pack",
     example: [
       "paracetamol packet of twenty there's twelve left",
@@ -159,6 +224,113 @@ export const PHRASES: readonly Phrase[] = [
     read: (all, n, used) => (Number(used) < Number(n) ? String(Number(n) - Number(used)) : all!),
   },
   {
+    name: "how full it is",
+    example: ["tincture of iodine, 1 bottle, two thirds full", "tincture of iodine, 1 bottle"],
+    pattern:
+      /,?\s*\b(?:about\s+|nearly\s+|almost\s+)?(?:two thirds|a third|one third|three quarters|a quarter|half|nearly|almost)\s+(?:full|empty|used up)\b/giu,
+    read: "",
+  },
+  {
+    name: "what state it is in",
+    example: ["bandages, triangular, 6 in good order", "bandages, triangular, 6"],
+    holds: " in ",
+    pattern: /\s+in\s+(?:good|fair|poor|working|usable|perfect)\s+(?:order|condition|shape)\b/giu,
+    read: "",
+  },
+  {
+    name: "so many, less those that were used",
+    example: ["aspirin, 100 tablets, less 22 issued", "aspirin, 78 tablets"],
+    pattern: /\b(\d{1,4})((?:\s+\p{L}+)?),?\s+(?:less|minus)\s+(?:the\s+)?(\d{1,3})\b[^,;]*/giu,
+    read: (all, n, name, used) =>
+      Number(used) < Number(n) ? `${Number(n) - Number(used)}${name!}` : all!,
+  },
+  {
+    name: "dozens",
+    example: ["pins, safety, 2 dozen", "pins, safety, 24 pcs"],
+    holds: "dozen",
+    pattern: /\b(\d{1,2})\s+dozens?\b/giu,
+    read: (_, n) => `${12 * Number(n)} pcs`,
+  },
+  {
+    name: "a set of all sizes from one to another",
+    example: ["OPA set 0-4", "OPA set of 5"],
+    holds: "set",
+    pattern: /\bset\s+(\d)\s*[-–]\s*(\d)\b/giu,
+    read: (all, from, to) =>
+      Number(to) > Number(from) ? `set of ${Number(to) - Number(from) + 1}` : all!,
+  },
+  {
+    name: "so many and so many more",
+    example: ["3+1 pairs of gloves", "4 pairs of gloves"],
+    holds: "+",
+    pattern: /\b(\d{1,3})\+(\d{1,3})\b/gu,
+    read: (_, a, b) => `${Number(a) + Number(b)}`,
+  },
+  {
+    name: "the size of an airway",
+    example: ["npa 28 x1", "npa size 28 x1"],
+    pattern:
+      /\b(npas?|opas?|airways?|guedels?|nasopharyngeal|oropharyngeal)\s+(\d{1,2}(?:\.\d)?)\s+(?=x\s?\d)/giu,
+    read: "$1 size $2 ",
+  },
+  {
+    name: "a number that one is not sure of",
+    example: ["safety pins (8?)", "safety pins (8)"],
+    holds: "?)",
+    pattern: /\((?:maybe|about|approx\.?|ca\.?|~)?\s*(\d{1,3})\s*\?\)/giu,
+    read: "($1)",
+  },
+  {
+    name: "a handful",
+    example: ["a handful of safety pins (8)", "safety pins (8)"],
+    holds: "hand",
+    pattern:
+      /\b(?:a\s+)?(?:handful|bunch|load|pile|stack|couple of handfuls)\s+(?:of\s+)?(?=[^;]*\d)/giu,
+    read: "",
+  },
+  {
+    name: "which of several it lies in",
+    example: ["tray 1 = 20 strips, tray 2 = 12 pads", "20 strips, 12 pads"],
+    holds: "=",
+    pattern:
+      /\b(?:tray|box|drawer|shelf|pocket|pouch|bag|side|row|layer|tin|bin|section|compartment|bay)\s+(?:no\.?\s*)?(?:\d{1,2}|[A-F])\s*=\s*(?=\d)/giu,
+    read: "",
+  },
+  {
+    name: "where on the wall it hangs",
+    example: ["eyewash, 2 bottles on the wall by the sink", "eyewash, 2 bottles"],
+    holds: " the ",
+    pattern:
+      /(?:\s+(?:on|by|at|under|behind|beside|near|above|next to)\s+the\s+(?:wall|sink|door|shelf|window|desk|oven|bar|till|counter|basin|table|stairs|gate|entrance|bench|wheel|mast|helm|hatch|lid|seat))+(?=\s*(?:[,;(.]|$))/giu,
+    read: "",
+  },
+  {
+    name: "how many one of them holds, said after",
+    example: ["1 tube of tablets, 10 in it", "1 tube of tablets, 10 per tube"],
+    holds: " in ",
+    pattern: new RegExp(
+      `\\b(${PACK}(?:es|s)?)\\b([^;]*?),\\s*(\\d{1,3})\\s+in\\s+(?:it|each|them)\\b`,
+      "giu",
+    ),
+    read: "$1$2, $3 per $1",
+  },
+  {
+    name: "a remark on one of them",
+    example: ["triangular cloth - two, one is a scarf", "triangular cloth - two"],
+    holds: "one ",
+    pattern:
+      /,\s*(?:one|the other)\s+(?:of\s+(?:them|which|those|these)\s+)?(?:is|was)\s+(?:an?\s+)?\p{L}[^,;\d]*$/giu,
+    read: (remark) =>
+      saysGone(remark!) || /\b(?:used|expired|torn|empty|gone)\b/i.test(remark!) ? remark! : "",
+  },
+  {
+    name: "pairs, in the language of the card",
+    example: ["2 par guantes", "2 pairs guantes"],
+    holds: "pa",
+    pattern: /\b(\d{1,3})\s+(?:par|paar|paires?|pares|paia|par\.)\s+(?=\p{L})/giu,
+    read: "$1 pairs ",
+  },
+  {
     name: "only so many counted",
     example: ["says forty on it but i count thirty two", "says forty on it, make that thirty two"],
     pattern: new RegExp(
@@ -166,6 +338,16 @@ export const PHRASES: readonly Phrase[] = [
       "giu",
     ),
     read: ", make that ",
+  },
+  {
+    name: "what it comes to, said last",
+    example: ["two strips of ten less four so sixteen", "two strips of ten, make that sixteen"],
+    holds: " so ",
+    pattern: new RegExp(
+      `(?:,?\\s+(?:less|minus|but)\\s+[^,;]*?)?,?\\s+so\\s+(?:that'?s\\s+)?(${N})\\s*\\.?\\s*$`,
+      "giu",
+    ),
+    read: ", make that $1",
   },
   {
     name: "shared out, so many in each",

@@ -47,7 +47,7 @@ export function countOf(
 }
 
 /** What one tablet may hold, in mg, printed without its unit: "aspirin 300 × 10". */
-const STRENGTHS = new Set([75, 200, 250, 300, 325, 400, 500, 600, 650, 1000]);
+const STRENGTHS = new Set([75, 81, 100, 200, 250, 300, 325, 400, 500, 600, 650, 1000]);
 const product = ([a, b]: readonly [number, number]): number => (STRENGTHS.has(a) ? b : a * b);
 
 /** Pairs as said, times the packs they lie in. */
@@ -66,7 +66,7 @@ function innerOf(text: string): number | null {
     /\b(?:pack|pk|packet|bx|btl|box|card|blister|strip|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|tube|bottle|roll|sheet|envelope|case|tray|foil|refill|pkg|pkt|package)s?\s*(?:of|\/|with|x|containing)\s*(\d{1,4})\b(?!\s*(?:mm|cm|m\b|ml|mg|g\b|in\b|"|x))/i.exec(
       text,
     ) ??
-    /\b(\d{1,4})\s*(?:-|\s)?\s*(?:per|in\s+an?|to\s+an?|\/)\s*(?:pack|pk|packet|bx|btl|box|card|blister|strip|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|envelope|pkg|pkt|package)\b/i.exec(
+    /\b(\d{1,4})\s*(?:-|\s)?\s*(?:per|in\s+(?:an?|the|each)|to\s+(?:an?|the|each)|\/)\s*(?:unit|pack|pk|packet|bx|btl|box|card|blister|strip|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|envelope|pkg|pkt|package)\b/i.exec(
       text,
     ) ??
     /\b(\d{1,3})['’]?s\b/.exec(text) ??

@@ -42,6 +42,9 @@ function withoutDitto(rows: readonly CardRow[]): CardRow[] {
 const PLACE =
   /^(?:the\s+)?(?:(?:very\s+)?(?:top|bottom|front|back|rear|side|left|right|inner|outer|inside|outside|main|middle|lower|upper|first|second|third|lid|small|big|large|zip|mesh|belt|chest)\s*)+(?:layer|pockets?|shelf|tray|lid|compartment|drawer|pouch|section|front|flap|half)?\s*$/i;
 
+/** What holds things is no thing where it heads them: "Leaders' box in addition: ice packs (2), whistle". */
+const HOLDER =
+  /\b(?:box(?:es)?|bags?|kits?|cases?|pouch(?:es)?|tins?|drawers?|cupboards?|packs?)\b/giu;
 /** "TOP POCKET: 2 pr gloves", "right front - 3 pr gloves": the place before the things goes. */
 function withoutPlace(row: CardRow, names: (text: string) => boolean): CardRow {
   if (row.inTable) return row;
@@ -49,8 +52,27 @@ function withoutPlace(row: CardRow, names: (text: string) => boolean): CardRow {
   if (!m || speaksOfAbsence(m[1]!)) return row;
   const label = m[1]!.trim();
   const rest = row.text.slice(m[0].length);
-  const isPlace = PLACE.test(label) || (/:\s/.test(m[0]) && /[,;]/.test(rest) && !names(label));
+  const isOfAPlace = !names(label.replace(HOLDER, " "));
+  const isPlace = PLACE.test(label) || (/:\s/.test(m[0]) && /[,;]/.test(rest) && isOfAPlace);
   return isPlace && rest.split(/[,;+]/).some(names) ? { ...row, text: rest, bullet: true } : row;
+}
+
+/** "BLEED        TQ 2 | gauze 1": a word in capitals far before a list says what the list is for. */
+const PLACE_LABEL =
+  /^(?:shelf|drawer|door|lid|tray|pocket|bag|box|pouch|compartment|layer|rack|hook|bin|side|top|bottom|front|back|left|right)\s*(?:no\.?\s*)?(?:\d{1,2}|[A-F])?\s{2,}(?=\S)/iu;
+const GROUP_LABEL = /^\p{Lu}[\p{Lu}/& .-]{2,20}?\s{3,}(?=\S)/u;
+function withoutGroup(row: CardRow, names: (text: string) => boolean): CardRow {
+  if (row.inTable) return row;
+  const place = PLACE_LABEL.exec(row.text)?.[0];
+  if (place !== undefined && names(row.text.slice(place.length)))
+    return { ...row, text: row.text.slice(place.length) };
+  const label = GROUP_LABEL.exec(row.text)?.[0];
+  if (label === undefined || names(label)) return row;
+  const rest = row.text.slice(label.length);
+  const parts = rest.split(/[|,;]/);
+  return parts.length > 1 && parts.some(names) && /\p{Ll}/u.test(rest)
+    ? { ...row, text: rest, bullet: true }
+    : row;
 }
 
 /** "cas cards / pencils   3 / 2": names and counts each side of a stroke. */
@@ -84,6 +106,15 @@ function oneLanguage(row: CardRow, knows: (text: string) => boolean): CardRow {
   return { ...row, text: `${count}${right}` };
 }
 
+/** "Plasters 40          Eye pads 2": several side by side, each named and counted. */
+function eachAcross(row: CardRow, names: (text: string) => boolean): CardRow[] {
+  if (row.inTable || !/\S\s{3,}\S/.test(row.text)) return [row];
+  const parts = row.text.split(/\s{3,}/);
+  return parts.every((p) => names(p) && /\d/.test(p))
+    ? parts.map((text) => ({ ...row, text }))
+    : [row];
+}
+
 /** Shorter lines are one sentence, or abbreviations with their dots. */
 const LONG_LINE = 100;
 /** A line that goes on for several sentences, as dictated, is a row for each. */
@@ -104,9 +135,14 @@ export const plainly = (
   knows: (text: string) => boolean,
 ): CardRow[] =>
   withoutDitto(rows).flatMap((row) =>
-    eachSentence(row).flatMap((said) =>
-      eachSideOfStroke(
-        oneLanguage(withoutPlace({ ...said, text: rephrase(said.text) }, names), knows),
-      ).flatMap((row) => eachVariant(row.text).map((text) => ({ ...row, text }))),
-    ),
+    eachSentence(row)
+      .flatMap((line) => eachAcross(line, names))
+      .flatMap((said) =>
+        eachSideOfStroke(
+          oneLanguage(
+            withoutPlace(withoutGroup({ ...said, text: rephrase(said.text) }, names), names),
+            knows,
+          ),
+        ).flatMap((row) => eachVariant(row.text).map((text) => ({ ...row, text }))),
+      ),
   );

@@ -167,7 +167,7 @@ function underHeading(draft: Draft, heading: SizeHeading | null): Draft {
 /** "Sold separately: tick card, whistle": the whole line is of what is not there. */
 const startsWithAbsence = (text: string): boolean => {
   if (
-    /^\W*(?:(?:i|we)\s+)?(?:need|have|must|remember)\s+to\s+(?:get|buy|order|replace|restock)\b/i.test(
+    /^\W*(?:(?:i|we)\s+)?(?:need|have|must|remember)\s+to\s+(?:get|buy|order|replace|restock)\b|^\W*(?:i|we|you)(?:'d|\s+would)?\s+(?:still\s+|also\s+)?(?:need|want|lack|would\s+like|should\s+(?:get|buy|add|order))\b|^\W*(?:(?:i|we)(?:['’]ve|\s+have)?\s+(?:also\s+|already\s+)?ordered|(?:and\s+)?what\s+(?:i|we)(?:['’]d|\s+would)\s+(?:add|want|like)|(?:ok(?:ay)?[,\s]+)?(?:please\s+)?(?:get|buy|order|fetch|pick\s+up))\b/i.test(
       text,
     )
   )

@@ -102,7 +102,9 @@ const ONE_FIRST = /^(\s*)[lI|](?=\s+(?:pairs?|rolls?|box|pack|packet|bottle|tube
 
 /** A line as it was most likely printed; a word changes only into one that `isWord` knows. */
 export function repairText(line: string, isWord: (word: string) => boolean): string {
-  return line
+  // Three bars or more rule columns, and stand for no letter.
+  const ruled = (line.match(/\|/g) ?? []).length >= 3;
+  return (ruled ? line.replace(/(?<=\p{L})\|/gu, " |") : line)
     .replace(ONE_INCH, "1 $1")
     .replace(ONE_FIRST, "$11")
     .replace(/(?<=\s)0f(?=\s)/g, "of")

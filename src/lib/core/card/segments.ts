@@ -4,8 +4,10 @@ import { readQuantity, type Reading } from "./quantity.ts";
 import { startsItem, type LineSaid, type Stretch } from "./startsItem.ts";
 import {
   ACCESSORIES,
+  isRemark,
   isWith,
   leadingCount,
+  SIZE_ONLY,
   STANDS_ALONE,
   TELLS_PLACE,
   textOf,
@@ -114,12 +116,15 @@ function merge(drafts: Stretch[], corrects: boolean, vocabulary: Vocabulary): St
   const line: LineSaid = {
     corrects,
     explicit: seen.filter((s) => s.reading.pieces !== null && !s.reading.article).length,
-    kinds: new Set(whole.map((s) => s.match.type)).size,
+    // Each thing without a type is a kind of its own.
+    kinds: new Set(whole.map((s) => (s.match.type === NO_TYPE ? s.reading.noun : s.match.type)))
+      .size,
     vocabulary,
   };
   const merged: Stretch[] = [];
   drafts.forEach((draft, i) => {
     const before = merged.at(-1);
+    if (before && isRemark(draft.tokens)) return;
     if (!before || startsItem(before, draft, seen[i]!.match, merged.length === 1, line)) {
       merged.push(draft);
       return;
@@ -147,7 +152,9 @@ function atWith(draft: Stretch, vocabulary: Vocabulary): Stretch[] {
   ];
   const [a, b] = [before, after].map((t) => matchType(readQuantity(t).noun, vocabulary));
   const whole = (m: Match) => m.whole === 1 && m.explained === 1 && m.unknown === 0;
-  if (a!.type === "container") return [draft];
+  // "the orange pouch with 1 face shield": what is in it is listed, not it.
+  if (a!.type === "container")
+    return leadingCount(after) && b!.type !== null ? [{ ...draft, tokens: after }] : [draft];
   if (!whole(a!) || !whole(b!) || a!.type === b!.type || b!.weight < STANDS_ALONE) return [draft];
   const isCounted = leadingCount(after) && !readQuantity(after).article;
   if (NOT_APART.has(b!.type) && !isCounted) return [draft];
@@ -162,6 +169,12 @@ function atWith(draft: Stretch, vocabulary: Vocabulary): Stretch[] {
 
 /** "two bigger ones": names nothing but says that it is of the kind before. */
 export const isOfTheKindBefore = (segment: Segment): boolean =>
+  (segment.reading.pieces !== null &&
+    !segment.reading.article &&
+    SIZE_ONLY.test(segment.reading.noun)) ||
+  namesTheSame(segment);
+
+const namesTheSame = (segment: Segment): boolean =>
   segment.reading.pieces !== null &&
   THE_SAME.test(segment.reading.noun) &&
   segment.tokens.some((t) => t.kind === "word" && /^(?:ones?|more|others?)$/i.test(t.text)) &&
@@ -227,5 +240,5 @@ function withoutAccessory(tokens: readonly Token[], match: Match, vocabulary: Vo
   const at = tokens.findIndex(isWith);
   if (at < 1 || (!ACCESSORIES.has(match.type) && tokens[at]!.kind === "word")) return match;
   const before = matchType(readQuantity(tokens.slice(0, at)).noun, vocabulary);
-  return before.type !== null && before.whole === 1 ? before : match;
+  return before.type !== null && before.type !== NO_TYPE && before.whole === 1 ? before : match;
 }

@@ -159,6 +159,14 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
     tells: ({ reading }) => noIf(TELLS_STATE.test(reading.noun.replace(/^s /, ""))),
   },
   {
+    name: "a remark on what came before: 'one of those is open'",
+    tells: ({ reading, match }) =>
+      noIf(
+        match.type === null &&
+          /^(?:this|that|those|them|these)(?:['’]\p{L}+)?\b/iu.test(reading.noun.trim()),
+      ),
+  },
+  {
     name: "another thing that is said not to be there",
     tells: ({ draft, match, firstMatch }) =>
       yesIf(
@@ -223,7 +231,16 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
   {
     name: "so many pads of a size",
     tells: ({ leads, reading }) =>
-      yesIf(leads && /^pads?$/i.test(reading.noun.trim()) && reading.sizeMm !== null),
+      yesIf(
+        leads &&
+          /^pads?$/i.test(reading.noun.trim()) &&
+          (reading.sizeMm !== null || reading.bare !== null),
+      ),
+  },
+  {
+    name: "what type it is of: 'CPR shield, keychain type'",
+    tells: ({ leads, reading }) =>
+      noIf(!leads && /\b(?:type|style|kind|sort)\s*$/i.test(reading.noun)),
   },
   {
     name: "a count of what only describes",
@@ -245,7 +262,13 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
     name: "no kind of its own",
     tells: ({ known, match, firstMatch }) => noIf(!known || match.type === firstMatch.type),
   },
-  { name: "both together name one thing", tells: (p) => noIf(p.joins(p.firstMatch.weight)) },
+  {
+    name: "both together name one thing, unless a semicolon parts two that are named whole",
+    tells: (p) =>
+      noIf(
+        !(p.draft.strong && p.isWhole && p.firstMatch.whole === 1) && p.joins(p.firstMatch.weight),
+      ),
+  },
   {
     name: "each with its own count behind it: 'shears 1, gloves 5 prs'",
     tells: ({ match, reading, first }) =>

@@ -1,3 +1,4 @@
+import { saysGone } from "./absence.ts";
 import type { Token } from "./lexer.ts";
 import { readQuantity, type Reading } from "./quantity.ts";
 import { NO_TYPE } from "./vocabulary.ts";
@@ -18,12 +19,15 @@ export const textOf = (tokens: readonly Token[]): string =>
     .map((t) => t.text)
     .join(" ");
 
-/** "triangles ×1", "board x 2": a count with its sign stands last. */
-export const endsInCount = (tokens: readonly Token[]): boolean =>
-  tokens.at(-1)?.kind === "number" &&
-  tokens.at(-2)?.kind === "times" &&
-  tokens.length > 2 &&
-  tokens.at(-3)?.kind === "word";
+/** "triangles ×1", "board x 2", "foil 1x": a count with its sign stands last. */
+export const endsInCount = (tokens: readonly Token[]): boolean => {
+  const [third, second, last] = [tokens.at(-3), tokens.at(-2), tokens.at(-1)];
+  const isSignedCount =
+    (last?.kind === "number" && second?.kind === "times") ||
+    // "foil 1x"
+    (last?.kind === "times" && second?.kind === "number" && last.start === second.end);
+  return isSignedCount && third?.kind === "word";
+};
 
 /** Only what things come in: "a card of ten". */
 export const ONLY_PACKS =
@@ -50,6 +54,20 @@ export const saysOnes = (tokens: readonly Token[]): boolean =>
 /** "a torch, dead battery": the state of what came before. */
 export const TELLS_STATE =
   /^\s*(?:a\s+)?(?:dead|flat|empty|no|old)\s+batter(?:y|ies)\s*$|^\s*(?:(?:of\s+)?(?:them|which)\s+)?(?:s|is|are|has|have|was|were|been|already|a\s+bit|looks?|look)*\s*(?:(?:s|is|are|has|have|was|were|been|already|looks?)\s+)*(?:out\s+(?:of\s+)?date|in\s+date|opened|open|used|torn|expired|damaged|crumpled|creased|loose|rusty|split|wet|damp|past\s+it)\s*$/i;
+/** "they'll need replacing", "they actually cut my belt": said of the thing before, and names nothing; "they're the blue ones" does. */
+const REMARK =
+  /^(?:they|it|which|who|i|we|you)(?:['’](?:ll|ve|d)\b)?\s+(?!count|have|got|see|found|make|is|are|was|were)\p{L}/iu;
+const DENIES = /\b(?:not|never|\p{L}+n['’]t)\b/iu;
+export const isRemark = (tokens: readonly Token[]): boolean => {
+  const said = textOf(tokens);
+  return (
+    REMARK.test(said) &&
+    !DENIES.test(said) &&
+    !saysGone(said) &&
+    !tokens.some((t) => t.kind === "number" && !t.article)
+  );
+};
+
 /** "top layer", "front pocket": where things lie, not a thing. */
 export const TELLS_PLACE =
   /^\s*(?:in|on|at)?\s*(?:the\s+)?(?:very\s+)?(?:top|bottom|front|back|side|inside|outside|inner|outer|left|right|middle|main|lid|first|second|third|next|lower|upper|zip|zipped|mesh)\s+(?:layer|pocket|shelf|tray|lid|compartment|drawer|pouch|section|bit|part|half)s?\s*$/i;

@@ -20,6 +20,17 @@ const whole = (pattern: string) => new RegExp(`^(?:${pattern})$`, "iu");
 const SIZE_THEN_COUNT = whole(
   `(${SIZE})\\s*(?:[-–:=]|[(x×])\\s*(\\d{1,3})\\)?(?:\\s*(?:pcs|off|rolls?))?`,
 );
+const SIZE_THEN_COUNT_TIMES = whole(
+  `(\\d+(?:[.,]\\d+)?\\s*${UNIT}(?:\\s*[x×]\\s*\\d+(?:[.,]\\d+)?\\s*${UNIT})?)\\s+(\\d{1,3})\\s*[x×]`,
+);
+/** "10x10 (3)": a size without its unit, told from a count by the brackets. */
+const BARE_SIZE_THEN_COUNT = whole(
+  `(\\d+(?:[.,]\\d+)?\\s*[x×]\\s*\\d+(?:[.,]\\d+)?)\\s*\\((\\d{1,3})\\)`,
+);
+const LETTER_THEN_COUNT = whole(
+  `(XS|XX?L|[SML]|small|medium|large)\\s*[-–:=x×(]?\\s*(\\d{1,3}\\)?(?:\\s*(?:pairs?|prs?|pcs|packs?|off))?)`,
+);
+const MODEL_THEN_COUNT = whole(`((?:no|nr)\\.?\\s*\\d{1,2})\\s*[x×:(–-]\\s*(\\d{1,3})\\)?`);
 const COUNT_THEN_SIZE = whole(`\\((\\d{1,3})\\)\\s*(${SIZE})`);
 const COUNT_THEN_WORDS = whole(`(${N})\\s+(\\p{L}[\\p{L} -]*)`);
 
@@ -35,6 +46,10 @@ const SHARED_HEAD =
 /** What tells one of a kind from another, and names nothing by itself. */
 const MODIFIER =
   "(?:calico|cloth|cotton|paper|non-?woven|woven|fabric|small|medium|large|wide|narrow|big|little|long|short|[SML]|XL|adult|child|infant|windlass|ratchet|blue|black|purple|white|clear|vinyl|nitrile|latex|vented|plain|sterile|unsterile|straight|curved|left|right)";
+/** "three narrow", "one with the pad in it". */
+const COUNT_THEN_ANY = whole(
+  `(${N})\\s+((?:${MODIFIER}|with|in|from|that)\\b[^\\d,;]*?)(?:\\s+ones?)?`,
+);
 const COUNT_THEN_MODIFIER = whole(`(${N})\\s+(${MODIFIER})(?:\\s+ones?)?`);
 
 /** Each part by the pattern, or null where one part is written otherwise. */
@@ -71,6 +86,65 @@ export const VARIANTS: readonly VariantPattern[] = [
       const [name, list] = nameAndList(text) ?? [];
       if (name === undefined || !new RegExp(UNIT, "iu").test(list!)) return null;
       return eachPart(list!, SIZE_THEN_COUNT, (size, n) => `${name} ${size} x ${n} pcs`);
+    },
+  },
+  {
+    name: "sizes with counts and their signs behind, each side of a stroke",
+    example: [
+      "elastic bandage 8 cm 2x / 10 cm 1x",
+      ["elastic bandage 8 cm x 2 pcs", "elastic bandage 10 cm x 1 pcs"],
+    ],
+    split: (text) => {
+      const [name, list] = nameAndList(text) ?? [];
+      if (name === undefined) return null;
+      return eachPart(
+        list!.replace(/\s\/\s/g, ", "),
+        SIZE_THEN_COUNT_TIMES,
+        (size, n) => `${name} ${size} x ${n} pcs`,
+      );
+    },
+  },
+  {
+    name: "models with their counts behind",
+    example: [
+      "Dressing, sterile, No. 8 x 6, No. 9 x 3",
+      ["Dressing, sterile No. 8 x 6 pcs", "Dressing, sterile No. 9 x 3 pcs"],
+    ],
+    split: (text) => {
+      const m = /^(\p{L}[^\d(]*?)[\s:,–-]+((?:no|nr)\.?\s*\d.*)$/iu.exec(text.trim());
+      return (
+        m && eachPart(m[2]!, MODEL_THEN_COUNT, (model, n) => `${m[1]!.trim()} ${model} x ${n} pcs`)
+      );
+    },
+  },
+  {
+    name: "sizes without a unit, with their counts in brackets",
+    example: [
+      "burn dressings 10x10 (3) and 20x20 (1)",
+      ["burn dressings 10x10 x 3 pcs", "burn dressings 20x20 x 1 pcs"],
+    ],
+    split: (text) => {
+      const [name, list] = nameAndList(text) ?? [];
+      if (name === undefined) return null;
+      return eachPart(list!, BARE_SIZE_THEN_COUNT, (size, n) => `${name} ${size} x ${n} pcs`);
+    },
+  },
+  {
+    name: "sizes by their letter with their counts",
+    example: ["gloves: L x 10 pr / M x 10 pr", ["10 pr gloves L", "10 pr gloves M"]],
+    split: (text) => {
+      const m =
+        /^(\p{L}[^:\d(]*?)[\s:,–-]+((?:XS|XX?L|[SML]|small|medium|large)\s*[-–:=x×(]?\s*\d.*)$/iu.exec(
+          text.trim(),
+        );
+      return (
+        m &&
+        eachPart(
+          m[2]!.replace(/\s\/\s/g, ", "),
+          LETTER_THEN_COUNT,
+          (size, n) => `${n.replace(")", "")} ${m[1]!} ${size}`,
+        )
+      );
     },
   },
   {
@@ -117,9 +191,14 @@ export const VARIANTS: readonly VariantPattern[] = [
     name: "kinds of what a heading names, each with its count",
     example: ["Dressings: medium ×4, eye ×2", ["medium Dressings x 4", "eye Dressings x 2"]],
     split: (text) => {
-      const m = /^(\p{L}+):\s+(.*)$/u.exec(text.trim());
+      const m = /^(\p{L}+)(?::|\s[-–—])\s+(.*)$/u.exec(text.trim());
       if (!m || !SHARED_HEAD.test(m[1]!)) return null;
-      return eachPart(m[2]!, WORDS_THEN_COUNT, (kind, n) => `${kind} ${m[1]} x ${n}`);
+      return (
+        eachPart(m[2]!, WORDS_THEN_COUNT, (kind, n) => `${kind} ${m[1]} x ${n}`) ??
+        eachPart(m[2]!, COUNT_THEN_ANY, (n, kind) =>
+          /^(?:with|in|from|that)\b/i.test(kind) ? `${n} ${m[1]} ${kind}` : `${n} ${kind} ${m[1]}`,
+        )
+      );
     },
   },
   {
@@ -149,6 +228,23 @@ export const VARIANTS: readonly VariantPattern[] = [
       const parts = eachPart(list, COUNT_THEN_MODIFIER, (n, kind) => ({ n, kind }));
       const sum = parts?.reduce((s, p) => s + valueOf(p.n), 0);
       return parts && sum === valueOf(m[1]!) ? parts.map((p) => `${p.n} ${p.kind} ${m[2]}`) : null;
+    },
+  },
+  {
+    name: "so many of each size, before the name",
+    example: [
+      "2 medium + 1 large sterile dressing",
+      ["2 medium sterile dressing", "1 large sterile dressing"],
+    ],
+    split: (text) => {
+      const one = `(${N})\\s+(${SIZE_WORD})`;
+      const m = new RegExp(
+        `^((?:${one}\\s*(?:,|\\+|&|\\band\\b)\\s*)+)${one}\\s+(\\p{L}[^\\d,;]*)$`,
+        "iu",
+      ).exec(text.trim());
+      if (!m) return null;
+      const each = [...m[1]!.matchAll(new RegExp(one, "giu")), [0, m[4]!, m[5]!] as const];
+      return each.map(([, n, size]) => `${n} ${size} ${m[6]!}`);
     },
   },
   {

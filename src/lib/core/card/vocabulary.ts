@@ -143,7 +143,7 @@ export function matchType(text: string, vocabulary: Vocabulary): Match {
   const known = matches.get(text);
   if (known) return known;
   if (matches.size >= MOST_REMEMBERED) matches.clear();
-  const match = practiceCopy(findMatch(text, vocabulary), text, vocabulary);
+  const match = practiceCopy(bestMatch(text, vocabulary), text, vocabulary);
   matches.set(text, match);
   return match;
 }
@@ -167,7 +167,36 @@ function practiceCopy(match: Match, text: string, { catalogue }: Vocabulary): Ma
   return match;
 }
 
-function findMatch(text: string, vocabulary: Vocabulary): Match {
+const NO_READING: ReadonlyMap<string, string> = new Map();
+/** Readings of words cut short that are tried together; more fit no name. */
+const MOST_READINGS = 12;
+
+/** "GLVS NTRL": a word cut short may stand for several; the one with which the others name a kind whole. */
+function bestMatch(text: string, vocabulary: Vocabulary): Match {
+  const first = findMatch(text, vocabulary);
+  if (first.whole === 1 && first.explained === 1) return first;
+  let readings: ReadonlyMap<string, string>[] = [new Map()];
+  for (const word of new Set(foldedWords(text))) {
+    if (vocabulary.weightOf.has(word) || known(word, vocabulary) === null) continue;
+    const options = uncut(word, vocabulary);
+    if (options.length < 2 || readings.length * options.length > MOST_READINGS) continue;
+    readings = readings.flatMap((r) => options.map((o) => new Map([...r, [word, o]])));
+  }
+  return readings.slice(1).reduce((best, reading) => {
+    const match = findMatch(text, vocabulary, reading);
+    // All words must fit, or "wind" in a remark is a windlass.
+    const fits = match.whole === 1 && match.explained === 1 && match.unknown === 0;
+    const better = fits && (best.whole < 1 || match.weight > best.weight);
+    return better ? match : best;
+  }, first);
+}
+
+/** @param reading what words cut short stand for, where not for the commonest */
+function findMatch(
+  text: string,
+  vocabulary: Vocabulary,
+  reading: ReadonlyMap<string, string> = NO_READING,
+): Match {
   const [main, ...tails] = text.split(
     /\b(?:for|with|in|from|incl(?:uding|\.)?|suitable|to be|that|which)\b/i,
   );
@@ -179,7 +208,7 @@ function findMatch(text: string, vocabulary: Vocabulary): Match {
   let unknownShort = 0;
   const take = (part: string, factor: number) => {
     for (const raw of foldedWords(part)) {
-      const word = known(raw, vocabulary);
+      const word = reading.get(raw) ?? known(raw, vocabulary);
       if (word === null) {
         if (factor === 1 && raw.length >= SHORTEST_MODIFIER && !isPlain(raw)) unknown++;
         else if (factor === 1 && raw.length > 1 && !isPlain(raw)) unknownShort++;
@@ -196,7 +225,8 @@ function findMatch(text: string, vocabulary: Vocabulary): Match {
   const last = order.findLast((w) => !isPlain(w));
   const head = last !== undefined && vocabulary.heads.has(last) ? last : undefined;
   const named = order.some((w) => !isPlain(w));
-  for (const tail of tails) take(tail, named ? AFTER_PREPOSITION : 1);
+  // "Key for AED cabinet": what a thing nobody knows is for does not name it.
+  if (named || unknown === 0) for (const tail of tails) take(tail, named ? AFTER_PREPOSITION : 1);
   if (strength.size === 0) return NOTHING;
 
   const best = new Map<
@@ -286,19 +316,30 @@ function known(word: string, vocabulary: Vocabulary): string | null {
   if (!cache) respellings.set(vocabulary, (cache = new Map()));
   const cached = cache.get(word);
   if (cached !== undefined) return cached;
-  const found = (word.length < 5 ? null : respelt(word, vocabulary)) ?? uncut(word, vocabulary);
+  const found =
+    (word.length < 5 ? null : respelt(word, vocabulary)) ?? uncut(word, vocabulary)[0] ?? null;
   if (cache.size > 20_000) cache.clear();
   cache.set(word, found);
   return found;
 }
 
-/** The commonest word that this one is short for, or null. */
-function uncut(word: string, vocabulary: Vocabulary): string | null {
-  let best: string | null = null;
-  for (const [candidate, weight] of vocabulary.weightOf)
-    if (isCutOf(word, candidate) && (best === null || weight < vocabulary.weightOf.get(best)!))
-      best = candidate;
-  return best;
+/** A word cut short seldom stands for more. */
+const MOST_UNCUT = 4;
+const uncuts = new WeakMap<Vocabulary, Map<string, readonly string[]>>();
+/** The words that this one may be short for, the commonest first. */
+function uncut(word: string, vocabulary: Vocabulary): readonly string[] {
+  let cache = uncuts.get(vocabulary);
+  if (!cache) uncuts.set(vocabulary, (cache = new Map()));
+  const cached = cache.get(word);
+  if (cached) return cached;
+  const found = [...vocabulary.weightOf]
+    .filter(([candidate]) => isCutOf(word, candidate))
+    .sort((a, b) => a[1] - b[1])
+    .slice(0, MOST_UNCUT)
+    .map(([candidate]) => candidate);
+  if (cache.size > 20_000) cache.clear();
+  cache.set(word, found);
+  return found;
 }
 
 /** The word within a slip or two, or null. */

@@ -95,16 +95,23 @@ const SAME: Readonly<Record<string, string>> = {
   unsterile: "nonsterile",
   odour: "odour",
   crape: "crepe",
+  paed: "child",
+  paediatric: "child",
+  pediatric: "child",
   tq: "tourniquet",
   tqs: "tourniquet",
   tuff: "tough",
   cleaning: "cleaning",
 };
 
+/** Words in -as of so few letters are none of several. */
+const SHORTEST_IN_AS = 4;
 const plural = (word: string): string => {
   if (word.length <= 3) return word;
   if (word.endsWith("ies") && word.length > 4) return word.slice(0, -3) + "y";
   if (/(ss|sh|ch|x|zz)es$/.test(word)) return word.slice(0, -2);
+  // "elas" is cut short; "sofas" are several.
+  if (word.length <= SHORTEST_IN_AS && word.endsWith("as")) return word;
   if (/[^suiy]s$/.test(word) || /[aeo]ys$/.test(word)) return word.slice(0, -1);
   return word;
 };

@@ -1,0 +1,105 @@
+/**
+ * A card as a program or a form writes it: one object a line, `{"sku":"A11","desc":"gauze swabs, 5s","n":4},`,
+ * or one field a line, "Item: gauze swabs", "Qty: 4".
+ */
+
+const NAME = /^(?:name|item|title|label|desc(?:ription)?|article|product|what|text|content)/i;
+const COUNT = /^(?:qty|quantity|count|amount|number|pieces|pcs|units|stock|have|n|q)$/i;
+const SIZE = /^(?:size|dimensions?|spec|format)/i;
+const PER_PACK = /^(?:per_?pack|pack_?(?:size|of|qty)?|per)$/i;
+
+type Fields = readonly (readonly [key: string, value: unknown])[];
+
+/** The fields of a line that holds one object; null: it holds none. */
+function fieldsOf(line: string): Fields | null {
+  const inner = /^\s*\[?\s*(\{[^{}]*\})\s*,?\s*\]?\s*\}?\s*$/.exec(line)?.[1];
+  if (inner === undefined) return null;
+  try {
+    return Object.entries(JSON.parse(inner) as Record<string, unknown>);
+  } catch {
+    return null;
+  }
+}
+
+/** The value of the first field that is called so and holds such a value. */
+const valueOf = <T>(
+  fields: Fields,
+  called: RegExp,
+  is: (value: unknown) => value is T,
+): T | undefined => fields.find(([key, v]) => called.test(key) && is(v))?.[1] as T | undefined;
+const isText = (v: unknown): v is string => typeof v === "string" && v.trim() !== "";
+const isCount = (v: unknown): v is number | string =>
+  typeof v === "number" || (typeof v === "string" && /^\d{1,4}(?:\s*\p{L}+)?$/u.test(v));
+
+/** An object as a list writes it: "4 x gauze swabs, 5s (5 x 5 cm)"; null: it names nothing. */
+function asListed(fields: Fields): string | null {
+  const words = fields.flatMap(([, v]) => (isText(v) && /\p{L}{3}/u.test(v) ? [v] : []));
+  const name =
+    valueOf(fields, NAME, isText) ?? words.sort((a, b) => b.length - a.length)[0] ?? null;
+  if (name === null) return null;
+  const count = valueOf(fields, COUNT, isCount);
+  const perPack = valueOf(fields, PER_PACK, isCount);
+  const size = valueOf(fields, SIZE, isText);
+  const packs = perPack === undefined ? "" : `, pack of ${perPack}`;
+  const counted = count === undefined ? "" : `${/^\d+$/.test(`${count}`) ? `${count} x` : count} `;
+  return `- ${counted}${name}${packs}${size === undefined ? "" : ` (${size})`}`;
+}
+
+/** The card with such lines as a list; as many lines as before. */
+export const objectsAsList = (lines: readonly string[]): string[] =>
+  lines.map((line) => {
+    if (!line.includes("{")) return line;
+    const fields = fieldsOf(line);
+    return (fields && asListed(fields)) ?? line;
+  });
+
+/** "Qty: 4", "  - name: gauze swabs". */
+const FIELD = /^(\s*)(-\s+)?"?([\p{L}][\p{L} _-]{0,20}?)"?\s*:\s+(\S.*?)?\s*,?$/u;
+/** So many things with a count in a field of its own make a card of fields. */
+const FEWEST_RECORDS = 3;
+
+/** A thing that is told in several lines. */
+interface FieldRecord {
+  readonly fields: (readonly [key: string, value: unknown])[];
+  /** Lines that hold them; the one with the name is first of all told. */
+  readonly lines: number[];
+  nameLine: number | null;
+}
+
+/** Lines that follow each other, key by key; a key that comes again begins another thing. */
+function fieldRecords(lines: readonly string[]): FieldRecord[] {
+  const records: FieldRecord[] = [];
+  let open: FieldRecord | null = null;
+  lines.forEach((line, i) => {
+    const m = FIELD.exec(line);
+    const value = m?.[4]?.replace(/^"|"$/g, "");
+    if (!m || value === undefined) {
+      open = null;
+      return;
+    }
+    const key = m[3]!;
+    if (!open || m[2] !== undefined || open.fields.some(([k]) => k === key)) {
+      open = { fields: [], lines: [], nameLine: null };
+      records.push(open);
+    }
+    open.fields.push([key, value]);
+    open.lines.push(i);
+    if (NAME.test(key)) open.nameLine ??= i;
+  });
+  return records.filter((r) => r.nameLine !== null);
+}
+
+/** The card with such things written as a list, each on the line of its name; as many lines as before. */
+export function fieldsAsList(lines: readonly string[]): string[] {
+  const records = fieldRecords(lines);
+  const counted = records.filter((r) => valueOf(r.fields, COUNT, isCount) !== undefined);
+  if (counted.length < FEWEST_RECORDS) return [...lines];
+  const read = [...lines];
+  for (const { fields, lines: at, nameLine } of records) {
+    const listed = asListed(fields);
+    if (listed === null) continue;
+    for (const i of at) read[i] = "";
+    read[nameLine!] = listed;
+  }
+  return read;
+}

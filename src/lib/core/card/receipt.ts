@@ -1,0 +1,30 @@
+/** A till receipt: "2 @ 1.99" on a line of its own, the goods and what they came to on the next or the one before. */
+
+const TIMES_PRICE =
+  /^\s*(\d{1,3})\s*(?:@|[x×]|at)\s*[^\d\s]{0,2}(\d{1,4}[.,]\d{2})\s*(?:ea(?:ch)?\.?)?\s*$/i;
+const GOODS = /^(\s*)(\S.*\p{L}.*?)\s+[^\d\s]{0,2}(\d{1,4}[.,]\d{2})\s*\p{L}?\s*$/u;
+const cents = (price: string): number => Math.round(Number(price.replace(",", ".")) * 100);
+
+/** How it was paid, and what it came to: no goods. */
+const PAID =
+  /^\s*(?:card|cash|change|total|sub-?total|balance|tendered|visa|debit|credit|contactless|vat|bag|carrier)\b[^\p{L}]*$/iu;
+
+/** The card with the number before the goods that it was charged for; as many lines as before. */
+export function receiptCounts(lines: readonly string[]): string[] {
+  if (!lines.some((l) => TIMES_PRICE.test(l))) return [...lines];
+  const read = lines.map((l) => (PAID.test(l) ? "" : l));
+  lines.forEach((line, i) => {
+    const times = TIMES_PRICE.exec(line);
+    if (!times) return;
+    const [, count, each] = times;
+    // The sum tells to which of its neighbours it belongs.
+    for (const at of [i + 1, i - 1]) {
+      const goods = GOODS.exec(lines[at] ?? "");
+      if (!goods || cents(goods[3]!) !== Number(count) * cents(each!)) continue;
+      read[at] = `${goods[1]!}${count!} x ${goods[2]!}`;
+      read[i] = "";
+      return;
+    }
+  });
+  return read;
+}
