@@ -1,5 +1,5 @@
-import AxeBuilder from "@axe-core/playwright";
 import { expect, test, type Page } from "@playwright/test";
+import { faultless, noSideways } from "./support/axe.ts";
 
 const stage = (s: string) => `/kit/demo-crew-box/${s}`;
 
@@ -24,21 +24,8 @@ async function looksRight(page: Page, at: string, name: string): Promise<void> {
   await expect(page.locator("h1").first()).toBeVisible();
   if (at.endsWith("plan"))
     await expect(page.getByTestId("plan-result")).toBeVisible({ timeout: 60_000 });
-  // Rows off the screen are laid out for the look: else they lie upon each other.
-  await page.addStyleTag({ content: ".row { content-visibility: visible !important }" });
-  const found = await new AxeBuilder({ page })
-    // What passes is not described: that takes longer than finding what does not.
-    .options({ resultTypes: ["violations"] })
-    .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"])
-    .analyze();
-  const faults = found.violations.map(
-    (v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(" | ")}`,
-  );
-  expect(faults, name).toEqual([]);
-  const sideways = await page.evaluate(
-    () => document.documentElement.scrollWidth - window.innerWidth,
-  );
-  expect(sideways, name).toBeLessThanOrEqual(0);
+  await faultless(page, name);
+  await noSideways(page, name);
 }
 
 test("a first visit finds a start and the demo, once, and never over a user's own data", async ({
