@@ -46,13 +46,15 @@ const RIDGE = 0.02;
 /**
  * Least cost of a doubt that must always be asked about, however few cases speak for it: an open kind
  * is taken as its least until somebody answers, a guessed column spoils every row, a box of
- * plasters is seldom one plaster, and a thousand of a thing are mostly a misread size or year.
+ * plasters is seldom one plaster, and a thousand of a thing are mostly a misread size or year;
+ * what is left unticked may not be there.
  */
 const LEAST_COST: Partial<Record<CardDoubt, number>> = {
   "kind-open": 1,
   "column-guessed": 1.5,
   "pack-unknown": 1,
   "count-unusual": 2,
+  unticked: 1,
 };
 
 interface Case {

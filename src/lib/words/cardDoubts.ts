@@ -24,6 +24,7 @@ const SAID: Readonly<Record<CardDoubt, string>> = {
   "count-unusual": "more than kits hold of it",
   "unit-assumed": "the size has no unit",
   "column-guessed": "several columns hold numbers, and none is headed",
+  unticked: "its box is not ticked, others are: is it there?",
   long: "many words for one thing",
   spoken: "dictated",
 };

@@ -42,6 +42,8 @@ export const CARD_DOUBTS = [
   "unit-assumed",
   /** Several columns count, and none is headed. */
   "column-guessed",
+  /** Its box is left open, and others are ticked. */
+  "unticked",
   /** Many words for one thing. */
   "long",
   /** Dictated. */

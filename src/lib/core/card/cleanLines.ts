@@ -74,7 +74,9 @@ const withoutGlue: Step = each((line) =>
       /(\d(?:\s?(?:in|mm|cm|m|ft|yd|"))?\s+)x(?=\d+(?:[.,]\d+)?\s*(?:in|mm|cm|m|ft|yd|"|x\b|x\d))/gi,
       "$1x ",
     )
-    .replace(/(\d\s*)xx(?=\s)/gi, "$1x"),
+    .replace(/(\d\s*)xx(?=\s)/gi, "$1x")
+    // "7,5 x 7,5": no two lists of numbers.
+    .replace(/(\d),(\d{1,2}\s?[x×]\s?\d+),(\d{1,2})(?!\d)/g, "$1.$2.$3"),
 );
 
 /** `[12/10, 19:04] Tom: 2 cold packs`: a message, without when and by whom; a question asks, and lists nothing. */
@@ -121,6 +123,17 @@ const STEPS: readonly Step[] = [
   withTicked,
 ];
 
+const TICKED = /^\s*(?:[-*•]\s*)?\[[xX✓✔]\]/u;
+const OPEN_BOX = /^\s*(?:[-*•]\s*)?\[\s?\]/u;
+const FEWEST_TICKED = 2;
+/** `[ ] cold packs (2)` among `[x] tape`: left open where others are ticked, it may not be there. Line numbers from 1. */
+export function untickedLines(text: string): ReadonlySet<number> {
+  const lines = text.split(LINE_END);
+  if (lines.filter((l) => TICKED.test(l)).length < FEWEST_TICKED) return new Set();
+  return new Set(lines.flatMap((l, i) => (OPEN_BOX.test(l) ? [i + 1] : [])));
+}
+
+const LINE_END = /\r\n|\n|\r/;
 /** The lines of a card without markup. Same number of lines, in the same places. */
 export const cleanLines = (text: string): string[] =>
-  STEPS.reduce((lines, step) => step(lines), text.split(/\r\n|\n|\r/));
+  STEPS.reduce((lines, step) => step(lines), text.split(LINE_END));

@@ -22,6 +22,7 @@ interface Circumstances {
   readonly countUnusual: boolean;
   readonly unitAssumed: boolean;
   readonly columnGuessed: boolean;
+  readonly isUnticked: boolean;
   readonly packUnknown: boolean;
 }
 
@@ -49,6 +50,7 @@ export function doubtsOf({ match, reading }: Segment, c: Circumstances): CardDou
     "count-unusual": c.countUnusual,
     "unit-assumed": c.unitAssumed,
     "column-guessed": c.columnGuessed,
+    unticked: c.isUnticked,
     long: reading.noun.split(" ").length > LONG_NAME,
     spoken: c.spoken,
   };

@@ -7,31 +7,32 @@ import type { CardDoubt } from "./cardDoubt.ts";
  */
 
 /** Log odds of an entry without any doubt. */
-export const BASE = 2.37;
+export const BASE = 2.32;
 
 /** What each doubt takes from the log odds. */
 export const COST: Readonly<Record<CardDoubt, number>> = {
-  "no-type": 2.76,
+  "no-type": 2.73,
   "part-of-name": 0.11,
-  respelt: 0.09,
+  respelt: 0.12,
   "cut-short": 0.0,
-  "common-word": 0.25,
+  "common-word": 0.26,
   "close-second": 0.0,
-  second: 0.41,
-  "half-explained": 2.02,
-  "partly-explained": 0.59,
+  second: 0.42,
+  "half-explained": 1.93,
+  "partly-explained": 0.54,
   "unknown-word": 0.79,
-  "unknown-mark": 0.19,
+  "unknown-mark": 0.21,
   "head-elsewhere": 0.0,
   "kind-by-size": 0.08,
   "kind-open": 1.0,
-  "count-derived": 0.76,
+  "count-derived": 0.72,
   "pack-unknown": 1.0,
-  "no-count": 0.83,
-  "number-left": 0.85,
+  "no-count": 0.81,
+  "number-left": 0.71,
   "count-unusual": 2.0,
-  "unit-assumed": 0.19,
+  "unit-assumed": 0.0,
   "column-guessed": 1.5,
+  unticked: 1.0,
   long: 0.0,
   spoken: 0.0,
 };

@@ -61,14 +61,22 @@ const agrees = (reading: Reading, row: CardRow, pieces: number): boolean =>
   pieces % reading.pieces === 0 ||
   2 * pieces === reading.pieces;
 
+/** What is known of the card and the line besides the segment. */
+interface EntryContext {
+  readonly style: Style;
+  /** The lines around it list items. */
+  readonly amongItems: boolean;
+  /** Its box is left open where others are ticked. */
+  readonly isUnticked: boolean;
+  readonly catalogue: Catalogue;
+  readonly habits: Habits;
+}
+
 /** The entry a segment makes; null: it names nothing. */
 export function entryOf(
   segment: Segment,
   draft: Draft,
-  style: Style,
-  amongItems: boolean,
-  catalogue: Catalogue,
-  habits: Habits,
+  { style, amongItems, isUnticked, catalogue, habits }: EntryContext,
 ): CardEntry | null {
   const { match, reading } = segment;
   const { row } = draft;
@@ -100,6 +108,7 @@ export function entryOf(
     unitAssumed: reading.sizeMm === null && sized.sizeMm !== null,
     numberLeft: reading.leftOver > 0 || !agrees(reading, row, pieces.value),
     countUnusual: isUnusual(pieces.value, shippedT?.bulkMl),
+    isUnticked,
     columnGuessed: row.columnsUnclear === true,
     packUnknown:
       reading.packsOfUnknown !== null &&

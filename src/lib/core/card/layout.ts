@@ -420,12 +420,35 @@ function placedCells(line: string): { text: string; from: number; to: number }[]
   cells.push({ text: line.slice(from, end), from, to: end });
   return cells;
 }
+interface Placed {
+  readonly text: string;
+  readonly from: number;
+  readonly to: number;
+}
+/** "Large dressing 3        2": a name so long that one blank parts it from the count under the next heading. */
+function atHeadings(cell: Placed, headings: readonly Placed[], line: string): Placed[] {
+  const at = headings.find((h) => h.from > cell.from && h.from < cell.to)?.from;
+  const m = at === undefined ? null : /^(.*\p{L}.*?)\s(\d{1,4})$/u.exec(cell.text);
+  if (!m) return [cell];
+  const from = cell.to - m[2]!.length;
+  // The count begins where its heading does, or a letter or two beside.
+  if (Math.abs(from - at!) > BESIDE) return [cell];
+  return [
+    { text: m[1]!, from: cell.from, to: from - 1 },
+    { text: line.slice(from, cell.to), from, to: cell.to },
+  ];
+}
+const BESIDE = 3;
+
 /** More cells than headings (a column without one): each goes to the heading that it stands under. */
 const underHeadings = (header: string) => {
   const headings = placedCells(header);
   return (line: string): string[] => {
-    const cells = placedCells(line);
-    if (cells.length <= headings.length) return cells.map((c) => c.text);
+    const found = placedCells(line);
+    const cells =
+      found.length < headings.length ? found.flatMap((c) => atHeadings(c, headings, line)) : found;
+    if (cells.length === found.length && found.length <= headings.length)
+      return cells.map((c) => c.text);
     const apart = (c: { from: number; to: number }, h: { from: number; to: number }) =>
       Math.max(c.from, h.from) - Math.min(c.to, h.to);
     const placed = headings.map(() => [] as string[]);

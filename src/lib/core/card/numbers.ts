@@ -237,7 +237,7 @@ export const NUMBER_RULES: readonly NumberRule[] = [
     example: ["4 x gauze swab, 5s", 20],
     takes: ({ item, i }, { plain }) =>
       plain.length > 0 &&
-      /^s$/.test(item.word(i + 1)) &&
+      /^s$/i.test(item.word(i + 1)) &&
       item.tokens[i + 1]!.start <= item.tokens[i]!.end + 1,
     place: inner,
   },

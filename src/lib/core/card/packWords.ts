@@ -1,9 +1,9 @@
 /** Words that stand beside numbers and name no thing: what things come in, and how they are counted. */
 
 export const PACK =
-  /^(?:packs?|pks?|pkts?|pkgs?|packages?|bxs?|rls?|btls?|packets?|boxe?s?|cards?|blisters?|strips?|bags?|tubes?|bottles?|tins?|tubs?|pots?|cartons?|sets?|sleeves?|bundles?|wallets?|pouch(?:es)?|sachets?|rolls?|sheets?|ampoules?|vials?|foils?|envelopes?|envs?|refills?|containers?|jars?|cans?|bunch(?:es)?|cases?|cs|twinpacks?|multipacks?|trays?|dispensers?)$/i;
+  /^(?:packs?|pks?|pkts?|pkgs?|packages?|bxs?|rls?|btls?|packets?|boxe?s?|cards?|blisters?|strips?|bags?|tubes?|bottles?|tins?|tubs?|pots?|cartons?|sets?|sleeves?|bundles?|wallets?|pouch(?:es)?|sachets?|rolls?|sheets?|shts?|ampoules?|vials?|foils?|envelopes?|envs?|refills?|containers?|jars?|cans?|bunch(?:es)?|cases?|cs|twinpacks?|multipacks?|trays?|dispensers?)$/i;
 export const PACK_ONLY =
-  /^(?:packs?|pks?|pk|pkt|pkg|package|packet|bx|rl|btl|box|card|blister|strip|bag|carton|set|sleeve|bundle|wallet|tin|tub|tube|bottle|envelope|env|sheet|case|cs|tray|roll|foil|pouch|sachet|st)$/i;
+  /^(?:packs?|pks?|pk|pkt|pkg|package|packet|bx|rl|btl|box|card|blister|strip|bag|carton|set|sleeve|bundle|wallet|tin|tub|tube|bottle|envelope|env|sheet|sht|case|cs|tray|roll|foil|pouch|sachet|st)$/i;
 export const COUNT_WORD =
   /^(?:pcs?|pces?|pieces?|stk|stück|ea|each|units?|count|ct|off|nos?|items?|x|qty|quantity|tablets?|tabs?|caps?|capsules?|caplets?|doses?|singles?|of|parts?)$/i;
 export const HOLDS_SEVERAL =
@@ -13,7 +13,7 @@ export const PACK_SIZE =
   /^(?:little|small|large|big|full|new|unopened|sealed|individual|plastic|spare|whole|twin|double)$/i;
 export const PAIR = /^(?:pairs?|prs?)$/i;
 export const NOT_A_COUNT_AFTER =
-  /^(?:spf|factor|size|model|type|ref|rev|class|level|ffp|category|cat|part|code|item|lot|page|version|grade|step|section|module|stage|dia|diameter|up to|until|from)$/i;
+  /^(?:spf|factor|size|model|type|ref|rev|class|level|ffp|category|cat|part|code|item|lot|page|version|grade|step|section|module|stage|room|bay|gate|class|desk|plot|flat|floor|house|deck|berth|cabin|dia|diameter|up to|until|from)$/i;
 export const QUANTITY_WORD =
   /^(?:qty|quantity|count|amount|number|pcs|pieces|contains|quan|anzahl)$/i;
 

@@ -183,6 +183,21 @@ export const PHRASES: readonly Phrase[] = [
     read: (_, n) => `${half(n!)} pcs`,
   },
   {
+    name: "packs, in the language of the card",
+    example: ["gauze: 2 boîtes de 10", "gauze: 2 boxes of 10"],
+    pattern:
+      /\b(\d{1,3}|une?|ein[er]?)\s+(bo[iî]tes?|paquets?|sachets?|cajas?|paquetes?|packungen|packung|schachteln?|dozen|rouleaux?|rollen?|rollos?|doos|dozen|pakjes?)\s+(?:de|d['’]|à|a|mit|zu|van)\s*(\d{1,3})\b/giu,
+    read: (_, n, pack, holds) =>
+      `${/\d/.test(n!) ? n : "1"} ${/^(?:bo|caj|schach|doo|doz)/i.test(pack!) ? "boxes" : "packs"} of ${holds}`,
+  },
+  {
+    name: "what is left, in the language of the card",
+    example: ["gloves: boîte de 100, ~ 60 restants", "gloves: boîte de 100, 60 left"],
+    holds: "rest",
+    pattern: /~?\s*\b(\d{1,3})\s+(?:restante?s?|restlich|übrig|rest)\b/giu,
+    read: " $1 left",
+  },
+  {
     name: "a pack of so many, what part of it is left",
     example: ["plasters (100 box, about two thirds left)", "plasters, 67 pcs"],
     holds: "left",

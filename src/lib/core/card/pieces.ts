@@ -66,10 +66,11 @@ function innerOf(text: string): number | null {
     /\b(?:pack|pk|packet|bx|btl|box|card|blister|strip|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|tube|bottle|roll|sheet|envelope|case|tray|foil|refill|pkg|pkt|package)s?\s*(?:of|\/|with|x|containing)\s*(\d{1,4})\b(?!\s*(?:mm|cm|m\b|ml|mg|g\b|in\b|"|x))/i.exec(
       text,
     ) ??
-    /\b(\d{1,4})\s*(?:-|\s)?\s*(?:per|in\s+(?:an?|the|each)|to\s+(?:an?|the|each)|\/)\s*(?:unit|pack|pk|packet|bx|btl|box|card|blister|strip|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|envelope|pkg|pkt|package)\b/i.exec(
+    /\b(\d{1,4})\s*(?:-|\s)?\s*(?:per|in\s+(?:an?|the|each)|to\s+(?:an?|the|each)|\/)\s*(?:unit|pack|pk|packet|bx|btl|box|card|blister|strip|sht|sheet|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|envelope|pkg|pkt|package)\b/i.exec(
       text,
     ) ??
     /\b(\d{1,3})['’]?s\b/.exec(text) ??
+    /,\s*(\d{1,3})S\b/.exec(text) ??
     /\b(\d{1,4})\s*-\s*(?:pack|pk|piece|pcs|pc|count|ct)\b/i.exec(text) ??
     /\((?:box|bx|pack|pk|pkt)\s+(?:of\s+)?(\d{1,4})\)/i.exec(text) ??
     /\((\d{1,4})\s*(?:pack|pk|pcs|pieces|pc|tablets|tabs|per pack|count|ct)\)/i.exec(text);

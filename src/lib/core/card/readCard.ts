@@ -1,6 +1,6 @@
 import { speaksOfAbsence } from "./absence.ts";
 import { claimOf } from "./claim.ts";
-import { cleanLines } from "./cleanLines.ts";
+import { cleanLines, untickedLines } from "./cleanLines.ts";
 import { draftOf, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
 import { entryOf, type CardEntry } from "./entry.ts";
 import { cardRows, LONGEST_LINE, type CardRow } from "./layout.ts";
@@ -50,6 +50,7 @@ export function readCard(
   const headings = namedByHeading(own);
   const drafts = own.map((draft, at) => underHeading(draft, headings[at] ?? null));
   const style = styleOf(drafts);
+  const unticked = untickedLines(text);
   let claimedPieces: number | null = null;
   const entries: CardEntry[] = [];
   let absentBlock: { indent: number; source: number } | null = null;
@@ -70,7 +71,15 @@ export function readCard(
       (headings[at + 1] && !headings[at]) ||
       startsWithAbsence(row.text);
     if (!listsNothing)
-      takeRow(draft, { style, amongItems: isAmongItems(drafts, at), vocabulary, habits }, entries);
+      takeRow(
+        draft,
+        {
+          ...{ style, vocabulary, habits },
+          amongItems: isAmongItems(drafts, at),
+          isUnticked: unticked.has(draft.row.source),
+        },
+        entries,
+      );
   });
   const columnsUnclearAt = rows.find((r) => r.columnsUnclear)?.source ?? null;
   return { claimedPieces, entries, columnsUnclearAt };
@@ -79,17 +88,18 @@ export function readCard(
 interface Card {
   readonly style: Style;
   readonly amongItems: boolean;
+  readonly isUnticked: boolean;
   readonly vocabulary: Vocabulary;
   readonly habits: Habits;
 }
 
 /** Adds what a row lists to what was found before it; a correction changes that. */
 function takeRow(draft: Draft, card: Card, found: CardEntry[]): void {
-  const { style, amongItems, vocabulary, habits } = card;
+  const { vocabulary } = card;
   const { row } = draft;
   const foundBefore = found.length;
   for (const said of draft.segments) {
-    const segment = ofTheKindBefore(said, found.at(-1), style);
+    const segment = ofTheKindBefore(said, found.at(-1), card.style);
     if (found.length > 0 && onlyCorrects(segment)) {
       if (/scratch|strike/i.test(row.text)) found.pop();
       continue;
@@ -97,7 +107,7 @@ function takeRow(draft: Draft, card: Card, found: CardEntry[]): void {
     // "chalk – no, that is not first aid": what was said before it on the line is taken back.
     if (segment.absent && segment.corrects && found.length > foundBefore) found.pop();
     if (segment.absent || isNone(segment, row)) continue;
-    const entry = entryOf(segment, draft, style, amongItems, vocabulary.catalogue, habits);
+    const entry = entryOf(segment, draft, { ...card, catalogue: vocabulary.catalogue });
     const last = found.at(-1);
     // "six, sorry, five sachets": what is corrected named nothing yet; then this is the item itself.
     const namedHere = found.length > foundBefore || draft.segments[0]!.corrects;
@@ -184,8 +194,15 @@ function kindTold(last: CardEntry, segment: Segment, vocabulary: Vocabulary): st
   return whole === 1 && weight >= NAMES_FROM && type !== NO_TYPE ? type : last.itemType;
 }
 
-const correctedPieces = (reading: Reading, last: CardEntry): number =>
-  reading.pairs ?? reading.pieces ?? last.pieces;
+/** "box of 100, make that 60": of gloves that were counted singly, so is the correction. */
+function correctedPieces(reading: Reading, last: CardEntry): number {
+  if (reading.pairs !== null || reading.pieces === null) return reading.pairs ?? last.pieces;
+  const isSingle =
+    last.itemType?.endsWith("gloves") === true &&
+    new RegExp(`\\b${2 * last.pieces}\\b`).test(last.text) &&
+    reading.pieces % 2 === 0;
+  return isSingle ? reading.pieces / 2 : reading.pieces;
+}
 
 const isHeadingLike = (text: string) => {
   const t = text.trim();

@@ -21,6 +21,7 @@ import {
   THE_SAME,
 } from "./stretch.ts";
 import { matchType, type Match, type Vocabulary } from "./vocabulary.ts";
+import { foldedWords } from "./words.ts";
 
 /**
  * Whether what follows a separator is an item of its own, or says more of the one before: an ordered
@@ -259,6 +260,20 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
       leads ? draft.strong || !onlyDescribes(reading.noun) : null,
   },
   {
+    name: "two of a kind, each with its name and count: 'ciprofloxacin 20, azithromycin 6'",
+    tells: ({ match, firstMatch, reading, first, named }) =>
+      yesIf(
+        match.type !== null &&
+          match.type === firstMatch.type &&
+          match.whole === 1 &&
+          firstMatch.whole === 1 &&
+          first.pieces !== null &&
+          reading.pieces !== null &&
+          !reading.article &&
+          sharesNoWord(named, reading.noun),
+      ),
+  },
+  {
     name: "no kind of its own",
     tells: ({ known, match, firstMatch }) => noIf(!known || match.type === firstMatch.type),
   },
@@ -294,6 +309,11 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
     tells: ({ draft, line }) => draft.strong || line.explicit === 0 || line.kinds >= 3,
   },
 ];
+
+const sharesNoWord = (a: string, b: string): boolean => {
+  const words = new Set(foldedWords(a));
+  return foldedWords(b).every((w) => !words.has(w));
+};
 
 /** Whether a stretch is an item of its own; marks it where it is another of the kind before. */
 export function startsItem(
