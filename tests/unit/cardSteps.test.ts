@@ -7,6 +7,7 @@ import { rolesByContent } from "../../src/lib/core/card/columnsByContent.ts";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
 import { fieldsAsList, objectsAsList } from "../../src/lib/core/card/objects.ts";
 import { receiptCounts } from "../../src/lib/core/card/receipt.ts";
+import { talliesAsCounts } from "../../src/lib/core/card/tally.ts";
 import { strokesAsCells } from "../../src/lib/core/card/strokes.ts";
 import { repairText } from "../../src/lib/core/card/repairText.ts";
 import { matchType, vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
@@ -440,5 +441,16 @@ describe("who says it, what is quoted, what stands side by side", () => {
     expect(entries[1]!.doubts).to.include("count-unusual");
     expect(entries[1]!.confidence).to.be.below(0.9);
     expect(entries[0]!.doubts).to.not.include("count-unusual");
+  });
+});
+
+describe("counted with strokes", () => {
+  it("groups of strokes behind the name are its count; a bar through four makes five", () => {
+    expect(
+      talliesAsCounts(["plasters .... IIII IIII II", "tape:  II", "ice    IIII/", "Kit: DESK"]),
+    ).to.deep.equal(["plasters, 10 pcs", "tape, 2 pcs", "ice, 5 pcs", "Kit: DESK"]);
+    // One II among other lines is a number of Rome.
+    const plain = ["Mask, type    II", "plasters 4"];
+    expect(talliesAsCounts(plain)).to.deep.equal(plain);
   });
 });

@@ -2,6 +2,7 @@ import { decodeHTML } from "entities";
 import { LONGEST_LINE } from "./layout.ts";
 import { fieldsAsList, objectsAsList } from "./objects.ts";
 import { receiptCounts } from "./receipt.ts";
+import { talliesAsCounts } from "./tally.ts";
 
 /** Takes off what a card's text carries besides its words: markup, quoting, what is struck out. */
 
@@ -52,6 +53,11 @@ const withoutDots: Step = each((line) =>
 const MARK_WITHIN = /(?<=[\p{L}\d)])\s*[🔹🔸🔷🔶🔵🔴🟢🟡⚫⚪◆◇►▶➤➜✦]\s*(?=[\p{L}\d])/gu;
 const withMarks: Step = each((line) => line.replace(MARK_WITHIN, "; "));
 
+/** `pink: "20 plasters"`: quotes round what is said, no inches. */
+const withoutQuotes: Step = each((line) =>
+  line.replace(/(^|[\s:])["“](?=[\p{L}\d])([^"“”]*)["”]\s*$/u, "$1$2"),
+);
+
 const QUOTED = /^\s*>+\s?/;
 /** So many lines of one's own below what is quoted make it an answer between the lines; a name and a greeting do not. */
 const FEWEST_BELOW = 3;
@@ -93,7 +99,7 @@ const SPEAKER = /^(\p{Lu}[\p{L}.]{1,15}(?:\s\p{L}{1,12})?):\s+(?=\S)/u;
 const FEWEST_SPOKEN = 4;
 const withoutSpeakers: Step = (lines) => {
   const written = lines.filter((l) => l.trim() !== "");
-  const says = written.flatMap((l) => SPEAKER.exec(l)?.[1] ?? []);
+  const says = written.flatMap((l) => SPEAKER.exec(l.slice(0, 60))?.[1] ?? []);
   const names = new Set(says);
   // Each says more than one thing; the headings of a list come once.
   const isTalk =
@@ -115,6 +121,8 @@ const STEPS: readonly Step[] = [
   withoutDots,
   withMarks,
   receiptCounts,
+  talliesAsCounts,
+  withoutQuotes,
   withoutGlue,
   withoutTags,
   withoutQuoted,

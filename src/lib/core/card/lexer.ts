@@ -86,7 +86,7 @@ const LENGTH_UNITS: readonly (readonly [RegExp, LengthUnit])[] = [
   [/^inch(?:es)?(?![\p{L}])/iu, "in"],
   // "10 in a box" is no inch.
   [
-    /^ins?\.?(?![\p{L}])(?!\s+(?:a|an|each|one|every|the|it|them|there|here|my|our|this|use|good|bad|poor|fair|working|date|order|stock|place|hand|freezer|fridge|drawer|kitchen|lid|pocket|pouch|total|all|per|tub|box|bag|pack|packet|pkt|tin|jar|strip|card)\b)/iu,
+    /^ins?\.?(?![\p{L}])(?!\s+(?:\d+\s+(?:sizes?|types?|colou?rs?)\b|a|an|each|one|every|the|it|them|there|here|my|our|this|use|good|bad|poor|fair|working|date|order|stock|place|hand|freezer|fridge|drawer|kitchen|lid|pocket|pouch|total|all|per|tub|box|bag|pack|packet|pkt|tin|jar|strip|card)\b)/iu,
     "in",
   ],
   [/^(?:"|″|”|“|''|′′|’’)/u, "in"],

@@ -55,6 +55,8 @@ export const objectsAsList = (lines: readonly string[]): string[] =>
 
 /** "Qty: 4", "  - name: gauze swabs". */
 const FIELD = /^(\s*)(-\s+)?"?([\p{L}][\p{L} _-]{0,20}?)"?\s*:\s+(\S.*?)?\s*,?$/u;
+/** Longer lines are no field. */
+const LONGEST_FIELD = 200;
 /** So many things with a count in a field of its own make a card of fields. */
 const FEWEST_RECORDS = 3;
 
@@ -71,7 +73,7 @@ function fieldRecords(lines: readonly string[]): FieldRecord[] {
   const records: FieldRecord[] = [];
   let open: FieldRecord | null = null;
   lines.forEach((line, i) => {
-    const m = FIELD.exec(line);
+    const m = line.length > LONGEST_FIELD ? null : FIELD.exec(line);
     const value = m?.[4]?.replace(/^"|"$/g, "");
     if (!m || value === undefined) {
       open = null;

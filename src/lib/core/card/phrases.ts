@@ -192,7 +192,7 @@ export const PHRASES: readonly Phrase[] = [
   },
   {
     name: "what is left, in the language of the card",
-    example: ["gloves: boîte de 100, ~ 60 restants", "gloves: boîte de 100, 60 left"],
+    example: ["gloves: boîte de 100, ~ 60 restants", "gloves: boîte de 100, make that 60"],
     holds: "rest",
     pattern: /~?\s*\b(\d{1,3})\s+(?:restante?s?|restlich|übrig|rest)\b/giu,
     read: " $1 left",
@@ -243,6 +243,14 @@ export const PHRASES: readonly Phrase[] = [
     example: ["tincture of iodine, 1 bottle, two thirds full", "tincture of iodine, 1 bottle"],
     pattern:
       /,?\s*\b(?:about\s+|nearly\s+|almost\s+)?(?:two thirds|a third|one third|three quarters|a quarter|half|nearly|almost)\s+(?:full|empty|used up)\b/giu,
+    read: "",
+  },
+  {
+    name: "in how many sizes it comes",
+    example: ["plasters, set of 14 in 3 sizes", "plasters, set of 14"],
+    holds: " in ",
+    pattern:
+      /\s+in\s+(?:\d|two|three|four|five)\s+(?:different\s+)?(?:sizes|types|colou?rs|shapes)\b/giu,
     read: "",
   },
   {

@@ -9,17 +9,21 @@ const cents = (price: string): number => Math.round(Number(price.replace(",", ".
 const PAID =
   /^\s*(?:card|cash|change|total|sub-?total|balance|tendered|visa|debit|credit|contactless|vat|bag|carrier)\b[^\p{L}]*$/iu;
 
+/** Longer lines are of no till. */
+const LONGEST = 120;
+
 /** The card with the number before the goods that it was charged for; as many lines as before. */
 export function receiptCounts(lines: readonly string[]): string[] {
-  if (!lines.some((l) => TIMES_PRICE.test(l))) return [...lines];
-  const read = lines.map((l) => (PAID.test(l) ? "" : l));
-  lines.forEach((line, i) => {
+  const short = lines.map((l) => (l.length > LONGEST ? "" : l));
+  if (!short.some((l) => TIMES_PRICE.test(l))) return [...lines];
+  const read = lines.map((l, i) => (PAID.test(short[i]!) ? "" : l));
+  short.forEach((line, i) => {
     const times = TIMES_PRICE.exec(line);
     if (!times) return;
     const [, count, each] = times;
     // The sum tells to which of its neighbours it belongs.
     for (const at of [i + 1, i - 1]) {
-      const goods = GOODS.exec(lines[at] ?? "");
+      const goods = GOODS.exec(short[at] ?? "");
       if (!goods || cents(goods[3]!) !== Number(count) * cents(each!)) continue;
       read[at] = `${goods[1]!}${count!} x ${goods[2]!}`;
       read[i] = "";

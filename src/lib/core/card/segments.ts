@@ -106,6 +106,9 @@ function chunks(text: string): Stretch[] {
   return drafts.filter((d) => d.tokens.length > 0 && !TELLS_PLACE.test(textOf(d.tokens)));
 }
 
+/** No thing is told in more words, numbers and signs; what goes on is rubbish, and each look at it would be dearer than the last. */
+const MOST_TOKENS = 80;
+
 /** Puts stretches that only say more of the one before together with it. */
 function merge(drafts: Stretch[], corrects: boolean, vocabulary: Vocabulary): Stretch[] {
   const seen = drafts.map((d) => {
@@ -129,6 +132,7 @@ function merge(drafts: Stretch[], corrects: boolean, vocabulary: Vocabulary): St
       merged.push(draft);
       return;
     }
+    if (before.tokens.length >= MOST_TOKENS) return;
     // a separator must stay between, or numbers would join
     const at = before.tokens.at(-1)!.end;
     const between = { kind: "separator", strong: false, start: at, end: at } as const;

@@ -10,7 +10,7 @@ export const STANDS_ALONE = 2.5;
 
 /** "3 more at 5 x 5 cm", "and one five centimetre one": the same thing in another size. */
 export const THE_SAME =
-  /^(?:\s*(?:more|others?|ones?|second|third|extra|another|at|in|of|size|smaller|larger|bigger|little|small|big|large|too|as well)\b)*\s*$/i;
+  /^(?:\s*(?:more|others?|ones?|second|third|extra|another|at|in|of|size|smaller|larger|bigger|little|small|big|large|narrow|wide|short|long|too|as well)\b)*\s*$/i;
 
 /** Its words, without numbers and signs. */
 export const textOf = (tokens: readonly Token[]): string =>

@@ -21,7 +21,7 @@ const SIZE_THEN_COUNT = whole(
   `(${SIZE})\\s*(?:[-–:=]|[(x×])\\s*(\\d{1,3})\\)?(?:\\s*(?:pcs|off|rolls?))?`,
 );
 const SIZE_THEN_COUNT_TIMES = whole(
-  `(\\d+(?:[.,]\\d+)?\\s*${UNIT}(?:\\s*[x×]\\s*\\d+(?:[.,]\\d+)?\\s*${UNIT})?)\\s+(\\d{1,3})\\s*[x×]`,
+  `(\\d+(?:[.,]\\d+)?\\s*${UNIT}(?:\\s*[x×]\\s*\\d+(?:[.,]\\d+)?\\s*${UNIT})?)\\s*:?\\s+(\\d{1,3})\\s*[x×]`,
 );
 /** "10x10 (3)": a size without its unit, told from a count by the brackets. */
 const BARE_SIZE_THEN_COUNT = whole(
@@ -237,7 +237,7 @@ export const VARIANTS: readonly VariantPattern[] = [
       ["2 medium sterile dressing", "1 large sterile dressing"],
     ],
     split: (text) => {
-      const one = `(${N})\\s+(${SIZE_WORD})`;
+      const one = `(${N})\\s+(${SIZE_WORD}|adult|child|junior|infant)`;
       const m = new RegExp(
         `^((?:${one}\\s*(?:,|\\+|&|\\band\\b)\\s*)+)${one}\\s+(\\p{L}[^\\d,;]*)$`,
         "iu",

@@ -1,0 +1,25 @@
+/** Counted with strokes: "plasters ........ IIII IIII II". */
+
+/** Strokes that stand last, set apart from the name; a slash or dash through four makes five of them. */
+const STROKES =
+  /^(.*\p{L}.*?)(?:\s*\.{3,}\s*|\s{2,}|\s*[:=]\s+|\t+)((?:[I|]{1,5}[/\\-]?\s+)*[I|]{1,5}[/\\-]?)$/u;
+/** So many lines with strokes, one of them with three or more, make it the way that a card counts. */
+const FEWEST_LINES = 3;
+
+/** Longer lines are no row of such a card. */
+const LONGEST = 160;
+const strokesOf = (line: string): [name: string, strokes: string] | null => {
+  const m = line.length > LONGEST ? null : STROKES.exec(line.trimEnd());
+  return m && [m[1]!, m[2]!];
+};
+const count = (strokes: string): number => strokes.replace(/\s/g, "").length;
+
+/** The card with its strokes as numbers; as many lines as before. */
+export function talliesAsCounts(lines: readonly string[]): string[] {
+  const found = lines.map(strokesOf);
+  const told = found.filter((f) => f !== null);
+  const isTally = told.length >= FEWEST_LINES && told.some(([, s]) => /[I|]{3}/.test(s));
+  return isTally
+    ? lines.map((l, i) => (found[i] ? `${found[i][0]}, ${count(found[i][1])} pcs` : l))
+    : [...lines];
+}
