@@ -99,8 +99,21 @@ const LENGTH_UNITS: readonly (readonly [RegExp, LengthUnit])[] = [
 export const isMeasured = (tokens: readonly Token[], i: number): boolean =>
   ["length", "volume", "strength", "otherUnit"].includes(tokens[i + 1]?.kind ?? "");
 
+/** A line is asked for again and again: whole, by its parts, and to tell what a cell holds. */
+const MOST_REMEMBERED = 1_000;
+const remembered = new Map<string, readonly Token[]>();
+
 /** Splits a line. Nothing is dropped but white space and filler dots. */
-export function lex(line: string): Token[] {
+export function lex(line: string): readonly Token[] {
+  const known = remembered.get(line);
+  if (known) return known;
+  if (remembered.size >= MOST_REMEMBERED) remembered.clear();
+  const tokens = tokensOf(line);
+  remembered.set(line, tokens);
+  return tokens;
+}
+
+function tokensOf(line: string): Token[] {
   const tokens: Token[] = [];
   let at = 0;
   const rest = () => line.slice(at);

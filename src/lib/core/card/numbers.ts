@@ -360,7 +360,13 @@ function placeOf(item: Item, i: number, n: number): Place {
   const pack =
     PACK_SIZE.test(after) && PACK.test(item.word(next + 1)) ? item.word(next + 1) : after;
   return {
-    ...{ item, i, n, hyphen, next, after, pack },
+    item,
+    i,
+    n,
+    hyphen,
+    next,
+    after,
+    pack,
     article: token.article,
     inside: item.inside[i]!,
     before: item.word(i - 1),

@@ -9,7 +9,8 @@ const FEWEST_LINES = 3;
 /** Longer lines are no row of such a card. */
 const LONGEST = 160;
 const strokesOf = (line: string): [name: string, strokes: string] | null => {
-  const m = line.length > LONGEST ? null : STROKES.exec(line.trimEnd());
+  const text = line.trimEnd();
+  const m = text.length <= LONGEST && /[I|][/\\-]?$/.test(text) ? STROKES.exec(text) : null;
   return m && [m[1]!, m[2]!];
 };
 const count = (strokes: string): number => strokes.replace(/\s/g, "").length;

@@ -52,6 +52,24 @@ const COUNT_THEN_ANY = whole(
 );
 const COUNT_THEN_MODIFIER = whole(`(${N})\\s+(${MODIFIER})(?:\\s+ones?)?`);
 
+const ANY_UNIT = new RegExp(UNIT, "iu");
+const COUNT_NAME_BRACKETS = new RegExp(`^(${N})\\s+(\\p{L}[^(]*?)\\s*\\(([^)]*)\\)\\s*$`, "iu");
+const COUNT_NAME_LIST = new RegExp(
+  `^(${N})\\s+(\\p{L}[^:\\d,;()–—-]*?)\\s*(?::|\\s[-–—]|,)\\s+(.*)$`,
+  "iu",
+);
+const MODIFIER_THEN_COUNT = new RegExp(`(${MODIFIER})\\s+(?=(?:${N})\\s)`, "giu");
+const COUNTED_SIZE = `(${N})\\s+(${SIZE_WORD}|adult|child|junior|infant)`;
+const EACH_COUNTED_SIZE = new RegExp(COUNTED_SIZE, "giu");
+const COUNTED_SIZES_THEN_NAME = new RegExp(
+  `^((?:${COUNTED_SIZE}\\s*(?:,|\\+|&|\\band\\b)\\s*)+)${COUNTED_SIZE}\\s+(\\p{L}[^\\d,;]*)$`,
+  "iu",
+);
+const EACH_OF_SIZES = new RegExp(
+  `^(${N})\\s+(?:of\\s+)?each(?:\\s+of)?:?\\s+((?:(?:${SIZE_WORD})\\s*(?:,|and|&|\\/)\\s*)+)((?:${SIZE_WORD})\\s+)(.*)$`,
+  "iu",
+);
+
 /** Each part by the pattern, or null where one part is written otherwise. */
 function eachPart<T>(
   list: string,
@@ -84,7 +102,7 @@ export const VARIANTS: readonly VariantPattern[] = [
     ],
     split: (text) => {
       const [name, list] = nameAndList(text) ?? [];
-      if (name === undefined || !new RegExp(UNIT, "iu").test(list!)) return null;
+      if (name === undefined || !ANY_UNIT.test(list!)) return null;
       return eachPart(list!, SIZE_THEN_COUNT, (size, n) => `${name} ${size} x ${n} pcs`);
     },
   },
@@ -178,9 +196,7 @@ export const VARIANTS: readonly VariantPattern[] = [
       ["1 windlass tourniquets", "1 ratchet tourniquets"],
     ],
     split: (text) => {
-      const m = new RegExp(`^(${N})\\s+(\\p{L}[^(]*?)\\s*\\(([^)]*)\\)\\s*$`, "iu").exec(
-        text.trim(),
-      );
+      const m = COUNT_NAME_BRACKETS.exec(text.trim());
       if (!m) return null;
       const parts = eachPart(m[3]!, COUNT_THEN_WORDS, (n, kind) => ({ n, kind }));
       const sum = parts?.reduce((s, p) => s + Number(p.n), 0);
@@ -219,12 +235,9 @@ export const VARIANTS: readonly VariantPattern[] = [
       ["one windlass tourniquets", "one ratchet tourniquets"],
     ],
     split: (text) => {
-      const m = new RegExp(
-        `^(${N})\\s+(\\p{L}[^:\\d,;()–—-]*?)\\s*(?::|\\s[-–—]|,)\\s+(.*)$`,
-        "iu",
-      ).exec(text.trim());
+      const m = COUNT_NAME_LIST.exec(text.trim());
       if (!m) return null;
-      const list = m[3]!.replace(new RegExp(`(${MODIFIER})\\s+(?=(?:${N})\\s)`, "giu"), "$1, ");
+      const list = m[3]!.replace(MODIFIER_THEN_COUNT, "$1, ");
       const parts = eachPart(list, COUNT_THEN_MODIFIER, (n, kind) => ({ n, kind }));
       const sum = parts?.reduce((s, p) => s + valueOf(p.n), 0);
       return parts && sum === valueOf(m[1]!) ? parts.map((p) => `${p.n} ${p.kind} ${m[2]}`) : null;
@@ -237,13 +250,9 @@ export const VARIANTS: readonly VariantPattern[] = [
       ["2 medium sterile dressing", "1 large sterile dressing"],
     ],
     split: (text) => {
-      const one = `(${N})\\s+(${SIZE_WORD}|adult|child|junior|infant)`;
-      const m = new RegExp(
-        `^((?:${one}\\s*(?:,|\\+|&|\\band\\b)\\s*)+)${one}\\s+(\\p{L}[^\\d,;]*)$`,
-        "iu",
-      ).exec(text.trim());
+      const m = COUNTED_SIZES_THEN_NAME.exec(text.trim());
       if (!m) return null;
-      const each = [...m[1]!.matchAll(new RegExp(one, "giu")), [0, m[4]!, m[5]!] as const];
+      const each = [...m[1]!.matchAll(EACH_COUNTED_SIZE), [0, m[4]!, m[5]!] as const];
       return each.map(([, n, size]) => `${n} ${size} ${m[6]!}`);
     },
   },
@@ -254,10 +263,7 @@ export const VARIANTS: readonly VariantPattern[] = [
       ["1 small wound dressings", "1 medium wound dressings", "1 large wound dressings"],
     ],
     split: (text) => {
-      const m = new RegExp(
-        `^(${N})\\s+(?:of\\s+)?each(?:\\s+of)?:?\\s+((?:(?:${SIZE_WORD})\\s*(?:,|and|&|\\/)\\s*)+)((?:${SIZE_WORD})\\s+)(.*)$`,
-        "iu",
-      ).exec(text.trim());
+      const m = EACH_OF_SIZES.exec(text.trim());
       if (!m) return null;
       const sizes = [...m[2]!.split(/\s*(?:,|\band\b|&|\/)\s*/iu).filter(Boolean), m[3]!.trim()];
       return sizes.map((size) => `${m[1]} ${size} ${m[4]!.replace(/,\s*$/, "")}`);
