@@ -55,6 +55,18 @@ describe("the brief's page", () => {
     kit.updateBrief("people", { people: 77 });
     expect(workspace.brief(workspace.kit(copy)!.briefId)!.brief.people).to.not.equal(77);
   });
+  it("tries other answers on the kit as it was when typing paused, and a name changes nothing of it", async () => {
+    const { tried } = new BriefState(kit);
+    tried.follow();
+    const before = tried.file;
+    kit.updateBrief("title", { title: "Another place" });
+    expect(tried.file, "a name").to.equal(before);
+    kit.updateBrief("people", { people: 31 });
+    expect(tried.file.brief.people, "still typing").to.not.equal(31);
+    tried.follow();
+    await new Promise((r) => setTimeout(r, 200));
+    expect(tried.file.brief.people, "after the pause").to.equal(31);
+  });
   it("says the points that a skill would gain as the audit counts them", () => {
     const brief = new BriefState(kit);
     expect(brief.pointsIf({ skill: kit.brief.skill })).to.equal("");

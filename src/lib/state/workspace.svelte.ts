@@ -317,6 +317,11 @@ class Workspace {
     return r?.kind === "list" ? r : undefined;
   }
 
+  /** All lists to choose from: the user's own, then the shipped ones. */
+  get listsOffered(): readonly ReferenceList[] {
+    return [...this.lists.map((r) => r.list), ...SHIPPED_LISTS];
+  }
+
   /** The list as it stands now, by the list's own id: the user's, else a shipped one. */
   listNow(listId: string): ReferenceList | undefined {
     return (

@@ -23,21 +23,23 @@ export interface SchoolVerdict {
 const valuesOf = (a: Audit): Map<string, number> =>
   new Map(a.needs.map((n, i) => [a.context.needs[i]!.need.id, n.met]));
 
-/** Every option of every house rule tried alone: where the schools differ on this kit. */
-export function schoolsEffect(file: AuditFile, today: string, now: Audit): SchoolVerdict[] {
+/** Every option of every house rule tried alone, one after another: where the schools differ on this kit. */
+export function* schoolVerdicts(
+  file: AuditFile,
+  today: string,
+  now: Audit,
+): Generator<SchoolVerdict, undefined> {
   const rules = schools(file.houseRules);
   const before = valuesOf(now);
-  return RULE_IDS.flatMap((id) =>
-    optionsOf(id).map((option) => {
-      const followed = rules[id] === option;
+  for (const rule of RULE_IDS)
+    for (const option of optionsOf(rule)) {
+      const followed = rules[rule] === option;
       const a = followed
         ? now
-        : audit(underSchool(file, { [id]: option }), today, now.context.catalogue);
+        : audit(underSchool(file, { [rule]: option }), today, now.context.catalogue);
       const values = followed ? before : valuesOf(a);
-      return {
-        rule: id,
-        option,
-        followed,
+      yield {
+        ...{ rule, option, followed },
         coverage: a.coverage,
         grade: a.grade,
         gain: a.coverage === null || now.coverage === null ? null : a.coverage - now.coverage,
@@ -45,9 +47,13 @@ export function schoolsEffect(file: AuditFile, today: string, now: Audit): Schoo
           (need) => Math.abs(values.get(need)! - (before.get(need) ?? 0)) > SHARE_TOLERANCE,
         ),
       };
-    }),
-  );
+    }
 }
+
+/** All of them at once. */
+export const schoolsEffect = (file: AuditFile, today: string, now: Audit): SchoolVerdict[] => [
+  ...schoolVerdicts(file, today, now),
+];
 
 const underSchool = (file: AuditFile, rules: HouseRules): AuditFile => ({
   ...file,

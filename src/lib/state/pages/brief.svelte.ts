@@ -1,14 +1,17 @@
 import { audit } from "../../core/audit/audit.ts";
 import { briefEffect, type AskedChange } from "../../core/brief/briefEffect.ts";
 import type { Brief } from "../../core/model/brief.ts";
+import { SENSITIVITIES, SKILLS } from "../../core/model/itemType.ts";
 import { ACTIVITIES } from "../../data/activities.ts";
 import type { BriefPreset } from "../../data/briefPresets.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
-import { number } from "../../words/sentences.ts";
+import { number, percent } from "../../words/sentences.ts";
 import { changesText } from "../../words/things.ts";
+import { inSlices } from "../inSlices.ts";
 import type { KitState } from "../kit.svelte.ts";
 import { newKey } from "../newKey.ts";
 import { newBrief } from "../newRecords.ts";
+import { Tried } from "../tried.svelte.ts";
 import { workspace } from "../workspace.svelte.ts";
 
 /** The next longer way to care is sought so far ahead: beyond three days no list asks for more. */
@@ -16,11 +19,27 @@ const HOURS_LOOKED_AHEAD = 72;
 /** Less than what the page would show as 0.1 points is no gain. */
 const LEAST_POINTS = 0.05;
 
+/** What another number of people, days or hours would ask for. */
+interface OtherStep {
+  readonly label: string;
+  readonly text: string;
+}
+/** What other answers would make of the kit: each costs an audit. */
+interface Otherwise {
+  readonly steps: readonly OtherStep[];
+  /** By skill, by sensitivity and by list: "+2.1 points", "" for none. */
+  readonly points: ReadonlyMap<string, string>;
+}
+const NOTHING_YET: Otherwise = { steps: [], points: new Map() };
+
 /** For whom a kit is judged, and what another answer would change. */
 export class BriefState {
   readonly kit: KitState;
+  /** What other answers are tried on. */
+  readonly tried: Tried;
   constructor(kit: KitState) {
     this.kit = kit;
+    this.tried = new Tried(kit);
   }
   /** Other kits judged by the same brief. */
   others = $derived.by(
@@ -28,15 +47,15 @@ export class BriefState {
   );
   /** The next longer way to care at which the list asks for more. */
   #nextHours = $derived.by(() => {
-    for (let h = Math.floor(this.kit.brief.hoursToCare) + 1; h <= HOURS_LOOKED_AHEAD; h++) {
+    for (let h = Math.floor(this.tried.file.brief.hoursToCare) + 1; h <= HOURS_LOOKED_AHEAD; h++) {
       const changes = this.effectOf({ hoursToCare: h });
       if (changes.length > 0) return { h, text: changesText(changes, 2) };
     }
     return null;
   });
   /** What one more person, one more day, three days or a longer way would ask for. */
-  steps = $derived.by(() => {
-    const { people, days } = this.kit.brief;
+  get steps(): readonly OtherStep[] {
+    const { people, days } = this.tried.file.brief;
     const other = (patch: Partial<Brief>) => changesText(this.effectOf(patch), 4);
     return [
       { label: `${people + 1} people`, text: other({ people: people + 1 }) },
@@ -46,34 +65,66 @@ export class BriefState {
         ? [{ label: `${this.#nextHours.h} hours from care`, text: this.#nextHours.text }]
         : []),
     ];
-  });
+  }
 
   /** What the list would ask for under other answers. */
   effectOf(patch: Partial<Brief>): readonly AskedChange[] {
-    const { record, brief } = this.kit;
-    return briefEffect(
-      record?.list.needs ?? [],
-      record?.houseRules ?? {},
-      brief,
-      { ...brief, ...patch },
-      CATALOGUE,
-    );
+    const { list, houseRules, brief } = this.tried.file;
+    return briefEffect(list.needs, houseRules ?? {}, brief, { ...brief, ...patch }, CATALOGUE);
   }
   /** Needs that taking up or leaving an activity would add or drop: "+3". */
   activityEffect(id: string): { sign: string; changes: readonly AskedChange[] } {
-    const changes = this.effectOf({ activities: toggled(this.kit.brief.activities, id) });
+    const changes = this.effectOf({ activities: toggled(this.tried.file.brief.activities, id) });
     const added = changes.filter((c) => c.from === 0).length;
     const dropped = changes.filter((c) => c.to === 0).length;
     return { sign: added > 0 ? `+${added}` : dropped > 0 ? `−${dropped}` : "", changes };
   }
   /** Coverage gained by another answer that changes what can be used, in points; "" for none. */
   pointsIf(patch: Partial<Brief>): string {
-    const { file, brief } = this.kit;
-    const other = workspace.settled({ ...file, brief: { ...brief, ...patch } });
+    const { file } = this.tried;
+    const other = workspace.settled({ ...file, brief: { ...file.brief, ...patch } });
     const then = audit(other, workspace.today, CATALOGUE);
-    const gain = ((then.coverage ?? 0) - (this.kit.audit.coverage ?? 0)) * 100;
+    const gain = ((then.coverage ?? 0) - (this.tried.audit.coverage ?? 0)) * 100;
     if (Math.abs(gain) < LEAST_POINTS) return "";
     return `${gain > 0 ? "+" : "−"}${number(Math.abs(gain), 1)} points`;
+  }
+
+  /** As it was worked out last; while it is worked out anew that stays. */
+  otherwise = $state.raw<Otherwise>(NOTHING_YET);
+  /** For an effect of the page: works out what other answers would change, in slices. Gives what stops it. */
+  askOtherwise(): () => void {
+    const { brief, list } = this.tried.file;
+    const asked: readonly (readonly [string, () => string])[] = [
+      ...SKILLS.filter((s) => s !== brief.skill).map(
+        (skill) => [skill, () => this.pointsIf({ skill })] as const,
+      ),
+      ...SENSITIVITIES.map((s) => {
+        const sensitivities = toggled(brief.sensitivities, s);
+        return [s, () => this.pointsIf({ sensitivities })] as const;
+      }),
+      ...workspace.listsOffered
+        .filter((l) => l.id !== list.id)
+        .map((l) => [l.id, () => this.verdictBy(l.id)] as const),
+    ];
+    // Worked out outside the effect's own run, so that only the kit it is tried on asks for it again.
+    const steps = () => [["", this.steps] as const];
+    const each = function* () {
+      yield* steps();
+      for (const [key, points] of asked) yield [key, points()] as const;
+    };
+    return inSlices(each(), (all) => {
+      const points = new Map(all.flatMap(([k, v]) => (typeof v === "string" ? [[k, v]] : [])));
+      const found = all.find(([, v]) => typeof v !== "string")?.[1];
+      this.otherwise = { steps: (found ?? []) as readonly OtherStep[], points };
+    });
+  }
+  /** Coverage and grade this kit would have against another list; "" for its own. */
+  verdictBy(id: string): string {
+    const { file } = this.tried;
+    const other = workspace.listNow(id);
+    if (!other || id === file.list.id || file.kit.lines.length === 0) return "";
+    const a = audit(workspace.settled({ ...file, list: other }), workspace.today, CATALOGUE);
+    return ` · ${percent(a.coverage)} %, ${a.grade ?? "asks for nothing here"}`;
   }
 
   useBrief(id: string): void {

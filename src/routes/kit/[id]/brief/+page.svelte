@@ -21,6 +21,9 @@
 
   const kit = useKit();
   const brief = new BriefState(kit);
+  $effect(() => brief.tried.follow());
+  $effect(() => brief.askOtherwise());
+  const points = $derived(brief.otherwise.points);
   const b = $derived(kit.brief);
   const others = $derived(brief.others);
   const cautions = $derived(briefCautions(b));
@@ -147,8 +150,8 @@
         label="Skill"
         value={b.skill}
         options={SKILLS.map((s) => {
-          const points = s === b.skill ? "" : brief.pointsIf({ skill: s });
-          return { value: s, label: `${SKILL_LABEL[s]}${points ? ` (${points})` : ""}` };
+          const gain = s === b.skill ? "" : points.get(s);
+          return { value: s, label: `${SKILL_LABEL[s]}${gain ? ` (${gain})` : ""}` };
         })}
         onchoose={(v) => kit.updateBrief("skill", { skill: v as typeof b.skill })}
       />. The tallest is
@@ -162,8 +165,12 @@
         onvalue={(n) => kit.updateBrief("tallest", { tallestCm: n }, "tallest")}
       />.
     </div>
-    <dl class="mt-2 text-sm" aria-label="What another answer would change" data-testid="otherwise">
-      {#each brief.steps as s (s.label)}
+    <dl
+      class="mt-2 min-h-28 text-sm"
+      aria-label="What another answer would change"
+      data-testid="otherwise"
+    >
+      {#each brief.otherwise.steps as s (s.label)}
         <div class="flex gap-2 py-0.5">
           <dt class="w-40 shrink-0 font-semibold">{s.label}:</dt>
           <dd>{s.text}</dd>
@@ -223,16 +230,15 @@
       <div class="mt-2 flex flex-wrap gap-2">
         {#each SENSITIVITIES as s (s)}
           {@const on = b.sensitivities.includes(s)}
-          {@const points = brief.pointsIf({ sensitivities: toggled(b.sensitivities, s) })}
           <Toggle
-            class="min-h-10 px-3 py-1 font-normal"
+            class="min-h-12 flex-col items-start gap-0 px-3 py-1 font-normal"
             {on}
             ontoggle={() =>
               kit.updateBrief(`sensitivity: ${SENSITIVITY_LABEL[s]}`, {
                 sensitivities: toggled(b.sensitivities, s),
               })}
             >{SENSITIVITY_LABEL[s]}
-            {#if points}<span class="text-sm font-semibold">{points}</span>{/if}</Toggle
+            <span class="min-h-5 text-sm font-semibold">{points.get(s) ?? ""}</span></Toggle
           >
         {/each}
       </div>
@@ -292,9 +298,9 @@
       </p>
     </fieldset>
     <Elsewhere />
-    <HouseRules />
+    <HouseRules tried={brief.tried} />
   </section>
-  <JudgedAgainst />
+  <JudgedAgainst tried={brief.tried} verdicts={points} />
 </div>
 <div class="mx-auto flex max-w-7xl justify-end p-4 sm:p-6">
   <a class="btn btn-main" href="/kit/{page.params['id']}/unpack">Next: unpack</a>

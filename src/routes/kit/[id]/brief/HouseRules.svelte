@@ -15,7 +15,9 @@
     THRESHOLDS,
     type ChanceAt,
   } from "$lib/core/model/houseRules.ts";
-  import { schoolsEffect } from "$lib/core/audit/schoolsEffect.ts";
+  import { schoolVerdicts, type SchoolVerdict } from "$lib/core/audit/schoolsEffect.ts";
+  import { inSlices } from "$lib/state/inSlices.ts";
+  import type { Tried } from "$lib/state/tried.svelte.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
   import { SchoolsRun } from "$lib/state/pages/schoolsRun.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
@@ -29,14 +31,19 @@
   } from "$lib/words/houseRules.ts";
   import { gainText, needLabel, number, percent } from "$lib/words/sentences.ts";
 
+  interface Props {
+    /** What other schools are tried on. */
+    readonly tried: Tried;
+  }
+  const { tried }: Props = $props();
   const kit = useKit();
   const rules = $derived(schools(kit.record?.houseRules));
   // Some twenty audits: after the page or the answer itself is shown, not before it.
-  let verdicts = $state.raw<ReturnType<typeof schoolsEffect>>([]);
+  let verdicts = $state.raw<readonly SchoolVerdict[]>([]);
   $effect(() => {
-    const [file, today, now] = [kit.bothWays, workspace.today, kit.audit] as const;
-    const timer = setTimeout(() => (verdicts = schoolsEffect(file, today, now)));
-    return () => clearTimeout(timer);
+    const [{ file, audit: now }, today] = [tried, workspace.today] as const;
+    const bothWays = { ...file, byChance: workspace.byChanceOf(file) };
+    return inSlices(schoolVerdicts(bothWays, today, now), (all) => (verdicts = all));
   });
   const verdict = (rule: string, option: string) =>
     verdicts.find((e) => e.rule === rule && e.option === option);

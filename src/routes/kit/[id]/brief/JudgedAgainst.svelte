@@ -3,16 +3,23 @@
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { audit } from "$lib/core/audit/audit.ts";
   import { compareLists, sameList } from "$lib/core/reference/compareLists.ts";
-  import { SHIPPED_LISTS } from "$lib/data/lists/index.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
+  import type { Tried } from "$lib/state/tried.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import ListDifferenceView from "$lib/ui/ListDifference.svelte";
   import { CATEGORY_LABEL } from "$lib/words/labels.ts";
   import { many, percent, quantity } from "$lib/words/sentences.ts";
 
+  interface Props {
+    /** What other lists are tried on. */
+    readonly tried: Tried;
+    /** What the kit would be by each other list, by its id. */
+    readonly verdicts: ReadonlyMap<string, string>;
+  }
+  const { tried, verdicts }: Props = $props();
   const kit = useKit();
   const list = $derived(kit.record?.list);
-  const offered = $derived([...workspace.lists.map((r) => r.list), ...SHIPPED_LISTS]);
+  const offered = $derived(workspace.listsOffered);
   const known = $derived(offered.some((l) => l.id === list?.id));
   /** The list as it stands now, where this kit holds an older copy, with what separates them. */
   const newer = $derived.by(() => {
@@ -20,7 +27,7 @@
     if (!list || !now) return null;
     const difference = compareLists(list, now, kit.typeOf);
     if (sameList(difference)) return null;
-    const then = audit(workspace.settled({ ...kit.file, list: now }), workspace.today, CATALOGUE);
+    const then = audit(workspace.settled({ ...tried.file, list: now }), workspace.today, CATALOGUE);
     return { list: now, difference, coverage: then.coverage, grade: then.grade };
   });
 
@@ -32,13 +39,6 @@
         list: structuredClone($state.snapshot(chosen)),
       }));
   }
-  /** Coverage and grade this kit would have against another list. */
-  const verdictBy = (id: string): string => {
-    const other = workspace.listNow(id);
-    if (!other || id === list?.id) return "";
-    const a = audit(workspace.settled({ ...kit.file, list: other }), workspace.today, CATALOGUE);
-    return ` · ${percent(a.coverage)} %, ${a.grade ?? "asks for nothing here"}`;
-  };
 </script>
 
 <section class="lg:border-l lg:border-line lg:pl-6">
@@ -54,7 +54,7 @@
       value={list?.id ?? ""}
       options={[...(list && !known ? [list] : []), ...offered].map((l) => ({
         value: l.id,
-        label: `${l.title}${kit.lines.length > 0 && l !== list ? verdictBy(l.id) : ""}`,
+        label: `${l.title}${verdicts.get(l.id) ?? ""}`,
       }))}
       onchoose={choose}
     /></label
