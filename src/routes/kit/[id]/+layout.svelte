@@ -67,7 +67,7 @@
       id="stage"
       bind:this={stage}
       tabindex="-1"
-      class="min-h-0 flex-1 overflow-y-auto outline-none print:overflow-visible"
+      class="relative min-h-0 flex-1 overflow-y-auto outline-none print:overflow-visible"
     >
       <p class="mb-2 hidden border-b border-ink pb-1 text-sm print:block">
         {kit.record.kit.name} · {pageName(page.url.pathname.split("/").at(-1))} · {day(

@@ -231,14 +231,15 @@
         {#each SENSITIVITIES as s (s)}
           {@const on = b.sensitivities.includes(s)}
           <Toggle
-            class="min-h-12 flex-col items-start gap-0 px-3 py-1 font-normal"
+            class="min-h-10 px-3 py-1 font-normal"
             {on}
             ontoggle={() =>
               kit.updateBrief(`sensitivity: ${SENSITIVITY_LABEL[s]}`, {
                 sensitivities: toggled(b.sensitivities, s),
               })}
             >{SENSITIVITY_LABEL[s]}
-            <span class="min-h-5 text-sm font-semibold">{points.get(s) ?? ""}</span></Toggle
+            {#if points.get(s)}<span class="text-sm font-semibold">{points.get(s)}</span
+              >{/if}</Toggle
           >
         {/each}
       </div>
