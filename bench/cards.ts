@@ -20,8 +20,11 @@ const FOLDERS = [
   "aside-3",
   "aside-4",
   "mended",
+  "mended-2",
   "aside-5",
   "aside-6",
+  "aside-7",
+  "aside-8",
 ];
 
 function cardsByPeople() {
