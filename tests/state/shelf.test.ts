@@ -177,6 +177,22 @@ describe("the shelf with many kits", () => {
     shelf.seek = "no such kit";
     expect(shelf.shown).to.deep.equal([]);
   });
+  it("works out the row of a kit anew when it, its brief, the price book or an own kind changes, and no other", () => {
+    const shelf = new ShelfState();
+    const rowsBy = () => new Map(shelf.rows.map((r) => [r.k.id, r]));
+    const before = rowsBy();
+    workspace.edit("rename", [
+      { ...workspace.kit(POUCH)!, kit: { ...workspace.kit(POUCH)!.kit, name: "Another" } },
+    ]);
+    const after = rowsBy();
+    expect(after.get(POUCH)!.k.kit.name).to.equal("Another");
+    expect(after.get(CREW_BOX), "another kit").to.equal(before.get(CREW_BOX));
+    const brief = workspace.brief(workspace.kit(CREW_BOX)!.briefId)!;
+    workspace.edit("more people", [{ ...brief, brief: { ...brief.brief, people: 30 } }]);
+    expect(rowsBy().get(CREW_BOX)!.a!.coverage, "its brief").to.not.equal(
+      before.get(CREW_BOX)!.a!.coverage,
+    );
+  });
   it("brings first what is least ready, dearest, or due next; of equals by name", () => {
     const shelf = new ShelfState();
     const low = () => shelf.shown.map((r) => r.a?.interval?.[0] ?? -1);

@@ -86,7 +86,14 @@ class Workspace {
   #values = $derived([...this.records.values()]);
   kits = $derived(inUse(this.#values, "kit"));
   briefs = $derived(inUse(this.#values, "brief"));
-  ownTypes = $derived<ItemType[]>(inUse(this.#values, "itemType").map((r) => r.itemType));
+  #ownTypesBefore: ItemType[] = [];
+  /** The same list as before where none of them changed: audits are remembered by it. */
+  ownTypes = $derived.by<ItemType[]>(() => {
+    const now = inUse(this.#values, "itemType").map((r) => r.itemType);
+    const before = this.#ownTypesBefore;
+    const isSame = now.length === before.length && now.every((t, i) => t === before[i]);
+    return isSame ? before : (this.#ownTypesBefore = now);
+  });
   typeOf = $derived(typeLookup(this.ownTypes, CATALOGUE));
   aliases = $derived(inUse(this.#values, "alias"));
   /** What corrections have taught of how this user's cards are written. */

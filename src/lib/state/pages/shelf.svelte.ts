@@ -16,26 +16,46 @@ export interface ShelfRow {
   readonly due: string | null;
 }
 
+/** What a row follows from besides its kit. */
+type RowInputs = readonly [
+  brief: BriefRecord | undefined,
+  today: string,
+  book: typeof workspace.priceBook,
+  ownTypes: typeof workspace.ownTypes,
+];
+/** Of two hundred kits one changes at a time: the rows of the others stay. */
+const remembered = new WeakMap<KitRecord, { readonly from: RowInputs; readonly row: ShelfRow }>();
+
+function rowOf(k: KitRecord, from: RowInputs): ShelfRow {
+  const known = remembered.get(k);
+  if (known?.from.every((input, i) => input === from[i])) return known.row;
+  const row = workOut(k, from);
+  remembered.set(k, { from, row });
+  return row;
+}
+
+function workOut(k: KitRecord, [brief, today, book]: RowInputs): ShelfRow {
+  if (!brief) return { k, brief, a: null, due: null };
+  const file = workspace.auditOf(k, brief.brief);
+  const due = calendarOf(file, k.id.replace(/^kit:/, ""), book, today, CATALOGUE);
+  return {
+    ...{ k, brief },
+    a: audit(file, today, CATALOGUE),
+    due: due.find((d) => d.day >= today)?.day ?? null,
+  };
+}
+
 /** The shelf: every kit with its audit, sought and in an order. */
 export class ShelfState {
   seek = $state("");
   order = $state<ShelfOrder>("name");
 
-  rows = $derived.by((): ShelfRow[] =>
-    workspace.kits.map((k) => {
-      const brief = workspace.brief(k.briefId);
-      if (!brief) return { k, brief, a: null, due: null };
-      const file = workspace.auditOf(k, brief.brief);
-      const id = k.id.replace(/^kit:/, "");
-      const due = calendarOf(file, id, workspace.priceBook, workspace.today, CATALOGUE);
-      return {
-        k,
-        brief,
-        a: audit(file, workspace.today, CATALOGUE),
-        due: due.find((d) => d.day >= workspace.today)?.day ?? null,
-      };
-    }),
-  );
+  rows = $derived.by((): ShelfRow[] => {
+    const { today, priceBook, ownTypes } = workspace;
+    return workspace.kits.map((k) =>
+      rowOf(k, [workspace.brief(k.briefId), today, priceBook, ownTypes] as const),
+    );
+  });
 
   /** Rows that hold every word sought, in the order wanted; of equals by name. */
   shown = $derived.by(() => {
