@@ -205,6 +205,56 @@ describe("a price list in any table", () => {
     expect(merged.book.products.map((p) => p.id)).to.deep.equal(["77", "new"]);
     expect(merged.book.products[0]!.history).to.deep.equal([{ on: "2026-01-01", amount: 2 }]);
   });
+  it("what a source asks besides goes out on its first row and comes back, and is taken in with the prices", () => {
+    const from = (id: string, source?: string) =>
+      product(id, "gauze-pad", 5, 2, source === undefined ? {} : { source });
+    const book = {
+      ...bookOf([from("a", "North"), from("b", "North"), from("c", "South"), from("d")]),
+      sources: [
+        { source: "North", postage: 4.5, freeFrom: 40 },
+        { source: "South", minimum: 15 },
+        { source: "", postage: 2 },
+      ],
+    };
+    const rows = priceCsv(book).trim().split("\r\n");
+    expect(rows.map((r) => r.split(",").slice(-3).join())).to.deep.equal([
+      "postage,freeFrom,minimum",
+      "4.5,40,",
+      ",,",
+      ",,15",
+      "2,,",
+    ]);
+    const back = parsePriceCsv(priceCsv(book), isType);
+    if (!back.ok) throw new Error(JSON.stringify(back.problems));
+    expect(back.value.sources).to.deep.equal(book.sources);
+    const older = {
+      ...book,
+      sources: [
+        { source: "North", postage: 9 },
+        { source: "West", postage: 1 },
+      ],
+    };
+    expect(mergeBooks(older, back.value, "2026-11-26").book.sources).to.deep.equal([
+      book.sources[0],
+      { source: "West", postage: 1 },
+      book.sources[1],
+      book.sources[2],
+    ]);
+    // Without such terms the file has the columns it always had.
+    expect(priceCsv(bookOf([from("a")])).split("\r\n")[0]).to.match(/pricedOn$/);
+  });
+  it("two rows of one source with other terms are refused by name", () => {
+    const csv =
+      "title,itemType,price,source,postage\nA,gauze-pad,1,North,3\nB,gauze-pad,1,North,4\n";
+    const read = parsePriceCsv(csv, isType);
+    expect(read.ok).to.equal(false);
+    if (!read.ok)
+      expect(read.problems[0]).to.deep.include({
+        where: "row 3, postage",
+        code: "prices-terms-differ",
+        values: { source: "North" },
+      });
+  });
   it("a book survives CSV and being taken in again, whatever its names", () => {
     fc.assert(
       fc.property(

@@ -120,4 +120,7 @@ export const PRICE_COLUMN_LABEL = {
   leadDays: "lead time, days",
   shelfMonths: "good for, months",
   pricedOn: "day of the price",
+  postage: "postage of an order at its source",
+  freeFrom: "no postage from this sum on",
+  minimum: "least order at its source",
 } as const;

@@ -39,6 +39,8 @@ const PROBLEM_TEXT: Readonly<Record<ProblemCode, string>> = {
   "prices-no-type": "'{words}' names no item type surely; add a column with the type",
   "prices-two-currencies":
     "is {has} in a book of {book}: one price book has one currency; convert by your own rate first",
+  "prices-terms-differ":
+    "says other than an earlier row of '{source}': postage and the like are a source's, once for all its rows",
   twice: "'{id}' stands twice",
   "list-lacks-heading": "lacks the heading {missing}; the headings are {headings}",
   "list-unknown-heading": "'{heading}' is not a heading that is read; take it out or rename it",

@@ -6,8 +6,10 @@ import {
   productSchema,
   type PriceBook,
   type Product,
+  type SourceTerms,
 } from "../model/priceBook.ts";
 import { zodProblems, problem } from "../model/problem.ts";
+import { sourceOf } from "../plan/orders.ts";
 import { repriced } from "../plan/priceList.ts";
 import { amountOf } from "./amount.ts";
 import { defused, undefused } from "./cells.ts";
@@ -33,11 +35,18 @@ export const PRICE_COLUMNS = [
   "leadDays",
   "shelfMonths",
   "pricedOn",
+  "postage",
+  "freeFrom",
+  "minimum",
 ] as const;
+
+/** What a source asks besides, on any row of it; written on its first row, and only in a book that has such terms. */
+const TERM_COLUMNS = ["postage", "freeFrom", "minimum"] as const;
 
 const NUMBER_COLUMNS = [
   ...["pack", "volumeMl", "dosesPerPiece", "strengthMg", "price", "massG", "bulkMl", "leadDays"],
   "shelfMonths",
+  ...TERM_COLUMNS,
 ] as const;
 
 export type PriceColumn = (typeof PRICE_COLUMNS)[number];
@@ -56,6 +65,7 @@ function bookOfRows(
 ): Outcome<PriceBook> {
   const problems: Problem[] = [];
   const products: Product[] = [];
+  const terms = new Map<string, SourceTerms>();
   rows.forEach((row, i) => {
     const at = `row ${i + 2}`;
     const unclear = NUMBER_COLUMNS.filter((c) => {
@@ -76,6 +86,14 @@ function bookOfRows(
     if (!isType(checked.data.itemType))
       problems.push(problem(`${at}, itemType`, "no-type", { type: checked.data.itemType }));
     else products.push(checked.data);
+    const source = sourceOf(checked.data);
+    const before = terms.get(source);
+    const said = termsOf(row);
+    const other = TERM_COLUMNS.find(
+      (c) => said[c] !== undefined && before?.[c] !== undefined && said[c] !== before[c],
+    );
+    if (other) problems.push(problem(`${at}, ${other}`, "prices-terms-differ", { source }));
+    else if (Object.keys(said).length > 0) terms.set(source, { ...before, ...said, source });
   });
   return problems.length > 0
     ? fail(problems)
@@ -84,6 +102,7 @@ function bookOfRows(
         title: "Imported prices",
         currency: products[0]?.price.currency ?? currency,
         products,
+        ...(terms.size > 0 ? { sources: [...terms.values()] } : {}),
       });
 }
 
@@ -109,6 +128,9 @@ const HEADINGS: readonly (readonly [RegExp, PriceColumn])[] = [
   [/^(?:lead ?days|lead time|delivery|delivery days|days)$/i, "leadDays"],
   [/^(?:shelf ?months|shelf life|months)$/i, "shelfMonths"],
   [/^(?:priced ?on|price date|date|as of|valid from)$/i, "pricedOn"],
+  [/^(?:postage|shipping|carriage|delivery (?:charge|cost|fee))$/i, "postage"],
+  [/^(?:free ?from|free (?:delivery|postage|shipping) (?:from|over)|carriage paid)$/i, "freeFrom"],
+  [/^(?:minimum|minimum order|min\.? order|least order)$/i, "minimum"],
 ];
 
 /** What the columns of a price list seem to hold, by their headings; null: not recognised. */
@@ -203,11 +225,20 @@ export function mergeBooks(
     };
   });
   return {
-    book: { ...book, products: [...kept, ...byId.values()] },
+    book: {
+      ...book,
+      products: [...kept, ...byId.values()],
+      ...(book.sources || more.sources ? { sources: mergedTerms(book, more) } : {}),
+    },
     added: byId.size,
     changed,
   };
 }
+
+/** Terms of every source, those of the newer list where both have them. */
+const mergedTerms = (book: PriceBook, more: PriceBook): SourceTerms[] => [
+  ...new Map([...(book.sources ?? []), ...(more.sources ?? [])].map((t) => [t.source, t])).values(),
+];
 
 /** A price book from parsed JSON. */
 export function parsePriceBook(json: unknown): Outcome<PriceBook> {
@@ -260,6 +291,17 @@ function productOf(
   return defined(given);
 }
 
+/** What a row says of its source's terms. */
+const termsOf = (row: Record<string, string>): Omit<SourceTerms, "source"> =>
+  defined(
+    Object.fromEntries(
+      TERM_COLUMNS.map((c) => {
+        const text = undefused(row[c] ?? "").trim();
+        return [c, text === "" ? undefined : (amountOf(text) ?? undefined)];
+      }),
+    ),
+  );
+
 /** "yes" and "no"; anything else is left as it stands, for the check to name. */
 const yesOrNo = (text: string | undefined): boolean | string | undefined =>
   text === "yes" ? true : text === "no" ? false : text;
@@ -274,17 +316,26 @@ export function priceCsv(book: PriceBook): string {
   );
 }
 
-/** A price book as rows under PRICE_COLUMNS, headings first. */
-export const priceTable = (book: PriceBook): (string | number)[][] => [
-  [...PRICE_COLUMNS],
-  ...book.products.map((p) => {
+/** A price book as rows under PRICE_COLUMNS, headings first; what sources ask besides stands where any does. */
+export function priceTable(book: PriceBook): (string | number)[][] {
+  const open = new Map((book.sources ?? []).map((t) => [t.source, t]));
+  const columns =
+    open.size > 0
+      ? PRICE_COLUMNS
+      : PRICE_COLUMNS.slice(0, PRICE_COLUMNS.length - TERM_COLUMNS.length);
+  const rows = book.products.map((p) => {
+    const source = sourceOf(p);
     const flat: Record<string, unknown> = {
       ...p,
       sizeMm: p.sizeMm?.join("x"),
       price: p.price.amount,
       currency: p.price.currency,
       latexFree: p.latexFree === undefined ? undefined : p.latexFree ? "yes" : "no",
+      ...open.get(source),
+      source: p.source,
     };
-    return PRICE_COLUMNS.map((c) => (flat[c] ?? "") as string | number);
-  }),
-];
+    open.delete(source);
+    return columns.map((c) => (flat[c] ?? "") as string | number);
+  });
+  return [[...columns], ...rows];
+}

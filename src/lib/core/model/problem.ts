@@ -38,6 +38,7 @@ export type ProblemCode =
   | "prices-no-column"
   | "prices-no-type"
   | "prices-two-currencies"
+  | "prices-terms-differ"
   | "twice"
   | "list-lacks-heading"
   | "list-unknown-heading"
