@@ -30,6 +30,20 @@ export const isSaidAbsent = (own: string, said: string): boolean =>
 export const saysGone = (text: string): boolean =>
   ABSENT.test(text) || ABSENT_NO.test(text) || ELSEWHERE.test(text);
 
+/** How a line begins that says what somebody is to get, and lists nothing that is there. */
+const WANTED: readonly RegExp[] = [
+  // "need to buy shears", "we still need wipes"
+  /^\W*(?:(?:i|we)\s+)?(?:need|have|must|remember)\s+to\s+(?:get|buy|order|replace|restock)\b/i,
+  /^\W*(?:i|we)(?:['’]d|\s+would)?\s+(?:still\s+|also\s+)?(?:need|want|lack|would\s+like|should\s+(?:get|buy|add|order))\b/i,
+  // "I have ordered a tick tool"
+  /^\W*(?:i|we)(?:['’]ve|\s+have)?\s+(?:also\s+|already\s+)?ordered\b/i,
+  // "what I'd add is a second tourniquet"
+  /^\W*(?:and\s+)?what\s+(?:i|we)(?:['’]d|\s+would)\s+(?:add|want|like)\b/i,
+  // "ok get eyewash on the way back"
+  /^\W*(?:ok(?:ay)?[,\s]+)?(?:please\s+)?(?:get|buy|order|fetch|pick\s+up)\b(?!\s+(?:no|code|number|ref))/i,
+];
+export const speaksOfWant = (text: string): boolean => WANTED.some((says) => says.test(text));
+
 /** Whether a whole line speaks of what is not there. */
 export const speaksOfAbsence = (text: string): boolean =>
   ABSENT.test(text) ||

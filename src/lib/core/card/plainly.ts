@@ -52,14 +52,15 @@ function withoutPlace(row: CardRow, names: (text: string) => boolean): CardRow {
   if (!m || speaksOfAbsence(m[1]!)) return row;
   const label = m[1]!.trim();
   const rest = row.text.slice(m[0].length);
-  const isOfAPlace = !names(label.replace(HOLDER, " "));
-  const isPlace = PLACE.test(label) || (/:\s/.test(m[0]) && /[,;]/.test(rest) && isOfAPlace);
+  const namesNothing = !names(label.replace(HOLDER, " "));
+  const isPlace = PLACE.test(label) || (/:\s/.test(m[0]) && /[,;]/.test(rest) && namesNothing);
   return isPlace && rest.split(/[,;+]/).some(names) ? { ...row, text: rest, bullet: true } : row;
 }
 
-/** "BLEED        TQ 2 | gauze 1": a word in capitals far before a list says what the list is for. */
+/** "SHELF 1   plasters, 20": where things lie, set apart before them. */
 const PLACE_LABEL =
   /^(?:shelf|drawer|door|lid|tray|pocket|bag|box|pouch|compartment|layer|rack|hook|bin|side|top|bottom|front|back|left|right)\s*(?:no\.?\s*)?(?:\d{1,2}|[A-F])?\s{2,}(?=\S)/iu;
+/** "BLEED        TQ 2 | gauze 1": a word in capitals far before a list says what the list is for. */
 const GROUP_LABEL = /^\p{Lu}[\p{Lu}/& .-]{2,20}?\s{3,}(?=\S)/u;
 function withoutGroup(row: CardRow, names: (text: string) => boolean): CardRow {
   if (row.inTable) return row;

@@ -1,4 +1,4 @@
-import { speaksOfAbsence } from "./absence.ts";
+import { speaksOfAbsence, speaksOfWant } from "./absence.ts";
 import { claimOf } from "./claim.ts";
 import { cleanLines, untickedLines } from "./cleanLines.ts";
 import { draftOf, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
@@ -176,12 +176,7 @@ function underHeading(draft: Draft, heading: SizeHeading | null): Draft {
 
 /** "Sold separately: tick card, whistle": the whole line is of what is not there. */
 const startsWithAbsence = (text: string): boolean => {
-  if (
-    /^\W*(?:(?:i|we)\s+)?(?:need|have|must|remember)\s+to\s+(?:get|buy|order|replace|restock)\b|^\W*(?:i|we|you)(?:'d|\s+would)?\s+(?:still\s+|also\s+)?(?:need|want|lack|would\s+like|should\s+(?:get|buy|add|order))\b|^\W*(?:(?:i|we)(?:['’]ve|\s+have)?\s+(?:also\s+|already\s+)?ordered|(?:and\s+)?what\s+(?:i|we)(?:['’]d|\s+would)\s+(?:add|want|like)|(?:ok(?:ay)?[,\s]+)?(?:please\s+)?(?:get|buy|order|fetch|pick\s+up))\b/i.test(
-      text,
-    )
-  )
-    return true;
+  if (speaksOfWant(text)) return true;
   const colon = text.indexOf(":");
   return colon > 0 && colon < text.length - 1 && speaksOfAbsence(text.slice(0, colon));
 };

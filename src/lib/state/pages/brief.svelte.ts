@@ -94,29 +94,22 @@ export class BriefState {
   /** For an effect of the page: works out what other answers would change, in slices. Gives what stops it. */
   askOtherwise(): () => void {
     const { brief, list } = this.tried.file;
-    const asked: readonly (readonly [string, () => string])[] = [
-      ...SKILLS.filter((s) => s !== brief.skill).map(
-        (skill) => [skill, () => this.pointsIf({ skill })] as const,
-      ),
-      ...SENSITIVITIES.map((s) => {
-        const sensitivities = toggled(brief.sensitivities, s);
-        return [s, () => this.pointsIf({ sensitivities })] as const;
-      }),
+    const points = new Map<string, string>();
+    let steps: readonly OtherStep[] = [];
+    const gain = (key: string, patch: Partial<Brief>) => () =>
+      points.set(key, this.pointsIf(patch));
+    const tasks: readonly (() => unknown)[] = [
+      () => (steps = this.steps),
+      ...SKILLS.filter((s) => s !== brief.skill).map((skill) => gain(skill, { skill })),
+      ...SENSITIVITIES.map((s) => gain(s, { sensitivities: toggled(brief.sensitivities, s) })),
       ...workspace.listsOffered
         .filter((l) => l.id !== list.id)
-        .map((l) => [l.id, () => this.verdictBy(l.id)] as const),
+        .map((l) => () => points.set(l.id, this.verdictBy(l.id))),
     ];
-    // Worked out outside the effect's own run, so that only the kit it is tried on asks for it again.
-    const steps = () => [["", this.steps] as const];
-    const each = function* () {
-      yield* steps();
-      for (const [key, points] of asked) yield [key, points()] as const;
-    };
-    return inSlices(each(), (all) => {
-      const points = new Map(all.flatMap(([k, v]) => (typeof v === "string" ? [[k, v]] : [])));
-      const found = all.find(([, v]) => typeof v !== "string")?.[1];
-      this.otherwise = { steps: (found ?? []) as readonly OtherStep[], points };
-    });
+    function* oneByOne() {
+      for (const task of tasks) yield task();
+    }
+    return inSlices(oneByOne(), () => (this.otherwise = { steps, points }));
   }
   /** Coverage and grade this kit would have against another list; "" for its own. */
   verdictBy(id: string): string {
