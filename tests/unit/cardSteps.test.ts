@@ -10,6 +10,7 @@ import { receiptCounts } from "../../src/lib/core/card/receipt.ts";
 import { talliesAsCounts } from "../../src/lib/core/card/tally.ts";
 import { strokesAsCells } from "../../src/lib/core/card/strokes.ts";
 import { repairText } from "../../src/lib/core/card/repairText.ts";
+import { linesFromCard } from "../../src/lib/core/card/toLines.ts";
 import { matchType, vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
 import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 
@@ -452,5 +453,19 @@ describe("counted with strokes", () => {
     // One II among other lines is a number of Rome.
     const plain = ["Mask, type    II", "plasters 4"];
     expect(talliesAsCounts(plain)).to.deep.equal(plain);
+  });
+});
+
+describe("the name of a line", () => {
+  it("is the card's own, without its leader, its strokes or its count", () => {
+    const card = "plasters ..... IIII II\nice ..... III\ntape ..... II\nWhistle (2)\n4 x eye pads";
+    const { lines } = linesFromCard(readCard(card, vocabulary), NAMED_CATALOGUE);
+    expect(lines.map((l) => [l.text, l.claimed])).to.deep.equal([
+      ["plasters", 6],
+      ["ice", 3],
+      ["tape", 2],
+      ["Whistle", 2],
+      ["eye pads", 4],
+    ]);
   });
 });

@@ -44,10 +44,11 @@ export function linesFromCard(
   return { lines, doubts };
 }
 
-/** The name without the count round it: dot leaders, "(12)", "70pcs". Still a part of the card's own text. */
+/** The name without the count round it: dot leaders, "(12)", "70pcs", ", 5 pcs" for strokes. Still a part of the card's own text. */
 const withoutLeader = (text: string): string => {
   const name = text
     .replace(/\s*\.+\s*\d+\s*$/, "")
+    .replace(/,\s*\d+\s*(?:pcs|pieces|pc)\s*$/i, "")
     .replace(/\s*[([]\d+(?:\s*(?:pcs|pieces|pc))?[)\]]\s*$/i, "")
     .replace(/^\d+\s*(?:pcs|pc|pieces|x|×)\s+(?=\p{L})/iu, "");
   return name.length >= 3 ? name : text;
