@@ -8,6 +8,7 @@ import {
   grams,
   litres,
   metres,
+  money,
   number,
   PLAIN,
   showBy,
@@ -83,5 +84,8 @@ describe("sizes and dates as the reader writes them", () => {
     expect(number(1234.5)).to.equal("1234,5");
     expect(day("none")).to.equal("none");
     expect(number(-0)).to.equal("0");
+    // One minus sign everywhere, before money too.
+    expect(number(-62.5)).to.equal("−62,5");
+    expect(money(-4.5, "EUR")).to.match(/^−.*4,50/);
   });
 });

@@ -34,9 +34,10 @@
   const problem = $derived(text === null ? null : check(text));
   const uid = $props.id();
 
+  const numberIn = (t: string): number => Number(t.replace(",", ".").replace("−", "-"));
   function check(t: string): string | null {
     if (t.trim() === "") return optional ? null : "a number is wanted";
-    const n = Number(t.replace(",", "."));
+    const n = numberIn(t);
     if (!Number.isFinite(n)) return "is not a number";
     if (whole && !Number.isInteger(n)) return "must be a whole number";
     if (n * typed.factor < min) return `must be at least ${number(min / typed.factor)}`;
@@ -45,8 +46,7 @@
   }
   function input(t: string) {
     text = t;
-    if (check(t) === null)
-      onvalue(t.trim() === "" ? undefined : Number(t.replace(",", ".")) * typed.factor);
+    if (check(t) === null) onvalue(t.trim() === "" ? undefined : numberIn(t) * typed.factor);
   }
 </script>
 

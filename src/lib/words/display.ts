@@ -24,10 +24,15 @@ function formatter(key: string, options: Intl.NumberFormatOptions): Intl.NumberF
   return found;
 }
 
+/** A minus sign, as everywhere else, for the hyphen that some languages' formats write. */
+const withMinus = (text: string): string => text.replace(/^-|-(?=\D?\d)/, "−");
+
 /** A number with at most so many decimals, no grouping: 1234.5. */
 export const number = (n: number, digits = 2): string =>
-  formatter(`n${digits}`, { maximumFractionDigits: digits, useGrouping: false }).format(
-    Object.is(n, -0) ? 0 : n,
+  withMinus(
+    formatter(`n${digits}`, { maximumFractionDigits: digits, useGrouping: false }).format(
+      Object.is(n, -0) ? 0 : n,
+    ),
   );
 
 /** A large whole number, its thousands apart: "12,000". */
@@ -39,7 +44,7 @@ export const many = (n: number, one: string, more = `${one}s`): string =>
   `${number(n)} ${n === 1 ? one : more}`;
 
 export const money = (amount: number, currency: string): string =>
-  formatter(currency, { style: "currency", currency }).format(amount);
+  withMinus(formatter(currency, { style: "currency", currency }).format(amount));
 
 /** Exact by definition of the inch, the yard and the pound; US fluid ounce. */
 const MM_PER_INCH = 25.4;
