@@ -100,8 +100,8 @@ interface NumberRule {
   readonly place: (p: Place, found: Placed) => void;
 }
 
-/** A count with a sign or a word for it. */
-const FIRM = 3;
+/** Strength from which a number is placed as a count: at the front, in brackets, with a sign or word. */
+export const FIRM_COUNT = 3;
 const SHORT_PACK = /^(?:pk|pkt|pkg)$/i;
 const CONTAINS = /^(?:of|with|containing|x)$/i;
 
@@ -228,7 +228,7 @@ export const NUMBER_RULES: readonly NumberRule[] = [
     example: ["2 x saline pod 5 x 20 ml", 10],
     takes: ({ item, i }) => item.kind(i + 1) === "times" && item.kind(i + 3) === "volume",
     place: (p, found) => {
-      if (found.plain.some((c) => c.strength >= FIRM)) inner(p, found);
+      if (found.plain.some((c) => c.strength >= FIRM_COUNT)) inner(p, found);
       else found.count(p.n, 5, false);
     },
   },

@@ -186,7 +186,7 @@ export const PHRASES: readonly Phrase[] = [
     name: "packs, in the language of the card",
     example: ["gauze: 2 boîtes de 10", "gauze: 2 boxes of 10"],
     pattern:
-      /\b(\d{1,3}|une?|ein[er]?)\s+(bo[iî]tes?|paquets?|sachets?|cajas?|paquetes?|packungen|packung|schachteln?|dozen|rouleaux?|rollen?|rollos?|doos|dozen|pakjes?)\s+(?:de|d['’]|à|a|mit|zu|van)\s*(\d{1,3})\b/giu,
+      /\b(\d{1,3}|une?|ein[er]?)\s+(bo[iî]tes?|paquets?|sachets?|cajas?|paquetes?|packungen|packung|schachteln?|dozen|rouleaux?|rollen?|rollos?|doos|pakjes?)\s+(?:de|d['’]|à|a|mit|zu|van)\s*(\d{1,3})\b/giu,
     read: (_, n, pack, holds) =>
       `${/\d/.test(n!) ? n : "1"} ${/^(?:bo|caj|schach|doo|doz)/i.test(pack!) ? "boxes" : "packs"} of ${holds}`,
   },

@@ -1,6 +1,6 @@
 import type { Token } from "./lexer.ts";
 import { nounOf } from "./noun.ts";
-import { Item, placeNumbers, type Placed } from "./numbers.ts";
+import { FIRM_COUNT, Item, placeNumbers, type Placed } from "./numbers.ts";
 import { readSizes } from "./sizes.ts";
 
 /** What a stretch of tokens says of number, size and content, with the words that name the thing. */
@@ -26,9 +26,6 @@ export interface Reading {
   /** The words left, as text. */
   readonly noun: string;
 }
-
-/** Strength from which a number is placed as a count: at the front, in brackets, with a sign or word. */
-const FIRM_COUNT = 3;
 
 /** A list of tokens that remembers its reading: the same stretch is asked for again and again. */
 type Remembering = readonly Token[] & { reading?: Reading };

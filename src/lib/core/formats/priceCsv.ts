@@ -16,8 +16,7 @@ import { defused, undefused } from "./cells.ts";
 import { headedRows } from "./headedCsv.ts";
 import { fail, type Outcome, type Problem } from "../model/problem.ts";
 
-/** Columns of a price book in CSV (RFC 4180). Size in mm as `75x4000`. */
-export const PRICE_COLUMNS = [
+const PRODUCT_COLUMNS = [
   "id",
   "title",
   "itemType",
@@ -35,13 +34,12 @@ export const PRICE_COLUMNS = [
   "leadDays",
   "shelfMonths",
   "pricedOn",
-  "postage",
-  "freeFrom",
-  "minimum",
 ] as const;
-
 /** What a source asks besides, on any row of it; written on its first row, and only in a book that has such terms. */
 const TERM_COLUMNS = ["postage", "freeFrom", "minimum"] as const;
+
+/** Columns of a price book in CSV (RFC 4180). Size in mm as `75x4000`. */
+export const PRICE_COLUMNS = [...PRODUCT_COLUMNS, ...TERM_COLUMNS] as const;
 
 const NUMBER_COLUMNS = [
   ...["pack", "volumeMl", "dosesPerPiece", "strengthMg", "price", "massG", "bulkMl", "leadDays"],
@@ -268,8 +266,8 @@ function productOf(
   i: number,
   currency: string,
 ): Record<string, unknown> {
-  const text = (k: string) => undefused(row[k] ?? "").trim() || undefined;
-  const amount = (k: string) => (text(k) === undefined ? undefined : (amountOf(text(k)!) ?? NaN));
+  const text = (column: PriceColumn) => textIn(row, column);
+  const amount = (column: PriceColumn) => amountIn(row, column);
   const given = {
     id: text("id") ?? `row-${i + 2}`,
     title: text("title"),
@@ -291,16 +289,18 @@ function productOf(
   return defined(given);
 }
 
+/** A cell without what a spreadsheet would run; undefined: it is empty. */
+const textIn = (row: Record<string, string>, column: PriceColumn): string | undefined =>
+  undefused(row[column] ?? "").trim() || undefined;
+/** NaN: it is no number, which the check names. */
+function amountIn(row: Record<string, string>, column: PriceColumn): number | undefined {
+  const text = textIn(row, column);
+  return text === undefined ? undefined : (amountOf(text) ?? NaN);
+}
+
 /** What a row says of its source's terms. */
 const termsOf = (row: Record<string, string>): Omit<SourceTerms, "source"> =>
-  defined(
-    Object.fromEntries(
-      TERM_COLUMNS.map((c) => {
-        const text = undefused(row[c] ?? "").trim();
-        return [c, text === "" ? undefined : (amountOf(text) ?? undefined)];
-      }),
-    ),
-  );
+  defined(Object.fromEntries(TERM_COLUMNS.map((c) => [c, amountIn(row, c)])));
 
 /** "yes" and "no"; anything else is left as it stands, for the check to name. */
 const yesOrNo = (text: string | undefined): boolean | string | undefined =>
@@ -319,10 +319,7 @@ export function priceCsv(book: PriceBook): string {
 /** A price book as rows under PRICE_COLUMNS, headings first; what sources ask besides stands where any does. */
 export function priceTable(book: PriceBook): (string | number)[][] {
   const open = new Map((book.sources ?? []).map((t) => [t.source, t]));
-  const columns =
-    open.size > 0
-      ? PRICE_COLUMNS
-      : PRICE_COLUMNS.slice(0, PRICE_COLUMNS.length - TERM_COLUMNS.length);
+  const columns = open.size > 0 ? PRICE_COLUMNS : PRODUCT_COLUMNS;
   const rows = book.products.map((p) => {
     const source = sourceOf(p);
     const flat: Record<string, unknown> = {
