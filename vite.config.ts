@@ -3,19 +3,30 @@ import tailwindcss from "@tailwindcss/vite";
 import { defineConfig, type Plugin } from "vite";
 
 /**
- * What many pages share comes in one file: sixty small ones cost ten round trips on a slow line. What only
- * reading a card needs stays apart, though many pages may come to read one.
+ * What many pages share comes in few files, since sixty small ones cost ten round trips on a slow line. They
+ * are cut by when they are needed, so that each is a short task of its own and the start page waits for no
+ * control that only a kit's pages have. What only reading a card or a table needs stays apart, though many
+ * pages may come to read one.
  */
 const MANY_PAGES = 7;
-const READS_CARDS = /cardVocabulary|namedCatalogue|core\/card\//;
+const APART = /cardVocabulary|namedCatalogue|core\/card\/|papaparse/;
+const FRAMEWORK = /node_modules\/(svelte|@sveltejs|esm-env|clsx|devalue)\/|vite\/preload|svelte-kit\/generated/;
+const DIALOGS =
+  /bits-ui\/dist\/(bits\/(dialog|utilities\/(?!popper|floating))|internal\/body-scroll)|tabbable/;
+const KITS_PAGES =
+  /bits-ui\/dist\/(bits\/(?!toggle-group|dialog|utilities)|bits\/utilities\/(popper|floating)|internal\/floating)|@?floating-ui|@internationalized|words\/cautions|state\/(kit|pages)|ui\/(Choice|NumberField|Tally|Trail)/;
+const isLater = (id: string) => APART.test(id) || DIALOGS.test(id) || KITS_PAGES.test(id);
+const GROUPS = [
+  { name: "framework", test: (id: string) => FRAMEWORK.test(id) },
+  { name: "everyPage", test: (id: string) => !isLater(id) },
+  { name: "dialogs", test: (id: string) => DIALOGS.test(id) },
+  { name: "kitsPages", test: (id: string) => KITS_PAGES.test(id) },
+].map((group, i) => ({ ...group, minShareCount: MANY_PAGES, priority: 10 - i }));
 const fewFiles: Plugin = {
   name: "few-files",
   config: (_, { isSsrBuild }) => {
     if (isSsrBuild) return {};
-    const groups = [
-      { name: "shared", minShareCount: MANY_PAGES, test: (id: string) => !READS_CARDS.test(id) },
-    ];
-    return { build: { rolldownOptions: { output: { codeSplitting: { groups } } } } };
+    return { build: { rolldownOptions: { output: { codeSplitting: { groups: GROUPS } } } } };
   },
 };
 

@@ -1,25 +1,31 @@
+<script module lang="ts">
+  import { workspace } from "$lib/state/workspace.svelte.ts";
+
+  // The records are on their way while the page is put together.
+  void workspace.start();
+</script>
+
 <script lang="ts">
   import "../app.css";
   import { onMount, type Snippet } from "svelte";
   import { shortcuts, typing } from "$lib/ui/keys.ts";
   import DropAnywhere from "$lib/ui/DropAnywhere.svelte";
-  import History from "$lib/ui/History.svelte";
-  import Keys from "$lib/ui/Keys.svelte";
   import Message from "$lib/ui/Message.svelte";
   import NewVersion from "$lib/ui/NewVersion.svelte";
-  import Palette from "$lib/ui/Palette.svelte";
   import Weaves from "$lib/ui/Weaves.svelte";
-  import { workspace } from "$lib/state/workspace.svelte.ts";
 
   const { children }: { children: Snippet } = $props();
   let palette = $state(false);
   let keys = $state(false);
   let history = $state(false);
+  /** What opens by a key comes once the page stands; a key that is quicker waits for it. */
+  let opened = $state.raw<typeof import("$lib/ui/openedByKey.ts") | null>(null);
 
   onMount(async () => {
     await workspace.start();
     // The start page offers it; a kit's page that was asked for by its address has it at hand.
-    void workspace.seedDemoOnce();
+    await workspace.seedDemoOnce();
+    opened = await import("$lib/ui/openedByKey.ts");
   });
 
   const unlessTyping = (run: () => void) => (e: KeyboardEvent) => {
@@ -52,9 +58,15 @@
   <p class="p-6" role="status">Laying out the bench …</p>
 {/if}
 <Message />
-<Palette bind:open={palette} onkeys={() => (keys = true)} onhistory={() => (history = true)} />
-<History bind:open={history} />
-<Keys bind:open={keys} />
+{#if opened}
+  <opened.Palette
+    bind:open={palette}
+    onkeys={() => (keys = true)}
+    onhistory={() => (history = true)}
+  />
+  <opened.History bind:open={history} />
+  <opened.Keys bind:open={keys} />
+{/if}
 <DropAnywhere />
 {#if workspace.columns}
   {#await import("$lib/ui/ColumnMap.svelte") then { default: ColumnMap }}<ColumnMap />{/await}

@@ -5,7 +5,6 @@
   import { goto } from "$app/navigation";
   import { wholeFileOf } from "$lib/core/records/auditOf.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
-  import ConfirmWipe from "$lib/ui/ConfirmWipe.svelte";
   import { download, fileName } from "$lib/ui/download.ts";
   import { kitPath } from "$lib/state/paths.ts";
   import { SHELF_ORDERS, ShelfState, type ShelfOrder } from "$lib/state/pages/shelf.svelte.ts";
@@ -19,6 +18,7 @@
 
   const shelf = new ShelfState();
   const rows = $derived(shelf.rows);
+  $effect(() => shelf.follow());
   const ownKits = $derived(workspace.kits.filter((k) => !k.id.startsWith("kit:demo-")));
   let last = $state(lastExport());
   const ORDER_LABEL: Record<ShelfOrder, string> = {
@@ -27,12 +27,16 @@
     due: "next due first",
     price: "dearest first",
   };
+  /** An empty sieve, as large as the one to come. */
+  const NOTHING_YET = { caught: null, coverage: null };
   /** Few kits are seen at a glance. */
   const SOUGHT_FROM = 5;
   let nameField: HTMLInputElement;
   let name = $state("");
   let picker: FilePicker;
   let wiping = $state(false);
+  /** It stays to give the focus back to where it came from. */
+  let wasWiping = $state(false);
 
   function addKit(e: SubmitEvent) {
     e.preventDefault();
@@ -160,9 +164,9 @@
       </div>
     {/if}
     <ul class="mt-6 grid gap-3">
-      {#each shelf.shown as { k, brief, a, due } (k.id)}
+      {#each shelf.shown as { k, brief, a, due, isWaiting } (k.id)}
         <li class="sheet flex flex-wrap items-center gap-x-5 gap-y-3 p-4">
-          {#if a}<SieveMark {a} />{/if}
+          {#if a || isWaiting}<SieveMark a={a ?? NOTHING_YET} />{/if}
           <div class="min-w-0 flex-1 basis-64">
             <a
               class="text-xl font-bold break-words underline decoration-line underline-offset-4 hover:decoration-ink"
@@ -183,6 +187,8 @@
               </p>
               <p class="text-sm text-soft">{decidedBy(a)}</p>
             </div>
+          {:else if isWaiting}
+            <p class="min-h-17 basis-56 text-sm text-soft">Sifting …</p>
           {/if}
           <span class="flex gap-2">
             <button
@@ -213,10 +219,14 @@
         >Undo{workspace.undoLabel ? `: ${workspace.undoLabel}` : ""}</button
       >
       <button class="btn" onclick={() => workspace.addDemo()}>Add the demo</button>
-      <button class="btn" onclick={() => (wiping = true)}
+      <button class="btn" onclick={() => (wiping = wasWiping = true)}
         >Remove everything from this browser</button
       >
     </div>
   {/if}
 </main>
-<ConfirmWipe bind:open={wiping} />
+{#if wasWiping}
+  {#await import("$lib/ui/ConfirmWipe.svelte") then { default: ConfirmWipe }}
+    <ConfirmWipe bind:open={wiping} />
+  {/await}
+{/if}

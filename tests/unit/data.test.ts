@@ -16,6 +16,8 @@ import { requiredQuantity } from "../../src/lib/core/reference/quantity.ts";
 import { ACTIVITIES } from "../../src/lib/data/activities.ts";
 import { CARD_WORDS } from "../../src/lib/data/cardVocabulary.ts";
 import { demoRecords } from "../../src/lib/data/demo.ts";
+import readLines from "../../src/lib/data/demo/lines.json" with { type: "json" };
+import { readDemo } from "../../src/lib/data/demo/read.ts";
 import { FUNCTIONS } from "../../src/lib/data/functions.ts";
 import { INSPECTION_POINTS, POINTS_BY_TYPE } from "../../src/lib/data/inspectionPoints.ts";
 import { ITEM_TYPES } from "../../src/lib/data/itemTypes.ts";
@@ -178,6 +180,10 @@ describe("the price book", () => {
 });
 
 describe("the demo", () => {
+  it("has on file what the reader makes of its cards (else: npm run demo:lines)", () => {
+    expect(JSON.parse(JSON.stringify(readDemo()))).to.deep.equal(readLines);
+  });
+
   it("is a right workspace: four kits, one partly inspected, one in service", () => {
     const read = parseWorkspace(
       JSON.parse(

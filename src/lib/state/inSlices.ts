@@ -1,5 +1,5 @@
 /** Half of the sixteen milliseconds between two pictures: the page answers in between. */
-const SLICE_MS = 8;
+export const SLICE_MS = 8;
 
 /**
  * Works through what is worked out one by one, a slice at a time, and gives all of it at the end.

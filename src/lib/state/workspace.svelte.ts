@@ -1,4 +1,4 @@
-import { quantitiesByChance, withQuantities } from "../core/chance/byChance.ts";
+import { quantitiesByChance, quantitiesInSteps, withQuantities } from "../core/chance/byChance.ts";
 import { CATALOGUE } from "../data/catalogue.ts";
 import { INCIDENT_KINDS } from "../data/incidents.ts";
 import type { ColumnGuess } from "../core/card/columns.ts";
@@ -44,6 +44,14 @@ const KEEP_AFTER_MS = 400;
 const CHANNEL = "wide-sieve.records";
 /** Set once the demo was offered, so that it is never seeded over a user's own data, or again. */
 const SEEN = "wide-sieve.seen";
+const DEMO = () => import("../data/demo.ts");
+function isFirstVisit(): boolean {
+  try {
+    return localStorage.getItem(SEEN) === null;
+  } catch {
+    return false;
+  }
+}
 
 /** Local day, YYYY-MM-DD: the bench's own calendar. */
 const localToday = (): string => {
@@ -132,9 +140,16 @@ class Workspace {
     return store;
   }
 
-  /** Opens the browser's own storage and keeps in step with its other windows. */
-  async start(): Promise<void> {
-    if (this.#store) return;
+  /** Until the demo of a first visit is there, a kit that is missing is not yet missed. */
+  isDemoComing = $state(isFirstVisit());
+  #started: Promise<void> | null = null;
+  /** Opens the browser's own storage, once, and keeps in step with its other windows. */
+  start(): Promise<void> {
+    return (this.#started ??= this.#open());
+  }
+  async #open(): Promise<void> {
+    // On its way while the storage opens.
+    if (isFirstVisit()) void DEMO();
     showBy(() => ({
       units: this.settings.units,
       locale: this.settings.locale || navigator.language || "en-GB",
@@ -164,29 +179,25 @@ class Workspace {
 
   /** On the very first visit, when there is nothing yet: the demo. */
   async seedDemoOnce(): Promise<void> {
-    const isEmpty = () => this.records.size === 0 && this.setAside.length === 0;
-    if (!isEmpty()) return;
     try {
-      if (localStorage.getItem(SEEN)) return;
-    } catch {
-      return;
+      await this.#seedDemo();
+    } finally {
+      this.isDemoComing = false;
     }
-    const { demoParts } = await import("../data/demo.ts");
-    const demo: WorkspaceRecord[] = [];
-    for (const record of demoParts()) {
-      demo.push(record);
-      // What was clicked meanwhile comes first.
-      await new Promise((done) => setTimeout(done));
-    }
+  }
+  async #seedDemo(): Promise<void> {
+    const isEmpty = () => this.records.size === 0 && this.setAside.length === 0;
+    if (!isEmpty() || !isFirstVisit()) return;
+    const { demoRecords } = await DEMO();
     if (!isEmpty()) return;
-    this.edit("add the demo", demo);
+    this.edit("add the demo", demoRecords());
     // Only once it is stored: a page that was left too early gets the demo next time.
     await this.flushed();
     if (this.save.is === "saved") localStorage.setItem(SEEN, "1");
   }
 
   async addDemo(): Promise<void> {
-    const { demoRecords } = await import("../data/demo.ts");
+    const { demoRecords } = await DEMO();
     const fresh = demoRecords().filter((r) => !this.records.has(r.id));
     this.edit("add the demo", fresh);
     this.say(
@@ -292,6 +303,9 @@ class Workspace {
   /** What suffices by chance on a kit's outings. */
   byChanceOf(file: AuditFile): ByChance {
     return quantitiesByChance(file, CATALOGUE, INCIDENT_KINDS);
+  }
+  byChanceInSteps(file: AuditFile): Generator<null, ByChance> {
+    return quantitiesInSteps(file, CATALOGUE, INCIDENT_KINDS);
   }
 
   /** The records with the quantities by chance of every kit that they change anything of. */

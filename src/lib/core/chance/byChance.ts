@@ -1,3 +1,4 @@
+import { atOnce } from "../base/atOnce.ts";
 import { canonical, hash8 } from "../base/canonical.ts";
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { AuditFile } from "../model/auditFile.ts";
@@ -7,7 +8,7 @@ import { schools } from "../model/houseRules.ts";
 import { askedNeeds } from "../reference/asked.ts";
 import { incidentsOf, tooOften, type ShippedKind } from "./assumptions.ts";
 import { modelOf } from "./model.ts";
-import { playAll } from "./play.ts";
+import { playing } from "./play.ts";
 import { playerOf, simulationOf } from "./simulate.ts";
 
 /**
@@ -42,10 +43,14 @@ function inputsOf(file: AuditFile, incidents: Incidents, catalogue: Catalogue): 
 }
 
 /** What suffices, by need that the assumptions ask anything of; none where more happens than can be played. */
-function worked(file: AuditFile, incidents: Incidents, catalogue: Catalogue): ByChance["enough"] {
+function* workedOut(
+  file: AuditFile,
+  incidents: Incidents,
+  catalogue: Catalogue,
+): Generator<null, ByChance["enough"]> {
   if (tooOften(incidents, file.brief).length > 0) return {};
   const model = modelOf(bare(file), incidents, NO_DAY, catalogue);
-  const run = simulationOf(model, playAll(playerOf(model), SEED, TRIPS), SEED);
+  const run = simulationOf(model, yield* playing(playerOf(model), SEED, TRIPS), SEED);
   return Object.fromEntries(
     run.needs.filter((n) => n.meanAsked > 0).map((n) => [n.id, n.enough] as const),
   );
@@ -56,17 +61,24 @@ const REMEMBERED = 50;
 const remembered = new Map<string, ByChance>();
 
 /** What suffices by chance on the outings of a file. Worked out once for equal outings: some 50 ms. */
-export function quantitiesByChance(
+export const quantitiesByChance = (
   file: AuditFile,
   catalogue: Catalogue,
   kinds: readonly ShippedKind[],
-): ByChance {
+): ByChance => atOnce(quantitiesInSteps(file, catalogue, kinds));
+
+/** The same in short steps, for a page that answers in between. */
+export function* quantitiesInSteps(
+  file: AuditFile,
+  catalogue: Catalogue,
+  kinds: readonly ShippedKind[],
+): Generator<null, ByChance> {
   const incidents = incidentsOf(file, kinds);
   const inputs = inputsOf(file, incidents, catalogue);
   if (file.byChance?.inputs === inputs) return file.byChance;
   const known = remembered.get(inputs);
   if (known) return known;
-  const byChance: ByChance = { inputs, enough: worked(file, incidents, catalogue) };
+  const byChance: ByChance = { inputs, enough: yield* workedOut(file, incidents, catalogue) };
   if (remembered.size >= REMEMBERED) remembered.delete(remembered.keys().next().value!);
   remembered.set(inputs, byChance);
   return byChance;

@@ -1,3 +1,4 @@
+import { atOnce } from "../base/atOnce.ts";
 import { countAt } from "./counts.ts";
 import { HIGH, LOW, type Model } from "./model.ts";
 import { Random } from "./random.ts";
@@ -399,10 +400,14 @@ export function addTally(to: Tally, more: Tally): void {
 export const blocksOf = (outings: number): number[] =>
   Array.from({ length: Math.ceil(outings / BLOCK) }, (_, i) => i * BLOCK);
 
-/** Plays a run block by block, so that a part of it played elsewhere comes out the same. */
-export function playAll(player: Player, seed: number, outings: number): Tally {
+/** Plays a run block by block, so that a part of it played elsewhere comes out the same. A step a block. */
+export function* playing(player: Player, seed: number, outings: number): Generator<null, Tally> {
   const tally = player.tally();
-  for (const from of blocksOf(outings))
+  for (const from of blocksOf(outings)) {
     addTally(tally, player.play(seed, from, Math.min(outings, from + BLOCK)));
+    yield null;
+  }
   return tally;
 }
+export const playAll = (player: Player, seed: number, outings: number): Tally =>
+  atOnce(playing(player, seed, outings));

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { strictObject } from "../model/strictObject.ts";
 import { auditSchema } from "../model/auditFile.ts";
 import { VERDICTS } from "../audit/verdict.ts";
 import { lineSchema } from "../model/kit.ts";
@@ -7,43 +8,43 @@ import { productSchema } from "../model/priceBook.ts";
 import { day, id } from "../model/scalars.ts";
 
 /** The key, encrypted: nobody reads it without the instructor's passphrase. Base64. */
-const sealedSchema = z.strictObject({
+const sealedSchema = strictObject(() => ({
   /** PBKDF2 with SHA-256, then AES-GCM with 256 bits. */
   rounds: z.number().int().min(1).max(10_000_000),
   salt: z.string().max(200),
   iv: z.string().max(200),
   data: z.string().max(5_000_000),
-});
+}));
 export type Sealed = z.infer<typeof sealedSchema>;
 
 /** What a student sees of a line on looking at one point. */
-const sightSchema = z.strictObject({
+const sightSchema = strictObject(() => ({
   point: id,
   by: z.enum(["look", "feel", "try"]),
   sees: z.string(),
-});
+}));
 
 /** A short plan that the student makes: what she may buy of, and for how much. */
-const planOfferSchema = z.strictObject({
+const planOfferSchema = strictObject(() => ({
   budget: z.number().min(0).max(1e9),
   currency: z.string().max(10),
   products: z.array(productSchema).max(2000),
-});
+}));
 export type PlanOffer = z.infer<typeof planOfferSchema>;
 
 /** How an exercise is held; all of it absent: on screen, without a clock, nothing shown. */
-const heldSchema = z.strictObject({
+const heldSchema = strictObject(() => ({
   /** With the real kit in the hand: the file is the answer card. */
   withKit: z.boolean().optional(),
   /** For practice: what the student's own answers come to is shown as she gives them. */
   practice: z.boolean().optional(),
   /** Against a clock. */
   minutes: z.number().int().min(1).max(1000).optional(),
-});
+}));
 export type Held = z.infer<typeof heldSchema>;
 
 /** An exercise as it is handed out: the kit as it lies there, in words, and the sealed key. */
-export const exerciseSchema = z.strictObject({
+export const exerciseSchema = strictObject(() => ({
   format: z.literal("wide-sieve.exercise"),
   version: z.literal(1),
   /** Hash of all but the seal: results are tied to it. */
@@ -68,18 +69,18 @@ export const exerciseSchema = z.strictObject({
   plan: planOfferSchema.optional(),
   held: heldSchema.optional(),
   sealed: sealedSchema,
-});
+}));
 export type Exercise = z.infer<typeof exerciseSchema>;
 
-const plantedSchema = z.strictObject({
+const plantedSchema = strictObject(() => ({
   id,
   line: id,
   kind: id,
   mesh: z.enum(MESHES),
   verdict: z.enum(VERDICTS),
-});
+}));
 
-export const keySchema = z.strictObject({
+export const keySchema = strictObject(() => ({
   format: z.literal("wide-sieve.key"),
   version: z.literal(1),
   exercise: z.string(),
@@ -101,18 +102,18 @@ export const keySchema = z.strictObject({
       optimum: z.number(),
     })
     .optional(),
-});
+}));
 export type KeyFile = z.infer<typeof keySchema>;
 
-const answerSchema = z.strictObject({
+const answerSchema = strictObject(() => ({
   line: id,
   verdict: z.enum(VERDICTS),
   /** A kind of fault; empty: none is named. */
   fault: z.string().max(80),
-});
+}));
 export type Answer = z.infer<typeof answerSchema>;
 
-export const resultSchema = z.strictObject({
+export const resultSchema = strictObject(() => ({
   format: z.literal("wide-sieve.result"),
   version: z.literal(1),
   exercise: z.string(),
@@ -126,5 +127,5 @@ export const resultSchema = z.strictObject({
     .optional(),
   /** Finds damage and careless edits; it is no proof against a programmer. */
   checksum: z.string(),
-});
+}));
 export type Result = z.infer<typeof resultSchema>;

@@ -1,6 +1,7 @@
 import { EMPTY_BRIEF } from "../model/brief.ts";
 import { keptSchema, readKeeping } from "../model/kept.ts";
 import { z } from "zod";
+import { strictObject } from "../model/strictObject.ts";
 import { typeLookup, type Catalogue } from "../catalogue/catalogue.ts";
 import { itemTypeSchema, type ItemType } from "../model/itemType.ts";
 import { integrity } from "./integrity.ts";
@@ -9,13 +10,13 @@ import type { AuditFile } from "../model/auditFile.ts";
 import { fail, type Outcome, type Problem, problem } from "../model/problem.ts";
 
 /** A reference list by itself, with the own item types that its stand-ins name. */
-export const listFileSchema = z.strictObject({
+export const listFileSchema = strictObject(() => ({
   format: z.literal("wide-sieve.list"),
   version: z.literal(1),
   list: listSchema,
   itemTypes: z.array(itemTypeSchema).max(1000).optional(),
   kept: keptSchema.optional(),
-});
+}));
 export type ListFile = z.infer<typeof listFileSchema>;
 
 export function listFile(list: ReferenceList, own: readonly ItemType[]): ListFile {

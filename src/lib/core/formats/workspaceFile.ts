@@ -2,6 +2,7 @@ import { said } from "../base/said.ts";
 import { underTypeId } from "../records/itemTypeRecord.ts";
 import type { Catalogue } from "../catalogue/catalogue.ts";
 import { z } from "zod";
+import { strictObject } from "../model/strictObject.ts";
 import { freeId } from "../base/freeId.ts";
 import { putBack } from "../model/kept.ts";
 import { fail, type Outcome, type Problem, problem } from "../model/problem.ts";
@@ -14,11 +15,11 @@ import { integrity } from "./integrity.ts";
 import { listProblems } from "./listFile.ts";
 
 /** Everything a user has, in one file. Records sorted by id, so equal content is equal text. */
-export const workspaceSchema = z.strictObject({
+export const workspaceSchema = strictObject(() => ({
   format: z.literal("wide-sieve.workspace"),
   version: z.literal(1),
   records: z.array(recordSchema),
-});
+}));
 
 interface WorkspaceFile {
   readonly format: "wide-sieve.workspace";

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { strictObject } from "./strictObject.ts";
 import { briefSchema } from "./brief.ts";
 import { byChanceSchema } from "./byChance.ts";
 import { eventsSchema } from "./event.ts";
@@ -10,7 +11,7 @@ import { keptSchema } from "./kept.ts";
 import { listSchema } from "./list.ts";
 
 /** All that an audit judges, self-contained: brief, house rules, list, own item types, kit. */
-export const auditSchema = z.strictObject({
+export const auditSchema = strictObject(() => ({
   format: z.literal("wide-sieve.audit"),
   version: z.literal(1),
   brief: briefSchema,
@@ -25,5 +26,5 @@ export const auditSchema = z.strictObject({
   /** What suffices by chance, where the house rules take quantities from it. */
   byChance: byChanceSchema.optional(),
   kept: keptSchema.optional(),
-});
+}));
 export type AuditFile = z.infer<typeof auditSchema>;

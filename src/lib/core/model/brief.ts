@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { strictObject } from "./strictObject.ts";
 import { SENSITIVITIES, SKILLS } from "./itemType.ts";
 import { CONDITIONS } from "./kit.ts";
 import {
@@ -16,7 +17,7 @@ import {
 export const CARRIES = ["pocket", "belt", "pack", "vehicle", "boat", "wall"] as const;
 
 /** A thing that the party has with it outside this kit. */
-const elsewhereSchema = z.strictObject({
+const elsewhereSchema = strictObject(() => ({
   itemType: id,
   pieces,
   sizeMm: sizeMm.optional(),
@@ -29,11 +30,11 @@ const elsewhereSchema = z.strictObject({
   by: z.string().max(300).optional(),
   /** Seconds until it is in the hand, where someone knows; else as another bag. */
   reachS: z.number().min(0).max(100_000).optional(),
-});
+}));
 export type Elsewhere = z.infer<typeof elsewhereSchema>;
 
 /** Who the kit is for. `people` and `days` are whole numbers from 1, `hoursToCare` from 0. */
-export const briefSchema = z.strictObject({
+export const briefSchema = strictObject(() => ({
   title: z.string().max(300),
   people: z.number().int().min(1).max(100_000),
   days: z.number().int().min(1).max(3660),
@@ -54,7 +55,7 @@ export const briefSchema = z.strictObject({
     })
     .default({}),
   carriedElsewhere: z.array(elsewhereSchema).max(500).optional(),
-});
+}));
 export type Brief = z.infer<typeof briefSchema>;
 
 /** A brief to start from: two people out for a day, two hours from care. */

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { strictObject } from "./strictObject.ts";
 import { LOCATIONS } from "./location.ts";
 import { grams, millilitres } from "./scalars.ts";
 
@@ -6,7 +7,7 @@ import { grams, millilitres } from "./scalars.ts";
 
 const mm = z.number().positive().max(5000);
 
-const compartmentSchema = z.strictObject({
+const compartmentSchema = strictObject(() => ({
   id: z.string().min(1).max(120),
   name: z.string().max(200),
   /** How fast one gets at it: the place that the Handy mesh reckons with. */
@@ -14,17 +15,17 @@ const compartmentSchema = z.strictObject({
   /** Inner size, mm; absent: not measured. */
   innerMm: z.tuple([mm, mm, mm]).optional(),
   labelled: z.boolean().optional(),
-});
+}));
 export type Compartment = z.infer<typeof compartmentSchema>;
 
 /** A look at the container on one day: what was looked at and what failed, by point id. */
-const containerLookSchema = z.strictObject({
+const containerLookSchema = strictObject(() => ({
   on: z.string().max(10),
   by: z.string().max(200).optional(),
   looked: z.array(z.string().max(120)).max(50),
   failed: z.array(z.string().max(120)).max(50),
   note: z.string().max(1000).optional(),
-});
+}));
 export type ContainerLook = z.infer<typeof containerLookSchema>;
 
 /** Where a kit is carried or hangs. */
@@ -41,7 +42,7 @@ export const CARRY_PLACES = [
 export type CarryPlace = (typeof CARRY_PLACES)[number];
 
 /** What decides whether it is carried at all (bag/carryCheck.ts). */
-const carriedSchema = z.strictObject({
+const carriedSchema = strictObject(() => ({
   /** Absent: as the brief says. */
   place: z.enum(CARRY_PLACES).optional(),
   /** Figures of the user's own; absent: the planning figures of the place. */
@@ -65,10 +66,10 @@ const carriedSchema = z.strictObject({
     )
     .max(500)
     .optional(),
-});
+}));
 export type Carried = z.infer<typeof carriedSchema>;
 
-export const containerSchema = z.strictObject({
+export const containerSchema = strictObject(() => ({
   massG: grams.optional(),
   allowance: z.number().min(0).max(1e9).optional(),
   volumeMl: millilitres.optional(),
@@ -80,5 +81,5 @@ export const containerSchema = z.strictObject({
   carried: carriedSchema.optional(),
   /** Oldest first. */
   looks: z.array(containerLookSchema).max(1000).optional(),
-});
+}));
 export type Container = z.infer<typeof containerSchema>;

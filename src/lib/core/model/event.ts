@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { strictObject } from "./strictObject.ts";
 import { lineSchema } from "./kit.ts";
 import { dateRead, day, id, moneySchema } from "./scalars.ts";
 
@@ -24,7 +25,7 @@ export type EventKind = (typeof EVENT_KINDS)[number];
 /** Pieces of a line; a fraction of one is allowed: 1.5 m of a 5 m roll is 0.3. */
 const eventPieces = z.number().min(0).max(100_000);
 
-const changeSchema = z.strictObject({
+const changeSchema = strictObject(() => ({
   /** Id of the line; of a put-back with `itemType` the new line's. */
   line: id,
   /** Taken, put back, moved, or counted. */
@@ -43,11 +44,11 @@ const changeSchema = z.strictObject({
     .array(lineSchema.omit({ id: true }).keyof())
     .max(40)
     .optional(),
-});
+}));
 export type Change = z.infer<typeof changeSchema>;
 
 /** An event is never changed: an edit is an `undone` and a new one, so that a union of two logs brings nothing back. */
-const eventSchema = z.strictObject({
+const eventSchema = strictObject(() => ({
   id,
   on: day,
   /** HH:MM; absent: at the end of the day. */
@@ -78,7 +79,7 @@ const eventSchema = z.strictObject({
   dropped: z.array(id).max(2000).optional(),
   paid: moneySchema.optional(),
   price: moneySchema.optional(),
-});
+}));
 export type KitEvent = z.infer<typeof eventSchema>;
 
 export const eventsSchema = z.array(eventSchema).max(20_000);

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { strictObject } from "./strictObject.ts";
 import { defined } from "../base/defined.ts";
 import { TIERS, type Tier } from "./list.ts";
 import { share } from "./scalars.ts";
@@ -73,12 +74,12 @@ const passMarkShape = Object.fromEntries(TIERS.map((t) => [t, optionalShare])) a
 >;
 
 /** What a file says of the schools; what it does not say is the default. */
-export const houseRulesSchema = z.strictObject({
+export const houseRulesSchema = strictObject(() => ({
   ...ruleShape,
   chanceAt: z.literal(CHANCES).optional(),
   thresholds: z.strictObject(thresholdShape).optional(),
   passMarks: z.strictObject(passMarkShape).optional(),
-});
+}));
 export type HouseRules = z.infer<typeof houseRulesSchema>;
 
 /** Fills in the default school, threshold and pass mark wherever none was chosen. */

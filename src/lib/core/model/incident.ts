@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { strictObject } from "./strictObject.ts";
 import { CATEGORIES } from "./functionRecord.ts";
 import type { ProblemCode } from "./problem.ts";
 import { day, id } from "./scalars.ts";
@@ -18,17 +19,17 @@ const distribution = z
 export type Distribution = z.infer<typeof distribution>;
 
 /** Units of a function that one incident asks for, at once and at each re-dressing. */
-const askSchema = z.strictObject({
+const askSchema = strictObject(() => ({
   function: id,
   units: distribution,
   /** Hours from one re-dressing to the next, until care is reached or the outing ends; absent: none. */
   againEveryH: z.number().positive().max(10_000).optional(),
   /** Absent: as `units`. */
   againUnits: distribution.optional(),
-});
+}));
 export type IncidentAsk = z.infer<typeof askSchema>;
 
-const incidentKindSchema = z.strictObject({
+const incidentKindSchema = strictObject(() => ({
   id,
   label: z.string().max(200).optional(),
   category: z.enum(CATEGORIES),
@@ -44,15 +45,15 @@ const incidentKindSchema = z.strictObject({
   leaves: z.union([z.literal(0), z.literal(1)]).optional(),
   /** Who goes along, where helpers leave. */
   helpers: z.number().int().min(0).max(100).optional(),
-});
+}));
 export type IncidentKind = z.infer<typeof incidentKindSchema>;
 
 /** What is assumed to happen on an outing. Planning assumptions, never statistics. */
-export const incidentsSchema = z.strictObject({
+export const incidentsSchema = strictObject(() => ({
   /** Whether helpers leave with the hurt person. */
   helpersLeave: z.boolean().optional(),
   /** Day on which a kit's own log took the place of what was assumed. */
   learnedOn: day.optional(),
   kinds: z.array(incidentKindSchema).max(200),
-});
+}));
 export type Incidents = z.infer<typeof incidentsSchema>;

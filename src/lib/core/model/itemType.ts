@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { strictObject } from "./strictObject.ts";
 
 export const SKILLS = ["anyone", "trained", "advanced", "licensed"] as const;
 /** Training, rising: anyone; first aid course; medic; licensed practice. */
@@ -15,14 +16,14 @@ const KEPT_FOR = ["container", "prescribed", "life-saving"] as const;
 const CHECK_KINDS = ["by-touch", "batteries", "elastic"] as const;
 export type CheckKind = (typeof CHECK_KINDS)[number];
 
-const creditSchema = z.strictObject({
+const creditSchema = strictObject(() => ({
   function: z.string(),
   credit: z.number().min(0).max(1),
   yield: z.number().positive().max(100_000).optional(),
   improvised: z.boolean().optional(),
   /** Credit under the house rule that strong scissors are as good as shears. */
   underScissors: z.number().min(0).max(1).optional(),
-});
+}));
 
 /**
  * A kind of thing, brand-free. The same shape serves the shipped catalogue and the user's own types.
@@ -32,7 +33,7 @@ const creditSchema = z.strictObject({
  * - `massG`, `bulkMl`: one piece as packed; absent: unknown, left out of totals and said so.
  * - `shelfMonths`: usual shelf life bought new; null or absent: none known.
  */
-export const itemTypeSchema = z.strictObject({
+export const itemTypeSchema = strictObject(() => ({
   id: z.string().min(1).max(80),
   label: z.string().min(1).max(120),
   functions: z.array(creditSchema).max(40),
@@ -79,6 +80,6 @@ export const itemTypeSchema = z.strictObject({
   openMonths: z.number().min(0).max(120).optional(),
   /** What swells the count on a box. */
   padding: z.enum(["small-plaster", "wipe"]).optional(),
-});
+}));
 export type ItemType = z.infer<typeof itemTypeSchema>;
 export type Credit = z.infer<typeof creditSchema>;

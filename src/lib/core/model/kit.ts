@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { strictObject } from "./strictObject.ts";
 import { containerSchema } from "./container.ts";
 import { LOCATIONS } from "./location.ts";
 import {
@@ -17,7 +18,7 @@ export const CONDITIONS = ["sound", "worn", "failed"] as const;
 export type Condition = (typeof CONDITIONS)[number];
 
 /** One kind of thing in the kit. Of `claimed` and `counted` one at least is there. */
-export const lineSchema = z.strictObject({
+export const lineSchema = strictObject(() => ({
   id,
   /** null: a real thing that no id describes. */
   itemType: id.nullable(),
@@ -73,15 +74,15 @@ export const lineSchema = z.strictObject({
     )
     .max(50)
     .optional(),
-});
+}));
 export type Line = z.infer<typeof lineSchema>;
 
-export const kitSchema = z.strictObject({
+export const kitSchema = strictObject(() => ({
   name: z.string().max(300),
   /** What the maker says is in it. */
   claims: z.strictObject({ pieces: pieces.optional(), massG: grams.optional() }).default({}),
   price: moneySchema.optional(),
   container: containerSchema.optional(),
   lines: z.array(lineSchema).max(10_000),
-});
+}));
 export type Kit = z.infer<typeof kitSchema>;

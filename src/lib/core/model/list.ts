@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { strictObject } from "./strictObject.ts";
 import { CARRIES } from "./brief.ts";
 import { SENSITIVITIES } from "./itemType.ts";
 import { id, share } from "./scalars.ts";
@@ -10,7 +11,7 @@ export const ACCESSES = ["seconds", "minute", "any"] as const;
 const quantityNumber = z.number().min(0).max(1_000_000);
 
 /** One thing a reference list asks for. Its quantity is in the function's unit (reference/quantity.ts). */
-export const needSchema = z.strictObject({
+export const needSchema = strictObject(() => ({
   id,
   function: id,
   tier: z.enum(TIERS),
@@ -61,10 +62,10 @@ export const needSchema = z.strictObject({
   reason: z.string().max(2000).optional(),
   /** A thing of a person's own, prescribed or brought: checked and counted, never bought or dropped. */
   theirs: z.boolean().optional(),
-});
+}));
 export type Need = z.infer<typeof needSchema>;
 
-export const listSchema = z.strictObject({
+export const listSchema = strictObject(() => ({
   id,
   title: z.string().max(300),
   /** Whom it is for, and what it is not, each in a sentence or two. */
@@ -73,5 +74,5 @@ export const listSchema = z.strictObject({
   /** Raised with each change that is given out. */
   version: z.number().int().min(1).optional(),
   needs: z.array(needSchema).max(2000),
-});
+}));
 export type ReferenceList = z.infer<typeof listSchema>;

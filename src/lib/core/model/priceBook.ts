@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { strictObject } from "./strictObject.ts";
 import { fromMinor, toMinor } from "../base/money.ts";
 import { keptSchema } from "./kept.ts";
 import { currency, day, doses, moneySchema, sizeMm, volumeMl } from "./scalars.ts";
@@ -7,7 +8,7 @@ import { currency, day, doses, moneySchema, sizeMm, volumeMl } from "./scalars.t
  * A thing that can be bought. Price, `massG` and `bulkMl` are of one pack of `pack` pieces.
  * `shelfMonths`: how long it is good when it arrives; null: carries no date.
  */
-export const productSchema = z.strictObject({
+export const productSchema = strictObject(() => ({
   id: z.string().min(1).max(120),
   title: z.string().min(1).max(300),
   itemType: z.string().min(1),
@@ -32,23 +33,23 @@ export const productSchema = z.strictObject({
     .max(1000)
     .optional(),
   pricedOn: day.optional(),
-});
+}));
 export type Product = z.infer<typeof productSchema>;
 
 /**
  * What a source asks beside the prices of its products, in the book's currency: postage for an order,
  * none from a sum on; and the least that it takes an order for.
  */
-const sourceTermsSchema = z.strictObject({
+const sourceTermsSchema = strictObject(() => ({
   source: z.string().max(200),
   postage: z.number().min(0).max(1e9).optional(),
   freeFrom: z.number().min(0).max(1e9).optional(),
   minimum: z.number().min(0).max(1e9).optional(),
-});
+}));
 export type SourceTerms = z.infer<typeof sourceTermsSchema>;
 
 /** Products under one currency: a plan adds prices up, so they must be of one kind. */
-export const priceBookSchema = z.strictObject({
+export const priceBookSchema = strictObject(() => ({
   id: z.string().min(1).max(120),
   title: z.string().max(300),
   currency,
@@ -56,7 +57,7 @@ export const priceBookSchema = z.strictObject({
   /** Sources without terms send for nothing and take any order. */
   sources: z.array(sourceTermsSchema).max(1000).optional(),
   kept: keptSchema.optional(),
-});
+}));
 export type PriceBook = z.infer<typeof priceBookSchema>;
 
 /** What one pack costs, in minor units: prices are added up as whole ones, so that sums are exact. */

@@ -1,9 +1,10 @@
 import { z } from "zod";
+import { strictObject } from "../model/strictObject.ts";
 import { day } from "../model/scalars.ts";
 import { recordBase, versionAfter, type Migration } from "./record.ts";
 
 /** How this user's cards are written, besides how they call things: learned from corrections. */
-export const habitRecordSchema = z.strictObject({
+export const habitRecordSchema = strictObject(() => ({
   kind: z.literal("habit"),
   ...recordBase,
   /** Day of the correction. */
@@ -24,7 +25,7 @@ export const habitRecordSchema = z.strictObject({
         .max(50),
     }),
   ]),
-});
+}));
 export type HabitRecord = z.infer<typeof habitRecordSchema>;
 
 export const HABIT_MIGRATIONS: readonly Migration[] = [];

@@ -1,13 +1,14 @@
 import { z } from "zod";
+import { strictObject } from "../model/strictObject.ts";
 import { itemTypeSchema, type ItemType } from "../model/itemType.ts";
 import { recordBase, versionAfter, type Migration } from "./record.ts";
 
 /** An item type of the user's own; the record's id carries the type's. */
-export const itemTypeRecordSchema = z.strictObject({
+export const itemTypeRecordSchema = strictObject(() => ({
   kind: z.literal("itemType"),
   ...recordBase,
   itemType: itemTypeSchema,
-});
+}));
 export type ItemTypeRecord = z.infer<typeof itemTypeRecordSchema>;
 
 export const ITEM_TYPE_MIGRATIONS: readonly Migration[] = [];

@@ -1,5 +1,6 @@
 import { said } from "../base/said.ts";
 import { z } from "zod";
+import { strictObject } from "../model/strictObject.ts";
 import { QUESTIONS } from "../plan/request.ts";
 import { houseRulesSchema } from "../model/houseRules.ts";
 import { SKILLS } from "../model/itemType.ts";
@@ -13,18 +14,18 @@ import { listSchema, type ReferenceList } from "../model/list.ts";
 import { recordBase, recordId, versionAfter, type Migration, type OldRecord } from "./record.ts";
 
 /** A verdict that a person gave, with the reason; the rules only propose. */
-const verdictSchema = z.strictObject({
+const verdictSchema = strictObject(() => ({
   verdict: z.enum(["keep", "watch", "top-up", "replace", "move", "spare", "drop", "trained-hand"]),
   why: z.string().max(2000).optional(),
   /** What the rules proposed when it was given. */
   proposed: z.string().max(40).optional(),
   by: z.string().max(200).optional(),
   on: z.string().max(10).optional(),
-});
+}));
 export type Verdict = z.infer<typeof verdictSchema>;
 
 /** The question last put to the planner, with its wishes. */
-const planQuestionSchema = z.strictObject({
+const planQuestionSchema = strictObject(() => ({
   question: z.enum(QUESTIONS),
   budget: z.number().min(0).nullable(),
   /** Coverage to reach instead of the grade Ready, 0–1. */
@@ -39,10 +40,10 @@ const planQuestionSchema = z.strictObject({
   fitCarry: z.boolean().optional(),
   /** What courses for the party would cost, by the skill they lead to. */
   courses: z.partialRecord(z.enum(SKILLS), z.number().min(0).max(1e9)).optional(),
-});
+}));
 
 /** A kit with all that was judged and decided about it. */
-export const kitRecordSchema = z.strictObject({
+export const kitRecordSchema = strictObject(() => ({
   kind: z.literal("kit"),
   ...recordBase,
   briefId: recordId,
@@ -94,14 +95,14 @@ export const kitRecordSchema = z.strictObject({
   byChance: byChanceSchema.optional(),
   /** A store of spare stock: other kits are filled up from it. */
   isStore: z.boolean().optional(),
-});
+}));
 export type KitRecord = z.infer<typeof kitRecordSchema>;
 
 /** Facts that were taken as they came before they were declared: what is not right goes to `kept`. */
-const DECLARED_LATE = {
+const declaredLate = () => ({
   container: containerSchema.shape,
   line: lineSchema.pick({ gtin: true, byHand: true, cardLine: true, compartment: true }).shape,
-};
+});
 
 function setAsideWrong(old: OldRecord): OldRecord {
   const kept: Kept = Array.isArray(old["kept"]) ? [...(old["kept"] as Kept)] : [];
@@ -115,12 +116,13 @@ function setAsideWrong(old: OldRecord): OldRecord {
       }),
     );
   };
+  const late = declaredLate();
   const kit = { ...(old["kit"] as Record<string, unknown>) };
   if (kit["container"])
-    kit["container"] = right(kit["container"], DECLARED_LATE.container, ["kit", "container"]);
+    kit["container"] = right(kit["container"], late.container, ["kit", "container"]);
   if (Array.isArray(kit["lines"]))
     kit["lines"] = (kit["lines"] as { id?: unknown }[]).map((l) =>
-      right(l, DECLARED_LATE.line, ["kit", "lines", `#${said(l.id)}`]),
+      right(l, late.line, ["kit", "lines", `#${said(l.id)}`]),
     );
   return { ...old, kit, ...(kept.length > 0 ? { kept } : {}) };
 }

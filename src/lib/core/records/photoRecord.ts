@@ -1,8 +1,9 @@
 import { z } from "zod";
+import { strictObject } from "../model/strictObject.ts";
 import { recordBase, recordId, versionAfter, type Migration } from "./record.ts";
 
 /** A photograph as a note: JPEG data URL resized in the browser, of a kit, of one of its lines or of an event of its log. */
-export const photoRecordSchema = z.strictObject({
+export const photoRecordSchema = strictObject(() => ({
   kind: z.literal("photo"),
   ...recordBase,
   kitId: recordId,
@@ -35,7 +36,7 @@ export const photoRecordSchema = z.strictObject({
         .max(20_000),
     })
     .optional(),
-});
+}));
 export type PhotoRecord = z.infer<typeof photoRecordSchema>;
 
 export const PHOTO_MIGRATIONS: readonly Migration[] = [];

@@ -1,8 +1,9 @@
 import { z } from "zod";
+import { strictObject } from "../model/strictObject.ts";
 import { recordBase, recordId, versionAfter, type Migration } from "./record.ts";
 
 /** Kits that go out together, judged as one by the brief, list and rules of one of them. */
-export const setRecordSchema = z.strictObject({
+export const setRecordSchema = strictObject(() => ({
   kind: z.literal("set"),
   ...recordBase,
   title: z.string().max(300),
@@ -17,7 +18,7 @@ export const setRecordSchema = z.strictObject({
       }),
     )
     .max(100),
-});
+}));
 export type SetRecord = z.infer<typeof setRecordSchema>;
 
 export const SET_MIGRATIONS: readonly Migration[] = [];

@@ -1,10 +1,11 @@
 import { z } from "zod";
+import { strictObject } from "../model/strictObject.ts";
 import { recordBase, versionAfter, type Migration } from "./record.ts";
 
 const currencyCode = z.string().regex(/^[A-Z]{3}$/);
 
 /** How numbers, dates and money are shown; stored values stay SI and ISO. One record. */
-export const settingsRecordSchema = z.strictObject({
+export const settingsRecordSchema = strictObject(() => ({
   kind: z.literal("settings"),
   ...recordBase,
   units: z.enum(["metric", "us"]),
@@ -15,7 +16,7 @@ export const settingsRecordSchema = z.strictObject({
   rates: z.record(currencyCode, z.number().positive().max(1e9)),
   /** Whether single letters act on the bench; absent: they do. */
   singleKeys: z.boolean().optional(),
-});
+}));
 export type SettingsRecord = z.infer<typeof settingsRecordSchema>;
 
 export const SETTINGS_MIGRATIONS: readonly Migration[] = [];

@@ -6,6 +6,7 @@
   import Announcer from "$lib/ui/Announcer.svelte";
   import Tally from "$lib/ui/Tally.svelte";
   import Trail from "$lib/ui/Trail.svelte";
+  import { firstPageDone } from "$lib/ui/firstPage.ts";
   import { pageName, STAGES } from "$lib/ui/stages.ts";
   import { provideKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
@@ -21,14 +22,15 @@
   const left = new Map<string, number>();
   let stage = $state<HTMLElement>();
   beforeNavigate(({ from }) => {
+    firstPageDone();
     if (from && stage) left.set(from.url.pathname, stage.scrollTop);
   });
   afterNavigate(({ type, from, to }) => {
+    // A newcomer's first page keeps the browser's own start: the skip link comes first. It comes from nowhere.
+    if (type === "enter") return;
     // Within a page (a line picked, a hash) nothing moves.
     if (!stage || !to || from?.url.pathname === to.url.pathname) return;
     stage.scrollTop = type === "popstate" ? (left.get(to.url.pathname) ?? 0) : 0;
-    // A newcomer's first page keeps the browser's own start: the skip link comes first.
-    if (type === "enter") return;
     const heading = stage.querySelector<HTMLElement>("h1");
     if (!heading) return;
     heading.tabIndex = -1;
@@ -85,7 +87,7 @@
     </main>
     <Tally />
   </div>
-{:else}
+{:else if !workspace.isDemoComing}
   <div class="mx-auto max-w-xl p-8">
     <h1 class="text-3xl">This kit is not on the shelf</h1>
     <p class="mt-3">

@@ -5,6 +5,7 @@
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { BenchState } from "$lib/state/pages/bench.svelte.ts";
   import { ORDER_LABEL } from "$lib/state/pages/benchOrder.ts";
+  import Later from "$lib/ui/Later.svelte";
   import NextStep from "$lib/ui/NextStep.svelte";
   import WeaveChip from "$lib/ui/WeaveChip.svelte";
   import { number } from "$lib/words/sentences.ts";
@@ -233,6 +234,6 @@
       </div>
     </section>
     <ItemPicker bind:open={items} {bench} />
-    <ItemContext bind:this={beside} {line} index={bench.index} />
+    <Later><ItemContext bind:this={beside} {line} index={bench.index} /></Later>
   </div>
 {/if}

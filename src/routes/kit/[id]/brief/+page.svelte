@@ -18,6 +18,7 @@
   import Elsewhere from "./Elsewhere.svelte";
   import HouseRules from "./HouseRules.svelte";
   import JudgedAgainst from "./JudgedAgainst.svelte";
+  import Later from "$lib/ui/Later.svelte";
 
   const kit = useKit();
   const brief = new BriefState(kit);
@@ -178,130 +179,135 @@
       {/each}
     </dl>
 
-    <fieldset class="mt-5">
-      <legend class="font-head text-xl font-bold">What goes on there</legend>
-      <div class="mt-2 flex flex-wrap gap-2">
-        {#each ACTIVITIES.filter((x) => !x.answers) as act (act.id)}
-          {@const on = b.activities.includes(act.id)}
-          {@const effect = brief.activityEffect(act.id)}
-          {@const text = `${act.label}, ${on ? "left out" : "taken in"}: ${changesText(effect.changes, 6)}`}
-          <Toggle
-            class="min-h-10 px-3 py-1 font-normal"
-            {on}
-            {...effect.sign ? { "aria-description": text } : {}}
-            onmouseenter={look(text)}
-            onfocus={look(text)}
-            onmouseleave={look(null)}
-            onblur={look(null)}
-            ontoggle={() => brief.toggleActivity(act.id, act.label)}
-            >{act.label}
-            {#if effect.sign && !on}<span aria-hidden="true" class="text-sm font-semibold text-pass"
-                >{effect.sign}</span
-              >{/if}</Toggle
-          >
-        {/each}
-      </div>
-      {#each Object.entries(ASKED_OF).filter( ([id]) => b.activities.includes(id) ) as [asker, question] (asker)}
-        <div
-          class="noted mt-2 flex flex-wrap items-center gap-2"
-          role="group"
-          aria-label={question}
-        >
-          <span class="basis-full font-semibold">{question}</span>
-          {#each ACTIVITIES.filter((x) => x.answers === asker) as answer (answer.id)}
-            {@const on = b.activities.includes(answer.id)}
+    <Later>
+      <fieldset class="mt-5">
+        <legend class="font-head text-xl font-bold">What goes on there</legend>
+        <div class="mt-2 flex flex-wrap gap-2">
+          {#each ACTIVITIES.filter((x) => !x.answers) as act (act.id)}
+            {@const on = b.activities.includes(act.id)}
+            {@const effect = brief.activityEffect(act.id)}
+            {@const text = `${act.label}, ${on ? "left out" : "taken in"}: ${changesText(effect.changes, 6)}`}
             <Toggle
-              class="min-h-10 px-3 py-1"
+              class="min-h-10 px-3 py-1 font-normal"
               {on}
-              ontoggle={() => brief.answerAsked(asker, answer.id)}>{answer.label}</Toggle
+              {...effect.sign ? { "aria-description": text } : {}}
+              onmouseenter={look(text)}
+              onfocus={look(text)}
+              onmouseleave={look(null)}
+              onblur={look(null)}
+              ontoggle={() => brief.toggleActivity(act.id, act.label)}
+              >{act.label}
+              {#if effect.sign && !on}<span
+                  aria-hidden="true"
+                  class="text-sm font-semibold text-pass">{effect.sign}</span
+                >{/if}</Toggle
             >
           {/each}
-          {#if !ACTIVITIES.some((x) => x.answers === asker && b.activities.includes(x.id))}<span
-              class="text-sm">Not answered: ask there before you rely on any list.</span
-            >{/if}
         </div>
-      {/each}
-      <p class="mt-2 min-h-12 text-sm text-soft" data-testid="probe">
-        {probe ?? "A number at a pick says how many needs it adds; point at it to see which."}
-      </p>
-    </fieldset>
-    <fieldset class="mt-3">
-      <legend class="font-head text-xl font-bold">Someone there reacts to</legend>
-      <div class="mt-2 flex flex-wrap gap-2">
-        {#each SENSITIVITIES as s (s)}
-          {@const on = b.sensitivities.includes(s)}
-          <Toggle
-            class="min-h-10 px-3 py-1 font-normal"
-            {on}
-            ontoggle={() =>
-              kit.updateBrief(`sensitivity: ${SENSITIVITY_LABEL[s]}`, {
-                sensitivities: toggled(b.sensitivities, s),
-              })}
-            >{SENSITIVITY_LABEL[s]}
-            {#if points.get(s)}<span class="text-sm font-semibold">{points.get(s)}</span
-              >{/if}</Toggle
+        {#each Object.entries(ASKED_OF).filter( ([id]) => b.activities.includes(id) ) as [asker, question] (asker)}
+          <div
+            class="noted mt-2 flex flex-wrap items-center gap-2"
+            role="group"
+            aria-label={question}
           >
+            <span class="basis-full font-semibold">{question}</span>
+            {#each ACTIVITIES.filter((x) => x.answers === asker) as answer (answer.id)}
+              {@const on = b.activities.includes(answer.id)}
+              <Toggle
+                class="min-h-10 px-3 py-1"
+                {on}
+                ontoggle={() => brief.answerAsked(asker, answer.id)}>{answer.label}</Toggle
+              >
+            {/each}
+            {#if !ACTIVITIES.some((x) => x.answers === asker && b.activities.includes(x.id))}<span
+                class="text-sm">Not answered: ask there before you rely on any list.</span
+              >{/if}
+          </div>
         {/each}
-      </div>
-    </fieldset>
-    {#if cautions.length > 0}
-      <ul class="noted mt-4 grid gap-2 text-sm" aria-label="Cautions for this brief">
-        {#each cautions as c (c.id)}<li>{c.text}</li>{/each}
-      </ul>
-    {/if}
-    <fieldset class="mt-5">
-      <legend class="font-head text-xl font-bold">Limits, price and bag</legend>
-      <div class="mt-2 flex flex-wrap gap-x-6 gap-y-3">
-        {#snippet limit(
-          label: string,
-          measure: "mass" | "volume" | string,
-          value: number | undefined,
-          set: (n: number | undefined) => void,
-        )}
-          {@const of = measure === "mass" || measure === "volume" ? measure : undefined}
-          <label class="flex flex-col gap-1 text-sm"
-            ><span>{label}</span><NumberField
-              {label}
-              {of}
-              unit={of ? "" : measure}
-              {value}
-              max={10_000_000}
-              optional
-              width="w-28"
-              onvalue={set}
-            /></label
-          >
-        {/snippet}
-        {@render limit("Budget", kit.currency, b.limits.budget, (n) =>
-          brief.setLimit("budget", "budget", n),
-        )}
-        {@render limit("Weight at most", "mass", b.limits.massG, (n) =>
-          brief.setLimit("massG", "weight limit", n),
-        )}
-        {@render limit("Space at most", "volume", b.limits.volumeMl, (n) =>
-          brief.setLimit("volumeMl", "space limit", n),
-        )}
-        {@render limit("Price paid", kit.wantedCurrency, kit.record?.kit.price?.amount, (n) =>
-          brief.setPricePaid(n),
-        )}
-        {@render limit("Empty bag weighs", "mass", kit.record?.kit.container?.massG, (n) =>
-          kit.updateContainer("weight of the bag", { massG: n }, "bag"),
-        )}
-        {@render limit(
-          "The bag is worth",
-          kit.currency,
-          kit.record?.kit.container?.allowance,
-          (n) => kit.updateContainer("worth of the bag", { allowance: n }, "allowance"),
-        )}
-      </div>
-      <p class="mt-2 text-sm text-soft">
-        Units, currency and your own rates: <a class="underline" href="/settings">settings</a>.
-      </p>
-    </fieldset>
-    <Elsewhere />
-    <HouseRules tried={brief.tried} />
+        <p class="mt-2 min-h-12 text-sm text-soft" data-testid="probe">
+          {probe ?? "A number at a pick says how many needs it adds; point at it to see which."}
+        </p>
+      </fieldset>
+      <fieldset class="mt-3">
+        <legend class="font-head text-xl font-bold">Someone there reacts to</legend>
+        <div class="mt-2 flex flex-wrap gap-2">
+          {#each SENSITIVITIES as s (s)}
+            {@const on = b.sensitivities.includes(s)}
+            <Toggle
+              class="min-h-10 px-3 py-1 font-normal"
+              {on}
+              ontoggle={() =>
+                kit.updateBrief(`sensitivity: ${SENSITIVITY_LABEL[s]}`, {
+                  sensitivities: toggled(b.sensitivities, s),
+                })}
+              >{SENSITIVITY_LABEL[s]}
+              {#if points.get(s)}<span class="text-sm font-semibold">{points.get(s)}</span
+                >{/if}</Toggle
+            >
+          {/each}
+        </div>
+      </fieldset>
+    </Later>
+    <Later>
+      {#if cautions.length > 0}
+        <ul class="noted mt-4 grid gap-2 text-sm" aria-label="Cautions for this brief">
+          {#each cautions as c (c.id)}<li>{c.text}</li>{/each}
+        </ul>
+      {/if}
+      <fieldset class="mt-5">
+        <legend class="font-head text-xl font-bold">Limits, price and bag</legend>
+        <div class="mt-2 flex flex-wrap gap-x-6 gap-y-3">
+          {#snippet limit(
+            label: string,
+            measure: "mass" | "volume" | string,
+            value: number | undefined,
+            set: (n: number | undefined) => void,
+          )}
+            {@const of = measure === "mass" || measure === "volume" ? measure : undefined}
+            <label class="flex flex-col gap-1 text-sm"
+              ><span>{label}</span><NumberField
+                {label}
+                {of}
+                unit={of ? "" : measure}
+                {value}
+                max={10_000_000}
+                optional
+                width="w-28"
+                onvalue={set}
+              /></label
+            >
+          {/snippet}
+          {@render limit("Budget", kit.currency, b.limits.budget, (n) =>
+            brief.setLimit("budget", "budget", n),
+          )}
+          {@render limit("Weight at most", "mass", b.limits.massG, (n) =>
+            brief.setLimit("massG", "weight limit", n),
+          )}
+          {@render limit("Space at most", "volume", b.limits.volumeMl, (n) =>
+            brief.setLimit("volumeMl", "space limit", n),
+          )}
+          {@render limit("Price paid", kit.wantedCurrency, kit.record?.kit.price?.amount, (n) =>
+            brief.setPricePaid(n),
+          )}
+          {@render limit("Empty bag weighs", "mass", kit.record?.kit.container?.massG, (n) =>
+            kit.updateContainer("weight of the bag", { massG: n }, "bag"),
+          )}
+          {@render limit(
+            "The bag is worth",
+            kit.currency,
+            kit.record?.kit.container?.allowance,
+            (n) => kit.updateContainer("worth of the bag", { allowance: n }, "allowance"),
+          )}
+        </div>
+        <p class="mt-2 text-sm text-soft">
+          Units, currency and your own rates: <a class="underline" href="/settings">settings</a>.
+        </p>
+      </fieldset>
+    </Later>
+    <Later><Elsewhere /></Later>
+    <Later><HouseRules tried={brief.tried} /></Later>
   </section>
-  <JudgedAgainst tried={brief.tried} verdicts={points} />
+  <Later><JudgedAgainst tried={brief.tried} verdicts={points} /></Later>
 </div>
 <div class="mx-auto flex max-w-7xl justify-end p-4 sm:p-6">
   <a class="btn btn-main" href="/kit/{page.params['id']}/unpack">Next: unpack</a>

@@ -42,8 +42,11 @@
   let verdicts = $state.raw<readonly SchoolVerdict[]>([]);
   $effect(() => {
     const [{ file, audit: now }, today] = [tried, workspace.today] as const;
-    const bothWays = { ...file, byChance: workspace.byChanceOf(file) };
-    return inSlices(schoolVerdicts(bothWays, today, now), (all) => (verdicts = all));
+    function* eachSchool() {
+      const bothWays = { ...file, byChance: yield* workspace.byChanceInSteps(file) };
+      yield* schoolVerdicts(bothWays, today, now);
+    }
+    return inSlices(eachSchool(), (all) => (verdicts = all.filter((v) => v !== null)));
   });
   const verdict = (rule: string, option: string) =>
     verdicts.find((e) => e.rule === rule && e.option === option);

@@ -1,6 +1,7 @@
 <script lang="ts">
   import Toggle from "$lib/ui/Toggle.svelte";
   import Choice from "$lib/ui/Choice.svelte";
+  import Later from "$lib/ui/Later.svelte";
   import NextStep from "$lib/ui/NextStep.svelte";
   import { carryCheck } from "$lib/core/bag/carryCheck.ts";
   import { carryText } from "$lib/words/carryTexts.ts";
@@ -277,146 +278,156 @@
       <a class="btn btn-main mt-4" href="/kit/{page.params['id']}/plan">To the plan</a>
     </aside>
 
-    <section class="sheet p-5 lg:col-span-2">
-      <h2 class="text-2xl">By category</h2>
-      <p class="text-sm text-soft">What costs most coverage first; a name opens its grains.</p>
-      <div class="mt-1 mb-4 flex flex-wrap gap-x-5 gap-y-1 text-sm">
-        <span class="flex items-center gap-2"
-          ><svg width="18" height="18" aria-hidden="true"
-            ><rect width="18" height="18" fill="var(--pass)" /></svg
-          >relied on</span
-        >
-        {#each MESHES as m (m)}<span class="flex items-center gap-2"
-            ><WeaveChip mesh={m} size={18} />{MESH_LABEL[m]}</span
-          >{/each}
-        <span class="flex items-center gap-2"
-          ><svg width="6" height="18" aria-hidden="true"
-            ><rect width="3" height="18" fill="var(--note)" /></svg
-          >if all that is unchecked fails</span
-        >
-      </div>
-      <CategoryBars
-        {a}
-        onpick={(id) => {
-          sieve.category = id;
-          sieve.narrow = id;
-          document.getElementById("stage")?.scrollTo({ top: 0 });
-        }}
-      />
-    </section>
-
-    <div class="grid grid-cols-[minmax(0,1fr)] gap-5 lg:col-span-2 lg:grid-cols-3">
-      <section class="sheet p-5">
-        <h2 class="text-xl">Quality</h2>
-        <p class="mt-1">
-          {#if a.quality === null}Nothing has been inspected yet.{:else}<strong
-              class="font-head text-2xl">{number(a.quality, 0)}</strong
-            >
-            of 100 over {kit.lines.length - kit.open.toInspect} of {kit.lines.length} lines inspected.{/if}
-        </p>
-        {#if sieve.inspected > 0}
-          <Chart
-            height={170}
-            label="Lines by quality: {sieve.bins
-              .map((n, i) => (n > 0 ? `${n} from ${i * 10} to ${i === 9 ? 100 : i * 10 + 9}` : ''))
-              .filter(Boolean)
-              .join(', ')}"
-            options={{
-              chart: { type: "bar" },
-              series: [{ name: "lines", data: sieve.bins }],
-              xaxis: {
-                categories: sieve.bins.map((_, i) => `${i * 10}`),
-              },
-              yaxis: { forceNiceScale: true, decimalsInFloat: 0 },
-              colors: ["var(--pass)"],
-              plotOptions: { bar: { columnWidth: "85%" } },
-            }}
-          />
-        {/if}
-        <ul class="mt-2 grid gap-2">
-          {#each sieve.worst as x (x.line.id)}
-            <li class="text-sm">
-              <strong>{x.quality}</strong>
-              {lineName(
-                x.line,
-                x.line.itemType ? kit.typeOf(x.line.itemType)?.label : undefined,
-              )}<br /><span class="text-soft"
-                >not: {(x.line.failedPoints ?? [])
-                  .map((p) => CATALOGUE.points.get(p)?.good.toLowerCase())
-                  .join(", ") || x.line.condition}</span
-              >
-            </li>
-          {/each}
-        </ul>
-      </section>
-      <section class="sheet p-5">
-        <h2 class="text-xl">Value</h2>
-        <p class="mt-1">
-          <strong class="font-head text-2xl">{v.serving} of the {v.counted}</strong> pieces do a job on
-          the list.
-        </p>
-        <Chart
-          height={40 + made.length * 24}
-          label="Pieces by kind, and how many of them serve: {made
-            .map((m) => `${m.label} ${m.serving} of ${m.pieces}`)
-            .join('; ')}"
-          options={{
-            chart: { type: "bar", stacked: true },
-            series: [
-              { name: "serve the list", data: made.map((m) => m.serving) },
-              { name: "do not", data: made.map((m) => Math.max(0, m.pieces - m.serving)) },
-            ],
-            xaxis: { categories: made.map((m) => m.label) },
-            yaxis: { labels: { maxWidth: 150 } },
-            colors: ["var(--pass)", "var(--line)"],
-            plotOptions: { bar: { horizontal: true, barHeight: "75%" } },
-            legend: { position: "top", horizontalAlign: "left" },
+    <Later
+      ><section class="sheet p-5 lg:col-span-2">
+        <h2 class="text-2xl">By category</h2>
+        <p class="text-sm text-soft">What costs most coverage first; a name opens its grains.</p>
+        <div class="mt-1 mb-4 flex flex-wrap gap-x-5 gap-y-1 text-sm">
+          <span class="flex items-center gap-2"
+            ><svg width="18" height="18" aria-hidden="true"
+              ><rect width="18" height="18" fill="var(--pass)" /></svg
+            >relied on</span
+          >
+          {#each MESHES as m (m)}<span class="flex items-center gap-2"
+              ><WeaveChip mesh={m} size={18} />{MESH_LABEL[m]}</span
+            >{/each}
+          <span class="flex items-center gap-2"
+            ><svg width="6" height="18" aria-hidden="true"
+              ><rect width="3" height="18" fill="var(--note)" /></svg
+            >if all that is unchecked fails</span
+          >
+        </div>
+        <CategoryBars
+          {a}
+          onpick={(id) => {
+            sieve.category = id;
+            sieve.narrow = id;
+            document.getElementById("stage")?.scrollTo({ top: 0 });
           }}
         />
-        <dl class="mt-2 grid grid-cols-[1fr_auto] gap-x-4 gap-y-1 text-sm">
-          <dt>claimed</dt>
-          <dd>{v.claimed}</dd>
-          <dt>padding</dt>
-          <dd>{v.padding === null ? "–" : `${number(v.padding * 100, 0)} %`}</dd>
-          {#if v.largestType}<dt>
-              largest part: {kit.typeOf(v.largestType.itemType ?? "")?.label ??
-                "not in the catalogue"}
-            </dt>
-            <dd>{number(v.largestType.share * 100, 0)} %</dd>{/if}
-          {#if price}<dt>price paid</dt>
-            <dd>{money(price.amount, price.currency)}</dd>{/if}
-          {#if price && v.pricePerPoint !== null}<dt>a covered point costs</dt>
-            <dd>{money(v.pricePerPoint, price.currency)}</dd>{/if}
-          <dt>
-            those pieces bought anew{sieve.replacement.unpriced.length > 0
-              ? ` (${sieve.replacement.unpriced.length} not in the price book)`
-              : ""}
-          </dt>
-          <dd>{money(sieve.replacement.price, kit.currency)}</dd>
-          {#if allowance > 0}<dt>the bag itself, your figure</dt>
-            <dd>{money(allowance, kit.currency)}</dd>{/if}
-          {#if ready.run.result && ready.run.result.status !== "infeasible"}<dt>
-              to make it ready
-            </dt>
-            <dd>{money(ready.run.result.price, kit.currency)}</dd>{/if}
-        </dl>
-      </section>
-      <section class="sheet p-5">
-        <h2 class="text-xl">Most worth checking</h2>
-        {#if sieve.next.length === 0}<p class="mt-1">Everything has been looked at.</p>{/if}
-        <ol class="mt-2 grid gap-2">
-          {#each sieve.next as w (w.line)}
-            {@const l = a.context.lines[w.index]!}
-            <li class="text-sm">
-              <strong>{lineName(l.line, l.type?.label)}</strong><br /><span class="text-soft"
-                >{w.facts.map((f) => UNCHECKED_LABEL[f]).join(", ")}{w.gain > SHARE_TOLERANCE
-                  ? ` · +${number(w.gain * 100, 1)} points if it passes`
-                  : ""}</span
+      </section></Later
+    >
+
+    <div class="grid grid-cols-[minmax(0,1fr)] gap-5 lg:col-span-2 lg:grid-cols-3">
+      <Later
+        ><section class="sheet p-5">
+          <h2 class="text-xl">Quality</h2>
+          <p class="mt-1">
+            {#if a.quality === null}Nothing has been inspected yet.{:else}<strong
+                class="font-head text-2xl">{number(a.quality, 0)}</strong
               >
-            </li>
-          {/each}
-        </ol>
-      </section>
+              of 100 over {kit.lines.length - kit.open.toInspect} of {kit.lines.length} lines inspected.{/if}
+          </p>
+          {#if sieve.inspected > 0}
+            <Chart
+              height={170}
+              label="Lines by quality: {sieve.bins
+                .map((n, i) =>
+                  n > 0 ? `${n} from ${i * 10} to ${i === 9 ? 100 : i * 10 + 9}` : '',
+                )
+                .filter(Boolean)
+                .join(', ')}"
+              options={{
+                chart: { type: "bar" },
+                series: [{ name: "lines", data: sieve.bins }],
+                xaxis: {
+                  categories: sieve.bins.map((_, i) => `${i * 10}`),
+                },
+                yaxis: { forceNiceScale: true, decimalsInFloat: 0 },
+                colors: ["var(--pass)"],
+                plotOptions: { bar: { columnWidth: "85%" } },
+              }}
+            />
+          {/if}
+          <ul class="mt-2 grid gap-2">
+            {#each sieve.worst as x (x.line.id)}
+              <li class="text-sm">
+                <strong>{x.quality}</strong>
+                {lineName(
+                  x.line,
+                  x.line.itemType ? kit.typeOf(x.line.itemType)?.label : undefined,
+                )}<br /><span class="text-soft"
+                  >not: {(x.line.failedPoints ?? [])
+                    .map((p) => CATALOGUE.points.get(p)?.good.toLowerCase())
+                    .join(", ") || x.line.condition}</span
+                >
+              </li>
+            {/each}
+          </ul>
+        </section></Later
+      >
+      <Later
+        ><section class="sheet p-5">
+          <h2 class="text-xl">Value</h2>
+          <p class="mt-1">
+            <strong class="font-head text-2xl">{v.serving} of the {v.counted}</strong> pieces do a job
+            on the list.
+          </p>
+          <Chart
+            height={40 + made.length * 24}
+            label="Pieces by kind, and how many of them serve: {made
+              .map((m) => `${m.label} ${m.serving} of ${m.pieces}`)
+              .join('; ')}"
+            options={{
+              chart: { type: "bar", stacked: true },
+              series: [
+                { name: "serve the list", data: made.map((m) => m.serving) },
+                { name: "do not", data: made.map((m) => Math.max(0, m.pieces - m.serving)) },
+              ],
+              xaxis: { categories: made.map((m) => m.label) },
+              yaxis: { labels: { maxWidth: 150 } },
+              colors: ["var(--pass)", "var(--line)"],
+              plotOptions: { bar: { horizontal: true, barHeight: "75%" } },
+              legend: { position: "top", horizontalAlign: "left" },
+            }}
+          />
+          <dl class="mt-2 grid grid-cols-[1fr_auto] gap-x-4 gap-y-1 text-sm">
+            <dt>claimed</dt>
+            <dd>{v.claimed}</dd>
+            <dt>padding</dt>
+            <dd>{v.padding === null ? "–" : `${number(v.padding * 100, 0)} %`}</dd>
+            {#if v.largestType}<dt>
+                largest part: {kit.typeOf(v.largestType.itemType ?? "")?.label ??
+                  "not in the catalogue"}
+              </dt>
+              <dd>{number(v.largestType.share * 100, 0)} %</dd>{/if}
+            {#if price}<dt>price paid</dt>
+              <dd>{money(price.amount, price.currency)}</dd>{/if}
+            {#if price && v.pricePerPoint !== null}<dt>a covered point costs</dt>
+              <dd>{money(v.pricePerPoint, price.currency)}</dd>{/if}
+            <dt>
+              those pieces bought anew{sieve.replacement.unpriced.length > 0
+                ? ` (${sieve.replacement.unpriced.length} not in the price book)`
+                : ""}
+            </dt>
+            <dd>{money(sieve.replacement.price, kit.currency)}</dd>
+            {#if allowance > 0}<dt>the bag itself, your figure</dt>
+              <dd>{money(allowance, kit.currency)}</dd>{/if}
+            {#if ready.run.result && ready.run.result.status !== "infeasible"}<dt>
+                to make it ready
+              </dt>
+              <dd>{money(ready.run.result.price, kit.currency)}</dd>{/if}
+          </dl>
+        </section></Later
+      >
+      <Later
+        ><section class="sheet p-5">
+          <h2 class="text-xl">Most worth checking</h2>
+          {#if sieve.next.length === 0}<p class="mt-1">Everything has been looked at.</p>{/if}
+          <ol class="mt-2 grid gap-2">
+            {#each sieve.next as w (w.line)}
+              {@const l = a.context.lines[w.index]!}
+              <li class="text-sm">
+                <strong>{lineName(l.line, l.type?.label)}</strong><br /><span class="text-soft"
+                  >{w.facts.map((f) => UNCHECKED_LABEL[f]).join(", ")}{w.gain > SHARE_TOLERANCE
+                    ? ` · +${number(w.gain * 100, 1)} points if it passes`
+                    : ""}</span
+                >
+              </li>
+            {/each}
+          </ol>
+        </section></Later
+      >
     </div>
     <NextStep from="sieve" />
   </div>

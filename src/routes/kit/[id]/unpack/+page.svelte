@@ -14,6 +14,9 @@
   import PictureIn from "./PictureIn.svelte";
   import Outside from "./Outside.svelte";
   import OwnType from "./OwnType.svelte";
+  import Later from "$lib/ui/Later.svelte";
+  import { inTurn, isFirstPage } from "$lib/ui/firstPage.ts";
+  import { onMount } from "svelte";
 
   const kit = useKit();
   const unpack = new UnpackState(kit);
@@ -27,7 +30,19 @@
   let makingFor = $state<Line | null>(null);
   /** Rows shown at once; a longer kit is shown in parts, so that the page stays quick. */
   const SHOWN = 150;
-  let shown = $state(SHOWN);
+  /** Rows of the first page that come at once. */
+  const IN_TURN = 8;
+  let shown = $state(isFirstPage() ? IN_TURN : SHOWN);
+  const more = () => {
+    shown += IN_TURN;
+    if (shown < SHOWN) inTurn(more);
+  };
+  /** Reading the card again to see whether a column is unclear takes longer than a page may. */
+  let isLookedThrough = $state(false);
+  onMount(() => {
+    if (shown < SHOWN) inTurn(more);
+    inTurn(() => (isLookedThrough = true));
+  });
 
   function pick(id: string, bring = true) {
     unpack.picked = id;
@@ -86,16 +101,18 @@
         >
       </p>
     {/if}
-    {#if unpack.columnsUnclearAt !== null}
+    {#if isLookedThrough && unpack.columnsUnclearAt !== null}
       <p class="noted mt-3 flex flex-wrap items-center gap-3">
         This looks like a table, and more than one column holds numbers: which one says how many
         there are?
         <button class="btn" onclick={() => unpack.askColumns()}>Say what the columns are</button>
       </p>
     {/if}
-    <CardPictures {cards} lines={kit.lines} picked={unpack.picked} onpick={pick} />
-    <CountTools picked={unpack.picked} onpick={pick} />
-    <Outside />
+    <Later>
+      <CardPictures {cards} lines={kit.lines} picked={unpack.picked} onpick={pick} />
+      <CountTools picked={unpack.picked} onpick={pick} />
+    </Later>
+    <Later><Outside /></Later>
     {#if unpack.problem}<p class="noted mt-3" role="alert">
         This {unpack.problem.where}
         {problemText(unpack.problem)}. The lines on the right are as they were.
@@ -166,7 +183,9 @@
         />
       {/each}
     </ul>
-    {#if lines.length > shown}<button class="btn mt-3 w-full" onclick={() => (shown += SHOWN)}
+    {#if lines.length > shown && shown >= SHOWN}<button
+        class="btn mt-3 w-full"
+        onclick={() => (shown += SHOWN)}
         >Show {Math.min(SHOWN, lines.length - shown)} more of {lines.length - shown}</button
       >{/if}
     <div class="mt-4 flex flex-wrap justify-between gap-3">
