@@ -10,7 +10,8 @@ import { defineConfig, type Plugin } from "vite";
  */
 const MANY_PAGES = 7;
 const APART = /cardVocabulary|namedCatalogue|core\/card\/|papaparse/;
-const FRAMEWORK = /node_modules\/(svelte|@sveltejs|esm-env|clsx|devalue)\/|vite\/preload|svelte-kit\/generated/;
+const FRAMEWORK =
+  /node_modules\/(svelte|@sveltejs|esm-env|clsx|devalue)\/|vite\/preload|svelte-kit\/generated/;
 const DIALOGS =
   /bits-ui\/dist\/(bits\/(dialog|utilities\/(?!popper|floating))|internal\/body-scroll)|tabbable/;
 const KITS_PAGES =
