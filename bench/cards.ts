@@ -25,6 +25,8 @@ const FOLDERS = [
   "aside-6",
   "aside-7",
   "aside-8",
+  "aside-9",
+  "aside-10",
 ];
 
 function cardsByPeople() {

@@ -37,7 +37,10 @@ const HEADER_ROLES: readonly (readonly [RegExp, Role])[] = [
     /^(?:size|dimensions?|measurements?|spec|specification|format|size\/spec|variant|details?|strength)$/i,
     "size",
   ],
-  [/^(?:unit|uom|units|pack|pack size|packaging|per|unit of measure|form|each)$/i, "unit"],
+  [
+    /^(?:unit|uom|u\/i|u\/m|u\/issue|units|pack|pack size|packaging|per|unit of measure|form|each)$/i,
+    "unit",
+  ],
   [
     /^(?:no\.?|nr\.?|#|row|pos\.?|line|item no\.?|item #|ref\.?|code|sku|stock code|part no\.?|part|art\.? ?no\.?|id|barcode|ean|location|compartment|category|section|pocket|price|unit price|cost|value|total|expires?|expiry|exp\.?|expiry date|best before|use by|lot|batch|checked|supplier|weight|date|order code|cat\.? ?no\.?|bin|shelf|currency|brand|sum|where|place|kept in|found in)$/i,
     "skip",
@@ -482,6 +485,7 @@ function splitQuoted(line: string, delimiter: string): string[] {
 const inOurWords = (amount: string): string =>
   amount
     .replace(/(?<=\d\s*)(?:paar|par|paires?|pares|paia)\b/iu, "pairs")
+    .replace(/(\d+)\s*(?:dz|doz(?:en)?)\b\.?/iu, (_, n) => `${12 * Number(n)} pcs`)
     .replace(/(?<=\d\s*)(?:stück|pz|pi[eè]ces?|uds?|piezas?|st)\b(?!\/)\.?/iu, "pcs");
 
 function tableRow(
@@ -494,7 +498,9 @@ function tableRow(
     .filter((c, i) => (roles[i] === "text" || roles[i] === null) && c !== "")
     .join(", ");
   // A total may stand under another heading than the items.
-  const texts = named === "" ? (cells.find((c) => /^\W*total\W*$/i.test(c)) ?? "") : named;
+  const texts = !/\p{L}/u.test(named)
+    ? (cells.find((c) => /^\W*total\W*$/i.test(c)) ?? named)
+    : named;
   // A size may stand among the remarks.
   const size =
     of("size") || (/^[\d.,\s]+(?:mm|cm|m|in|"|[x×*])/i.exec(of("note")) ? of("note") : "");
@@ -555,7 +561,9 @@ function plainRow(line: string, source: number): CardRow {
       );
   // "Scissors (1) ....... pen tray", "In the lid: torch": where things lie is not read.
   const placed = led || !hasLeader ? null : /^(.*\p{L}.*?)\s*\.{4,}\s*[^\d]*$/u.exec(text);
-  const [named, quantity] = led ? [led[1]!, led[2]!] : [placed ? placed[1]! : text, null];
+  const [named, quantity] = led
+    ? [led[1]!, inOurWords(led[2]!)]
+    : [placed ? placed[1]! : text, null];
   return { source, text: stripPrices(named), quantity, inTable: false, bullet, indent };
 }
 

@@ -42,6 +42,21 @@ const PARTS: Readonly<Record<string, number>> = {
 
 export const PHRASES: readonly Phrase[] = [
   {
+    name: "so many of so many still there",
+    example: ["blue plasters: 37 of 40 left", "blue plasters: 37"],
+    holds: " of ",
+    pattern:
+      /\b(\d{1,4})\s+(?:out\s+)?of\s+(?:the\s+)?\d{1,4}\s+(?:are\s+|still\s+)?(?:left|here|there|present|remaining|found)\b/giu,
+    read: "$1",
+  },
+  {
+    name: "so many, and so many begun",
+    example: ["finger dressings: 2 + 1 opened", "finger dressings: 3"],
+    holds: "+",
+    pattern: /\b(\d{1,3})\s*\+\s*(\d{1,3})\s+(?:opened|open|loose|begun|started)\b/giu,
+    read: (_, whole, begun) => String(Number(whole) + Number(begun)),
+  },
+  {
     name: "with, shortened",
     example: ["tweezers c/w magnifier", "tweezers with magnifier"],
     pattern: /\b(?:c\/w|cw|w\.|w)\s+(?=\p{Ll}{3})/gu,
@@ -350,8 +365,32 @@ export const PHRASES: readonly Phrase[] = [
     name: "pairs, in the language of the card",
     example: ["2 par guantes", "2 pairs guantes"],
     holds: "pa",
-    pattern: /\b(\d{1,3})\s+(?:par|paar|paires?|pares|paia|par\.)\s+(?=\p{L})/giu,
+    pattern: /\b(\d{1,3})\s+(?:par|paar|paires?|pares|paia|par\.)(?:\s+(?=\p{L})|\s*$)/giu,
     read: "$1 pairs ",
+  },
+  {
+    name: "the date of one of them, in brackets",
+    example: ["eyewash 2 (one is July 26)", "eyewash 2"],
+    holds: "(",
+    pattern:
+      /\s*\((?:one|1|the other)\s+(?:of\s+(?:them|these)\s+)?(?:is|was|exp(?:ires|iry|\.)?|dated|good\s+to)\s+(?=[^)]*\d)[^)]*\)/giu,
+    read: "",
+  },
+  {
+    name: "where it hangs",
+    example: ["scissors: on hook", "scissors"],
+    holds: ": ",
+    pattern:
+      /(?<=\p{L}):\s+(?:on|in)\s+(?:the\s+|its\s+|a\s+)?(?:hook|lid|door|wall|side|rail|string|sheath|clip)s?\s*$/giu,
+    read: "",
+  },
+  {
+    name: "millilitres as one says them",
+    example: ["saline, two fifty mil", "saline, 250 ml"],
+    holds: " mil",
+    pattern: /\b(one|two|three|four|five|seven)\s+(twenty[ -]?five|fifty)\s+mils?\b/giu,
+    read: (_, hundreds, rest) =>
+      `${100 * VALUE_OF[hundreds!.toLowerCase()]! + (/fifty/i.test(rest!) ? 50 : 25)} ml`,
   },
   {
     name: "only so many counted",

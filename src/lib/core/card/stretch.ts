@@ -19,14 +19,15 @@ export const textOf = (tokens: readonly Token[]): string =>
     .map((t) => t.text)
     .join(" ");
 
-/** "triangles ×1", "board x 2", "foil 1x": a count with its sign stands last. */
+/** "triangles ×1", "bandage 10 cm x 4", "pads 10x10 x10", "foil 1x": a count with its sign stands last. */
 export const endsInCount = (tokens: readonly Token[]): boolean => {
   const [third, second, last] = [tokens.at(-3), tokens.at(-2), tokens.at(-1)];
-  const isSignedCount =
-    (last?.kind === "number" && second?.kind === "times") ||
-    // "foil 1x"
-    (last?.kind === "times" && second?.kind === "number" && last.start === second.end);
-  return isSignedCount && third?.kind === "word";
+  if (!third || !second || !last) return false;
+  if (last.kind === "times")
+    return second.kind === "number" && last.start === second.end && third.kind === "word";
+  if (last.kind !== "number" || second.kind !== "times") return false;
+  // Behind a number it is a side of a size, unless the sign stands with the count.
+  return third.kind !== "number" || (second.start > third.end && last.start === second.end);
 };
 
 /** Only what things come in: "a card of ten". */
