@@ -2,6 +2,7 @@ import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
 import { checkDigit } from "../../src/lib/core/count/gs1.ts";
 import { pasteCard } from "./support/card.ts";
+import { VERDICT_KEY, VERDICT_LABEL } from "../../src/lib/words/verdicts.ts";
 
 const saved = (page: Page) =>
   expect(page.getByTestId("save-state").first()).toContainText(/^Saved/);
@@ -212,4 +213,16 @@ test("a second pair of eyes sees nothing of the first, then differences are sett
   await expect(differences.locator("li")).toHaveCount(1);
   await differences.getByRole("button", { name: /Ada: sound/ }).click();
   await expect(differences).toContainText("You differ in nothing");
+});
+
+test("every verdict has a key of its own, and the same key takes it back", async ({ page }) => {
+  await bench(page, "Whistle (1)\nScissors (1)");
+  for (const [verdict, key] of Object.entries(VERDICT_KEY)) {
+    const label = VERDICT_LABEL[verdict as keyof typeof VERDICT_LABEL];
+    const button = page.getByRole("button", { name: new RegExp(`^${label}\\s*${key.toUpperCase()}$`) });
+    await page.keyboard.press(key);
+    await expect(button, `${key}: ${label}`).toHaveAttribute("aria-pressed", "true");
+    await page.keyboard.press(key);
+    await expect(button).toHaveAttribute("aria-pressed", "false");
+  }
 });

@@ -30,7 +30,7 @@
         ["G", "same date as the item before"],
         ["L", "next place"],
         ["N  B", "note; why this verdict"],
-        ["P  W", "photograph; read the wrapper"],
+        ["P  V", "photograph; read the wrapper"],
         ["Space", "stopwatch on, off"],
         ["O", "another order"],
         ["U", "undo"],

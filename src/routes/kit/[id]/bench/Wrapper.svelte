@@ -37,7 +37,7 @@
 </script>
 
 <button class="btn mt-2 min-h-10 px-3 py-1" onclick={pick}
-  >Read the wrapper <span class="kbd">W</span></button
+  >Read the wrapper <span class="kbd">V</span></button
 >
 <FilePicker
   bind:this={picker}
