@@ -180,7 +180,7 @@
             </p>
           </div>
           {#if a}
-            <div class="basis-56">
+            <div class="min-h-22 min-w-0 flex-1 basis-72">
               <p class="font-head text-lg font-bold">
                 {a.grade ?? "Nothing asked"}
                 <span class="ml-2 font-text text-base font-normal">{percentRange(a.interval)}</span>
@@ -188,7 +188,7 @@
               <p class="text-sm text-soft">{decidedBy(a)}</p>
             </div>
           {:else if isWaiting}
-            <p class="min-h-17 basis-56 text-sm text-soft">Sifting …</p>
+            <p class="min-h-22 flex-1 basis-72 text-sm text-soft">Sifting …</p>
           {/if}
           <span class="flex gap-2">
             <button

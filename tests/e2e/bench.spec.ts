@@ -219,7 +219,9 @@ test("every verdict has a key of its own, and the same key takes it back", async
   await bench(page, "Whistle (1)\nScissors (1)");
   for (const [verdict, key] of Object.entries(VERDICT_KEY)) {
     const label = VERDICT_LABEL[verdict as keyof typeof VERDICT_LABEL];
-    const button = page.getByRole("button", { name: new RegExp(`^${label}\\s*${key.toUpperCase()}$`) });
+    const button = page.getByRole("button", {
+      name: new RegExp(`^${label}\\s*${key.toUpperCase()}$`),
+    });
     await page.keyboard.press(key);
     await expect(button, `${key}: ${label}`).toHaveAttribute("aria-pressed", "true");
     await page.keyboard.press(key);

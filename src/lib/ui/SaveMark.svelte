@@ -6,7 +6,7 @@
   );
 </script>
 
-<span class="min-w-22 text-right text-sm text-soft" data-testid="save-state">
+<span class="min-w-28 text-right text-sm text-soft" data-testid="save-state">
   {#if workspace.save.is === "failed"}
     <button
       class="btn min-h-9 border-held px-2 py-1 text-held"
