@@ -20,9 +20,13 @@ export function inTurn(show: () => void): void {
 }
 
 function next(): void {
-  waiting[0]!();
-  waiting.shift();
-  if (waiting.length > 0) afterPaint(next);
+  try {
+    waiting[0]!();
+  } finally {
+    // A part that fails keeps no other from coming.
+    waiting.shift();
+    if (waiting.length > 0) afterPaint(next);
+  }
 }
 
 /** A window in the background paints nothing and need not wait for it. */
