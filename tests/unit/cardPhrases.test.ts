@@ -9,6 +9,7 @@ import { NOTE_RULES } from "../../src/lib/core/card/notes.ts";
 import { Item, NUMBER_RULES, placeNumbers } from "../../src/lib/core/card/numbers.ts";
 import { readQuantity } from "../../src/lib/core/card/quantity.ts";
 import { expect } from "chai";
+import { readdirSync, readFileSync } from "node:fs";
 import fc from "fast-check";
 import { CARD_DOUBTS } from "../../src/lib/core/card/cardDoubt.ts";
 import { confidenceOf } from "../../src/lib/core/card/confidence.ts";
@@ -31,12 +32,27 @@ const vocabulary = vocabularyOf(NAMED_CATALOGUE);
 const read = (card: string, habits = NO_HABITS) =>
   readCard(card, vocabulary, habits).entries.map((e) => [e.source, e.itemType, e.pieces, e.sizeMm]);
 
+/** Every line of every card among the fixtures, of a length that phrases are sought in. */
+const fixtureLines = (): string[] =>
+  readdirSync("tests/fixtures", { recursive: true, encoding: "utf8" })
+    .filter((path) => path.endsWith(".txt"))
+    .flatMap((path) => readFileSync(`tests/fixtures/${path}`, "utf8").split(/\r?\n/))
+    .filter((line) => line.length < 400);
+
 describe("ways of writing on a card", () => {
   for (const { name, example, pattern } of PHRASES)
     it(name, () => {
       expect(example[0]).to.match(pattern);
       expect(rephrase(example[0]).trim()).to.equal(example[1]);
     });
+  it("are searched for only where a word of theirs stands, and none is overlooked so", () => {
+    for (const line of fixtureLines()) {
+      let slow = line;
+      for (const { pattern, read: as } of PHRASES)
+        slow = typeof as === "string" ? slow.replace(pattern, as) : slow.replace(pattern, as);
+      expect(rephrase(line), line).to.equal(slow);
+    }
+  });
   it("are left as they are where none applies", () => {
     for (const text of ["10 sterile gauze pads 10 x 10 cm", "tape 2.5 cm x 5 m", "2 pairs gloves"])
       expect(rephrase(text)).to.equal(text);

@@ -506,7 +506,7 @@ describe("names on cards", () => {
   it("no name belongs to two kinds", () => {
     const byName = new Map<string, Set<string>>();
     const add = (name: string, kind: string) => {
-      const key = foldedWords(name).sort().join(" ");
+      const key = [...foldedWords(name)].sort().join(" ");
       byName.set(key, (byName.get(key) ?? new Set()).add(kind));
     };
     for (const t of CATALOGUE.types.values())

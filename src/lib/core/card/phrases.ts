@@ -9,8 +9,8 @@ export interface Phrase {
   readonly name: string;
   /** As on a card, and as it is read on. */
   readonly example: readonly [written: string, read: string];
-  /** In small letters; a text without it has no such phrase, and is not searched. */
-  readonly holds?: string;
+  /** In small letters; a text with none of them has no such phrase, and is not searched. */
+  readonly holds?: string | readonly string[];
   readonly pattern: RegExp;
   readonly read: string | ((...groups: string[]) => string);
 }
@@ -59,6 +59,7 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "with, shortened",
     example: ["tweezers c/w magnifier", "tweezers with magnifier"],
+    holds: ["w ", "w\t", "w."],
     pattern: /\b(?:c\/w|cw|w\.|w)\s+(?=\p{Ll}{3})/gu,
     read: "with ",
   },
@@ -86,6 +87,7 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "a square's one side",
     example: ["swabs 7.5 cm sq", "swabs 7.5 x 7.5 cm"],
+    holds: ["sq"],
     pattern: /(\d+(?:[.,]\d+)?)\s*(cm|mm|in|")\s*(?:sq\b\.?|square\b)/giu,
     read: "$1 x $1 $2",
   },
@@ -100,6 +102,7 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "dressings by a size cut short",
     example: ["lge. dressing", "large dressing"],
+    holds: ["dressing"],
     pattern:
       /\b(med|lge|lrg|sml|sm)\.?\s+(?=(?:wound\s+|sterile\s+|first\s+aid\s+)?dressings?\b)/giu,
     read: (_, size) => `${SIZE_OF[size!.toLowerCase()]!} `,
@@ -127,12 +130,14 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "area or least size",
     example: ["cold compress, min. 200 cm², instant", "cold compress, instant"],
+    holds: ["cm²", "cm2", "mm²", "mm2", "in²", "in2"],
     pattern: /,?\s*\b(?:min|max)\.?\s*\d+\s*(?:cm|mm|in)[²2]/giu,
     read: "",
   },
   {
     name: "how long it lasts",
     example: ["glow stick, lasts 12 h", "glow stick"],
+    holds: ["lasts", "burns", "glows", "good for", "up to"],
     pattern:
       /,?\s*\b(?:lasts|burns|glows|good for|up to)\s+\d+\s*(?:h|hrs?|hours?|min|minutes)\b/giu,
     read: "",
@@ -140,6 +145,7 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "what one pack holds, said after",
     example: ["12 packets, 2 tablets per packet", "12 packets, 2 per packet"],
+    holds: ["per", "each", "to a"],
     pattern: new RegExp(
       `\\b(${N})\\s+\\p{L}+\\s+(?:per|in each|to (?:a|each))\\s+(${PACK})\\b`,
       "giu",
@@ -149,6 +155,7 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "packs and what one holds, glued",
     example: ["2 BX100 plasters", "2 box of 100 plasters"],
+    holds: ["bx", "pk", "bg", "cs", "ct", "tb"],
     pattern: /\b(\d{1,3})\s+(BX|PK|PKT|BG|CS|CT|TB)\s?(\d{1,4})\b/gu,
     read: (_, n, pack, holds) => `${n} ${pack === "BX" ? "box" : "pack"} of ${holds}`,
   },
@@ -162,6 +169,7 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "pack over its content",
     example: ["wipes, PKT/10", "wipes, PKT of 10"],
+    holds: ["/"],
     pattern: new RegExp(`\\b(${PACK})\\s*\\/\\s*(\\d+)\\b`, "giu"),
     read: "$1 of $2",
   },
@@ -178,12 +186,14 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "packs of so many, times how many",
     example: ["swabs 10x10 5s x 14", "swabs 10x10, 14 packs of 5"],
+    holds: ["x", "×"],
     pattern: /\s+(\d{1,3})'?s\s*[x×]\s*(\d{1,3})\b/giu,
     read: ", $2 packs of $1",
   },
   {
     name: "half a box of so many",
     example: ["gloves, 1/2 box (of 100)", "gloves, 50 pcs"],
+    holds: ["1/2", "½", "half a"],
     pattern: new RegExp(`(?:\\b1\\/2|½|\\bhalf an?)\\s*${PACK}\\s*\\(?of\\s+(${N})\\)?`, "giu"),
     read: (_, n) => `${half(n!)} pcs`,
   },
@@ -200,6 +210,21 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "packs, in the language of the card",
     example: ["gauze: 2 boîtes de 10", "gauze: 2 boxes of 10"],
+    holds: [
+      "boit",
+      "boît",
+      "paquet",
+      "sachet",
+      "caja",
+      "packung",
+      "schachtel",
+      "dozen",
+      "rouleau",
+      "rolle",
+      "rollo",
+      "doos",
+      "pakje",
+    ],
     pattern:
       /\b(\d{1,3}|une?|ein[er]?)\s+(bo[iî]tes?|paquets?|sachets?|cajas?|paquetes?|packungen|packung|schachteln?|dozen|rouleaux?|rollen?|rollos?|doos|pakjes?)\s+(?:de|d['’]|à|a|mit|zu|van)\s*(\d{1,3})\b/giu,
     read: (_, n, pack, holds) =>
@@ -239,6 +264,7 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "so many, some of them used",
     example: ["2 cold packs, 1 used", "1 cold packs"],
+    holds: ["used", "gone", "opened", "damaged", "torn", "missing", "spoilt"],
     pattern: new RegExp(
       `\\b(\\d{1,3})(\\s+\\p{L}[^,;()\\d]*?),\\s*(\\d{1,3})\\s+(?:used|gone|opened|damaged|torn|missing|spoilt)\\b`,
       "giu",
@@ -256,6 +282,7 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "how full it is",
     example: ["tincture of iodine, 1 bottle, two thirds full", "tincture of iodine, 1 bottle"],
+    holds: ["full", "empty", "used up"],
     pattern:
       /,?\s*\b(?:about\s+|nearly\s+|almost\s+)?(?:two thirds|a third|one third|three quarters|a quarter|half|nearly|almost)\s+(?:full|empty|used up)\b/giu,
     read: "",
@@ -278,6 +305,7 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "so many, less those that were used",
     example: ["aspirin, 100 tablets, less 22 issued", "aspirin, 78 tablets"],
+    holds: ["less", "minus"],
     pattern: /\b(\d{1,4})((?:\s+\p{L}+)?),?\s+(?:less|minus)\s+(?:the\s+)?(\d{1,3})\b[^,;]*/giu,
     read: (all, n, name, used) =>
       Number(used) < Number(n) ? `${Number(n) - Number(used)}${name!}` : all!,
@@ -307,6 +335,7 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "the size of an airway",
     example: ["npa 28 x1", "npa size 28 x1"],
+    holds: ["npa", "opa", "airway", "guedel", "pharyngeal"],
     pattern:
       /\b(npas?|opas?|airways?|guedels?|nasopharyngeal|oropharyngeal)\s+(\d{1,2}(?:\.\d)?)\s+(?=x\s?\d)/giu,
     read: "$1 size $2 ",
@@ -395,6 +424,7 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "only so many counted",
     example: ["says forty on it but i count thirty two", "says forty on it, make that thirty two"],
+    holds: ["count", "call it", "make", "so", "say"],
     pattern: new RegExp(
       `(?:\\s*[,;]?\\s*\\bbut\\s+i\\s+(?:only\\s+)?(?:count|make\\s+it)|(?:\\s*[,;]?\\s*\\b(?:but\\s+)?it'?s\\s+\\p{L}+)?\\s+call\\s+it|(?<=[,)])\\s*so(?:\\s+(?:count|say))?|\\s+so\\s+count|\\s*(?:→|->|,)\\s*say)\\s+(?=(?:${N})\\b(?!\\s+\\p{L}+\\s+of\\b))`,
       "giu",
@@ -438,6 +468,7 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "one of them spoilt",
     example: ["sachets four scratch that three one's split", "sachets four scratch that three"],
+    holds: ["split", "torn", "open", "broken", "damaged", "used", "dried"],
     pattern:
       /,?\s*\b(?:one|two)(?:'s|\s+is|\s+are)\s+(?:split|torn|open(?:ed)?|broken|damaged|used|dried\s+out)\b/giu,
     read: "",
@@ -445,6 +476,7 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "for how many people",
     example: ["group shelter 4-6 man", "group shelter"],
+    holds: ["man", "men", "person", "people", "user"],
     pattern: /\s*\b\d+\s*[-–]\s*\d+\s*(?:-?\s*)?(?:man|men|person|people|users?)\b/giu,
     read: "",
   },
@@ -459,6 +491,7 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "what it hangs on or lies in",
     example: ["pen on string", "pen"],
+    holds: ["string", "cord", "lanyard", "chain", "key", "clip", "strap", "hook"],
     pattern:
       /,?\s*\b(?:on|tied to|attached to|clipped to)\s+(?:an?\s+|the\s+|its\s+)?(?:\p{L}+\s+)?(?:string|cord|lanyard|chain|key\s?ring|clip|strap|hook)\b/giu,
     read: "",
@@ -466,12 +499,14 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "in a case of its own",
     example: ["CPR mask, hard case", "CPR mask"],
+    holds: ["case", "pouch", "box", "bag"],
     pattern: /,\s*(?:in\s+)?(?:an?\s+)?(?:hard|soft|zip|plastic|own)\s+(?:case|pouch|box|bag)\b/giu,
     read: "",
   },
   {
     name: "a remark after a dash",
     example: ["sunscreen 110 ml - kids have their own", "sunscreen 110 ml"],
+    holds: ["- ", "– ", "— ", "-\t"],
     pattern:
       /\s+[-–—]\s+(?:kids|they|it|it'?s|this|these|we|he|she|people|only|because|as|since|check|keep|ask|see|not|also|everyone|nobody)\s+[^\d]*$/iu,
     read: (remark) => (saysGone(remark!) ? remark! : ""),
@@ -503,13 +538,16 @@ export const PHRASES: readonly Phrase[] = [
 /** Longer rows are prose or rubbish, and every pattern would walk through them. */
 const LONGEST = 400;
 
+const mayHold = (small: string, holds: string | readonly string[]): boolean =>
+  typeof holds === "string" ? small.includes(holds) : holds.some((h) => small.includes(h));
+
 /** A text with its odd ways of writing put into plain ones. */
 export function rephrase(text: string): string {
   if (text.length > LONGEST) return text;
   let said = text;
   let small = text.toLowerCase();
   for (const { holds, pattern, read } of PHRASES) {
-    if (holds !== undefined && !small.includes(holds)) continue;
+    if (holds !== undefined && !mayHold(small, holds)) continue;
     const now =
       typeof read === "string" ? said.replace(pattern, read) : said.replace(pattern, read);
     if (now === said) continue;

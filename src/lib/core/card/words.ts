@@ -124,9 +124,7 @@ function foldWord(word: string): string {
 
 /** Text with accents gone and joined words joined; same meaning, other length. */
 function foldText(text: string): string {
-  let folded = text
-    .normalize("NFKD")
-    .replace(/\p{M}/gu, "")
+  let folded = (ASCII.test(text) ? text : text.normalize("NFKD").replace(/\p{M}/gu, ""))
     .toLowerCase()
     .replace(/[’`´]/g, "'")
     .replace(/[‐‑‒]/g, "-");
@@ -135,12 +133,27 @@ function foldText(text: string): string {
   return folded;
 }
 
+/** Most texts, and without accents. */
+const ASCII = /^[\0-\x7f]*$/;
+
 /** Whether any joining could apply: most texts hold none of these beginnings. */
 const MAY_JOIN =
   /\b(?:non|alcohol|latex|powder|fragrance|sting|dye|sugar|perfume|lint|without|no|low|z|s|self|anti|first|f|mouth|multi|auto|eye|key|pen|head|flash|note|finger|mole|sun|super|para|triple|double|sea|pocket|cold|pvp|tea|cohesive|de|hyper|compact)\b|eyewash|moleskin/;
 
 /** Words of a text, folded; digits that belong to a name (0.9, 4x4) are kept as words. */
-export const foldedWords = (text: string): string[] =>
-  (foldText(text).match(/[a-z]+(?:'[a-z]+)?|\d+x\d+/g) ?? []).map((w) =>
+export function foldedWords(text: string): readonly string[] {
+  const known = remembered.get(text);
+  if (known) return known;
+  const words = (foldText(text).match(/[a-z]+(?:'[a-z]+)?|\d+x\d+/g) ?? []).map((w) =>
     foldWord(w.replace(/'s?$|'(?=s$)/, "")),
   );
+  if (text.length > LONGEST_REMEMBERED) return words;
+  if (remembered.size >= MOST_REMEMBERED) remembered.clear();
+  remembered.set(text, words);
+  return words;
+}
+
+/** Texts of a line are folded again and again, and words of a card come again: two megabytes at most. */
+const MOST_REMEMBERED = 10_000;
+const LONGEST_REMEMBERED = 100;
+const remembered = new Map<string, readonly string[]>();
