@@ -38,8 +38,15 @@ test("the brief says before each answer what it changes, and then it does", asyn
 
   // A school's effect is what the tally shows once it is followed.
   const lean = page.getByRole("button", { name: /^Lean/ });
-  const said = await lean.innerText();
-  expect(said).toMatch(/\+\d/);
+  await expect(plasters).toContainText("16");
+  // It is worked out in slices: what is said is what stands still.
+  let said = "";
+  await expect(async () => {
+    said = await lean.innerText();
+    expect(said).toMatch(/\+\d/);
+    await page.waitForTimeout(500);
+    expect(await lean.innerText()).toBe(said);
+  }).toPass();
   const before = await coverage(page);
   await lean.click();
   await expect(page.getByRole("button", { name: /^Lean/, pressed: true })).toContainText(
