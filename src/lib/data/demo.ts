@@ -46,7 +46,7 @@ function kitFrom(
     bag?: Record<string, unknown>;
   },
 ): KitRecord {
-  const { claims, lines, doubts } = structuredClone(READ[id]!) as KitRecord["kit"] & ReadKit;
+  const { claims, lines, doubts } = structuredClone(READ[id]!);
   // What lies in a pocket or at the bottom lies in the compartment that is reached like that.
   const rooms = (rest.bag?.["compartments"] ?? []) as { id: string; place: string }[];
   for (const line of lines) {

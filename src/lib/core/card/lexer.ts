@@ -1,3 +1,5 @@
+import { remembering } from "../base/remembering.ts";
+
 /** A card line as numbers, units and words, each with its place in the line. */
 
 type LengthUnit = "mm" | "cm" | "m" | "in" | "ft" | "yd";
@@ -101,17 +103,9 @@ export const isMeasured = (tokens: readonly Token[], i: number): boolean =>
 
 /** A line is asked for again and again: whole, by its parts, and to tell what a cell holds. */
 const MOST_REMEMBERED = 1_000;
-const remembered = new Map<string, readonly Token[]>();
 
 /** Splits a line. Nothing is dropped but white space and filler dots. */
-export function lex(line: string): readonly Token[] {
-  const known = remembered.get(line);
-  if (known) return known;
-  if (remembered.size >= MOST_REMEMBERED) remembered.clear();
-  const tokens = tokensOf(line);
-  remembered.set(line, tokens);
-  return tokens;
-}
+export const lex: (line: string) => readonly Token[] = remembering(tokensOf, MOST_REMEMBERED);
 
 function tokensOf(line: string): Token[] {
   const tokens: Token[] = [];

@@ -1,3 +1,5 @@
+import { remembering } from "../base/remembering.ts";
+
 /** How words of a card are folded, so that spelling, number and accents do not matter. */
 
 /** Words that belong together once the hyphen is gone: the second alone would mislead. */
@@ -140,20 +142,16 @@ const ASCII = /^[\0-\x7f]*$/;
 const MAY_JOIN =
   /\b(?:non|alcohol|latex|powder|fragrance|sting|dye|sugar|perfume|lint|without|no|low|z|s|self|anti|first|f|mouth|multi|auto|eye|key|pen|head|flash|note|finger|mole|sun|super|para|triple|double|sea|pocket|cold|pvp|tea|cohesive|de|hyper|compact)\b|eyewash|moleskin/;
 
-/** Words of a text, folded; digits that belong to a name (0.9, 4x4) are kept as words. */
-export function foldedWords(text: string): readonly string[] {
-  const known = remembered.get(text);
-  if (known) return known;
-  const words = (foldText(text).match(/[a-z]+(?:'[a-z]+)?|\d+x\d+/g) ?? []).map((w) =>
-    foldWord(w.replace(/'s?$|'(?=s$)/, "")),
-  );
-  if (text.length > LONGEST_REMEMBERED) return words;
-  if (remembered.size >= MOST_REMEMBERED) remembered.clear();
-  remembered.set(text, words);
-  return words;
-}
-
 /** Texts of a line are folded again and again, and words of a card come again: two megabytes at most. */
 const MOST_REMEMBERED = 10_000;
 const LONGEST_REMEMBERED = 100;
-const remembered = new Map<string, readonly string[]>();
+
+/** Words of a text, folded; digits that belong to a name (0.9, 4x4) are kept as words. */
+export const foldedWords: (text: string) => readonly string[] = remembering(
+  (text) =>
+    (foldText(text).match(/[a-z]+(?:'[a-z]+)?|\d+x\d+/g) ?? []).map((w) =>
+      foldWord(w.replace(/'s?$|'(?=s$)/, "")),
+    ),
+  MOST_REMEMBERED,
+  LONGEST_REMEMBERED,
+);

@@ -48,7 +48,7 @@ const POUCH_FOUND: readonly Found[] = [
 /** What a demo kit has from its card. */
 export interface ReadKit {
   readonly claims: { readonly pieces?: number };
-  readonly lines: readonly Line[];
+  readonly lines: Line[];
   readonly doubts: KitRecord["doubts"];
 }
 

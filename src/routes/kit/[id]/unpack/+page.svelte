@@ -34,7 +34,7 @@
   const IN_TURN = 8;
   let shown = $state(isFirstPage() ? IN_TURN : SHOWN);
   const more = () => {
-    shown += IN_TURN;
+    shown = shown + IN_TURN < Math.min(SHOWN, lines.length) ? shown + IN_TURN : SHOWN;
     if (shown < SHOWN) inTurn(more);
   };
   /** Reading the card again to see whether a column is unclear takes longer than a page may. */
