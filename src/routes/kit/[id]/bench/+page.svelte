@@ -1,5 +1,6 @@
 <script lang="ts">
   import { tick } from "svelte";
+  import { afterNavigate } from "$app/navigation";
   import { page } from "$app/state";
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
@@ -38,12 +39,17 @@
     toName();
   });
   const toName = () => document.getElementById("bench-name")?.focus({ preventScroll: true });
+  const nameUnlessFocus = () => {
+    if (document.activeElement === document.body) toName();
+  };
+  // The router takes the focus off a page that it starts with.
+  afterNavigate(nameUnlessFocus);
   /** A field left, or a control that went, hands the focus back to the item: never to nothing. */
   function left(e: FocusEvent) {
     if (e.relatedTarget !== null) return;
     // At once: the next key may come before the next frame.
     queueMicrotask(() => {
-      if (document.activeElement === document.body && document.hasFocus()) toName();
+      if (document.hasFocus()) nameUnlessFocus();
     });
   }
 
