@@ -53,6 +53,6 @@ export default ts.config(
     },
   },
   { files: ["src/**"], rules: { complexity: ["error", 25] } },
-  // The card reader is to be rebuilt as a table of patterns; until then it is left as it was measured.
-  { files: ["src/lib/core/card/**"], rules: { complexity: "off" } },
+  // The card reader is made of small steps over tables of patterns.
+  { files: ["src/lib/core/card/**"], rules: { complexity: ["error", 15] } },
 );

@@ -19,7 +19,7 @@ test("will it last: chances, one more of what, an assumption changed and taken b
   await expect(lasts).toHaveText(before);
   await expect(
     page.getByRole("region", { name: "What it hangs on" }).getByRole("img"),
-  ).toBeVisible();
+  ).toBeVisible({ timeout: 60_000 });
 });
 
 test("the route plays outings by their seed, and says what is too long", async ({ request }) => {

@@ -91,7 +91,7 @@ test("the report is made as PDF in a worker, as HTML and Markdown", async ({ pag
     ["Markdown", "# Tallowmere Crew Box"],
   ] as const) {
     const [download] = await Promise.all([
-      page.waitForEvent("download", { timeout: 30_000 }),
+      page.waitForEvent("download", { timeout: 60_000 }),
       page.getByRole("button", { name, exact: true }).click(),
     ]);
     const file = readFileSync(await download.path(), "utf8");

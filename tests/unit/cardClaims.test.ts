@@ -1,7 +1,7 @@
 import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
 import { expect } from "chai";
-import { headerRoles } from "../../src/lib/core/card/layout.ts";
+import { roleOf } from "../../src/lib/core/card/headingRoles.ts";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
 
 const LIST = "- 2 whistles\n- 3 x sterile gauze pads 10 x 10 cm\n- 1 foil blanket";
@@ -128,7 +128,7 @@ describe("corrections and counting, as people speak", () => {
 
 describe("headings of a table", () => {
   it("say what their columns hold, in many words", () => {
-    const said = (...cells: string[]) => cells.map(headerRoles);
+    const said = (...cells: string[]) => cells.map(roleOf);
     expect(said("Item", "Qty", "Size", "Unit", "Notes", "Price")).to.deep.equal([
       "text",
       "quantity",

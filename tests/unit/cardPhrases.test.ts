@@ -1,4 +1,8 @@
-import { lex } from "../../src/lib/core/card/lexer.ts";
+import { claimOf, CLAIM_RULES } from "../../src/lib/core/card/claim.ts";
+import { draftOf } from "../../src/lib/core/card/draft.ts";
+import { cardRows } from "../../src/lib/core/card/layout.ts";
+import { AFTER_NUMBER, lex, SPOKEN_RULES } from "../../src/lib/core/card/lexer.ts";
+import { innerOf, PACK_SIZES } from "../../src/lib/core/card/pieces.ts";
 import {
   kindBySize,
   kindByVolume,
@@ -217,6 +221,60 @@ describe("what the numbers of an item count", () => {
       expect(placed(line, without), "read otherwise without its rule").to.not.equal(placed(line));
     });
   }
+});
+
+describe("numbers that are said", () => {
+  const firstOf = (text: string) => {
+    const [first] = lex(text);
+    return first?.kind === "number" ? first.value : null;
+  };
+  for (const { name, example } of [...SPOKEN_RULES, ...AFTER_NUMBER])
+    it(`${name}: "${example[0]}" is ${example[1] ?? "none"}`, () => {
+      expect(firstOf(example[0])).to.equal(example[1]);
+    });
+  for (const rule of SPOKEN_RULES)
+    it(`${rule.name}: no rule before it takes its example`, () => {
+      expect(SPOKEN_RULES.find((r) => r.pattern.test(rule.example[0]))).to.equal(rule);
+    });
+  it("hundreds take what follows them, tens their ones", () => {
+    expect(firstOf("two hundred and fifty pins")).to.equal(250);
+    expect(firstOf("three hundred a pack")).to.equal(300);
+  });
+});
+
+describe("totals that a card states", () => {
+  const claim = (line: string, rules = CLAIM_RULES) =>
+    claimOf(draftOf(cardRows([line], () => false)[0]!, vocabulary), true, rules);
+  for (const rule of CLAIM_RULES) {
+    const [line, total] = rule.example;
+    it(`${rule.name}: "${line}" states ${total ?? "none"}`, () => {
+      expect(claim(line)).to.equal(total);
+      const without = CLAIM_RULES.filter((r) => r !== rule);
+      expect(claim(line, without), "read otherwise without its rule").to.not.equal(total);
+    });
+  }
+  it("the total of a column that counts", () => {
+    const [, , , total] = cardRows(
+      ["Item;Qty", "pads;4", "wipes;8", "tape;1", "Total;13"],
+      () => true,
+    );
+    expect(claimOf(draftOf(total!, vocabulary), false)).to.equal(13);
+  });
+});
+
+describe("what one pack holds, beside a column that counts packs", () => {
+  for (const rule of PACK_SIZES) {
+    const [text, size] = rule.example;
+    it(`${rule.name}: "${text}" is ${size}`, () => {
+      expect(innerOf(text)).to.equal(size);
+      const without = PACK_SIZES.filter((r) => r !== rule);
+      expect(innerOf(text, without), "read otherwise without its rule").to.equal(null);
+    });
+  }
+  it("a twin pack holds two; a size is no content", () => {
+    expect(innerOf("dressings, twin pack")).to.equal(2);
+    expect(innerOf("tube of 15 g")).to.equal(null);
+  });
 });
 
 describe("kinds told by their size", () => {

@@ -1,59 +1,126 @@
 import { isSure, type Draft } from "./draft.ts";
+import type { CardRow } from "./layout.ts";
 import { NO_TYPE } from "./vocabulary.ts";
 
 const CLAIM =
   /\b(\d{1,3}(?:,\d{3})+|\d{1,5})\s*[-–]?\s*(?:pieces?|peices?|peaces|pcs?|pces?|items?|parts?|articles|components)(?![a-z])|\b(?:pieces|items|pcs|contents|total(?:\s+(?:pieces|items|contents|count|pcs|number\s+of\s+(?:pieces|items)))?)\s*[:=]\s*(\d{1,5})\b(?!\s*(?:\.|,)\d)/i;
 
+/** What a line with a number of pieces says besides. */
+interface Said {
+  readonly row: CardRow;
+  readonly value: number;
+  /** Where on the line the number stands, and the line without it. */
+  readonly index: number;
+  readonly rest: string;
+  /** First of the card. */
+  readonly isTitle: boolean;
+  readonly isTotal: boolean;
+  readonly namesKit: boolean;
+  /** Things it surely names, the kit itself left out. */
+  readonly items: number;
+}
+
+interface ClaimRule {
+  readonly name: string;
+  /** A line and the total it states; null: none. */
+  readonly example: readonly [line: string, claim: number | null];
+  readonly takes: (s: Said) => boolean;
+  readonly isClaim: (s: Said) => boolean;
+}
+
+const TOTAL =
+  /\btotal\b|\bin all\b|\baltogether\b|^\s*contents\b|\bcontains\b|\bincludes\b|\bcomprising\b|\bcomplete with\b/i;
+const KIT =
+  /\b(?:kit|set|first[\s-]?aid|bag|box|pouch|pack|case|collection|refill|survival|medical|emergency|trail|pocket|trauma|grab)\b/i;
+const ONLY_PIECES = /^\W*\d+\s*[-–]?\s*(?:piece|pcs|pieces|peices|items?|parts|articles)\b\W*$/i;
+/** Smaller numbers are of one thing, not of a kit. */
+const FEWEST_OF_KIT = 10;
+
+/** Whether a number of pieces is the card's total: the first rule that takes the line decides. */
+export const CLAIM_RULES: readonly ClaimRule[] = [
+  {
+    name: "money or weight",
+    example: ["Total value of 40 items", null],
+    takes: ({ row, namesKit }) => /\b(?:value|price|cost|weight)\b/i.test(row.text) && !namesKit,
+    isClaim: () => false,
+  },
+  {
+    name: "the pieces of one item",
+    example: ["1 box of odds and ends (14 pcs)", null],
+    takes: ({ row, index, isTotal }) => /^\W*\d+\s+\p{L}/u.test(row.text) && index > 3 && !isTotal,
+    isClaim: () => false,
+  },
+  {
+    name: "said to be the total, with no item named",
+    example: ["- contains 42 pieces", 42],
+    takes: ({ isTotal, items }) => isTotal && items === 0,
+    isClaim: () => true,
+  },
+  {
+    name: "a title with no item named",
+    example: ["Family bundle, 42 pieces", 42],
+    takes: ({ row, value, isTitle, items }) =>
+      isTitle && !row.bullet && value >= FEWEST_OF_KIT && items === 0,
+    isClaim: () => true,
+  },
+  {
+    name: "names nothing, or nothing but the kit, and does not lead with the count",
+    example: ["Whistle kit, 12 pieces", 12],
+    takes: ({ row, value, rest, namesKit, items }) =>
+      !row.bullet &&
+      (items === 0 ||
+        (namesKit &&
+          /\bkit\b/i.test(rest) &&
+          value >= FEWEST_OF_KIT &&
+          items <= 1 &&
+          !/^\s*\d/.test(row.text))),
+    isClaim: ({ row, namesKit, isTotal }) => namesKit || isTotal || ONLY_PIECES.test(row.text),
+  },
+  {
+    name: "a kit behind a list mark",
+    example: ["- trail pack, 24 pieces", 24],
+    takes: ({ value, namesKit, items }) => namesKit && items === 0 && value >= FEWEST_OF_KIT,
+    isClaim: () => true,
+  },
+];
+
+/** "Total | 42": the number in the column that counts. */
+function columnTotal({ text, quantity }: CardRow): number | null {
+  const isTotal =
+    quantity !== null &&
+    /^\W*(?:sub-?\s?)?total\b/i.test(text) &&
+    /^\W*\d+\W*$/.test(quantity) &&
+    !/value|price|cost|amount|weight/i.test(text);
+  return isTotal ? Number(quantity.replace(/\D/g, "")) : null;
+}
+
+const NO_ITEM: ReadonlySet<string | null> = new Set([
+  "container",
+  "contents-card",
+  "fishing-kit",
+  NO_TYPE,
+]);
+
 /** A piece total that a title or total line states. */
-export function claimOf({ row, segments }: Draft, isTitle: boolean): number | null {
+export function claimOf(
+  { row, segments }: Draft,
+  isTitle: boolean,
+  rules: readonly ClaimRule[] = CLAIM_RULES,
+): number | null {
   if (row.quantity !== null && !/total/i.test(row.text)) return null;
-  if (
-    /^\W*(?:sub-?\s?)?total\b/i.test(row.text) &&
-    row.quantity !== null &&
-    /^\W*\d+\W*$/.test(row.quantity) &&
-    !/value|price|cost|amount|weight/i.test(row.text)
-  )
-    return Number(row.quantity.replace(/\D/g, ""));
+  const inColumn = columnTotal(row);
+  if (inColumn !== null) return inColumn;
   const m = CLAIM.exec(row.text.replace(/(\d),(\d{3})\b/g, "$1$2"));
   if (!m) return null;
-  const value = Number((m[1] ?? m[2])!.replaceAll(",", ""));
-  const isTotal =
-    /\btotal\b|\bin all\b|\baltogether\b|^\s*contents\b|\bcontains\b|\bincludes\b|\bcomprising\b|\bcomplete with\b/i.test(
-      row.text,
-    );
-  const namesKit =
-    /\b(?:kit|set|first[\s-]?aid|bag|box|pouch|pack|case|collection|refill|survival|medical|emergency|trail|pocket|trauma|grab)\b/i.test(
-      row.text,
-    );
-  if (/\b(?:value|price|cost|weight)\b/i.test(row.text) && !namesKit) return null;
-  // "1 set of plasters (14 pcs)": the pieces of one item.
-  if (/^\W*\d+\s+\p{L}/u.test(row.text) && m.index > 3 && !isTotal) return null;
-  const rest = row.text.replace(m[0], " ");
-  const items = segments.filter(
-    (s) =>
-      isSure(s.match) &&
-      s.match.type !== "container" &&
-      s.match.type !== "contents-card" &&
-      s.match.type !== "fishing-kit" &&
-      s.match.type !== NO_TYPE,
-  );
-  if ((isTotal || (isTitle && !row.bullet && value >= 10)) && items.length === 0) return value;
-  // A title: no item is named but the kit itself, or it does not lead with the count.
-  if (
-    !row.bullet &&
-    (items.length === 0 ||
-      (namesKit &&
-        /\bkit\b/i.test(rest) &&
-        value >= 10 &&
-        items.length <= 1 &&
-        !/^\s*\d/.test(row.text)))
-  ) {
-    if (namesKit || value >= 10 || items.length === 0)
-      return namesKit ||
-        isTotal ||
-        /^\W*\d+\s*[-–]?\s*(?:piece|pcs|pieces|peices|items?|parts|articles)\b\W*$/i.test(row.text)
-        ? value
-        : null;
-  }
-  return namesKit && items.length === 0 && value >= 10 ? value : null;
+  const said: Said = {
+    row,
+    value: Number((m[1] ?? m[2])!.replaceAll(",", "")),
+    index: m.index,
+    rest: row.text.replace(m[0], " "),
+    isTitle,
+    isTotal: TOTAL.test(row.text),
+    namesKit: KIT.test(row.text),
+    items: segments.filter((s) => isSure(s.match) && !NO_ITEM.has(s.match.type)).length,
+  };
+  return rules.find((rule) => rule.takes(said))?.isClaim(said) ? said.value : null;
 }

@@ -1,6 +1,7 @@
 import Papa from "papaparse";
 import type { ColumnRole } from "./columnRole.ts";
-import { blockAround, headerRoles } from "./layout.ts";
+import { roleOf } from "./headingRoles.ts";
+import { blockAround } from "./layout.ts";
 
 /** A delimited file as a table, with what its columns seem to be. */
 export interface ColumnGuess {
@@ -19,7 +20,7 @@ export function guessColumns(text: string): ColumnGuess | null {
   const rows = parsed.data.filter((r) => r.some((c) => c.trim() !== ""));
   const width = Math.max(0, ...rows.slice(0, 20).map((r) => r.length));
   if (rows.length < 2 || width < 2) return null;
-  const roles = Array.from({ length: width }, (_, i) => headerRoles(rows[0]![i] ?? ""));
+  const roles = Array.from({ length: width }, (_, i) => roleOf(rows[0]![i] ?? ""));
   return { rows, roles, clear: roles.includes("text") && roles.includes("quantity") };
 }
 
@@ -32,7 +33,7 @@ export function columnsOfCard(
   const block = blockAround(lines, line - 1);
   if (!block) return null;
   const { rows, from, to } = block;
-  const named = rows[0]!.map(headerRoles);
+  const named = rows[0]!.map(roleOf);
   const words = (i: number) => rows.filter((r) => /\p{L}{3}/u.test(r[i] ?? "")).length;
   const wordiest = named.reduce((best, _, i) => (words(i) > words(best) ? i : best), 0);
   // The column with words names the item; which one counts is what is asked.

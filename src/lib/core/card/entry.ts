@@ -11,7 +11,7 @@ import { countOf } from "./pieces.ts";
 import type { Reading } from "./quantity.ts";
 import type { Segment } from "./segments.ts";
 import type { Style } from "./style.ts";
-import { NO_TYPE } from "./vocabulary.ts";
+import { NO_TYPE, type Match } from "./vocabulary.ts";
 
 /** One item that a card names. */
 export interface CardEntry {
@@ -46,6 +46,8 @@ function packKnown(reading: Reading, row: CardRow, { packs }: Habits): number | 
 
 /** The longest side of a blanket is printed as 84 in; from here on it is in centimetres. */
 const CENTIMETRES_FROM = 100;
+/** No blanket is ten metres long: from here on it is printed in millimetres. */
+const MILLIMETRES_FROM = 1000;
 
 /** No kit holds more pieces of one kind, nor so many litres of it: the fullest wall cabinets hold 500 plasters and some 20 l. */
 const MOST_PIECES = 1000;
@@ -81,16 +83,11 @@ export function entryOf(
   const { match, reading } = segment;
   const { row } = draft;
   const named = isNamed(match);
-  const counted = reading.pieces !== null || row.quantity !== null;
   const open = openNameOf(reading.noun, catalogue);
   if (!isItem(segment, draft, style, amongItems, open !== null)) return null;
   const type = named && match.type !== NO_TYPE ? match.type : null;
-  const sized = sizeOf(
-    reading,
-    row,
-    type,
-    habits.bareUnit === null ? style.metric : habits.bareUnit === "cm",
-  );
+  const isMetric = habits.bareUnit === null ? style.metric : habits.bareUnit === "cm";
+  const sized = sizeOf(reading, row, type, isMetric);
   const byVolume = kindByVolume(type, reading.noun, reading.volumeMl);
   const refined = kindBySize(byVolume, reading.noun, sized.sizeMm);
   const shippedT = refined === null ? undefined : catalogue.types.get(refined);
@@ -102,7 +99,7 @@ export function entryOf(
     isRefined: refined !== type,
     isOpen: open !== null,
     piecesSure: pieces.sure,
-    counted,
+    counted: isCounted(reading, row),
     cardCounts: style.counts,
     spoken: style.spoken,
     unitAssumed: reading.sizeMm === null && sized.sizeMm !== null,
@@ -110,10 +107,7 @@ export function entryOf(
     countUnusual: isUnusual(pieces.value, shippedT?.bulkMl),
     isUnticked,
     columnGuessed: row.columnsUnclear === true,
-    packUnknown:
-      reading.packsOfUnknown !== null &&
-      !perPack &&
-      !(row.quantity !== null && /\d.*\d/.test(row.quantity)),
+    packUnknown: !perPack && isPackUnknown(reading, row),
   });
   return {
     source: row.source,
@@ -124,58 +118,82 @@ export function entryOf(
     strengthMg: reading.strengthMg === null ? null : Math.round(reading.strengthMg * 1000) / 1000,
     confidence: confidenceOf(doubts),
     doubts,
-    alternatives: [
-      ...new Set([
-        ...(refined !== type && type !== null ? [type] : []),
-        ...(refined === null && match.type ? [match.type] : []),
-        ...match.alternatives,
-      ]),
-    ].slice(0, 4),
+    alternatives: alternativesTo(refined, type, match),
     text: segment.text,
     ...(open === null ? {} : { open: open.id }),
   };
 }
 
+const isCounted = (reading: Reading, row: CardRow): boolean =>
+  reading.pieces !== null || row.quantity !== null;
+
+/** Packs are counted, and neither text nor column says what one holds. */
+const isPackUnknown = (reading: Reading, { quantity }: CardRow): boolean =>
+  reading.packsOfUnknown !== null && !(quantity !== null && /\d.*\d/.test(quantity));
+
+/** The kind before its size told another, what the words alone may have meant, then the next best. */
+const alternativesTo = (refined: string | null, type: string | null, match: Match): string[] =>
+  [
+    ...new Set([
+      ...(refined !== type && type !== null ? [type] : []),
+      ...(refined === null && match.type ? [match.type] : []),
+      ...match.alternatives,
+    ]),
+  ].slice(0, 4);
+
+interface Sized {
+  readonly sizeMm: readonly number[] | null;
+  /** The two bare numbers are a count of packs. */
+  readonly bareIsCount: boolean;
+}
+const sizeIn = (numbers: readonly number[], mm: number): Sized => ({
+  sizeMm: numbers.map((n) => Math.round(n * mm)).sort((x, y) => x - y),
+  bareIsCount: false,
+});
+const CM = 10;
+const INCH = 25.4;
+
 /**
  * Two bare numbers before a pad are inches ("4 x 4"), as the trade writes them, or centimetres
  * where the card is a metric one; else packs.
  */
-function sizeOf(
+function sizeOf(reading: Reading, row: CardRow, type: string | null, metric: boolean): Sized {
+  const { bare } = reading;
+  return reading.sizeMm === null && bare
+    ? bareSize(bare, reading, row, type, metric)
+    : { sizeMm: reading.sizeMm, bareIsCount: bare !== null };
+}
+
+function bareSize(
+  [a, b]: readonly [number, number],
   reading: Reading,
   row: CardRow,
   type: string | null,
   metric: boolean,
-): { sizeMm: readonly number[] | null; bareIsCount: boolean } {
-  if (reading.sizeMm !== null || reading.bare === null)
-    return { sizeMm: reading.sizeMm, bareIsCount: reading.bare !== null };
-  const [a, b] = reading.bare;
-  const padLike =
-    (type === null && /^pads?$/i.test(reading.noun.trim())) ||
-    /pad|gauze|dressing|adhesive|tulle|bandage|patch|sheet|tape|cold-pack/.test(type ?? "");
-  const counted = reading.pieces !== null || row.quantity !== null;
+): Sized {
   // "Foil blanket 210x160": no blanket is so many inches.
-  if (
-    /blanket|burn-sheet|poncho/.test(type ?? "") &&
-    a >= CENTIMETRES_FROM &&
-    b >= CENTIMETRES_FROM
-  )
-    return {
-      sizeMm: [a, b].map((n) => n * (a >= 1000 ? 1 : 10)).sort((x, y) => x - y),
-      bareIsCount: false,
-    };
-  // Squares above a foot are no inches: "twenty by twenty".
-  const isWide = counted && a > 12 && a <= 60 && b <= 80 && reading.pieces !== a * b;
-  // Squares of gauze are made in 2, 3 and 4 inches, and in 5, 7.5, 10 and 20 cm.
-  const isSquare = a === b && a >= 5;
-  if (padLike && ((a <= 12 && b <= 30 && (counted || a === b || a < b)) || isWide))
-    return {
-      sizeMm: [a, b]
-        .map((n) => Math.round(n * (metric || isWide || isSquare || a % 1 === 0.5 ? 10 : 25.4)))
-        .sort((x, y) => x - y),
-      bareIsCount: false,
-    };
-  return { sizeMm: null, bareIsCount: true };
+  if (BLANKETS.test(type ?? "") && Math.min(a, b) >= CENTIMETRES_FROM)
+    return sizeIn([a, b], a >= MILLIMETRES_FROM ? 1 : CM);
+  const counted = isCounted(reading, row);
+  const isWide = counted && reading.pieces !== a * b && isWidePad(a, b);
+  const isPad = isWide || (isUsualPad(a, b) && (counted || a <= b));
+  if (!isPad || !isPadLike(type, reading.noun)) return { sizeMm: null, bareIsCount: true };
+  return sizeIn([a, b], metric || isWide || isMetricPad(a, b) ? CM : INCH);
 }
+
+/** Pads up to a foot, tape and bandages up to 30 of either unit. */
+const isUsualPad = (a: number, b: number): boolean => a <= 12 && b <= 30;
+/** Squares above a foot are no inches: "twenty by twenty". */
+const isWidePad = (a: number, b: number): boolean => a > 12 && a <= 60 && b <= 80;
+
+const BLANKETS = /blanket|burn-sheet|poncho/;
+const isPadLike = (type: string | null, noun: string): boolean =>
+  type === null
+    ? /^pads?$/i.test(noun.trim())
+    : /pad|gauze|dressing|adhesive|tulle|bandage|patch|sheet|tape|cold-pack/.test(type);
+
+/** Squares of gauze are made in 2, 3 and 4 inches, and in 5, 7.5, 10 and 20 cm. */
+const isMetricPad = (a: number, b: number): boolean => (a === b && a >= 5) || a % 1 === 0.5;
 
 function volumeOf(
   reading: Reading,

@@ -107,86 +107,110 @@ const MOST_REMEMBERED = 1_000;
 /** Splits a line. Nothing is dropped but white space and filler dots. */
 export const lex: (line: string) => readonly Token[] = remembering(tokensOf, MOST_REMEMBERED);
 
+/** What stands at a place of the line; `token` null: nothing to keep. */
+interface Found {
+  readonly length: number;
+  readonly token: Record<string, unknown> | null;
+}
+
+/** Reads what the text begins with; `before`: the token before it, `gap`: how far back that ends. */
+type Step = (text: string, before: Token | undefined, gap: number) => Found | null;
+
+const SKIPPED = /^(?:\s+|[ΦφØø⌀](?=\s?\d)|\.{2,}|_{2,}|…+|[•·*](?=\s))/u;
+const SEPARATOR =
+  /^(?:[,;+&|]|\.(?=\s|$)|(?:and|plus|then|also|but|however|with an?|as well as)(?![\p{L}])|w(?:\/|\.\s)(?=\s?\p{L}))/iu;
+const STRONG = /^[;+|.]|^plus|^then|^and|^also|^&|^w|^as|^but|^how/i;
+const WORD = /^\p{L}[\p{L}\p{M}\d]*(?:['’]\p{L}+)?(?:-\p{L}[\p{L}\p{M}\d]*)*/u;
+/** Signs of one letter. */
+const SIGNS: Readonly<Record<string, Token["kind"]>> = {
+  "(": "open",
+  "[": "open",
+  ")": "close",
+  "]": "close",
+  "-": "dash",
+  "–": "dash",
+  "—": "dash",
+  "/": "slash",
+  ":": "colon",
+  "=": "colon",
+};
+
+/** In this order, the first that finds something. */
+const STEPS: readonly Step[] = [
+  function blank(text) {
+    const m = SKIPPED.exec(text);
+    return m && { length: m[0].length, token: null };
+  },
+  function unit(text, before, gap) {
+    if (before?.kind !== "number") return null;
+    const found = unitAfter(text, gap);
+    return found && { length: found.length, token: found.token(before) };
+  },
+  function number(text) {
+    const found = /^[\d.¼½¾⅓⅔⅛⅜⅝⅞]/u.test(text) ? numberAt(text) : null;
+    return (
+      found && {
+        length: found.length,
+        token: { kind: "number", value: found.value, spoken: false, article: false },
+      }
+    );
+  },
+  function times(text) {
+    const m = /^[×✕✖*xXbt]/u.test(text) ? TIMES.exec(text) : null;
+    return m && { length: m[0].length, token: { kind: "times" } };
+  },
+  function spoken(text) {
+    const found = spokenAt(text);
+    return (
+      found && {
+        length: found.length,
+        token: { kind: "number", value: found.value, spoken: true, article: found.article },
+      }
+    );
+  },
+  // "Stk.", "pkg.", "approx.": the dot shortens a word, it ends no sentence.
+  function shortened(text, before, gap) {
+    const isDot = text.startsWith(".") && before?.kind === "word" && gap === 0;
+    return isDot && SHORTENED.test(before.text) ? { length: 1, token: null } : null;
+  },
+  function separator(text) {
+    const m = SEPARATOR.exec(text);
+    return m && { length: m[0].length, token: { kind: "separator", strong: STRONG.test(m[0]) } };
+  },
+  function sign(text) {
+    const kind = SIGNS[text[0]!];
+    return kind === undefined ? null : { length: 1, token: { kind } };
+  },
+  function word(text) {
+    const m = WORD.exec(text);
+    return m && { length: m[0].length, token: { kind: "word" } };
+  },
+];
+
 function tokensOf(line: string): Token[] {
   const tokens: Token[] = [];
   let at = 0;
-  const rest = () => line.slice(at);
-  const push = (token: Record<string, unknown>, length: number) => {
-    token["start"] = at;
-    token["end"] = at + length;
-    token["text"] = line.slice(at, at + length);
-    tokens.push(token as unknown as Token);
-    at += length;
-  };
-  const last = () => tokens[tokens.length - 1];
-
   while (at < line.length) {
-    const text = rest();
-    const skip = /^(?:\s+|[ΦφØø⌀](?=\s?\d)|\.{2,}|_{2,}|…+|[•·*](?=\s))/u.exec(text);
-    if (skip) {
-      at += skip[0].length;
-      continue;
+    const text = line.slice(at);
+    const before = tokens.at(-1);
+    const found = foundAt(text, before, at - (before?.end ?? 0));
+    const end = at + found.length;
+    if (found.token) {
+      const place = { start: at, end, text: line.slice(at, end) };
+      tokens.push(Object.assign(found.token, place) as unknown as Token);
     }
-    const unit = last()?.kind === "number" ? unitAfter(text, at - last()!.end) : null;
-    if (unit) {
-      push(unit.token(last() as Token & { value: number }), unit.length);
-      continue;
-    }
-    const number = /^[\d.¼½¾⅓⅔⅛⅜⅝⅞]/u.test(text) ? numberAt(text) : null;
-    if (number) {
-      push({ kind: "number", value: number.value, spoken: false, article: false }, number.length);
-      continue;
-    }
-    const times = /^[×✕✖*xXbt]/u.test(text) ? TIMES.exec(text) : null;
-    if (times) {
-      push({ kind: "times" }, times[0].length);
-      continue;
-    }
-    const spoken = spokenAt(text);
-    if (spoken) {
-      push(
-        { kind: "number", value: spoken.value, spoken: true, article: spoken.article },
-        spoken.length,
-      );
-      continue;
-    }
-    // "Stk.", "pkg.", "approx.": the dot shortens a word, it ends no sentence.
-    const before = last();
-    if (
-      text[0] === "." &&
-      before?.kind === "word" &&
-      before.end === at &&
-      SHORTENED.test(before.text)
-    ) {
-      at += 1;
-      continue;
-    }
-    const separator =
-      /^(?:[,;+&|]|\.(?=\s|$)|(?:and|plus|then|also|but|however|with an?|as well as)(?![\p{L}])|w(?:\/|\.\s)(?=\s?\p{L}))/iu.exec(
-        text,
-      );
-    if (separator) {
-      push(
-        {
-          kind: "separator",
-          strong: /^[;+|.]|^plus|^then|^and|^also|^&|^w|^as|^but|^how/i.test(separator[0]),
-        },
-        separator[0].length,
-      );
-      continue;
-    }
-    if (/^[([]/.test(text)) push({ kind: "open" }, 1);
-    else if (/^[)\]]/.test(text)) push({ kind: "close" }, 1);
-    else if (/^[-–—]/.test(text)) push({ kind: "dash" }, 1);
-    else if (/^\//.test(text)) push({ kind: "slash" }, 1);
-    else if (/^[:=]/.test(text)) push({ kind: "colon" }, 1);
-    else {
-      const word = /^\p{L}[\p{L}\p{M}\d]*(?:['’]\p{L}+)?(?:-\p{L}[\p{L}\p{M}\d]*)*/u.exec(text);
-      if (word) push({ kind: "word" }, word[0].length);
-      else at += text.codePointAt(0)! > 0xffff ? 2 : 1;
-    }
+    at = end;
   }
   return tokens;
+}
+
+function foundAt(...place: Parameters<Step>): Found {
+  for (const step of STEPS) {
+    const found = step(...place);
+    if (found) return found;
+  }
+  // A letter of no meaning here; those beyond 0xffff take two places.
+  return { length: place[0].codePointAt(0)! > 0xffff ? 2 : 1, token: null };
 }
 
 function numberAt(text: string): { value: number; length: number } | null {
@@ -255,96 +279,170 @@ const SPOKEN_STARTS: ReadonlySet<string> = new Set([
   ..."a an another half couple dozen several some hundred".split(" "),
 ]);
 
-function spokenAt(text: string): { value: number; length: number; article: boolean } | null {
+interface Spoken {
+  readonly value: number;
+  readonly length: number;
+  /** No count was said: "a", "some". */
+  readonly article: boolean;
+}
+
+interface SpokenRule {
+  readonly name: string;
+  /** A text and the number it begins with; null: none. */
+  readonly example: readonly [text: string, value: number | null];
+  readonly pattern: RegExp;
+  /** null: it is no number after all. */
+  readonly value: ((m: RegExpExecArray) => number) | null;
+  readonly article?: true;
+}
+
+const ONES = "one|two|three|four|five|six|seven|eight|nine";
+const said = (word: string): number => SPOKEN[word.toLowerCase()]!;
+
+/** Numbers said in other words than their own; the first that stands there. */
+export const SPOKEN_RULES: readonly SpokenRule[] = [
+  {
+    name: "half a dozen",
+    example: ["half a dozen pins", 6],
+    pattern: /^half(?:\s+an?|-an?-)?[\s-]+dozen(?![\p{L}])/iu,
+    value: () => 6,
+  },
+  {
+    name: "dozens",
+    example: ["two dozen pins", 24],
+    pattern: /^(?:(two|three|four|five)\s+|(?:an?|one)\s+)?dozen(?![\p{L}])/iu,
+    value: (m) => 12 * (m[1] === undefined ? 1 : said(m[1])),
+  },
+  {
+    name: "a couple",
+    example: ["a couple of pins", 2],
+    pattern: /^(?:(?:an?|one)\s+)?couple(?:\s+of)?(?![\p{L}])/iu,
+    value: () => 2,
+  },
+  {
+    name: "a bit, which counts nothing",
+    example: ["a bit of tape", null],
+    pattern: /^a\s+(?:bit|little|lot|tad|touch|while)(?![\p{L}])/iu,
+    value: null,
+  },
+  {
+    name: "another",
+    example: ["another one of these", 1],
+    pattern: /^another(?:\s+one)?(?:\s+of)?(?![\p{L}])/iu,
+    value: () => 1,
+  },
+  {
+    name: "a few",
+    example: ["several pins", 3],
+    pattern: /^(?:a\s+few|several)(?![\p{L}])/iu,
+    value: () => 3,
+    article: true,
+  },
+  {
+    name: "some",
+    example: ["some pins", 1],
+    pattern: /^some(?=\s+\p{L})(?!\s+(?:of|are|were|is|more|have|missing|old)\b)/iu,
+    value: () => 1,
+    article: true,
+  },
+  {
+    name: "a hundred",
+    example: ["a hundred pins", 100],
+    pattern: /^(?:a\s+)?hundred(?![\p{L}])/iu,
+    value: () => 100,
+  },
+  {
+    name: "half a measure",
+    example: ["half a litre", 0.5],
+    pattern:
+      /^half(?:\s+an?\s+|[\s-]+)(?=(?:lit(?:re|er)|met(?:re|er)|inch|yard|centimet|millilit))/iu,
+    value: () => 0.5,
+  },
+  {
+    name: "half a thing, which is one that was begun",
+    example: ["half a roll", 1],
+    pattern: /^half\s+(?:an?\s+)?(?=\p{L})/iu,
+    value: () => 1,
+    article: true,
+  },
+];
+
+/** What may follow the word of a number and makes another of it; the first that stands there. */
+export const AFTER_NUMBER: readonly {
+  readonly name: string;
+  readonly example: readonly [text: string, value: number | null];
+  readonly pattern: RegExp;
+  readonly of?: (value: number, word: string) => boolean;
+  readonly value: ((value: number, m: RegExpExecArray) => number) | null;
+}[] = [
+  {
+    name: "a part of a name",
+    example: ["two-tone bag", null],
+    pattern: /^-(?!(?:inch|pack|piece|pair|one|two|three|four|five|six|seven|eight|nine)\b)\p{L}/iu,
+    value: null,
+  },
+  {
+    name: "one size, one by one",
+    example: ["one size", null],
+    pattern: /^\s+(?:way|size|handed|hand|by one|each of)(?![\p{L}])/iu,
+    of: (_, word) => word === "one",
+    value: null,
+  },
+  {
+    name: "tens and ones",
+    example: ["twenty-five pins", 25],
+    pattern: new RegExp(`^[\\s-]+(${ONES})(?![\\p{L}])`, "iu"),
+    of: (value) => value >= 20 && value % 10 === 0,
+    value: (value, m) => value + said(m[1]!),
+  },
+  {
+    name: "and a half",
+    example: ["two and a half metres", 2.5],
+    pattern: /^\s+and\s+a\s+(half|quarter)(?![\p{L}])/iu,
+    of: (_, word) => word !== "a" && word !== "an",
+    value: (value, m) => value + (m[1]!.toLowerCase() === "half" ? 0.5 : 0.25),
+  },
+  {
+    name: "a point",
+    example: ["seven point five", 7.5],
+    pattern: new RegExp(`^\\s+point\\s+(${ONES})(?![\\p{L}])`, "iu"),
+    value: (value, m) => value + said(m[1]!) / 10,
+  },
+];
+
+function spokenAt(text: string): Spoken | null {
   const start = /^[a-z]+/i.exec(text)?.[0].toLowerCase();
-  if (start === undefined ? !/^[2-5]\s+dozen/i.test(text) : !SPOKEN_STARTS.has(start)) return null;
-  const dozen =
-    /^(?:(half)(?:\s+an?|-an?-)?[\s-]+dozen|(an?|one)\s+dozen|dozen|(an?|one)\s+couple(?:\s+of)?|couple(?:\s+of)?|(two|three|four|five|2|3|4|5)\s+dozen)(?![\p{L}])/iu.exec(
-      text,
-    );
-  if (dozen) {
-    const t = dozen[0].toLowerCase();
-    const value = dozen[1]
-      ? 6
-      : t.includes("couple")
-        ? 2
-        : dozen[4]
-          ? 12 * (SPOKEN[dozen[4].toLowerCase()] ?? Number(dozen[4]))
-          : 12;
-    return { value, length: dozen[0].length, article: false };
+  if (start === undefined || !SPOKEN_STARTS.has(start)) return null;
+  for (const { pattern, value, article = false } of SPOKEN_RULES) {
+    const m = pattern.exec(text);
+    if (m) return value && { value: value(m), length: m[0].trimEnd().length, article };
   }
-  if (/^a\s+(?:bit|little|lot|tad|touch|while)(?![\p{L}])/iu.test(text)) return null;
-  const another = /^another(?:\s+one)?(?:\s+of)?(?![\p{L}])/iu.exec(text);
-  if (another) return { value: 1, length: another[0].length, article: false };
-  const few = /^(?:a\s+few|several)(?![\p{L}])/iu.exec(text);
-  if (few) return { value: 3, length: few[0].length, article: true };
-  const some = /^some(?=\s+\p{L})(?!\s+(?:of|are|were|is|more|have|missing|old)\b)/iu.exec(text);
-  if (some) return { value: 1, length: some[0].length, article: true };
-  const hundred = /^(?:a\s+)?hundred(?![\p{L}])/iu.exec(text);
-  if (hundred) return { value: 100, length: hundred[0].length, article: false };
-  const halfOf =
-    /^half(?:\s+an?\s+|[\s-]+)(?=(?:lit(?:re|er)|met(?:re|er)|inch|yard|centimet|millilit))/iu.exec(
-      text,
-    );
-  if (halfOf) return { value: 0.5, length: halfOf[0].trimEnd().length, article: false };
-  const half = /^half\s+(?:an?\s+)?(?=\p{L})/iu.exec(text);
-  if (half) return { value: 1, length: half[0].trimEnd().length, article: true };
+  return numberWordAt(text);
+}
+
+function numberWordAt(text: string): Spoken | null {
   const word = /^([a-z]+)(?![\p{L}])/iu.exec(text)?.[1]?.toLowerCase();
   if (!word) return null;
   const article = word === "a" || word === "an";
   const value = article ? 1 : SPOKEN[word];
   if (value === undefined) return null;
   const after = text.slice(word.length);
-  // "one-way valve", "two-tone": part of a name, not a count; "two-pack", "six-inch" are.
-  if (
-    /^-(?!(?:inch|pack|piece|pair|one|two|three|four|five|six|seven|eight|nine)\b)\p{L}/iu.test(
-      after,
-    )
-  )
-    return null;
-  if (
-    /^\s+(?:way|size|handed|hand|of those|by one|each of)(?![\p{L}])/iu.test(after) &&
-    word === "one" &&
-    !/^\s+of those/i.test(after)
-  )
-    return null;
   const hundreds = /^\s+hundred(?![\p{L}])/iu.exec(after);
-  if (hundreds) {
-    const length = word.length + hundreds[0].length;
-    const and = /^\s+(?:and\s+)?(?=[a-z])/iu.exec(text.slice(length));
-    const rest = and && spokenAt(text.slice(length + and[0].length));
-    return rest && !rest.article && rest.value < 100
-      ? {
-          value: value * 100 + rest.value,
-          length: length + and[0].length + rest.length,
-          article: false,
-        }
-      : { value: value * 100, length, article: false };
+  if (hundreds) return hundredsAnd(100 * value, text, word.length + hundreds[0].length);
+  for (const rule of AFTER_NUMBER) {
+    const m = rule.of && !rule.of(value, word) ? null : rule.pattern.exec(after);
+    if (!m) continue;
+    const length = word.length + m[0].length;
+    return rule.value && { value: rule.value(value, m), length, article: false };
   }
-  if (value >= 20 && value % 10 === 0) {
-    const ones = /^[\s-]+(one|two|three|four|five|six|seven|eight|nine)(?![\p{L}])/iu.exec(after);
-    if (ones)
-      return {
-        value: value + SPOKEN[ones[1]!.toLowerCase()]!,
-        length: word.length + ones[0].length,
-        article: false,
-      };
-  }
-  const fraction = /^\s+and\s+a\s+(half|quarter)(?![\p{L}])/iu.exec(after);
-  if (fraction && !article)
-    return {
-      value: value + (fraction[1]!.toLowerCase() === "half" ? 0.5 : 0.25),
-      length: word.length + fraction[0].length,
-      article: false,
-    };
-  const point = /^\s+point\s+(one|two|three|four|five|six|seven|eight|nine)(?![\p{L}])/iu.exec(
-    after,
-  );
-  if (point)
-    return {
-      value: value + SPOKEN[point[1]!.toLowerCase()]! / 10,
-      length: word.length + point[0].length,
-      article: false,
-    };
   return { value, length: word.length, article };
+}
+
+/** "two hundred and fifty": what follows the hundreds from `length` on is added to them. */
+function hundredsAnd(value: number, text: string, length: number): Spoken {
+  const and = /^\s+(?:and\s+)?(?=[a-z])/iu.exec(text.slice(length));
+  const rest = and && spokenAt(text.slice(length + and[0].length));
+  return rest && !rest.article && rest.value < 100
+    ? { value: value + rest.value, length: length + and[0].length + rest.length, article: false }
+    : { value, length, article: false };
 }

@@ -16,7 +16,8 @@ import {
  * the first that takes a number places it.
  */
 
-interface Counted {
+/** A number that counts. */
+export interface Counted {
   readonly value: number;
   /** How firmly the words around say that it counts: 5.5 a word for it, 1.5 an article. */
   readonly strength: number;
@@ -310,26 +311,33 @@ const ARE_PIECES = /^(?:packs?|pks?|tablets?|tabs|caps|capsules?|pcs|pieces?|cap
 
 /** "2 boxes of 20", "3 strips (8)", "2 cards, 6 each". */
 function packsOf({ item, n, article, next, after: word, pack }: Place, found: Placed): void {
-  const after = pack === word ? next + 1 : next + 2;
-  const of =
-    /^(?:of|with|containing|x|each)$/i.test(item.word(after)) ||
-    ["times", "open", "separator"].includes(item.kind(after) ?? "")
-      ? after + 1
-      : after;
-  const then = of > after ? item.number(of) : null;
-  const follows = item.word(of + 1);
-  const isHeld =
-    (item.kind(after) !== "separator" || /^(?:each|per|in)$/i.test(follows)) &&
-    !(item.kind(after) === "open" && PAIR.test(follows)) &&
-    !(LIQUID_PACK.test(pack) && then !== null && then >= CONTENT_FROM);
-  if (then !== null && isHeld) {
-    found.inner = then;
-    if (PAIR.test(follows)) found.inPairs = true;
-    item.used.add(of);
+  const held = heldBy(item, pack, pack === word ? next + 1 : next + 2);
+  if (held !== null) {
+    found.inner = item.number(held);
+    if (PAIR.test(item.word(held + 1))) found.inPairs = true;
+    item.used.add(held);
   }
   if (HOLDS_SEVERAL.test(pack)) found.packs = n;
   if (found.outer === null) found.outer = n;
   else found.count(n, 1, article);
+}
+
+/** The token that says what one pack holds, behind the word for the pack; null: none does. */
+function heldBy(item: Item, pack: string, after: number): number | null {
+  const kind = item.kind(after);
+  const leadsToIt =
+    /^(?:of|with|containing|x|each)$/i.test(item.word(after)) ||
+    kind === "times" ||
+    kind === "open" ||
+    kind === "separator";
+  const n = leadsToIt ? item.number(after + 1) : null;
+  if (n === null) return null;
+  const follows = item.word(after + 2);
+  // "3 boxes, 4 shears": what a comma parts is another thing, unless it is said to be in each.
+  if (kind === "separator" && !/^(?:each|per|in)$/i.test(follows)) return null;
+  // "3 packs (2 pairs)": the same said twice.
+  if (kind === "open" && PAIR.test(follows)) return null;
+  return LIQUID_PACK.test(pack) && n >= CONTENT_FROM ? null : after + 1;
 }
 
 /** A bottle holds no pieces: a number this large in brackets behind one is its content in ml. */
@@ -432,25 +440,32 @@ const firstMeaningful = (tokens: readonly Token[]): number =>
     (t) => t.kind !== "dash" && t.kind !== "open" && !(t.kind === "word" && isBookkeeping(t.text)),
   );
 
+/** From another number than one, so many on the way: fewer would be any two numbers. */
+const FEWEST_ALOUD = 3;
+
 /** "one, two, three rolls", commas or none: index of the last number of a count said aloud from one; i when it is none. */
 function countingAloud(tokens: readonly Token[], i: number, used: ReadonlySet<number>): number {
-  let at = i;
   const first = tokens[i];
   if (first?.kind !== "number" || !first.spoken || first.article) return i;
-  for (;;) {
-    let k = at + 1;
-    while (tokens[k]?.kind === "separator") k++;
-    const here = tokens[at];
-    const next = tokens[k];
-    if (
-      next?.kind !== "number" ||
-      !next.spoken ||
-      used.has(k) ||
-      here?.kind !== "number" ||
-      next.value !== here.value + 1
-    )
-      // From another number on, two would be any two numbers.
-      return first.value === 1 || at - i >= 3 ? at : i;
-    at = k;
+  let at = i;
+  for (let value = first.value + 1; ; value++) {
+    const next = saidNext(tokens, at, value, used);
+    if (next === null) break;
+    at = next;
   }
+  return first.value === 1 || at - i >= FEWEST_ALOUD ? at : i;
+}
+
+/** The token right behind, commas left out, where it says this number; else null. */
+function saidNext(
+  tokens: readonly Token[],
+  at: number,
+  value: number,
+  used: ReadonlySet<number>,
+): number | null {
+  let k = at + 1;
+  while (tokens[k]?.kind === "separator") k++;
+  const next = tokens[k];
+  const isSaid = next?.kind === "number" && next.spoken && !used.has(k);
+  return isSaid && next.value === value ? k : null;
 }

@@ -5,45 +5,78 @@ import { readQuantity, type Reading } from "./quantity.ts";
 /** Things named as a pair that are one. */
 const ONE_TOOL = /tweezers|shears|scissors|haemostat|glasses|goggles|forceps/;
 
-/** Usable pieces of an entry, from its own words and the quantity column; `sure`: a number said so. */
+/** A number of pieces; `sure`: a number said so. */
+interface Count {
+  readonly value: number;
+  readonly sure: boolean;
+}
+
+/** What text and quantity column say together. */
+interface Counts {
+  readonly pieces: number | null;
+  readonly pairs: number | null;
+  readonly inPairs: boolean;
+}
+
+/** Usable pieces of an entry, from its own words and the quantity column. */
 export function countOf(
   reading: Reading,
   row: CardRow,
   type: string | null,
   bareIsCount: boolean,
-): { value: number; sure: boolean } {
-  const own = reading.pieces ?? (bareIsCount && reading.bare ? product(reading.bare) : null);
-  let pieces = own;
-  let inPairs = reading.inPairs;
-  let pairs = reading.pairs;
-  if (row.quantity !== null) {
-    const column = readQuantity(lex(row.quantity));
-    inPairs ||= column.inPairs;
-    pairs ??= column.pairs;
-    const amount = column.pieces ?? 1;
-    // A pack size in the text multiplies what the column counts; a bare number there says the same twice.
-    const packSize = innerOf(row.text) ?? gluedPack(row.quantity) ?? otherCount(row.text, amount);
-    pieces = packSize !== null ? amount * packSize : amount;
-    if (column.bare) pieces = column.bare[0] * column.bare[1];
-    // "4 | gloves (2 pairs)": the text says again in pairs what the column counts singly.
-    if (reading.pairs !== null && amount === 2 * reading.pairs) pieces = reading.pairs;
-  }
-  const isGlove = type !== null && /gloves$/.test(type);
-  if (isGlove) {
-    if (reading.pairs !== null && row.quantity === null)
-      return { value: multiplied(reading), sure: true };
-    if (inPairs) return { value: pieces ?? 1, sure: true };
-    if (pieces === null) return { value: 1, sure: true };
-    return pieces % 2 === 0 ? { value: pieces / 2, sure: false } : { value: pieces, sure: false };
-  }
-  if (pairs !== null || inPairs) {
-    if (type !== null && ONE_TOOL.test(type))
-      return { value: Math.max(1, pieces ?? 1), sure: true };
-    if (type !== null && pieces !== null && pairs !== null)
-      return { value: pieces * 2, sure: false };
-    if (type !== null && pairs === null) return { value: (pieces ?? 1) * 2, sure: false };
-  }
-  return { value: pieces ?? 1, sure: pieces !== null };
+): Count {
+  const said =
+    row.quantity === null
+      ? inText(reading, bareIsCount)
+      : inColumn(reading, row.text, row.quantity);
+  if (type !== null && /gloves$/.test(type))
+    return reading.pairs !== null && row.quantity === null
+      ? { value: multiplied(reading), sure: true }
+      : glovesOf(said);
+  return (
+    (type === null ? null : toolsOf(said, type)) ?? {
+      value: said.pieces ?? 1,
+      sure: said.pieces !== null,
+    }
+  );
+}
+
+const inText = ({ pieces, pairs, inPairs, bare }: Reading, bareIsCount: boolean): Counts => ({
+  pieces: pieces ?? (bareIsCount && bare ? product(bare) : null),
+  pairs,
+  inPairs,
+});
+
+function inColumn(reading: Reading, text: string, quantity: string): Counts {
+  const column = readQuantity(lex(quantity));
+  return {
+    pieces: columnPieces(reading, column, text, quantity),
+    pairs: reading.pairs ?? column.pairs,
+    inPairs: reading.inPairs || column.inPairs,
+  };
+}
+
+function columnPieces(reading: Reading, column: Reading, text: string, quantity: string): number {
+  const amount = column.pieces ?? 1;
+  // "4 | gloves (2 pairs)": the text says again in pairs what the column counts singly.
+  if (reading.pairs !== null && amount === 2 * reading.pairs) return reading.pairs;
+  if (column.bare) return column.bare[0] * column.bare[1];
+  // A pack size in the text multiplies what the column counts; a bare number there says the same twice.
+  return amount * (innerOf(text) ?? gluedPack(quantity) ?? otherCount(text, amount) ?? 1);
+}
+
+/** Gloves count in pairs: an even number of single ones is half as many. */
+function glovesOf({ pieces, inPairs }: Counts): Count {
+  if (inPairs || pieces === null) return { value: pieces ?? 1, sure: true };
+  return { value: pieces % 2 === 0 ? pieces / 2 : pieces, sure: false };
+}
+
+/** Pairs of what is no glove: a pair of scissors is one, of other things it is two. null: no pairs. */
+function toolsOf({ pieces, pairs, inPairs }: Counts, type: string): Count | null {
+  if (pairs === null && !inPairs) return null;
+  if (ONE_TOOL.test(type)) return { value: Math.max(1, pieces ?? 1), sure: true };
+  if (pieces === null && pairs !== null) return null;
+  return { value: (pieces ?? 1) * 2, sure: false };
 }
 
 /** What one tablet may hold, in mg, printed without its unit: "aspirin 300 × 10". */
@@ -60,21 +93,49 @@ const multiplied = (reading: Reading): number =>
       : reading.pairs!
     : reading.pairs!;
 
-/** The pack size that a table row's text states ("5 per pack", "card of 6"); null: none. */
-function innerOf(text: string): number | null {
-  const m =
-    /\b(?:pack|pk|packet|bx|btl|box|card|blister|strip|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|tube|bottle|roll|sheet|envelope|case|tray|foil|refill|pkg|pkt|package)s?\s*(?:of|\/|with|x|containing)\s*(\d{1,4})\b(?!\s*(?:mm|cm|m\b|ml|mg|g\b|in\b|"|x))/i.exec(
-      text,
-    ) ??
-    /\b(\d{1,4})\s*(?:-|\s)?\s*(?:per|in\s+(?:an?|the|each)|to\s+(?:an?|the|each)|\/)\s*(?:unit|pack|pk|packet|bx|btl|box|card|blister|strip|sht|sheet|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|envelope|pkg|pkt|package)\b/i.exec(
-      text,
-    ) ??
-    /\b(\d{1,3})['’]?s\b/.exec(text) ??
-    /,\s*(\d{1,3})S\b/.exec(text) ??
-    /\b(\d{1,4})\s*-\s*(?:pack|pk|piece|pcs|pc|count|ct)\b/i.exec(text) ??
-    /\((?:box|bx|pack|pk|pkt)\s+(?:of\s+)?(\d{1,4})\)/i.exec(text) ??
-    /\((\d{1,4})\s*(?:pack|pk|pcs|pieces|pc|tablets|tabs|per pack|count|ct)\)/i.exec(text);
-  if (m) return Number(m[1]);
+/** Ways to say beside a column that counts what one pack holds; the first that stands there. */
+export const PACK_SIZES: readonly {
+  readonly name: string;
+  readonly example: readonly [text: string, size: number];
+  readonly pattern: RegExp;
+}[] = [
+  {
+    name: "a pack of so many",
+    example: ["wipes, box of 20", 20],
+    pattern:
+      /\b(?:pack|pk|packet|bx|btl|box|card|blister|strip|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|tube|bottle|roll|sheet|envelope|case|tray|foil|refill|pkg|pkt|package)s?\s*(?:of|\/|with|x|containing)\s*(\d{1,4})\b(?!\s*(?:mm|cm|m\b|ml|mg|g\b|in\b|"|x))/i,
+  },
+  {
+    name: "so many per pack",
+    example: ["wipes, 5 per pack", 5],
+    pattern:
+      /\b(\d{1,4})\s*(?:-|\s)?\s*(?:per|in\s+(?:an?|the|each)|to\s+(?:an?|the|each)|\/)\s*(?:unit|pack|pk|packet|bx|btl|box|card|blister|strip|sht|sheet|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|envelope|pkg|pkt|package)\b/i,
+  },
+  { name: "by an s", example: ["wipes 10's", 10], pattern: /\b(\d{1,3})['’]?s\b/ },
+  { name: "by a large S, last", example: ["WIPES, 10S", 10], pattern: /,\s*(\d{1,3})S\b/ },
+  {
+    name: "a pack by what it holds",
+    example: ["wipes, 10-count", 10],
+    pattern: /\b(\d{1,4})\s*-\s*(?:pack|pk|piece|pcs|pc|count|ct)\b/i,
+  },
+  {
+    name: "a pack in brackets",
+    example: ["wipes (box 10)", 10],
+    pattern: /\((?:box|bx|pack|pk|pkt)\s+(?:of\s+)?(\d{1,4})\)/i,
+  },
+  {
+    name: "pieces in brackets",
+    example: ["wipes (10 pieces)", 10],
+    pattern: /\((\d{1,4})\s*(?:pack|pk|pcs|pieces|pc|tablets|tabs|per pack|count|ct)\)/i,
+  },
+];
+
+/** The pack size that a table row's text states; null: none. */
+export function innerOf(text: string, sizes = PACK_SIZES): number | null {
+  for (const { pattern } of sizes) {
+    const m = pattern.exec(text);
+    if (m) return Number(m[1]);
+  }
   return /\btwin(?:[\s-]?pack\b|\s*(?:$|[,)]))/i.test(text) ? 2 : null;
 }
 

@@ -1,6 +1,6 @@
 import type { Token } from "./lexer.ts";
 import { nounOf } from "./noun.ts";
-import { FIRM_COUNT, Item, placeNumbers, type Placed } from "./numbers.ts";
+import { FIRM_COUNT, Item, placeNumbers, type Counted, type Placed } from "./numbers.ts";
 import { readSizes } from "./sizes.ts";
 
 /** What a stretch of tokens says of number, size and content, with the words that name the thing. */
@@ -65,26 +65,13 @@ function readMeasures(
   return { volumeMl, volumeMaybeMass, strengthMg };
 }
 
-/** The pieces that the placed numbers come to: a count times packs times what one holds. */
-function total({
-  inner,
-  outer,
-  pairs,
-  inPairs,
-  bare,
-  packs,
-  plain,
-}: Placed): Omit<Reading, "sizeMm" | "volumeMl" | "volumeMaybeMass" | "strengthMg" | "noun"> {
-  const byStrength = [...plain].sort((a, b) => b.strength - a.strength);
-  // "two strips of eight, five hundred": a number that trails what is counted in full counts nothing.
-  const inFull = outer !== null && inner !== null;
-  const first = inFull && (byStrength[0]?.strength ?? 0) < FIRM_COUNT ? undefined : byStrength[0];
-  const inPacks = (outer ?? 1) * (inner ?? 1);
-  let pieces: number | null = null;
-  // "2 boxes of 20 (40 in all)": the same said twice.
-  if (first && inFull && first.value === inPacks) pieces = first.value;
-  else if (first || outer !== null || inner !== null) pieces = (first?.value ?? 1) * inPacks;
-  const isCounted = (c: { value: number }) => c !== first && c.value !== first?.value;
+type Total = Omit<Reading, "sizeMm" | "volumeMl" | "volumeMaybeMass" | "strengthMg" | "noun">;
+
+/** What the placed numbers come to. */
+function total(placed: Placed): Total {
+  const { inner, outer, pairs, inPairs, bare, packs, plain } = placed;
+  const first = firmest(placed);
+  const pieces = piecesOf(placed, first);
   return {
     pieces,
     pairs,
@@ -92,6 +79,23 @@ function total({
     article: first?.article === true && outer === null && inner === null,
     bare,
     packsOfUnknown: inner === null && packs !== null && pieces === packs ? packs : null,
-    leftOver: plain.filter((c) => isCounted(c) && !c.article).length,
+    leftOver: plain.filter((c) => c !== first && c.value !== first?.value && !c.article).length,
   };
+}
+
+/** The count that the words say most firmly. */
+function firmest({ inner, outer, plain }: Placed): Counted | undefined {
+  const [first] = [...plain].sort((a, b) => b.strength - a.strength);
+  const inFull = outer !== null && inner !== null;
+  // "two strips of eight, five hundred": a number that trails what is counted in full counts nothing.
+  return inFull && (first?.strength ?? 0) < FIRM_COUNT ? undefined : first;
+}
+
+/** A count times packs times what one holds; null: no number at all. */
+function piecesOf({ inner, outer }: Placed, first: Counted | undefined): number | null {
+  if (!first && outer === null && inner === null) return null;
+  const inPacks = (outer ?? 1) * (inner ?? 1);
+  // "2 boxes of 20 (40 in all)": the same said twice.
+  if (first && outer !== null && inner !== null && first.value === inPacks) return inPacks;
+  return (first?.value ?? 1) * inPacks;
 }

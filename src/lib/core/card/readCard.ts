@@ -95,27 +95,37 @@ interface Card {
 
 /** Adds what a row lists to what was found before it; a correction changes that. */
 function takeRow(draft: Draft, card: Card, found: CardEntry[]): void {
-  const { vocabulary } = card;
-  const { row } = draft;
   const foundBefore = found.length;
   for (const said of draft.segments) {
     const segment = ofTheKindBefore(said, found.at(-1), card.style);
     if (found.length > 0 && onlyCorrects(segment)) {
-      if (/scratch|strike/i.test(row.text)) found.pop();
+      if (/scratch|strike/i.test(draft.row.text)) found.pop();
       continue;
     }
-    // "chalk – no, that is not first aid": what was said before it on the line is taken back.
-    if (segment.absent && segment.corrects && found.length > foundBefore) found.pop();
-    if (segment.absent || isNone(segment, row)) continue;
-    const entry = entryOf(segment, draft, { ...card, catalogue: vocabulary.catalogue });
-    const last = found.at(-1);
-    // "six, sorry, five sachets": what is corrected named nothing yet; then this is the item itself.
-    const namedHere = found.length > foundBefore || draft.segments[0]!.corrects;
-    if (segment.corrects && last && namedHere) {
-      const fixed = corrected(last, segment, entry, vocabulary);
-      if (fixed) found[found.length - 1] = { ...fixed, source: last.source };
-    } else if (entry) found.push(entry);
+    takeSegment(segment, draft, card, found, foundBefore);
   }
+}
+
+/** @param foundBefore how many entries there were before this row */
+function takeSegment(
+  segment: Segment,
+  draft: Draft,
+  card: Card,
+  found: CardEntry[],
+  foundBefore: number,
+): void {
+  const { vocabulary } = card;
+  // "chalk – no, that is not first aid": what was said before it on the line is taken back.
+  if (segment.absent && segment.corrects && found.length > foundBefore) found.pop();
+  if (segment.absent || isNone(segment, draft.row)) return;
+  const entry = entryOf(segment, draft, { ...card, catalogue: vocabulary.catalogue });
+  const last = found.at(-1);
+  // "six, sorry, five sachets": what is corrected named nothing yet; then this is the item itself.
+  const namedHere = found.length > foundBefore || draft.segments[0]!.corrects;
+  if (segment.corrects && last && namedHere) {
+    const fixed = corrected(last, segment, entry, vocabulary);
+    if (fixed) found[found.length - 1] = { ...fixed, source: last.source };
+  } else if (entry) found.push(entry);
 }
 
 /** "two bigger ones": said aloud, of the kind before. */

@@ -7,7 +7,7 @@ const cents = (price: string): number => Math.round(Number(price.replace(",", ".
 
 /** How it was paid, and what it came to: no goods. */
 const PAID =
-  /^\s*(?:card|cash|change|total|sub-?total|balance|tendered|visa|debit|credit|contactless|vat|bag|carrier)\b[^\p{L}]*$/iu;
+  /^\s*(?:card|cash|change|total|sub-?total|balance|tendered|debit|credit|contactless|vat|bag|carrier)\b[^\p{L}]*$/iu;
 
 /** Longer lines are of no till. */
 const LONGEST = 120;

@@ -150,25 +150,40 @@ function atWith(draft: Stretch, vocabulary: Vocabulary): Stretch[] {
   const at = draft.tokens.findIndex((t) => t.kind === "word" && /^with$/i.test(t.text));
   if (at < 1) return [draft];
   const open = draft.tokens.findIndex((t, i) => i > at && t.kind === "open");
-  const [before, after] = [
-    draft.tokens.slice(0, at),
-    draft.tokens.slice(at + 1, open < 0 ? undefined : open),
+  const before = draft.tokens.slice(0, at);
+  const after = draft.tokens.slice(at + 1, open < 0 ? undefined : open);
+  const [a, b] = [before, after].map((t) => matchType(readQuantity(t).noun, vocabulary)) as [
+    Match,
+    Match,
   ];
-  const [a, b] = [before, after].map((t) => matchType(readQuantity(t).noun, vocabulary));
-  const whole = (m: Match) => m.whole === 1 && m.explained === 1 && m.unknown === 0;
   // "the orange pouch with 1 face shield": what is in it is listed, not it.
-  if (a!.type === "container")
-    return leadingCount(after) && b!.type !== null ? [{ ...draft, tokens: after }] : [draft];
-  if (!whole(a!) || !whole(b!) || a!.type === b!.type || b!.weight < STANDS_ALONE) return [draft];
-  const isCounted = leadingCount(after) && !readQuantity(after).article;
-  if (NOT_APART.has(b!.type) && !isCounted) return [draft];
-  if (readQuantity(after).pieces !== null && !isCounted) return [draft];
-  const both = matchType(`${readQuantity(before).noun} ${readQuantity(after).noun}`, vocabulary);
-  if (both.whole === 1 && both.type !== a!.type && both.type !== b!.type) return [draft];
-  return [
-    { ...draft, tokens: before },
-    { tokens: after, strong: true },
-  ];
+  if (a.type === "container")
+    return leadingCount(after) && b.type !== null ? [{ ...draft, tokens: after }] : [draft];
+  return areTwo(before, after, a, b, vocabulary)
+    ? [
+        { ...draft, tokens: before },
+        { tokens: after, strong: true },
+      ]
+    : [draft];
+}
+
+const isWhole = (m: Match): boolean => m.whole === 1 && m.explained === 1 && m.unknown === 0;
+
+/** Whether what stands before and after "with" are two things. */
+function areTwo(
+  before: readonly Token[],
+  after: readonly Token[],
+  a: Match,
+  b: Match,
+  vocabulary: Vocabulary,
+): boolean {
+  if (!isWhole(a) || !isWhole(b) || a.type === b.type || b.weight < STANDS_ALONE) return false;
+  const reading = readQuantity(after);
+  const isCounted = leadingCount(after) && !reading.article;
+  // A part that nobody carries alone, or a number that leads to no count of it.
+  if (!isCounted && (NOT_APART.has(b.type) || reading.pieces !== null)) return false;
+  const both = matchType(`${readQuantity(before).noun} ${reading.noun}`, vocabulary);
+  return both.whole < 1 || both.type === a.type || both.type === b.type;
 }
 
 /** "two bigger ones": names nothing but says that it is of the kind before. */

@@ -3,81 +3,116 @@ import { isMeasured, type Token } from "./lexer.ts";
 
 /** Printed sizes among the numbers of an item. */
 
+/** One number of a printed size; `mm`: with a unit of its own. */
+interface Part {
+  readonly value: number;
+  readonly mm: number | null;
+  /** Its token. */
+  readonly at: number;
+}
+
+/** A size as printed: "7.5 x 10 cm", "3 in wide x 4 yd long". */
+interface Chain {
+  readonly mm: readonly number[];
+  /** It stands in brackets. */
+  readonly inside: boolean;
+}
+
 /** Sizes in whole mm, ascending; marks the tokens they take. null: none printed. */
 export function readSizes(tokens: readonly Token[], used: Set<number>): number[] | null {
-  const chains: { mm: number[]; from: number; to: number; inside: boolean }[] = [];
+  const chains = chainsOf(tokens, used);
+  const main = chains.find((c) => c.mm.length > 1) ?? chains[0];
+  if (!main) return null;
+  const mm = main.mm.length > 1 ? main.mm : withOthers(main, chains);
+  return mm.map((v) => Math.max(1, Math.round(v))).sort((a, b) => a - b);
+}
+
+/** Two lengths within this share of each other are one, in other units: 4 in is sold as 10 cm. */
+const SAME_LENGTH = 0.06;
+
+/** One length and those printed apart from it; the same in other units, mostly in brackets, is not another one. */
+function withOthers(main: Chain, chains: readonly Chain[]): number[] {
+  const mm = [...main.mm];
+  for (const other of chains) {
+    if (other === main || other.mm.length > 1 || other.inside) continue;
+    const length = other.mm[0]!;
+    if (!mm.some((v) => Math.abs(length / v - 1) < SAME_LENGTH)) mm.push(length);
+  }
+  return mm;
+}
+
+function chainsOf(tokens: readonly Token[], used: Set<number>): Chain[] {
+  const chains: Chain[] = [];
   let depth = 0;
   for (let i = 0; i < tokens.length; i++) {
-    const t = tokens[i]!;
-    if (t.kind === "open") depth++;
-    if (t.kind === "close") depth = Math.max(0, depth - 1);
-    if (t.kind !== "number" || isCountPrefix(tokens, i)) continue;
-    const parts: { value: number; mm: number | null; at: number }[] = [];
-    let k = i;
-    let end = i;
-    for (;;) {
-      const n = tokens[k];
-      if (n?.kind !== "number") break;
-      const unit = tokens[k + 1];
-      if (unit?.kind === "volume" || unit?.kind === "strength" || unit?.kind === "otherUnit") break;
-      const hasUnit = unit?.kind === "length";
-      if (!hasUnit && isCountAfterSize(tokens, k, parts)) break;
-      parts.push({ value: n.value, mm: hasUnit ? unit.mm : null, at: k });
-      end = hasUnit ? k + 1 : k;
-      let sep = end + 1;
-      // "3 in wide x 4 yd long", "90 (W) x 127 (L) cm"
-      while (
-        tokens[sep]?.kind === "word" &&
-        /^(?:wide|long|w|l|h|d|length|width|high|deep|thick)$/i.test(tokens[sep]!.text) &&
-        tokens[sep + 1]?.kind === "times"
-      )
-        sep++;
-      if (tokens[sep]?.kind !== "times") break;
-      k = sep + 1;
+    const { kind } = tokens[i]!;
+    if (kind === "open") depth++;
+    if (kind === "close") depth = Math.max(0, depth - 1);
+    if (kind !== "number" || isCountPrefix(tokens, i)) continue;
+    const { parts, end } = partsFrom(tokens, i);
+    if (parts.some((p) => p.mm !== null)) {
+      const size = leadCounts(tokens, parts, end) ? parts.slice(1) : parts;
+      for (let u = size[0]!.at; u <= end; u++) used.add(u);
+      chains.push({ mm: size.map((p, k) => p.mm ?? p.value * ratio(size, k)), inside: depth > 0 });
     }
-    if (!parts.some((p) => p.mm !== null)) {
-      i = Math.max(i, end);
-      continue;
-    }
-    let from = 0;
-    // "3 x 10 cm x 4 m", "2 x 5 cm roll": a whole number before a measured one is a count …
-    if (
-      parts.length > 1 &&
-      parts[0]!.mm === null &&
-      Number.isInteger(parts[0]!.value) &&
-      leads(tokens, i)
-    ) {
-      const others = parts.slice(1);
-      const otherNumber = hasOtherCount(tokens, i, end);
-      const sameAsNext = others[0]!.value === parts[0]!.value && others.length === 1;
-      const mixedUnits = others.length >= 2 && others.every((o) => o.mm !== null);
-      if (
-        mixedUnits ||
-        (!otherNumber &&
-          !sameAsNext &&
-          others.length === 1 &&
-          parts[0]!.value <= 20 &&
-          oneDimensional(tokens))
-      )
-        from = 1;
-    }
-    const chain = parts.slice(from);
-    const mm = chain.map((p, at) => p.mm ?? p.value * ratio(chain, at));
-    for (let u = chain[0]!.at; u <= end; u++) used.add(u);
-    chains.push({ mm, from: chain[0]!.at, to: end, inside: depth > 0 });
     i = end;
   }
-  if (chains.length === 0) return null;
-  const main = chains.find((c) => c.mm.length > 1) ?? chains[0]!;
-  let mm = [...main.mm];
-  if (main.mm.length === 1)
-    for (const other of chains) {
-      // The same size in other units, mostly in brackets, is not another one.
-      const again = mm.some((v) => Math.abs(other.mm[0]! / v - 1) < 0.06);
-      if (other !== main && other.mm.length === 1 && !again && !other.inside) mm.push(other.mm[0]!);
-    }
-  mm = mm.map((v) => Math.max(1, Math.round(v)));
-  return mm.sort((a, b) => a - b);
+  return chains;
+}
+
+/** The numbers from token `i` on that are multiplied with each other, and the last token of them. */
+function partsFrom(tokens: readonly Token[], i: number): { parts: Part[]; end: number } {
+  const parts: Part[] = [];
+  let end = i;
+  for (let k: number | null = i; k !== null; k = afterTimes(tokens, end + 1)) {
+    const part = partAt(tokens, k, parts);
+    if (!part) break;
+    parts.push(part);
+    end = part.mm === null ? k : k + 1;
+  }
+  return { parts, end };
+}
+
+/** The number at `k` as a part of a size; null: it is none, or a count behind one. */
+function partAt(tokens: readonly Token[], k: number, before: readonly Part[]): Part | null {
+  const number = tokens[k];
+  if (number?.kind !== "number") return null;
+  const unit = tokens[k + 1];
+  if (unit?.kind === "length") return { value: number.value, mm: unit.mm, at: k };
+  if (isMeasured(tokens, k) || isCountAfterSize(tokens, k, before)) return null;
+  return { value: number.value, mm: null, at: k };
+}
+
+/** "3 in wide x 4 yd long", "90 (W) x 127 (L) cm" */
+const DIMENSION = /^(?:wide|long|w|l|h|d|length|width|high|deep|thick)$/i;
+
+/** The token behind a sign that multiplies at `k`, the dimension's name left out; null: no such sign. */
+function afterTimes(tokens: readonly Token[], k: number): number | null {
+  let sign = k;
+  while (
+    tokens[sign]?.kind === "word" &&
+    DIMENSION.test(tokens[sign]!.text) &&
+    tokens[sign + 1]?.kind === "times"
+  )
+    sign++;
+  return tokens[sign]?.kind === "times" ? sign + 1 : null;
+}
+
+/** More of one rolled thing on one line are a size. */
+const MOST_LEADING = 20;
+
+/** "3 x 10 cm x 4 m", "2 x 5 cm roll": a whole number that leads before a measured one is a count. */
+function leadCounts(tokens: readonly Token[], parts: readonly Part[], end: number): boolean {
+  const [lead, ...others] = parts as [Part, ...Part[]];
+  if (others.length === 0 || lead.mm !== null || !Number.isInteger(lead.value)) return false;
+  if (!leads(tokens, lead.at)) return false;
+  if (others.length > 1) return others.every((o) => o.mm !== null);
+  return (
+    others[0]!.value !== lead.value &&
+    lead.value <= MOST_LEADING &&
+    oneDimensional(tokens) &&
+    !hasOtherCount(tokens, lead.at, end)
+  );
 }
 
 /**

@@ -9,6 +9,9 @@ export const NO_TYPE = "";
 interface Phrase {
   readonly type: string;
   readonly words: readonly string[];
+  /** Sum of its words' weights. */
+  readonly sum: number;
+  /** The same; an own alias weighs more. */
   readonly weight: number;
 }
 
@@ -35,48 +38,67 @@ const PLAIN_WORDS = new Set(foldedWords(PLAIN));
 export const isPlainWord = (w: string): boolean => PLAIN_WORDS.has(w);
 const isPlain = isPlainWord;
 
+/** A way to call a thing, before its words are weighed. */
+interface Name {
+  readonly type: string;
+  readonly words: readonly string[];
+  readonly own: boolean;
+}
+
+/** An own alias wins over a shipped name of the same words. */
+const OWN_WEIGHS = 1.1;
+
 /** Builds the index of every way to call a thing. Own aliases weigh a little more than shipped words. */
 export function buildVocabulary(
   catalogue: NamedCatalogue,
   aliases: readonly Alias[] = [],
 ): Vocabulary {
-  const raw: { type: string; words: string[]; own: boolean }[] = [];
-  const add = (type: string, text: string, own = false) => {
-    const words = [...new Set(foldedWords(text))];
-    if (words.length > 0) raw.push({ type, words, own });
-  };
-  for (const t of catalogue.types.values()) {
-    for (const text of [t.label, ...t.alsoCalled, ...(catalogue.words.get(t.id) ?? [])])
-      add(t.id, text);
+  const names = namesOf(catalogue, aliases);
+  const weightOf = weightsOf(names, catalogue.types.size);
+  const phrasesByWord = new Map<string, Phrase[]>();
+  for (const { type, words, own } of names) {
+    const sum = words.reduce((s, w) => s + weightOf.get(w)!, 0);
+    // Filed under its rarest word: a full match must hold it.
+    const rarest = words.reduce((a, b) => (weightOf.get(b)! > weightOf.get(a)! ? b : a));
+    const filed = phrasesByWord.get(rarest) ?? [];
+    filed.push({ type, words, sum, weight: sum * (own ? OWN_WEIGHS : 1) });
+    phrasesByWord.set(rarest, filed);
   }
-  for (const text of catalogue.noTypeWords) add(NO_TYPE, text);
-  for (const a of aliases) add(a.itemType, a.text, true);
+  const byLength = new Map<number, string[]>();
+  for (const w of weightOf.keys()) byLength.set(w.length, [...(byLength.get(w.length) ?? []), w]);
+  const heads = new Set(names.filter((n) => n.words.length > 1).map((n) => n.words.at(-1)!));
+  return { catalogue, phrasesByWord, weightOf, byLength, heads };
+}
 
+function namesOf(catalogue: NamedCatalogue, aliases: readonly Alias[]): Name[] {
+  const shipped = [...catalogue.types.values()].flatMap((t) =>
+    [t.label, ...t.alsoCalled, ...(catalogue.words.get(t.id) ?? [])].map((text) => [t.id, text]),
+  );
+  const name = (type: string, text: string, own: boolean): Name => ({
+    type,
+    words: [...new Set(foldedWords(text))],
+    own,
+  });
+  return [
+    ...shipped.map(([type, text]) => name(type!, text!, false)),
+    ...[...catalogue.noTypeWords].map((text) => name(NO_TYPE, text, false)),
+    ...aliases.map((a) => name(a.itemType, a.text, true)),
+  ].filter((n) => n.words.length > 0);
+}
+
+/** A word weighs more, the fewer kinds are called by it: log(1 + kinds / kinds with the word). */
+function weightsOf(names: readonly Name[], kinds: number): Map<string, number> {
   const typesByWord = new Map<string, Set<string>>();
-  for (const { type, words } of raw)
+  for (const { type, words } of names)
     for (const w of words) {
       const types = typesByWord.get(w) ?? new Set();
       // Each thing without a type is a kind of its own.
       types.add(type === NO_TYPE ? words.join(" ") : type);
       typesByWord.set(w, types);
     }
-  const kinds = catalogue.types.size;
-  const weightOf = new Map<string, number>();
-  for (const [w, types] of typesByWord) weightOf.set(w, Math.log(1 + kinds / types.size));
-
-  const phrasesByWord = new Map<string, Phrase[]>();
-  for (const { type, words, own } of raw) {
-    const weight = words.reduce((s, w) => s + weightOf.get(w)!, 0) * (own ? 1.1 : 1);
-    // Filed under its rarest word: a full match must hold it.
-    const rarest = words.reduce((a, b) => (weightOf.get(b)! > weightOf.get(a)! ? b : a));
-    const filed = phrasesByWord.get(rarest) ?? [];
-    filed.push({ type, words, weight });
-    phrasesByWord.set(rarest, filed);
-  }
-  const byLength = new Map<number, string[]>();
-  for (const w of weightOf.keys()) byLength.set(w.length, [...(byLength.get(w.length) ?? []), w]);
-  const heads = new Set(raw.filter((r) => r.words.length > 1).map((r) => r.words.at(-1)!));
-  return { catalogue, phrasesByWord, weightOf, byLength, heads };
+  return new Map(
+    [...typesByWord].map(([w, types]) => [w, Math.log(1 + kinds / types.size)] as const),
+  );
 }
 
 const plain = new WeakMap<NamedCatalogue, Vocabulary>();
@@ -191,97 +213,172 @@ function bestMatch(text: string, vocabulary: Vocabulary): Match {
   }, first);
 }
 
+/** The known words of a text, and what is not known of it. */
+interface SaidWords {
+  /** How much each word says of the thing, 0–1. */
+  readonly strength: ReadonlyMap<string, number>;
+  readonly order: readonly string[];
+  readonly head: string | undefined;
+  readonly respelt: boolean;
+  readonly cutShort: boolean;
+  readonly unknown: number;
+  readonly unknownShort: number;
+}
+
+/** A word that was put right says a little less. */
+const RESPELT_SAYS = 0.9;
+
+/** Takes the words of a text one after another. */
+class WordTaker {
+  readonly strength = new Map<string, number>();
+  readonly order: string[] = [];
+  respelt = false;
+  cutShort = false;
+  unknown = 0;
+  unknownShort = 0;
+  readonly #vocabulary: Vocabulary;
+  readonly #reading: ReadonlyMap<string, string>;
+  constructor(vocabulary: Vocabulary, reading: ReadonlyMap<string, string>) {
+    this.#vocabulary = vocabulary;
+    this.#reading = reading;
+  }
+
+  take(part: string, factor: number): void {
+    for (const raw of foldedWords(part)) {
+      const word = this.#reading.get(raw) ?? known(raw, this.#vocabulary);
+      if (word === null) {
+        if (factor === 1 && !isPlain(raw)) this.#missed(raw);
+        continue;
+      }
+      if (word !== raw) this.#corrected(raw);
+      this.order.push(word);
+      const says = word === raw ? factor : factor * RESPELT_SAYS;
+      this.strength.set(word, Math.max(this.strength.get(word) ?? 0, says));
+    }
+  }
+  #missed(word: string): void {
+    if (word.length >= SHORTEST_MODIFIER) this.unknown++;
+    else if (word.length > 1) this.unknownShort++;
+  }
+  #corrected(word: string): void {
+    this.respelt = true;
+    if (word.length <= SHORTEST_MODIFIER) this.cutShort = true;
+  }
+}
+
+function wordsSaid(
+  text: string,
+  vocabulary: Vocabulary,
+  reading: ReadonlyMap<string, string>,
+): SaidWords {
+  const [main, ...tails] = text.split(
+    /\b(?:for|with|in|from|incl(?:uding|\.)?|suitable|to be|that|which)\b/i,
+  );
+  const words = new WordTaker(vocabulary, reading);
+  words.take(main ?? "", 1);
+  const last = words.order.findLast((w) => !isPlain(w));
+  const head = last !== undefined && vocabulary.heads.has(last) ? last : undefined;
+  const named = last !== undefined;
+  // "Key for AED cabinet": what a thing nobody knows is for does not name it.
+  if (named || words.unknown === 0)
+    for (const tail of tails) words.take(tail, named ? AFTER_PREPOSITION : 1);
+  const { strength, order, respelt, cutShort, unknown, unknownShort } = words;
+  return { strength, order, head, respelt, cutShort, unknown, unknownShort };
+}
+
+/** How well the best phrase of a kind is met. */
+interface Met {
+  readonly score: number;
+  /** Share of the phrase's weight that is there, 0–1. */
+  readonly whole: number;
+  readonly words: readonly string[];
+}
+
+/** A phrase that is there in part counts for less than the part. */
+const PART_COUNTS = 0.6;
+
+function met(
+  { strength, order }: SaidWords,
+  phrase: Phrase,
+  weightOf: Vocabulary["weightOf"],
+): Met | null {
+  let have = 0;
+  let present = 0;
+  for (const w of phrase.words) {
+    const says = strength.get(w);
+    if (says === undefined) continue;
+    const weight = weightOf.get(w)!;
+    have += says * weight;
+    present += weight;
+  }
+  const whole = present / phrase.sum;
+  if (whole < PARTIAL_FROM) return null;
+  const score = have * (phrase.weight / phrase.sum) * whole ** 3;
+  const factor = whole < 1 ? PART_COUNTS : sideBySide(order, phrase.words) ? SIDE_BY_SIDE : 1;
+  return { score: score * factor, whole, words: phrase.words };
+}
+
+/** The best phrase of each kind, best first. */
+function ranked(said: SaidWords, { phrasesByWord, weightOf }: Vocabulary): [string, Met][] {
+  const best = new Map<string, Met>();
+  for (const word of said.strength.keys())
+    for (const phrase of phrasesByWord.get(word) ?? []) {
+      const now = met(said, phrase, weightOf);
+      const before = best.get(phrase.type);
+      if (now && (!before || now.score > before.score)) best.set(phrase.type, now);
+    }
+  return [...best].sort((a, b) => b[1].score - a[1].score || (a[0] < b[0] ? -1 : 1));
+}
+
+/** Weight of the words said, those apart that only say what a thing is like; and how much of it a phrase has. */
+function explainedBy(
+  words: readonly string[],
+  { strength }: SaidWords,
+  weightOf: Vocabulary["weightOf"],
+): { all: number; explained: number } {
+  let all = 0;
+  let explained = 0;
+  for (const [w, s] of strength) {
+    if (isPlain(w)) continue;
+    all += s * weightOf.get(w)!;
+    if (words.includes(w)) explained += s * weightOf.get(w)!;
+  }
+  return { all, explained };
+}
+
 /** @param reading what words cut short stand for, where not for the commonest */
 function findMatch(
   text: string,
   vocabulary: Vocabulary,
   reading: ReadonlyMap<string, string> = NO_READING,
 ): Match {
-  const [main, ...tails] = text.split(
-    /\b(?:for|with|in|from|incl(?:uding|\.)?|suitable|to be|that|which)\b/i,
-  );
-  const strength = new Map<string, number>();
-  const order: string[] = [];
-  let respelt = false;
-  let cutShort = false;
-  let unknown = 0;
-  let unknownShort = 0;
-  const take = (part: string, factor: number) => {
-    for (const raw of foldedWords(part)) {
-      const word = reading.get(raw) ?? known(raw, vocabulary);
-      if (word === null) {
-        if (factor === 1 && raw.length >= SHORTEST_MODIFIER && !isPlain(raw)) unknown++;
-        else if (factor === 1 && raw.length > 1 && !isPlain(raw)) unknownShort++;
-        continue;
-      }
-      if (word !== raw) respelt = true;
-      if (word !== raw && raw.length <= SHORTEST_MODIFIER) cutShort = true;
-      order.push(word);
-      const s = word === raw ? factor : factor * 0.9;
-      strength.set(word, Math.max(strength.get(word) ?? 0, s));
-    }
-  };
-  take(main ?? "", 1);
-  const last = order.findLast((w) => !isPlain(w));
-  const head = last !== undefined && vocabulary.heads.has(last) ? last : undefined;
-  const named = order.some((w) => !isPlain(w));
-  // "Key for AED cabinet": what a thing nobody knows is for does not name it.
-  if (named || unknown === 0) for (const tail of tails) take(tail, named ? AFTER_PREPOSITION : 1);
-  if (strength.size === 0) return NOTHING;
-
-  const best = new Map<
-    string,
-    { score: number; whole: number; weight: number; words: readonly string[] }
-  >();
-  for (const word of strength.keys())
-    for (const phrase of vocabulary.phrasesByWord.get(word) ?? []) {
-      let have = 0;
-      for (const w of phrase.words) have += (strength.get(w) ?? 0) * vocabulary.weightOf.get(w)!;
-      const present = phrase.words.filter((w) => strength.has(w));
-      const whole =
-        present.reduce((s, w) => s + vocabulary.weightOf.get(w)!, 0) /
-        phrase.words.reduce((s, w) => s + vocabulary.weightOf.get(w)!, 0);
-      if (whole < PARTIAL_FROM) continue;
-      let score =
-        have *
-        (phrase.weight / phrase.words.reduce((s, w) => s + vocabulary.weightOf.get(w)!, 0)) *
-        whole ** 3;
-      if (whole === 1 && sideBySide(order, phrase.words)) score *= SIDE_BY_SIDE;
-      if (whole < 1) score *= 0.6;
-      const known = best.get(phrase.type);
-      if (!known || score > known.score)
-        best.set(phrase.type, { score, whole, weight: have, words: phrase.words });
-    }
-  const ranked = [...best.entries()].sort(
-    (a, b) => b[1].score - a[1].score || (a[0] < b[0] ? -1 : 1),
-  );
-  if (ranked.length === 0) return { ...NOTHING, respelt };
-  const [type, top] = ranked[0]!;
-  const second = ranked[1]?.[1].score ?? 0;
-  let all = 0;
-  let explained = 0;
-  for (const [w, s] of strength) {
-    if (isPlain(w)) continue;
-    all += s * vocabulary.weightOf.get(w)!;
-    if (top.words.includes(w)) explained += s * vocabulary.weightOf.get(w)!;
-  }
+  const said = wordsSaid(text, vocabulary, reading);
+  if (said.strength.size === 0) return NOTHING;
+  const [first, ...others] = ranked(said, vocabulary);
+  const { respelt, cutShort, unknown, unknownShort, head } = said;
+  if (!first) return { ...NOTHING, respelt };
+  const [type, top] = first;
+  const { all, explained } = explainedBy(top.words, said, vocabulary.weightOf);
   return {
     type,
     weight: top.score,
     whole: top.whole,
-    margin: top.score === 0 ? 0 : (top.score - second) / top.score,
+    margin: top.score === 0 ? 0 : (top.score - (others[0]?.[1].score ?? 0)) / top.score,
     respelt,
     cutShort,
     explained: all === 0 ? 1 : explained / all,
     unknown,
     unknownShort,
     headElsewhere: head !== undefined && !top.words.includes(head) && explained < all,
-    alternatives: ranked
-      .slice(1, 5)
+    alternatives: others
+      .slice(0, MOST_ALTERNATIVES)
       .map(([id]) => id)
       .filter((id) => id !== NO_TYPE),
   };
 }
+
+/** More buttons than these nobody reads. */
+const MOST_ALTERNATIVES = 4;
 
 function sideBySide(order: readonly string[], words: readonly string[]): boolean {
   if (words.length < 2) return false;

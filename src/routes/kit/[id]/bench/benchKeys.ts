@@ -17,10 +17,9 @@ export interface BenchParts {
   pressStopwatch(): void;
 }
 
-/** Letters act with the focus in the item, its list or on nothing, never from the trail (WCAG 2.1.4). */
+/** Letters act only with the focus in the item or its list, never from the trail (WCAG 2.1.4). */
 const inItem = (e: Event): boolean =>
-  e.target === document.body ||
-  (e.target instanceof Element && e.target.closest("[data-keys]") !== null);
+  e.target instanceof Element && e.target.closest("[data-keys]") !== null;
 
 /** What a key pressed does on the bench: a scanner's code, a shortcut, or leaving a field. */
 export function benchKeys(parts: BenchParts): (e: KeyboardEvent) => void {

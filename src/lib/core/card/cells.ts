@@ -1,0 +1,89 @@
+import Papa from "papaparse";
+
+/** A line of a table as cells: by a delimiter, by bars, or by runs of blanks. */
+
+export type Split = (line: string) => string[];
+
+const delimited = (delimiter: string) => (line: string) => splitQuoted(line, delimiter);
+/** Columns by a run of blanks, or by dot leaders. */
+export const spaced = (line: string) => line.trim().split(/\s{2,}|\s*\.{3,}\s*|\t+/);
+const GAP = /\s{2,}|\s*\.{3,}\s*|\t+/g;
+/** A cell with where it starts and ends on its line. */
+interface PlacedCell {
+  readonly text: string;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Cells of a line with where each starts and ends. */
+function placedCells(line: string): PlacedCell[] {
+  const cells: PlacedCell[] = [];
+  let from = /^\s*/.exec(line)![0].length;
+  const end = line.trimEnd().length;
+  for (const gap of line.slice(0, end).matchAll(GAP)) {
+    if (gap.index < from) continue;
+    cells.push({ text: line.slice(from, gap.index), from, to: gap.index });
+    from = gap.index + gap[0].length;
+  }
+  cells.push({ text: line.slice(from, end), from, to: end });
+  return cells;
+}
+/** "Large dressing 3        2": a name so long that one blank parts it from the count under the next heading. */
+function atHeadings(cell: PlacedCell, headings: readonly PlacedCell[], line: string): PlacedCell[] {
+  const at = headings.find((h) => h.from > cell.from && h.from < cell.to)?.from;
+  const m = at === undefined ? null : /^(.*\p{L}.*?)\s(\d{1,4})$/u.exec(cell.text);
+  if (!m) return [cell];
+  const from = cell.to - m[2]!.length;
+  // The count begins where its heading does, or a letter or two beside.
+  if (Math.abs(from - at!) > BESIDE) return [cell];
+  return [
+    { text: m[1]!, from: cell.from, to: from - 1 },
+    { text: line.slice(from, cell.to), from, to: cell.to },
+  ];
+}
+const BESIDE = 3;
+
+/** More cells than headings (a column without one): each goes to the heading that it stands under. */
+export const underHeadings = (header: string) => {
+  const headings = placedCells(header);
+  return (line: string): string[] => {
+    const found = placedCells(line);
+    const cells =
+      found.length < headings.length ? found.flatMap((c) => atHeadings(c, headings, line)) : found;
+    if (cells.length === found.length && found.length <= headings.length)
+      return cells.map((c) => c.text);
+    const apart = (c: { from: number; to: number }, h: { from: number; to: number }) =>
+      Math.max(c.from, h.from) - Math.min(c.to, h.to);
+    const placed = headings.map(() => [] as string[]);
+    for (const c of cells) {
+      const best = headings.reduce((b, h, i) => (apart(c, h) < apart(c, headings[b]!) ? i : b), 0);
+      placed[best]!.push(c.text);
+    }
+    return placed.map((p) => p.join(" "));
+  };
+};
+const piped = (line: string) =>
+  line.includes("|")
+    ? line
+        .trim()
+        .replace(/^\||\|$/g, "")
+        .split("|")
+        .map((c) => c.trim())
+    : [line];
+/** Ways to split a line into cells, in the order they are tried; by blanks last. */
+export const SPLITTERS: readonly Split[] = [
+  delimited("\t"),
+  piped,
+  delimited(";"),
+  delimited(","),
+  spaced,
+];
+
+/** Cells of one line; quotes hold delimiters, doubled quotes are one (RFC 4180). */
+function splitQuoted(line: string, delimiter: string): string[] {
+  if (!line.includes('"')) return line.split(delimiter).map((c) => c.trim());
+  // A quote may stand behind a space.
+  const closeUp = line.replace(/(^|[,;\t])\s+(?=")/g, "$1");
+  const [cells = []] = Papa.parse<string[]>(closeUp, { delimiter }).data;
+  return cells.map((c) => c.trim());
+}

@@ -1,0 +1,79 @@
+import type { ColumnRole } from "./columnRole.ts";
+
+/** Headings whole, in the languages that tables come in. */
+const HEADER_ROLES: readonly (readonly [RegExp, ColumnRole])[] = [
+  [
+    /^(?:pack\s*(?:qty|quantity|count|of)|(?:qty|quantity|pcs|pieces|units|items|no\.?|number)\s*(?:per|\/|in)\s*(?:a\s*)?(?:pack|pk|box|unit)|per pack)$/i,
+    "unit",
+  ],
+  [/^(?:(?:no\.?|nr\.?|number)\s*of\s*(?:packs|boxes)|boxes)$/i, "quantity"],
+  [
+    /^(?:item|items|description|desc\.?|product|product name|contents?|article|name|item name|item description|component|material|what|equipment|supplies|supply)$/i,
+    "text",
+  ],
+  [
+    /^(?:qty\.?|quantity|count|amount|pieces|pcs|number|q'ty|quantities|units in kit|in kit|how many|stock|on hand|in stock|nr|no\. of|number of pieces|total qty|packs)$/i,
+    "quantity",
+  ],
+  [
+    /^(?:size|dimensions?|measurements?|spec|specification|format|size\/spec|variant|details?|strength)$/i,
+    "size",
+  ],
+  [
+    /^(?:unit|uom|u\/i|u\/m|u\/issue|units|pack|pack size|packaging|per|unit of measure|form|each)$/i,
+    "unit",
+  ],
+  [
+    /^(?:no\.?|nr\.?|#|row|pos\.?|line|item no\.?|item #|ref\.?|code|sku|stock code|part no\.?|part|art\.? ?no\.?|id|barcode|ean|location|compartment|category|section|pocket|price|unit price|cost|value|total|expires?|expiry|exp\.?|expiry date|best before|use by|lot|batch|checked|supplier|weight|date|order code|cat\.? ?no\.?|bin|shelf|currency|brand|sum|where|place|kept in|found in)$/i,
+    "skip",
+  ],
+  [
+    /^(?:notes?|remarks?|comments?|bemerkung(?:en)?|remarques?|observaciones|opmerkingen)$/i,
+    "note",
+  ],
+  // As tables from abroad are headed, with their English beside them or not.
+  [
+    /^(?:artikel|bezeichnung|benennung|inhalt|désignation|designation|article|artículo|descripción|omschrijving|articolo|descrizione)(?:\s*\/.*)?$/iu,
+    "text",
+  ],
+  [
+    /^(?:ist|menge|anzahl|stück|quantité|qté|cantidad|cant\.?|aantal|quantità)(?:\s*\/.*)?$/iu,
+    "quantity",
+  ],
+  [/^(?:soll|prévu|requis|debido|gewenst|previsto)(?:\s*\/.*)?$/iu, "skip"],
+  [/^(?:ve|einheit|unité|unidad|eenheid|unità)(?:\s*\/.*)?$/iu, "unit"],
+  [
+    /^(?:größe|grösse|maße?|taille|dimension|tamaño|medidas?|maat|afmeting|misura)(?:\s*\/.*)?$/iu,
+    "size",
+  ],
+  [
+    /^(?:ablauf(?:datum)?|verfall(?:datum)?|haltbar(?:keit)?|mhd|péremption|caducidad|vervaldatum|scadenza|artikel-?nr\.?|bestell-?nr\.?|réf(?:érence)?\.?|referencia|preis|prix|precio|prijs|prezzo)(?:\s*\/.*)?$/iu,
+    "skip",
+  ],
+];
+
+/** Longer headings by the word they hold: "Qty in kit", "Item description (EN)". */
+const HEADER_WORDS: readonly (readonly [RegExp, ColumnRole])[] = [
+  // How many there should be is not how many there are.
+  [/\b(?:min|max|minimum|maximum|par|target|required|reorder|should)\b/i, "skip"],
+  [/\bunit\s+of\s+(?:issue|measure|sale)\b/i, "unit"],
+  [/\b(?:qty|quantity|quantities)\b/i, "quantity"],
+  [/\b(?:size|dimensions?)\s*[/&,+]|[/&,+]\s*(?:size|dimensions?)\b/i, "size"],
+  [
+    /\b(?:code|sku|ref|no\.?|number|price|cost|value|exp\.?|expiry|date|lot|batch|location)\b/i,
+    "skip",
+  ],
+  [/\bnotes?\b/i, "note"],
+  [/\b(?:item|description|product|contents?|article)\b/i, "text"],
+  [/\b(?:size|dimensions?)\b/i, "size"],
+  [/\b(?:unit|uom|pack)\b/i, "unit"],
+];
+
+/** What a column is by its heading; null: it does not tell. */
+export const roleOf = (heading: string): ColumnRole | null => {
+  const name = heading.trim();
+  const exact = HEADER_ROLES.find(([pattern]) => pattern.test(name))?.[1];
+  if (exact) return exact;
+  if (name.split(/\s+/).length > 4 || /\d/.test(name)) return null;
+  return HEADER_WORDS.find(([pattern]) => pattern.test(name))?.[1] ?? null;
+};

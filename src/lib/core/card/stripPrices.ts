@@ -1,0 +1,37 @@
+/** Takes out what looks like a count and is none: prices, dates, codes, phone numbers. */
+export function stripPrices(text: string): string {
+  return (
+    text
+      // Struck through: no longer there.
+      .replace(/~~[^~]*~~/g, " ")
+      // Set apart in columns: unit price and total.
+      .replace(/(?:\s{2,}|\t)\d+[.,]\d{2}(?=\s{2,}|\t|\s*$)/g, " ")
+      .replace(/(?:[£€$¥]|\b(?:EUR|USD|GBP|CHF|SEK|AUD|CAD|NZD)\b)\s*\d+(?:[.,]\d+)*/g, " ")
+      .replace(/\b\d+(?:[.,]\d{1,2})?\s*(?:[£€]|\b(?:EUR|USD|GBP|CHF|SEK|AUD|CAD|NZD)\b)/g, " ")
+      .replace(/\$\s*(?=\s|$)/g, " ")
+      .replace(
+        /\b(?:exp(?:iry|ires?|\.)?|use by|best before|bbe?|dated?|tested|checked|charged|serviced|opened|lot|batch)\s*(?:date)?\s*[:.]?\s*(?:end\s+)?(?:\d{1,4}[-/.]\d{1,4}(?:[-/.]\d{1,4})?|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?\s*\d{2,4})/gi,
+        " ",
+      )
+      .replace(
+        /\b\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?(?:january|february|march|april|may|june|july|august|september|october|november|december)\b(?:\s+\d{4})?/gi,
+        " ",
+      )
+      .replace(
+        /\b(?:bought|since|from|of|made|packed|dated|in)\s+(?:19|20)\d\d\b(?![-/.\d])/gi,
+        " ",
+      )
+      .replace(/\b\d{1,2}(?:st|nd|rd|th)\b/gi, " ")
+      .replace(/\b20\d\d-(?:0[1-9]|1[0-2])(?:-\d\d)?\b/g, " ")
+      .replace(/\b(?:0[1-9]|1[0-2])\/20\d\d\b/g, " ")
+      .replace(
+        /\b(?!X\d|(?:BX|PK|PKT|BG|CS|CT)\d{1,4}\b)[A-Z]{1,5}-?\d{3,}[A-Z]?\b|\b[A-Z]{2,4}-\d{2,}\b/g,
+        " ",
+      )
+      .replace(
+        /(?:\b(?:ref|sku|item|part|art|cat|code|stock)\.?\s*(?:no\.?|number|#|code)?\s*[:#]\s*)[\w-]*\d[\w-]*/gi,
+        " ",
+      )
+      .replace(/#\s?\d{3,}\b/g, " ")
+  );
+}

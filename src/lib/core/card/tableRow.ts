@@ -1,0 +1,72 @@
+import type { ColumnRole } from "./columnRole.ts";
+import { inOurWords } from "./foreignUnits.ts";
+import type { CardRow } from "./layout.ts";
+import { stripPrices } from "./stripPrices.ts";
+
+/** The cells of a row by what their columns hold. */
+class Cells {
+  readonly cells: readonly string[];
+  readonly roles: readonly (ColumnRole | null)[];
+  constructor(cells: readonly string[], roles: readonly (ColumnRole | null)[]) {
+    this.cells = cells;
+    this.roles = roles;
+  }
+
+  of(...roles: readonly (ColumnRole | null)[]): string {
+    return this.cells.filter((c, i) => roles.includes(this.roles[i]!) && c !== "").join(", ");
+  }
+  /** What names the item: a column that nothing is known of may. */
+  get name(): string {
+    const named = this.of("text", null);
+    // A total may stand under another heading than the items.
+    return /\p{L}/u.test(named)
+      ? named
+      : (this.cells.find((c) => /^\W*total\W*$/i.test(c)) ?? named);
+  }
+  get size(): string {
+    const note = this.of("note");
+    // A size may stand among the remarks.
+    return this.of("size") || (/^[\d.,\s]+(?:mm|cm|m|in|"|[x×*])/i.test(note) ? note : "");
+  }
+  /** The last number of a row that is shorter than its heading, as columns set by blanks where a size is missing. */
+  get lastNumber(): string {
+    const last = this.cells.at(-1)!;
+    const isShort = this.cells.length < this.roles.length;
+    return isShort && /^\d+(?:\s*\p{L}+)?$/u.test(last) ? last : "";
+  }
+  /** "half empty, 55 left", "to order": a remark that says how many there are. */
+  get remark(): string {
+    const note = this.of("note");
+    return /\bleft\b|\bto\s+order\b|\bmissing\b|\bnone\b/i.test(note) ? `, ${note}` : "";
+  }
+}
+
+/** A row of a table as text to read and the quantity beside it. */
+export function tableRow(
+  cells: readonly string[],
+  roles: readonly (ColumnRole | null)[],
+  source: number,
+): CardRow {
+  const row = new Cells(cells, roles);
+  const { name } = row;
+  const quantity = row.of("quantity") || row.lastNumber;
+  const size = row.of("quantity") === "" && row.size === quantity ? "" : row.size;
+  const text = name === "" ? "" : `${name}${size === "" ? "" : ` (${size})`}${row.remark}`;
+  return {
+    source,
+    text: stripPrices(text),
+    quantity: amountOf(quantity, row.of("unit")),
+    inTable: true,
+    bullet: true,
+    indent: 0,
+  };
+}
+
+/** A count with its unit; a unit alone is one of it. null: neither. */
+function amountOf(quantity: string, packed: string): string | null {
+  const isSaidTwice = packed === quantity;
+  // A bare number there is what one pack holds.
+  const unit = isSaidTwice ? "" : /^\d+$/.test(packed) ? `pack of ${packed}` : packed;
+  if (quantity === "") return unit === "" ? null : `1 ${unit}`;
+  return inOurWords([quantity, unit].filter(Boolean).join(" "));
+}
