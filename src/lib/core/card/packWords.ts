@@ -17,8 +17,10 @@ export const NOT_A_COUNT_AFTER =
 export const QUANTITY_WORD =
   /^(?:qty|quantity|count|amount|number|pcs|pieces|contains|quan|anzahl)$/i;
 
+const BOOKKEEPING: ReadonlySet<string> = new Set(
+  "pc pcs pce pces stk stück pkg pkgs pkt pkts bx bxs rl rls btl btls ea each qty quantity pair pairs pr prs x of off per unit units piece pieces pk ct no approx the is are there there's theres we i have got has um uh er erm okay ok oh so well now next here's that's some one ones".split(
+    " ",
+  ),
+);
 /** What counts and packs are written with, and no name: "pcs", "of", "qty". */
-export const isBookkeeping = (w: string) =>
-  /^(?:pcs?|pces?|stk|stück|pkgs?|pkts?|bxs?|rls?|btls?|ea|each|qty|quantity|pairs?|prs?|x|of|off|per|units?|pieces?|pk|pkt|ct|no|approx|the|is|are|there|there's|theres|we|i|have|got|has|um|uh|er|erm|okay|ok|oh|so|well|now|next|here's|that's|some|ones?)$/i.test(
-    w,
-  );
+export const isBookkeeping = (w: string): boolean => BOOKKEEPING.has(w.toLowerCase());

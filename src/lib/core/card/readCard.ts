@@ -1,3 +1,4 @@
+import { remembering } from "../base/remembering.ts";
 import { speaksOfAbsence, speaksOfWant } from "./absence.ts";
 import { claimOf } from "./claim.ts";
 import { cleanLines, untickedLines } from "./cleanLines.ts";
@@ -27,6 +28,8 @@ export interface CardReading {
   readonly columnsUnclearAt: number | null;
 }
 
+/** A card has fewer different words, but for rubbish. */
+const MOST_WORDS = 5_000;
 /** No card has more; beyond it a paste was a mistake. */
 export const MOST_LINES = 10_000;
 
@@ -39,7 +42,7 @@ export function readCard(
   vocabulary: Vocabulary,
   habits: Habits = NO_HABITS,
 ): CardReading {
-  const isWord = (word: string) => isKnownWord(word, vocabulary);
+  const isWord = remembering((word) => isKnownWord(word, vocabulary), MOST_WORDS);
   const lines = strokesAsCells(cleanLines(text)).map((line) =>
     line.length > LONGEST_LINE ? line : repairText(line, isWord),
   );

@@ -104,7 +104,7 @@ const ONE_FIRST = /^(\s*)[lI|](?=\s+(?:pairs?|rolls?|box|pack|packet|bottle|tube
 export function repairText(line: string, isWord: (word: string) => boolean): string {
   // Three bars or more rule columns, and stand for no letter.
   const ruled = (line.match(/\|/g) ?? []).length >= 3;
-  return (ruled ? line.replace(/(?<=\p{L})\|/gu, " |") : line)
+  const counted = (ruled ? line.replace(/(?<=\p{L})\|/gu, " |") : line)
     .replace(ONE_INCH, "1 $1")
     .replace(ONE_FIRST, "$11")
     .replace(/(?<=\s)0f(?=\s)/g, "of")
@@ -113,7 +113,22 @@ export function repairText(line: string, isWord: (word: string) => boolean): str
       /\d|^[lI][Oo]+$/.test(number) ? `${digits(number)}${UNIT[unit] ?? unit}` : whole,
     )
     .replace(NUMBER_TIMES, digits)
-    .replace(NUMBER, digits)
+    .replace(NUMBER, digits);
+  return (counted.match(WORDS) ?? []).every((word) => isPrinted(word, isWord))
+    ? counted
+    : repairWords(counted, isWord);
+}
+
+/** Words, numbers, and what is both. */
+const WORDS = /[\p{L}\d|]+/gu;
+/** Nothing of it is taken for something else: a number, a short word without a doubtful letter. */
+const NOT_SPOILT =
+  /^(?:\d+(?:mm|cm|m|ml|mg|g|in|ft|yd|x|s)?|mm|cm|ml|(?!\p{L}*rn)[^\P{L}lI]{1,4})$/u;
+const isPrinted = (word: string, isWord: (word: string) => boolean): boolean =>
+  NOT_SPOILT.test(word) || (/^\p{L}+$/u.test(word) && isWord(word));
+
+function repairWords(line: string, isWord: (word: string) => boolean): string {
+  return line
     .replace(RUN_TOGETHER, (word) => {
       if (isWord(word)) return word;
       const read = word.startsWith("l") ? `I${word.slice(1)}` : word.replace("rn", "m");

@@ -26,7 +26,7 @@ export function strokesAsCells(lines: readonly string[]): string[] {
       heads = found;
       return ["Item", ...found, "Notes"].join("\t");
     }
-    const m = heads && ROW.exec(line);
+    const m = heads && line.includes("/") ? ROW.exec(line) : null;
     const numbers = m ? m[2]!.split("/").map((n) => n.trim()) : [];
     if (!m || numbers.length !== heads!.length) return line;
     return [m[1]!.trim(), ...numbers, m[3]?.trim() ?? ""].join("\t");
