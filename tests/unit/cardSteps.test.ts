@@ -66,6 +66,9 @@ describe("letters and digits taken for each other", () => {
     expect(repair("l2cm x 1Ocm")).to.equal("12cm x 10cm");
     expect(repair("2Oml")).to.equal("20ml");
     expect(repair("5crn")).to.equal("5cm");
+    expect(repair('tape, %2" x 10 yd')).to.equal('tape, 1/2" x 10 yd');
+    expect(repair('tweezers 3%2"')).to.equal('tweezers 3 1/2"');
+    expect(repair("chlorhexidine 0.2%2 in")).to.equal("chlorhexidine 0.2%2 in");
     expect(repair("gauze      1O")).to.equal("gauze      10");
     expect(repair("gauze      l")).to.equal("gauze      1");
     expect(repair("gauze ..... lO")).to.equal("gauze ..... 10");
@@ -435,6 +438,17 @@ describe("who says it, what is quoted, what stands side by side", () => {
       ...[1, "triangular-bandage", 6, null],
     ]);
     expect(read("Elastic bandage, 3 in x 5 yd")[0]![3]).to.deep.equal([76, 4572]);
+  });
+
+  it("a size that lost a fraction to a percent sign is asked about; a percentage is none", () => {
+    const { entries } = readCard(
+      '8 fabric plasters, % x 3 in\n1 splinter tweezers, 3%"\n1 bottle povidone iodine 10% in the lid\n4 eye pads',
+      vocabulary,
+    );
+    expect(entries.map((e) => e.doubts.includes("fraction-lost"))).to.deep.equal([
+      ...[true, true, false, false],
+    ]);
+    expect(entries[0]!.confidence).to.be.below(0.9);
   });
 
   it("more of a thing than kits hold is asked about", () => {

@@ -38,6 +38,8 @@ export const CARD_DOUBTS = [
   "number-left",
   /** More than a kit holds of such a thing. */
   "count-unusual",
+  /** A recogniser took a fraction of an inch for another sign: the size is not whole. */
+  "fraction-lost",
   /** A size without a unit. */
   "unit-assumed",
   /** Several columns count, and none is headed. */

@@ -20,6 +20,7 @@ interface Circumstances {
   readonly spoken: boolean;
   readonly numberLeft: boolean;
   readonly countUnusual: boolean;
+  readonly fractionLost: boolean;
   readonly unitAssumed: boolean;
   readonly columnGuessed: boolean;
   readonly isUnticked: boolean;
@@ -48,6 +49,7 @@ export function doubtsOf({ match, reading }: Segment, c: Circumstances): CardDou
     "no-count": !c.piecesSure && !c.counted && c.cardCounts,
     "number-left": c.numberLeft,
     "count-unusual": c.countUnusual,
+    "fraction-lost": c.fractionLost,
     "unit-assumed": c.unitAssumed,
     "column-guessed": c.columnGuessed,
     unticked: c.isUnticked,

@@ -30,6 +30,7 @@ export const COST: Readonly<Record<CardDoubt, number>> = {
   "no-count": 0.81,
   "number-left": 0.71,
   "count-unusual": 2.0,
+  "fraction-lost": 2.0,
   "unit-assumed": 0.0,
   "column-guessed": 1.5,
   unticked: 1.0,

@@ -102,6 +102,7 @@ export function entryOf(
     counted: isCounted(reading, row),
     cardCounts: style.counts,
     spoken: style.spoken,
+    fractionLost: LOST_FRACTION.test(row.text),
     unitAssumed: reading.sizeMm === null && sized.sizeMm !== null,
     numberLeft: reading.leftOver > 0 || !agrees(reading, row, pieces.value),
     countUnusual: isUnusual(pieces.value, shippedT?.bulkMl),
@@ -140,6 +141,10 @@ const alternativesTo = (refined: string | null, type: string | null, match: Matc
       ...match.alternatives,
     ]),
   ].slice(0, 4);
+
+/** "% x 3 in", `7%"`: no size has per cent, so a recogniser took a fraction of an inch for the sign. */
+const LOST_FRACTION =
+  /(?<![\d.,])\d{0,2}\s?[¥V]?%[”"″]?\s?(?:["”″]|in(?:ch)?\b(?!\s+(?:\d|an?\b|the\b))|[x×]\s?\d+(?:\.\d+)?\s?(?:["”″]|in(?:ch)?\b|ft\b|yds?\b))/iu;
 
 interface Sized {
   readonly sizeMm: readonly number[] | null;

@@ -52,6 +52,8 @@ const SPOILT_WORD = /(?<![\p{L}\d|])(?=[\p{L}\d|]*\p{Ll})[\p{L}\d|]*[\d|I][\p{L}
 const RUN_TOGETHER = /(?<![\p{L}\d])(?:\p{L}*rn\p{Ll}*|l\p{Ll}{3,})(?![\p{L}\d])/gu;
 /** "TIN X 10 YD": an inch whose 1 was taken for a letter. */
 const ONE_INCH = /(?<![\p{L}\d])[TIl]\s?(IN)(?=\s*x\s*\d)/giu;
+/** `%2" x 10 yd`, `3%2"`: half an inch, of which the 2 was read. */
+const HALF_INCH = /(?<![\d.,%])(?:(\d{1,2})\s?)?[¥V]?%2(?=\s?(?:["”″]|in(?:ch)?\b))/giu;
 /** A long word nobody knows, that two known ones make: "Contentslist". */
 const JOINED_WORDS = /(?<![\p{L}\d])\p{L}{8,24}(?![\p{L}\d])/gu;
 const SHORTEST_PART = 4;
@@ -106,6 +108,7 @@ export function repairText(line: string, isWord: (word: string) => boolean): str
   const ruled = (line.match(/\|/g) ?? []).length >= 3;
   const counted = (ruled ? line.replace(/(?<=\p{L})\|/gu, " |") : line)
     .replace(ONE_INCH, "1 $1")
+    .replace(HALF_INCH, (_, inches?: string) => (inches ? `${inches} 1/2` : "1/2"))
     .replace(ONE_FIRST, "$11")
     .replace(/(?<=\s)0f(?=\s)/g, "of")
     .replace(COUNT_APART, (_, gap: string, count: string) => gap + digits(count))
