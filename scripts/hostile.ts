@@ -7,7 +7,9 @@ import { spawn, type ChildProcess } from "node:child_process";
 import { existsSync, mkdtempSync, readFileSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { createCanvas } from "@napi-rs/canvas";
 import { randomFrom } from "../bench/planCases.ts";
+import { pagesOfPdf, pixelsOfFile } from "../src/cli/readPicture.ts";
 import { runCli } from "../src/cli/run.ts";
 import { audit } from "../src/lib/core/audit/audit.ts";
 import { readCard } from "../src/lib/core/card/readCard.ts";
@@ -20,9 +22,11 @@ import { readImport } from "../src/lib/core/formats/importFile.ts";
 import { parseIncidents } from "../src/lib/core/formats/incidentTable.ts";
 import { csvRows, listFromRows } from "../src/lib/core/formats/listTable.ts";
 import { parsePriceBook, parsePriceCsv, priceCsv } from "../src/lib/core/formats/priceCsv.ts";
+import { PictureProblem } from "../src/lib/core/picture/opening.ts";
 import { CATALOGUE } from "../src/lib/data/catalogue.ts";
 import { NAMED_CATALOGUE } from "../src/lib/data/namedCatalogue.ts";
 import { PRICE_BOOK } from "../src/lib/data/priceBook.ts";
+import { pdfOf, pngHead } from "../tests/unit/pdfMaker.ts";
 import { SheetProblem, sheetText } from "../src/lib/sheets/sheetText.ts";
 
 const [COUNT = 10_000, SEED = 1] = process.argv.slice(2).map(Number);
@@ -95,15 +99,30 @@ function torn(text: string): string {
   return text + text.slice(0, at).repeat(1 + int(3));
 }
 
+/** Bytes cut short or a few of them changed. */
+function tornBytes(bytes: Uint8Array): Uint8Array {
+  const copy = bytes.slice(0, random() < 0.5 ? bytes.length : int(bytes.length));
+  for (let i = 0; i < int(4); i++) if (copy.length > 0) copy[int(copy.length)] = int(256);
+  return copy;
+}
+
 const read = (path: string) => readFileSync(path, "utf8");
 const AUDIT = JSON.parse(read("tests/fixtures/audits/05-tiered-dates.json")) as unknown;
 const EXAMPLE = JSON.parse(read("tests/fixtures/audits/worked-example.json")) as unknown;
 const WORKSPACE = JSON.parse(read("tests/fixtures/workspace-v1.json")) as unknown;
 const CARD = read("tests/fixtures/kept-aside-1/brackenmirrow-ditch-bag.txt");
+const PICTURE = createCanvas(60, 20).toBuffer("image/png");
 const PRICES = priceCsv(PRICE_BOOK);
 const EVENTS = "id,kind,on,line,pieces\ne1,used,2026-10-01,a,2\ne2,counted,2026-10-02,a,3\n";
 const isType = (id: string) => CATALOGUE.types.has(id);
 const WORDS = vocabularyOf(NAMED_CATALOGUE);
+
+const folder = mkdtempSync(join(tmpdir(), "hostile-"));
+/** Where a file cannot be opened, that is said and no fault. */
+const opened = (work: Promise<unknown>): Promise<unknown> =>
+  work.catch((error: unknown) => {
+    if (!(error instanceof PictureProblem)) throw error;
+  });
 
 /** What is tried: a name, and a run that gives what it did; a throw is a fault. */
 type Trial = readonly [name: string, run: () => unknown];
@@ -164,6 +183,25 @@ const importers: readonly (() => Trial)[] = [
     return ["exercise", () => readExercise(file)];
   },
   () => {
+    // A PNG whose head says anything, or torn.
+    const path = join(folder, "in.png");
+    const bytes = Buffer.from(
+      random() < 0.5 ? pngHead(int(2) * 2 ** 31 + int(9000), int(200_000)) : tornBytes(PICTURE),
+    );
+    return ["picture", () => (writeFileSync(path, bytes), opened(pixelsOfFile(path)))];
+  },
+  () => {
+    const path = join(folder, "in.pdf");
+    const text = torn(pdfOf(["2 eye pads", "4 wipes"], pick([1, 3, 31])));
+    return [
+      "pdf",
+      () => {
+        writeFileSync(path, text, "latin1");
+        return opened(pagesOfPdf(path, () => Promise.reject(new PictureProblem("holds no text"))));
+      },
+    ];
+  },
+  () => {
     const bytes = Uint8Array.from({ length: int(400) }, () => int(256));
     return [
       "sheet",
@@ -175,7 +213,6 @@ const importers: readonly (() => Trial)[] = [
   },
 ];
 
-const folder = mkdtempSync(join(tmpdir(), "hostile-"));
 const COMMANDS: readonly (readonly string[])[] = [
   ["audit", "IN"],
   ["audit", "IN", "--on", "2026-01-01"],
@@ -267,6 +304,8 @@ async function served(): Promise<ChildProcess | null> {
 }
 
 const server = await served();
+// What a first use loads is no input's fault.
+await import("pdfjs-dist/legacy/build/pdf.mjs");
 for (let i = 0; i < COUNT; i++) {
   const way = random();
   await trial(way < 0.7 ? pick(importers)() : way < 0.85 || !server ? commands() : routes());

@@ -1,20 +1,25 @@
-import { readFileSync } from "node:fs";
+import { fork } from "node:child_process";
+import { readFileSync, statSync } from "node:fs";
 import { createRequire } from "node:module";
 import { dirname, join } from "node:path";
-import { createCanvas, loadImage, ImageData, type Canvas } from "@napi-rs/canvas";
+import { createCanvas, ImageData, type Canvas } from "@napi-rs/canvas";
+import type { PDFDocumentProxy } from "pdfjs-dist";
 import { createWorker, type Worker } from "tesseract.js";
 import { isPdf } from "../lib/core/picture/kindOfFile.ts";
 import { layOut } from "../lib/core/picture/layOut.ts";
+import { drawnAt, whyTooHeavy, whyTooLarge, whyTooLong } from "../lib/core/picture/limits.ts";
 import { joinPages, type PagedWord } from "../lib/core/picture/joinPages.ts";
 import {
   DRAWN_AT,
   NO_PICTURE,
+  noPage,
   noPdf,
   PictureProblem,
+  refuseIf,
   textRuns,
 } from "../lib/core/picture/opening.ts";
 import { pdfWords } from "../lib/core/picture/pdfWords.ts";
-import { scaleFor, stretched, turned, type Pixels } from "../lib/core/picture/prepare.ts";
+import { stretched, turned, type Pixels } from "../lib/core/picture/prepare.ts";
 import { readUpright } from "../lib/core/picture/readPage.ts";
 import type { PageText } from "../lib/core/picture/seen.ts";
 import { seenPage } from "../lib/core/picture/tesseractPage.ts";
@@ -47,21 +52,50 @@ async function textOfPicture(pixels: Pixels, worker: Worker): Promise<PageText> 
   return layOut(page);
 }
 
-/** A picture file upright by what its camera noted (EXIF), in the size that is read best. */
+/**
+ * A picture file upright by what its camera noted (EXIF), in the size that is read best.
+ * @throws PictureProblem where it is too large or cannot be decoded
+ */
 export async function pixelsOfFile(file: string): Promise<Pixels> {
-  let image;
+  refuseIf(whyTooLarge(readFileSync(file)));
+  const child = fork(new URL("./decodePicture.ts", import.meta.url), [file], {
+    serialization: "advanced",
+    stdio: ["ignore", "ignore", "ignore", "ipc"],
+  });
   try {
-    image = await loadImage(readFileSync(file));
-  } catch {
-    throw new PictureProblem(NO_PICTURE);
+    const pixels = await new Promise<Pixels | null>((resolve, reject) => {
+      child.once("message", (said) => resolve(said as Pixels | null));
+      child.once("exit", () => resolve(null));
+      child.once("error", reject);
+    });
+    if (!pixels) throw new PictureProblem(NO_PICTURE);
+    return pixels;
+  } finally {
+    child.kill();
   }
-  const by = scaleFor(image.width, image.height);
-  const canvas = createCanvas(Math.round(image.width * by), Math.round(image.height * by));
-  canvas.getContext("2d").drawImage(image, 0, 0, canvas.width, canvas.height);
-  return pixelsOf(canvas);
 }
 
-async function pagesOfPdf(file: string, worker: () => Promise<Worker>): Promise<PageText[]> {
+async function pageOfPdf(
+  pdf: PDFDocumentProxy,
+  n: number,
+  worker: () => Promise<Worker>,
+): Promise<PageText> {
+  const page = await pdf.getPage(n);
+  const view = page.getViewport({ scale: 1 });
+  const { items } = await page.getTextContent();
+  const runs = textRuns(items);
+  if (runs) return layOut(pdfWords(runs, view));
+  const large = page.getViewport({ scale: drawnAt(view.width, view.height, DRAWN_AT) });
+  const canvas = createCanvas(Math.ceil(large.width), Math.ceil(large.height));
+  await page.render({
+    canvas: canvas as unknown as HTMLCanvasElement,
+    viewport: large,
+  }).promise;
+  return textOfPicture(pixelsOf(canvas), await worker());
+}
+
+/** @param worker asked for where a page holds no text */
+export async function pagesOfPdf(file: string, worker: () => Promise<Worker>): Promise<PageText[]> {
   const pdfjs = await import("pdfjs-dist/legacy/build/pdf.mjs");
   const loading = pdfjs.getDocument({
     data: new Uint8Array(readFileSync(file)),
@@ -69,25 +103,22 @@ async function pagesOfPdf(file: string, worker: () => Promise<Worker>): Promise<
     standardFontDataUrl: join(folderOf("pdfjs-dist/package.json"), "standard_fonts/"),
   });
   const pdf = await loading.promise.catch(noPdf);
+  refuseIf(whyTooLong(pdf.numPages));
   const pages: PageText[] = [];
-  for (let n = 1; n <= pdf.numPages; n++) {
-    const page = await pdf.getPage(n);
-    const view = page.getViewport({ scale: 1 });
-    const { items } = await page.getTextContent();
-    const runs = textRuns(items);
-    if (runs) {
-      pages.push(layOut(pdfWords(runs, view)));
-      continue;
-    }
-    const large = page.getViewport({ scale: DRAWN_AT });
-    const canvas = createCanvas(Math.ceil(large.width), Math.ceil(large.height));
-    await page.render({
-      canvas: canvas as unknown as HTMLCanvasElement,
-      viewport: large,
-    }).promise;
-    pages.push(await textOfPicture(pixelsOf(canvas), await worker()));
-  }
+  for (let n = 1; n <= pdf.numPages; n++)
+    pages.push(await pageOfPdf(pdf, n, worker).catch(noPage(n)));
   return pages;
+}
+
+/** A photograph takes 10 s, thirty scanned pages 3 minutes; noise as large may take for ever. */
+const LONGEST_MS = 240_000;
+function inTime<T>(reading: Promise<T>): Promise<T> {
+  let timer: NodeJS.Timeout | undefined;
+  const late = new Promise<never>((_, reject) => {
+    const why = `took longer than ${LONGEST_MS / 60_000} minutes to read: cut out the card`;
+    timer = setTimeout(() => reject(new PictureProblem(why)), LONGEST_MS);
+  });
+  return Promise.race([reading, late]).finally(() => clearTimeout(timer));
 }
 
 /**
@@ -105,11 +136,11 @@ export async function readPictureFile(
       gzip: true,
     }));
   try {
-    const bytes = readFileSync(file).subarray(0, 16);
-    const pages = isPdf(bytes)
-      ? await pagesOfPdf(file, worker)
-      : [await textOfPicture(await pixelsOfFile(file), await worker())];
-    return joinPages(pages);
+    refuseIf(whyTooHeavy(statSync(file).size));
+    const reading = isPdf(readFileSync(file).subarray(0, 16))
+      ? pagesOfPdf(file, worker)
+      : pixelsOfFile(file).then(async (pixels) => [await textOfPicture(pixels, await worker())]);
+    return joinPages(await inTime(reading));
   } finally {
     if (started) await (await (started as Promise<Worker>)).terminate();
   }

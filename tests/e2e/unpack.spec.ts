@@ -2,6 +2,7 @@ import ExcelJS from "exceljs";
 import { expect, test, type Page } from "@playwright/test";
 import { checkDigit } from "../../src/lib/core/count/gs1.ts";
 import { choose } from "./support/choose.ts";
+import { pdfOf, pngHead } from "../unit/pdfMaker.ts";
 import { pasteCard } from "./support/card.ts";
 
 async function withKit(page: Page): Promise<void> {
@@ -293,33 +294,15 @@ test("a photographed card is read, its words tied to its lines, and reading can 
   await expect(page.getByRole("heading", { name: "5 lines" })).toBeVisible();
 });
 
-test("a PDF card with text is read by its places, a HEIC picture refused with what to do", async ({
+test("a PDF card with text is read by its places; HEIC, a picture too large, a catalogue are refused with what to do", async ({
   page,
 }) => {
   await withKit(page);
-  const runs = ["2 eye pads", "4 triangular bandages", "1 whistle"]
-    .map((line, i) => `BT /F1 12 Tf 72 ${700 - 20 * i} Td (${line}) Tj ET`)
-    .join("\n");
-  const objects = [
-    "<< /Type /Catalog /Pages 2 0 R >>",
-    "<< /Type /Pages /Kids [3 0 R] /Count 1 >>",
-    "<< /Type /Page /Parent 2 0 R /MediaBox [0 0 612 792] /Contents 4 0 R /Resources << /Font << /F1 5 0 R >> >> >>",
-    `<< /Length ${runs.length} >>\nstream\n${runs}\nendstream`,
-    "<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica >>",
-  ];
-  let pdf = "%PDF-1.4\n";
-  const at: number[] = [];
-  objects.forEach((o, i) => {
-    at.push(pdf.length);
-    pdf += `${i + 1} 0 obj\n${o}\nendobj\n`;
-  });
-  const xref = pdf.length;
-  pdf += `xref\n0 6\n0000000000 65535 f \n${at.map((n) => `${String(n).padStart(10, "0")} 00000 n \n`).join("")}trailer\n<< /Size 6 /Root 1 0 R >>\nstartxref\n${xref}\n%%EOF`;
   const input = page.getByLabel("Picture or PDF of the card");
   await input.setInputFiles({
     name: "card.pdf",
     mimeType: "application/pdf",
-    buffer: Buffer.from(pdf),
+    buffer: Buffer.from(pdfOf(["2 eye pads", "4 triangular bandages", "1 whistle"])),
   });
   await expect(page.getByRole("heading", { name: "3 lines" })).toBeVisible({ timeout: 30_000 });
   await expect(page.getByLabel("Claimed")).toHaveCount(3);
@@ -331,4 +314,18 @@ test("a PDF card with text is read by its places, a HEIC picture refused with wh
   await expect(
     page.getByText(/phone.heic is a HEIC picture.*save or send it as JPEG/),
   ).toBeVisible();
+  // What would fill the memory is told by its head, and not opened.
+  await input.setInputFiles({
+    name: "bomb.png",
+    mimeType: "image/png",
+    buffer: Buffer.from(pngHead(60_000, 60_000)),
+  });
+  await expect(page.getByText(/bomb.png has 3600 million dots, and at most 120/)).toBeVisible();
+  await input.setInputFiles({
+    name: "catalogue.pdf",
+    mimeType: "application/pdf",
+    buffer: Buffer.from(pdfOf(["2 eye pads"], 31)),
+  });
+  await expect(page.getByText(/catalogue.pdf has 31 pages, and at most 30/)).toBeVisible();
+  await expect(page.getByRole("heading", { name: "3 lines" })).toBeVisible();
 });

@@ -1,3 +1,4 @@
+import { pdfOf, pngHead } from "./pdfMaker.ts";
 import { expect } from "chai";
 import { spawnSync } from "node:child_process";
 import { auditMany } from "../../src/cli/auditMany.ts";
@@ -26,6 +27,12 @@ const folder = mkdtempSync(join(tmpdir(), "wide-sieve-"));
 const file = (name: string, text: string) => {
   const path = join(folder, name);
   writeFileSync(path, text);
+  return path;
+};
+
+const bytes = (name: string, content: Uint8Array) => {
+  const path = join(folder, name);
+  writeFileSync(path, content);
   return path;
 };
 
@@ -242,6 +249,17 @@ describe("the command line", function () {
       [["audit", join(folder, "absent.json")], /cannot be read/],
       [["read-card", file("empty.txt", "  \n")], /card: is empty/],
       [["read-card", file("binary.txt", "\u0000\u0001\u0002")], /not text/],
+      // A decoder of native code ends its process where a picture was cut short.
+      [
+        ["read-card", bytes("cut.png", pngHead(100, 100))],
+        /cut.png.*cannot be opened as a picture/,
+      ],
+      [["read-card", bytes("bomb.png", pngHead(60_000, 60_000))], /3600 million dots/],
+      [["read-card", file("long.pdf", pdfOf(["2 eye pads"], 31))], /31 pages, and at most 30/],
+      [
+        ["read-card", file("torn.pdf", pdfOf(["2 eye pads"]).replace("[5 0 R]", "[3 0 R]"))],
+        /torn.pdf.*cannot be read on page 1/,
+      ],
       [
         ["plan", AUDIT, "--prices", file("bad.csv", "title,itemType,price\nA,gauze-pad,-1\n")],
         /row 2, price.amount/,

@@ -1,3 +1,10 @@
+import { pngHead } from "./pdfMaker.ts";
+import {
+  drawnAt,
+  whyTooHeavy,
+  whyTooLarge,
+  whyTooLong,
+} from "../../src/lib/core/picture/limits.ts";
 import { expect } from "chai";
 import { createCanvas } from "@napi-rs/canvas";
 import fc from "fast-check";
@@ -219,6 +226,29 @@ describe("what a file is", () => {
     expect(isPdf(bytes("%PDF-1.7"))).to.equal(true);
     expect(isHeic(bytes("\0\0\0\x18ftypheic"))).to.equal(true);
     expect([isPicture, isPdf, isHeic].some((is) => is(bytes("2 eye pads")))).to.equal(false);
+  });
+});
+
+describe("how large a picture or PDF may be", () => {
+  it("a phone's largest photograph may be opened, a bomb of a few bytes is told by its head", () => {
+    expect(whyTooLarge(pngHead(12_000, 9000))).to.equal(null);
+    expect(whyTooLarge(pngHead(60_000, 60_000))).to.match(
+      /^has 3600 million dots, and at most 120 million/,
+    );
+  });
+  it("what tells no size is left to whoever opens it", () => {
+    expect(whyTooLarge(new Uint8Array([1, 2, 3]))).to.equal(null);
+  });
+  it("60 MB and 30 pages at most", () => {
+    expect(whyTooHeavy(60_000_000)).to.equal(null);
+    expect(whyTooHeavy(61_000_000)).to.match(/^has 61 MB, and at most 60/);
+    expect(whyTooLong(30)).to.equal(null);
+    expect(whyTooLong(31)).to.match(/^has 31 pages, and at most 30/);
+  });
+  it("a page is drawn as asked, a poster to 4,000 px", () => {
+    expect(drawnAt(595, 842, 2.5)).to.equal(2.5);
+    // 14,400 points is the most that a PDF page may have: 4000 / 14400.
+    expect(drawnAt(14_400, 600, 2.5)).to.be.closeTo(0.27778, 1e-5);
   });
 });
 

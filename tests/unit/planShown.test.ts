@@ -5,6 +5,7 @@ import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
 import { plan } from "../../src/lib/core/plan/plan.ts";
 import { NO_LIMITS } from "../../src/lib/core/plan/limits.ts";
 import { frontierResult, planResult } from "../../src/lib/core/formats/planResult.ts";
+import type { PlanRequest } from "../../src/lib/core/plan/request.ts";
 import type { Progress } from "../../src/lib/core/plan/search.ts";
 import { showPlan, showQuick } from "../../src/lib/workers/showPlan.ts";
 import { gapText, obstacle, repackText } from "../../src/lib/words/sentences.ts";
@@ -65,6 +66,27 @@ describe("a plan on the screen", () => {
     };
     plan(request(file, products), solver, progress);
     expect(stages).to.deep.equal(["first", "price", "mass"]);
+  });
+  it("tells what is proven before it seeks the lightest of plans as good; not where a course may better it", () => {
+    // Two tourniquets of one price: the light one is told apart only after the proof.
+    const twins = [
+      ...products.slice(1),
+      product("heavy", "windlass-tourniquet", 1, 27, { massG: 200 }),
+      product("light", "windlass-tourniquet", 1, 27, { massG: 100 }),
+    ];
+    const told = (r: PlanRequest) => {
+      const prices: number[] = [];
+      const outcome = plan(r, solver, (p) => {
+        if (p.proven) prices.push(p.proven.price);
+      });
+      if (outcome.status === "infeasible") throw new Error();
+      return { prices, bought: outcome.choice.purchases.map((b) => b.product.id) };
+    };
+    const { prices, bought } = told(request(file, twins));
+    expect(prices).to.deep.equal([33]);
+    expect(bought).to.include("light").and.not.include("heavy");
+    const courses = [{ to: "advanced" as const, price: 1 }];
+    expect(told(request(file, twins, { courses })).prices).to.deep.equal([]);
   });
   it("phases: vital before it is carried, core with the next order, useful when stock rotates", () => {
     const r = request(file, products);

@@ -1,7 +1,15 @@
 import type { Worker } from "tesseract.js";
 import { isHeic, isPdf, isPicture } from "../core/picture/kindOfFile.ts";
 import { layOut } from "../core/picture/layOut.ts";
-import { DRAWN_AT, NO_PICTURE, noPdf, PictureProblem, textRuns } from "../core/picture/opening.ts";
+import {
+  DRAWN_AT,
+  NO_PICTURE,
+  noPage,
+  noPdf,
+  PictureProblem,
+  refuseIf,
+  textRuns,
+} from "../core/picture/opening.ts";
 import { pdfWords } from "../core/picture/pdfWords.ts";
 import { scaleFor, stretched, turned, type Pixels } from "../core/picture/prepare.ts";
 import { readUpright } from "../core/picture/readPage.ts";
@@ -103,14 +111,23 @@ async function readPixels(canvas: HTMLCanvasElement, recogniser: Recogniser): Pr
   return { text: layOut(page), picture: kept(upright), width: page.width, height: page.height };
 }
 
-async function pictureOf(file: File): Promise<HTMLCanvasElement> {
-  let image: ImageBitmap;
+/**
+ * A picture decoded, upright as the camera noted it.
+ * @throws PictureProblem where it is too large or no picture
+ */
+export async function bitmapOf(file: File): Promise<ImageBitmap> {
+  const { whyTooHeavy, whyTooLarge } = await import("../core/picture/limits.ts");
+  refuseIf(whyTooHeavy(file.size));
+  refuseIf(whyTooLarge(new Uint8Array(await file.arrayBuffer())));
   try {
-    // Upright as the camera noted it.
-    image = await createImageBitmap(file, { imageOrientation: "from-image" });
+    return await createImageBitmap(file, { imageOrientation: "from-image" });
   } catch {
     throw new PictureProblem(NO_PICTURE);
   }
+}
+
+async function pictureOf(file: File): Promise<HTMLCanvasElement> {
+  const image = await bitmapOf(file);
   const by = scaleFor(image.width, image.height);
   const canvas = document.createElement("canvas");
   canvas.width = Math.round(image.width * by);
@@ -121,20 +138,25 @@ async function pictureOf(file: File): Promise<HTMLCanvasElement> {
 }
 
 async function openPdf(file: File) {
-  const [pdfjs, { default: workerUrl }] = await Promise.all([
+  const [pdfjs, { default: workerUrl }, { whyTooHeavy, whyTooLong }] = await Promise.all([
     import("pdfjs-dist"),
     import("pdfjs-dist/build/pdf.worker.min.mjs?url"),
+    import("../core/picture/limits.ts"),
   ]);
+  refuseIf(whyTooHeavy(file.size));
   pdfjs.GlobalWorkerOptions.workerSrc = workerUrl;
   const data = new Uint8Array(await file.arrayBuffer());
-  return pdfjs.getDocument({ data, isEvalSupported: false }).promise.catch(noPdf);
+  const pdf = await pdfjs.getDocument({ data, isEvalSupported: false }).promise.catch(noPdf);
+  refuseIf(whyTooLong(pdf.numPages));
+  return pdf;
 }
 type Pdf = Awaited<ReturnType<typeof openPdf>>;
 
 async function readPdfPage(pdf: Pdf, n: number, recogniser: Recogniser): Promise<ReadPage> {
   const page = await pdf.getPage(n);
   const view = page.getViewport({ scale: 1 });
-  const large = page.getViewport({ scale: DRAWN_AT });
+  const { drawnAt } = await import("../core/picture/limits.ts");
+  const large = page.getViewport({ scale: drawnAt(view.width, view.height, DRAWN_AT) });
   const canvas = document.createElement("canvas");
   canvas.width = Math.ceil(large.width);
   canvas.height = Math.ceil(large.height);
@@ -152,7 +174,7 @@ export async function whyNotOpened(file: File): Promise<string | null> {
   try {
     if (isHeic(head)) throw new PictureProblem(HEIC);
     if (isPdf(head)) await (await openPdf(file)).destroy();
-    else (await createImageBitmap(file)).close();
+    else (await bitmapOf(file)).close();
     return null;
   } catch (error) {
     return error instanceof PictureProblem ? error.message : NO_PICTURE;
@@ -183,7 +205,7 @@ export async function readPicture(file: File, o: ReadOptions): Promise<ReadPage[
       o.signal.throwIfAborted();
       recogniser.onShare = (share) => o.onProgress({ page: n, pages: pdf.numPages, share });
       recogniser.onShare(0);
-      pages.push(await readPdfPage(pdf, n, recogniser));
+      pages.push(await readPdfPage(pdf, n, recogniser).catch(noPage(n)));
     }
     await pdf.cleanup();
     return pages;

@@ -1,4 +1,6 @@
+import { PictureProblem } from "../core/picture/opening.ts";
 import { photoRecord, type PhotoRecord } from "../core/records/photoRecord.ts";
+import { bitmapOf } from "../devices/pictureReader.ts";
 import { newKey } from "../state/newKey.ts";
 import type { KitState } from "../state/kit.svelte.ts";
 import { workspace } from "../state/workspace.svelte.ts";
@@ -17,7 +19,7 @@ type Shown = Pick<PhotoRecord, "line" | "event">;
 /** Takes a photo in as a note, resized. */
 export async function storePhoto(kit: KitState, file: File, of: Shown = {}): Promise<void> {
   try {
-    const picture = await createImageBitmap(file);
+    const picture = await bitmapOf(file);
     const by = Math.min(1, LONG_SIDE / Math.max(picture.width, picture.height));
     const canvas = document.createElement("canvas");
     canvas.width = Math.max(1, Math.round(picture.width * by));
@@ -28,7 +30,9 @@ export async function storePhoto(kit: KitState, file: File, of: Shown = {}): Pro
     if (kitId === undefined) return;
     const photo = { kitId, name: file.name.slice(0, 300), dataUrl, ...of };
     workspace.edit("add a photo", [photoRecord(photoKey(), photo)]);
-  } catch {
-    workspace.say(`${file.name} is not a picture this browser can open. Nothing was added.`, true);
+  } catch (error) {
+    const why =
+      error instanceof PictureProblem ? error.message : "is not a picture this browser can open";
+    workspace.say(`${file.name} ${why}. Nothing was added.`, true);
   }
 }

@@ -11,7 +11,7 @@ import { without } from "../core/plan/without.ts";
 import { CATALOGUE } from "../data/catalogue.ts";
 import type { PlanAsk, PlanSays } from "./protocol.ts";
 import { serve } from "./serve.ts";
-import { showPlan, showQuick } from "./showPlan.ts";
+import { showChoice, showPlan, showQuick } from "./showPlan.ts";
 
 let highs: Promise<Highs> | null = null;
 /** The plan last made: what is asked about single products of it rests on it. */
@@ -29,7 +29,10 @@ function answer(ask: PlanAsk, solver: Solver, say: (said: PlanSays) => void): vo
     case "plan": {
       const request = requestOf(ask.request);
       say({ is: "quick", quick: showQuick(request, solver) });
-      const outcome = plan(request, solver, (p) => say({ is: "progress", ...p }));
+      const outcome = plan(request, solver, ({ proven, ...step }) => {
+        if (proven) say({ is: "proven", proven: showChoice(proven) });
+        say({ is: "progress", ...step });
+      });
       last = { request, outcome };
       say({ is: "progress", stage: "reasons", share: 0.95 });
       say({ is: "done", plan: showPlan(outcome, request) });

@@ -3,7 +3,7 @@ import type { Stage } from "../core/plan/stages.ts";
 import type { PlanQuestion, PlanRequest } from "../core/plan/request.ts";
 import type { Without } from "../core/plan/without.ts";
 import { WorkerClient, type Failed } from "./client.ts";
-import type { PlanAsk, PlanSays, PlanShown, QuickShown } from "./protocol.ts";
+import type { ChoiceShown, PlanAsk, PlanSays, PlanShown, QuickShown } from "./protocol.ts";
 
 /** A worker that plans, wherever one is wanted. */
 export const planWorker = (): Worker =>
@@ -24,6 +24,8 @@ export class PlanRun {
   running = $state.raw<Running | null>(null);
   /** A first answer, while the proven one is sought. */
   quick = $state.raw<QuickShown | null>(null);
+  /** What the best comes to, while the lightest of equally good ones is sought. */
+  proven = $state.raw<ChoiceShown | null>(null);
   result = $state.raw<PlanShown | null>(null);
   failure = $state<string | null>(null);
   /** What the plan would be without single products, by product id; null: being worked out. */
@@ -37,6 +39,7 @@ export class PlanRun {
     untrack(() => this.stop());
     this.result = null;
     this.quick = null;
+    this.proven = null;
     this.failure = null;
     this.without = {};
     this.running = { stage: "waiting", share: 0 };
@@ -63,6 +66,9 @@ export class PlanRun {
         return;
       case "quick":
         this.quick = said.quick;
+        return;
+      case "proven":
+        this.proven = said.proven;
         return;
       case "without":
         this.without = { ...this.without, [said.product]: said.without };

@@ -48,6 +48,8 @@ export type PlanSays =
       readonly bound?: number;
     }
   | { readonly is: "quick"; readonly quick: QuickShown }
+  /** The best there is; the lightest of equally good ones is sought yet. */
+  | { readonly is: "proven"; readonly proven: ChoiceShown }
   | { readonly is: "done"; readonly plan: PlanShown }
   | { readonly is: "curve"; readonly points: readonly FrontierPoint[] }
   | { readonly is: "point"; readonly point: FrontierPoint }
@@ -110,11 +112,16 @@ export type PdfSays =
   | { readonly is: "progress"; readonly share: number }
   | { readonly is: "done"; readonly blob: Blob };
 
-/** A first answer without proof, and what no plan can better. */
-export interface QuickShown {
+/** What a plan comes to. */
+export interface ChoiceShown {
   readonly price: number;
+  /** 0–1. */
   readonly coverage: number;
   readonly grade: Grade | null;
+}
+
+/** A first answer without proof, and what no plan can better. */
+export interface QuickShown extends ChoiceShown {
   readonly reaches: boolean;
   readonly bound: { readonly of: Measured; readonly bound: number } | null;
 }

@@ -1,11 +1,12 @@
 import { actionsOf, unmetAfter } from "../core/plan/actions.ts";
 import { candidates } from "../core/plan/candidates.ts";
+import type { Choice } from "../core/plan/choice.ts";
 import { greedyPlan, planBound } from "../core/plan/greedy.ts";
 import type { Solver } from "../core/plan/linearModel.ts";
 import { placesOf } from "../core/plan/places.ts";
 import type { PlanOutcome } from "../core/plan/plan.ts";
 import type { PlanRequest } from "../core/plan/request.ts";
-import type { PlanShown, QuickShown } from "./protocol.ts";
+import type { ChoiceShown, PlanShown, QuickShown } from "./protocol.ts";
 
 /** Keeps of an outcome what the screens show. */
 export function showPlan(outcome: PlanOutcome, request: PlanRequest): PlanShown {
@@ -34,14 +35,19 @@ export function showPlan(outcome: PlanOutcome, request: PlanRequest): PlanShown 
   };
 }
 
+/** What a plan comes to. */
+export const showChoice = ({ price, after }: Choice): ChoiceShown => ({
+  price,
+  coverage: after.coverage ?? 0,
+  grade: after.grade,
+});
+
 /** A first answer and the bound it is measured by. */
 export function showQuick(request: PlanRequest, solver: Solver): QuickShown {
   const c = candidates(request);
   const { choice, reaches } = greedyPlan(request, c);
   return {
-    price: choice.price,
-    coverage: choice.after.coverage ?? 0,
-    grade: choice.after.grade,
+    ...showChoice(choice),
     reaches,
     bound: planBound(request, solver, choice, c),
   };

@@ -40,9 +40,12 @@ export function plan(
   progress: Progress = () => {},
 ): PlanOutcome {
   const before = audit(request.audit, request.today, request.catalogue);
-  const untrained = planUntrained(request, before, solver, progress);
-  let best: PlanOutcome = untrained;
-  for (const course of coursesAbove(request)) {
+  const courses = coursesAbove(request);
+  // Where a course may better it, a plan without one is not proven by itself.
+  const told: Progress =
+    courses.length === 0 ? progress : ({ proven: _, ...step }) => progress(step);
+  let best = planUntrained(request, before, solver, told);
+  for (const course of courses) {
     const { budget } = request.limits;
     if (budget !== null && course.price > budget) continue;
     // A course alone that costs more than the whole plan cannot make it cheaper.
@@ -56,7 +59,7 @@ export function plan(
       },
       before,
       solver,
-      progress,
+      told,
     );
     if (trained.status === "infeasible") continue;
     const paid = (n: number) => roundMoney(n + course.price, request.book.currency);

@@ -39,6 +39,8 @@ export type Progress = (step: {
   /** The best found and what none can better, in the stage's measure. */
   readonly best?: number;
   readonly bound?: number;
+  /** Proven by the levels of the question; what is sought yet is the lightest of equally good ones. */
+  readonly proven?: Choice;
 }) => void;
 
 export interface Found {
@@ -201,7 +203,7 @@ class Run {
    */
   settleTies(closing: Stretch, forMs: number): boolean {
     this.#until = Math.min(this.#task.until, performance.now() + forMs);
-    this.#task.progress({ stage: "mass", share: 0.85 });
+    this.#task.progress({ stage: "mass", share: 0.85, proven: this.best!.choice });
     return [lightest, fewestProducts].every((of) => {
       const tie = of(this.#m);
       const isProven = this.#settle(tie, closing);

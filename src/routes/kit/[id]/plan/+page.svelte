@@ -81,7 +81,14 @@
               )}
             {/if}
           </p>
-          {#if run.quick}
+          {#if run.proven}
+            <p class="text-sm" data-testid="plan-proven">
+              Proven: <strong>{money(run.proven.price, currency)}</strong>, coverage {number(
+                run.proven.coverage * 100,
+                1,
+              )} %, {run.proven.grade}. Of plans as good the lightest is sought.
+            </p>
+          {:else if run.quick}
             <p class="text-sm" data-testid="plan-quick">
               {#if run.quick.reaches}A first answer: <strong
                   >{money(run.quick.price, currency)}</strong
