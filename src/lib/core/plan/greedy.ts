@@ -11,7 +11,7 @@ import { asksForTarget, type PlanRequest } from "./request.ts";
 import { belowMinimum, postages, sourceOf } from "./orders.ts";
 import { modelOptions } from "./modelOptions.ts";
 import { settle, vitalOf, type Choice } from "./choice.ts";
-import { levelsOf, type Measured } from "./stages.ts";
+import { askTarget, levelsOf, type Measured } from "./stages.ts";
 import { minimise } from "./minimise.ts";
 import { leavingOf } from "./leaving.ts";
 import { limitsLoad } from "./limits.ts";
@@ -368,11 +368,8 @@ export function planBound(
   const m = planModel(c, request.limits, modelOptions(request, leave));
   const levels = levelsOf(request, m, c);
   const first = levels[0]!;
-  if (asksForTarget(request.question)) {
-    const { target } = request;
-    const least = target === "ready" ? c.context.rules.thresholds.ready : target;
-    addRow(m.model, { lower: 100 * least, entries: m.coverage });
-  } else if (quick && m.vitalCoverage.length > 0)
+  askTarget(m, request, c);
+  if (!asksForTarget(request.question) && quick && m.vitalCoverage.length > 0)
     addRow(m.model, { lower: 100 * vitalOf(quick.after) - STAGE_SLACK, entries: m.vitalCoverage });
   const asked = request.question === "best" ? levels.at(-2)! : first;
   minimise(m, asked.entries);

@@ -6,15 +6,15 @@ import { candidates, type Candidates } from "./candidates.ts";
 import { vitalOf, type Choice } from "./choice.ts";
 import { greedyPlan, planBound } from "./greedy.ts";
 import { unreachableNeeds, type Obstacle, type Raised } from "./infeasible.ts";
-import { times, type Solver } from "./linearModel.ts";
+import { addRow, times, type Solver } from "./linearModel.ts";
 import { leavingOf } from "./leaving.ts";
 import { limitsLoad, NO_LIMITS, type Limits } from "./limits.ts";
 import { minimise } from "./minimise.ts";
 import { modelOptions } from "./modelOptions.ts";
 import { planModel } from "./planModel.ts";
 import { asksForTarget, mayLeaveFreely, type Course, type PlanRequest } from "./request.ts";
-import { search, type Found, type Progress } from "./search.ts";
-import type { Measured } from "./stages.ts";
+import { search, type Found, type Progress, type SearchTask } from "./search.ts";
+import { askTarget, levelsOf, type Measured } from "./stages.ts";
 
 export type PlanOutcome =
   | {
@@ -138,27 +138,53 @@ function planWithin(
   progress: Progress = () => {},
 ): Found | "none" | "late" {
   const { limits } = request;
-  const solve = (within: Limits, wanted?: (choice: Choice) => boolean) =>
-    solveWith(request, c, within, solver, progress, wanted);
-  if (mayLeaveFreely(request.question) || !limitsLoad(limits)) return solve(limits);
-  const free = solve({ ...NO_LIMITS, budget: limits.budget }, (x) => keepsLimits(x, limits));
-  return isFound(free) && keepsLimits(free.choice, limits) ? free : solve(limits);
+  const now = performance.now();
+  const forMs = 1000 * (request.timeLimitS ?? TIME_LIMIT_S);
+  const solve = (within: Limits, until: number, wanted?: (choice: Choice) => boolean) =>
+    solveWith({ request, c, solver, progress, limits: within, until, wanted });
+  if (mayLeaveFreely(request.question) || !limitsLoad(limits)) return solve(limits, now + forMs);
+  if (!surelyExceeds(request, c, solver)) {
+    const leavesNothing = { ...NO_LIMITS, budget: limits.budget };
+    const free = solve(leavesNothing, now + forMs / 2, (x) => keepsLimits(x, limits));
+    if (isFound(free) && keepsLimits(free.choice, limits)) return free;
+  }
+  return solve(limits, now + forMs);
+}
+
+/**
+ * Whether the best plan that leaves nothing at home surely breaks the limits on mass and space: none that keeps
+ * them can be as good as the quick one without them. Told by the relaxation; where that tells nothing, false.
+ */
+function surelyExceeds(request: PlanRequest, c: Candidates, solver: Solver): boolean {
+  const { limits } = request;
+  const quick = greedyPlan({ ...request, limits: { ...NO_LIMITS, budget: limits.budget } }, c);
+  if (!quick.reaches || keepsLimits(quick.choice, limits)) return false;
+  const m = planModel(c, limits, modelOptions(request, "none"));
+  askTarget(m, request, c);
+  for (const level of levelsOf(request, m, c)) {
+    minimise(m, level.entries);
+    const { status, objective } = solver(m.model, { relaxed: true });
+    if (status === "infeasible") return true;
+    const best = level.valueOf(quick.choice);
+    if (objective > best + level.tolerance) return true;
+    // One that is better here may be worse in the levels after it.
+    if (status !== "optimal" || objective < best - level.tolerance) return false;
+    addRow(m.model, { upper: best + level.slack, entries: level.entries });
+  }
+  return false;
 }
 
 const isFound = (x: Found | "none" | "late"): x is Found => typeof x !== "string";
 
 /** One search under these limits; where the time runs out before anything is found, the quick answer. */
-function solveWith(
-  request: PlanRequest,
-  c: Candidates,
-  limits: Limits,
-  solver: Solver,
-  progress: Progress,
-  wanted?: (choice: Choice) => boolean,
-): Found | "none" | "late" {
-  const until = performance.now() + 1000 * (request.timeLimitS ?? TIME_LIMIT_S);
-  const leave = leavingOf(request.question, limitsLoad(limits));
-  const task = { request, c, limits, leave, solver, progress, until };
+function solveWith({
+  wanted,
+  ...asked
+}: Omit<SearchTask, "leave" | "wanted"> & {
+  readonly wanted: ((choice: Choice) => boolean) | undefined;
+}): Found | "none" | "late" {
+  const { request, c, limits, solver } = asked;
+  const task = { ...asked, leave: leavingOf(request.question, limitsLoad(limits)) };
   const found = search(wanted ? { ...task, wanted } : task);
   if (found === "refused") return "none";
   if (found === "late") return inTime(request, c, limits, solver);

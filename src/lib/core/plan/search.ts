@@ -19,6 +19,7 @@ import { planModel } from "./planModel.ts";
 import type { PlanModel } from "./programme.ts";
 import { mayLeaveFreely, type PlanRequest } from "./request.ts";
 import {
+  askTarget,
   fewestProducts,
   levelsOf,
   lightest,
@@ -364,8 +365,7 @@ function modelFor(task: SearchTask): { m: PlanModel; asked: Asked } {
       100 * vitalOf(choice.after) >= valueAt(m.vitalCoverage, x) - CLAIM_TOLERANCE;
     return { m, asked: { holds } };
   }
-  const least = target === "ready" ? c.context.rules.thresholds.ready : target;
-  addRow(m.model, { lower: 100 * least, entries: m.coverage });
+  askTarget(m, request, c);
   const holds: Asked["holds"] = ({ after }) =>
     target === "ready" ? after.grade === "Ready" : atLeast(after.coverage ?? 0, target);
   return { m, asked: { holds } };

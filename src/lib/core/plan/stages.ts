@@ -5,10 +5,10 @@ import type { Choice } from "./choice.ts";
 import { owningOf } from "./owning.ts";
 import { vitalOf } from "./choice.ts";
 import type { Limits } from "./limits.ts";
-import { onlyWith, times, valueAt, type Entries } from "./linearModel.ts";
+import { addRow, onlyWith, times, valueAt, type Entries } from "./linearModel.ts";
 import { yesNo } from "./yesNo.ts";
 import type { Carried, PlanModel } from "./programme.ts";
-import type { PlanRequest } from "./request.ts";
+import { asksForTarget, type PlanRequest } from "./request.ts";
 
 /** What a stage of the search betters. */
 export type Measured = "price" | "vital" | "coverage" | "mass" | "volume" | "owning";
@@ -64,6 +64,14 @@ const COVERAGE_MINOR = 0.99;
 const GUIDE = 1e-2;
 /** And is sought to within so many points: no more than a guide. */
 const GUIDE_GAP = 0.1;
+
+/** Where a question asks for a grade or a coverage: plans that do not reach it are none. */
+export function askTarget(m: PlanModel, request: PlanRequest, c: Candidates): void {
+  const { question, target } = request;
+  if (!asksForTarget(question)) return;
+  const least = target === "ready" ? c.context.rules.thresholds.ready : target;
+  addRow(m.model, { lower: 100 * least, entries: m.coverage });
+}
 
 /**
  * The levels of a question, the first first. cheapest: price, coverage. best: vital coverage, coverage,

@@ -1,0 +1,2 @@
+import { benchPlans } from "../bench/plans.ts";
+await benchPlans();
