@@ -1,2 +1,0 @@
-import { benchPlans } from "../bench/plans.ts";
-await benchPlans();
