@@ -27,6 +27,7 @@ const FOLDERS = [
   "aside-8",
   "aside-9",
   "aside-10",
+  "aside-11",
 ];
 
 function cardsByPeople() {

@@ -34,6 +34,7 @@ const JUDGED = [
   "tests/fixtures/aside-8",
   "tests/fixtures/aside-9",
   "tests/fixtures/aside-10",
+  "tests/fixtures/aside-11",
 ];
 const SYNONYMS = "../shared/data/synonyms.csv";
 /** A name alone among two others is a harder case than most lines of a card, and shows what other words do. */

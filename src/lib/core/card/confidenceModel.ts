@@ -7,33 +7,33 @@ import type { CardDoubt } from "./cardDoubt.ts";
  */
 
 /** Log odds of an entry without any doubt. */
-export const BASE = 2.32;
+export const BASE = 2.33;
 
 /** What each doubt takes from the log odds. */
 export const COST: Readonly<Record<CardDoubt, number>> = {
-  "no-type": 2.73,
-  "part-of-name": 0.11,
+  "no-type": 2.61,
+  "part-of-name": 0.06,
   respelt: 0.12,
   "cut-short": 0.0,
-  "common-word": 0.26,
+  "common-word": 0.25,
   "close-second": 0.0,
-  second: 0.42,
-  "half-explained": 1.93,
-  "partly-explained": 0.54,
-  "unknown-word": 0.79,
-  "unknown-mark": 0.21,
+  second: 0.34,
+  "half-explained": 1.96,
+  "partly-explained": 0.52,
+  "unknown-word": 0.76,
+  "unknown-mark": 0.15,
   "head-elsewhere": 0.0,
   "kind-by-size": 0.08,
   "kind-open": 1.0,
-  "count-derived": 0.72,
+  "count-derived": 0.7,
   "pack-unknown": 1.0,
-  "no-count": 0.81,
+  "no-count": 0.79,
   "number-left": 0.71,
   "count-unusual": 2.0,
   "fraction-lost": 2.0,
   "unit-assumed": 0.0,
   "column-guessed": 1.5,
   unticked: 1.0,
-  long: 0.0,
+  long: 0.09,
   spoken: 0.0,
 };

@@ -57,6 +57,7 @@ const HEADER_WORDS: readonly (readonly [RegExp, ColumnRole])[] = [
   // How many there should be is not how many there are.
   [/\b(?:min|max|minimum|maximum|par|target|required|reorder|should)\b/i, "skip"],
   [/\bunit\s+of\s+(?:issue|measure|sale)\b/i, "unit"],
+  [/\b(?:weight|mass)\b/i, "skip"],
   [/\b(?:qty|quantity|quantities)\b/i, "quantity"],
   [/\b(?:size|dimensions?)\s*[/&,+]|[/&,+]\s*(?:size|dimensions?)\b/i, "size"],
   [

@@ -489,6 +489,16 @@ export const PHRASES: readonly Phrase[] = [
     read: "",
   },
   {
+    name: "what is said before the list begins",
+    example: ["okay club box from the top so there's three slings", "three slings"],
+    holds: ["there", "have", "got"],
+    pattern: new RegExp(
+      `^\\s*(?:okay|ok|right|well|so)\\b(?:(?!\\b(?:${N})\\b)[^,;.\\d]){3,60}?\\b(?:there'?s|there\\s+are|(?:we|i)(?:\\s+have|'ve)(?:\\s+got)?)\\s+(?=(?:${N})\\b)`,
+      "iu",
+    ),
+    read: "",
+  },
+  {
     name: "what it hangs on or lies in",
     example: ["pen on string", "pen"],
     holds: ["string", "cord", "lanyard", "chain", "key", "clip", "strap", "hook"],

@@ -244,6 +244,16 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
       noIf(!leads && /\b(?:type|style|kind|sort)\s*$/i.test(reading.noun)),
   },
   {
+    name: "another sort of it: 'plasters: 20 fabric, 6 blister'",
+    tells: ({ leads, reading, isWhole, first, named, line }) => {
+      if (!leads || isWhole || first.pieces === null || !hasNoun(reading)) return null;
+      const head = foldedWords(named).find((w) => line.vocabulary.heads.has(w));
+      const sort = `${reading.noun} ${head ?? ""}`;
+      const { whole, explained } = matchType(sort, line.vocabulary);
+      return head !== undefined && whole === 1 && explained === 1 ? { sameAs: sort } : null;
+    },
+  },
+  {
     name: "a count of what only describes",
     tells: ({ leads, reading, known }) => noIf(leads && !hasNoun(reading) && !known),
   },

@@ -1,3 +1,4 @@
+import { saysGone } from "./absence.ts";
 import type { ColumnRole } from "./columnRole.ts";
 import { inOurWords } from "./foreignUnits.ts";
 import type { CardRow } from "./layout.ts";
@@ -34,10 +35,10 @@ class Cells {
     const isShort = this.cells.length < this.roles.length;
     return isShort && /^\d+(?:\s*\p{L}+)?$/u.test(last) ? last : "";
   }
-  /** "half empty, 55 left", "to order": a remark that says how many there are. */
+  /** "half empty, 55 left", "to order", "kept in the van": a remark that says how many there are. */
   get remark(): string {
     const note = this.of("note");
-    return /\bleft\b|\bto\s+order\b|\bmissing\b|\bnone\b/i.test(note) ? `, ${note}` : "";
+    return /\bleft\b|\bto\s+order\b/i.test(note) || saysGone(note) ? `, ${note}` : "";
   }
 }
 
