@@ -28,6 +28,7 @@ const FOLDERS = [
   "aside-9",
   "aside-10",
   "aside-11",
+  "aside-12",
 ];
 
 function cardsByPeople() {

@@ -35,6 +35,7 @@ const JUDGED = [
   "tests/fixtures/aside-9",
   "tests/fixtures/aside-10",
   "tests/fixtures/aside-11",
+  "tests/fixtures/aside-12",
 ];
 const SYNONYMS = "../shared/data/synonyms.csv";
 /** A name alone among two others is a harder case than most lines of a card, and shows what other words do. */

@@ -86,6 +86,25 @@ export const OPEN_NAMES: readonly OpenName[] = [
     ],
   },
   {
+    id: "finger-dressing",
+    ask: "Which finger dressing is it?",
+    words: ["finger", "dressing"],
+    kinds: [
+      ["tubular-bandage", "a tube of gauze or rubber that is rolled over the finger"],
+      ["adhesive-knuckle", "a plaster cut to sit round a fingertip or a knuckle"],
+      ["bandaged-dressing", "a small pad sewn on a bandage, rolled up in a sealed wrapper"],
+    ],
+  },
+  {
+    id: "razor",
+    ask: "Which razor is it?",
+    words: ["razor"],
+    kinds: [
+      ["razor-comb", "a shaver with a handle: takes hair off, cuts nothing else"],
+      ["scalpel", "a bare blade, in foil or paper"],
+    ],
+  },
+  {
     id: "bandage",
     ask: "Which bandage is it?",
     words: ["bandage", "roll", "rolled"],

@@ -7,23 +7,23 @@ import type { CardDoubt } from "./cardDoubt.ts";
  */
 
 /** Log odds of an entry without any doubt. */
-export const BASE = 2.33;
+export const BASE = 2.34;
 
 /** What each doubt takes from the log odds. */
 export const COST: Readonly<Record<CardDoubt, number>> = {
-  "no-type": 2.61,
+  "no-type": 2.59,
   "part-of-name": 0.06,
-  respelt: 0.12,
+  respelt: 0.13,
   "cut-short": 0.0,
   "common-word": 0.25,
   "close-second": 0.0,
-  second: 0.34,
-  "half-explained": 1.96,
-  "partly-explained": 0.52,
+  second: 0.35,
+  "half-explained": 1.97,
+  "partly-explained": 0.53,
   "unknown-word": 0.76,
   "unknown-mark": 0.15,
   "head-elsewhere": 0.0,
-  "kind-by-size": 0.08,
+  "kind-by-size": 0.09,
   "kind-open": 1.0,
   "count-derived": 0.7,
   "pack-unknown": 1.0,
