@@ -451,6 +451,43 @@ describe("who says it, what is quoted, what stands side by side", () => {
     expect(entries[0]!.confidence).to.be.below(0.9);
   });
 
+  it("a sort is named by the word that heads it, on its line or above it", () => {
+    expect(read("Plasters: 20 fabric, 6 blister")).to.deep.equal([
+      [1, "adhesive-strip", 20, null],
+      [1, "blister-cushion", 6, null],
+    ]);
+    expect(read("Bandages:\n  triangular x4\nDressings:\n  eye x2\n  medium x6")).to.deep.equal([
+      [2, "triangular-bandage", 4, null],
+      [4, "eye-pad", 2, null],
+      // What leaves the kind open with its heading too is asked about.
+      [5, null, 6, null],
+    ]);
+  });
+
+  it("a unit's weight is no pack; what is kept in a vehicle is not in the kit", () => {
+    const sheet = [
+      "Item,Qty,Unit weight (g),Notes",
+      "Lip balm,6,8,",
+      "Foil blanket,2,60,kept in the vehicle",
+      "Whistle,2,9,",
+    ];
+    expect(read(sheet.join("\n"))).to.deep.equal([
+      [2, "lip-balm", 6, null],
+      [4, "whistle", 2, null],
+    ]);
+  });
+
+  it("a finger dressing and a razor leave the kind open", () => {
+    const { entries } = readCard("4 finger dressings\n1 razor\n2 finger bandages", vocabulary);
+    expect(entries.map((e) => e.open)).to.deep.equal(["finger-dressing", "razor", undefined]);
+  });
+
+  it("an annex's title and what is said before a list name nothing", () => {
+    expect(
+      read("Annex 4 to the safety manual\n4 eye pads\n2 foil blankets").map((e) => e[1]),
+    ).to.deep.equal(["eye-pad", "foil-blanket"]);
+  });
+
   it("more of a thing than kits hold is asked about", () => {
     const { entries } = readCard("4 eye pads\n2019 foil blankets", vocabulary);
     expect(entries[1]!.doubts).to.include("count-unusual");

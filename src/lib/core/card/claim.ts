@@ -1,5 +1,5 @@
 import { isSure, type Draft } from "./draft.ts";
-import type { CardRow } from "./layout.ts";
+import type { CardRow } from "./cardRow.ts";
 import { NO_TYPE } from "./vocabulary.ts";
 
 const CLAIM =

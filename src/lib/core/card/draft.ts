@@ -1,4 +1,4 @@
-import type { CardRow } from "./layout.ts";
+import type { CardRow } from "./cardRow.ts";
 import { lex } from "./lexer.ts";
 import { readQuantity, type Reading } from "./quantity.ts";
 import { segmentsOf, type Segment } from "./segments.ts";

@@ -4,7 +4,7 @@ import { confidenceOf, doubtsOf } from "./confidence.ts";
 import type { Habits } from "./habits.ts";
 import type { Draft } from "./draft.ts";
 import { isItem, isNamed } from "./isItem.ts";
-import type { CardRow } from "./layout.ts";
+import type { CardRow } from "./cardRow.ts";
 import { kindBySize, kindByVolume } from "./kindBySize.ts";
 import { openNameOf } from "./openName.ts";
 import { countOf } from "./pieces.ts";

@@ -3,25 +3,9 @@ import { spaced, SPLITTERS, underHeadings, type Split } from "./cells.ts";
 import { hint, roleByCells, rolesByContent } from "./columnsByContent.ts";
 import { headingKey, NO_HABITS, type Habits } from "./habits.ts";
 import { roleOf } from "./headingRoles.ts";
+import type { CardRow } from "./cardRow.ts";
 import { plainRow } from "./plainRow.ts";
 import { tableRow } from "./tableRow.ts";
-
-/** What a line of a card is, before its words are read: rows of a table, list marks, notes. */
-
-export interface CardRow {
-  /** 1-based line number on the card. */
-  readonly source: number;
-  /** Text to read for items; quantity and unit columns apart. */
-  readonly text: string;
-  /** Text of the quantity column with its unit; null: none. */
-  readonly quantity: string | null;
-  readonly inTable: boolean;
-  /** List mark or other sign that the line is one of a list. */
-  readonly bullet: boolean;
-  readonly indent: number;
-  /** Several columns count, and no heading tells which holds what is there. */
-  readonly columnsUnclear?: boolean;
-}
 
 /** "Wallet kit (28 pcs): 8 plasters; 4 wipes": title and items on one line. */
 const TITLE_THEN_ITEMS =

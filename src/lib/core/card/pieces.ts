@@ -1,4 +1,4 @@
-import type { CardRow } from "./layout.ts";
+import type { CardRow } from "./cardRow.ts";
 import { lex } from "./lexer.ts";
 import { readQuantity, type Reading } from "./quantity.ts";
 
@@ -116,7 +116,7 @@ export const PACK_SIZES: readonly {
   {
     name: "a pack by what it holds",
     example: ["wipes, 10-count", 10],
-    pattern: /\b(\d{1,4})\s*-\s*(?:pack|pk|piece|pcs|pc|count|ct)\b/i,
+    pattern: /\b(\d{1,4})\s*-\s*(?:packs?|pk|piece|pcs|pc|count|ct)\b/i,
   },
   {
     name: "a pack in brackets",

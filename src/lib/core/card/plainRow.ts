@@ -1,5 +1,5 @@
 import { inOurWords } from "./foreignUnits.ts";
-import type { CardRow } from "./layout.ts";
+import type { CardRow } from "./cardRow.ts";
 import { stripPrices } from "./stripPrices.ts";
 
 /** A line that is no row of a table: its list mark, and the count that a dot leader points at. */

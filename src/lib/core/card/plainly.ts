@@ -1,4 +1,4 @@
-import type { CardRow } from "./layout.ts";
+import type { CardRow } from "./cardRow.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { rephrase } from "./phrases.ts";
 import { speaksOfAbsence } from "./absence.ts";

@@ -4,7 +4,8 @@ import { claimOf } from "./claim.ts";
 import { cleanLines, untickedLines } from "./cleanLines.ts";
 import { draftOf, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
 import { entryOf, type CardEntry } from "./entry.ts";
-import { cardRows, LONGEST_LINE, type CardRow } from "./layout.ts";
+import type { CardRow } from "./cardRow.ts";
+import { cardRows, LONGEST_LINE } from "./layout.ts";
 import { NO_HABITS, type Habits } from "./habits.ts";
 import { isHeading } from "./headings.ts";
 import { isNote } from "./notes.ts";
@@ -14,8 +15,16 @@ import { repairText } from "./repairText.ts";
 import { isOfTheKindBefore, type Segment } from "./segments.ts";
 import { strokesAsCells } from "./strokes.ts";
 import { isAmongItems, styleOf, type Style } from "./style.ts";
+import { sortsBelow } from "./sortsBelow.ts";
 import { namedByHeading, type SizeHeading } from "./sizesBelow.ts";
-import { isKnownWord, knowsAny, matchType, NO_TYPE, type Vocabulary } from "./vocabulary.ts";
+import {
+  isKnownWord,
+  knowsAny,
+  matchType,
+  NO_TYPE,
+  type Match,
+  type Vocabulary,
+} from "./vocabulary.ts";
 
 export type { CardEntry } from "./entry.ts";
 export { LONGEST_LINE } from "./layout.ts";
@@ -51,7 +60,10 @@ export function readCard(
   const rows = plainly(cardRows(lines, names, habits).slice(0, MOST_LINES), names, knows);
   const own = rows.map((row) => draftOf(row, vocabulary));
   const headings = namedByHeading(own);
-  const drafts = own.map((draft, at) => underHeading(draft, headings[at] ?? null));
+  const sorts = sortsBelow(own, vocabulary);
+  const drafts = own.map((draft, at) =>
+    underHeading(asNamed(draft, sorts[at] ?? null), headings[at] ?? null),
+  );
   const style = styleOf(drafts);
   const unticked = untickedLines(text);
   let claimedPieces: number | null = null;
@@ -169,6 +181,10 @@ function corrected(
     : entry;
 }
 
+/** The draft with what it names together with its heading. */
+const asNamed = (draft: Draft, match: Match | null): Draft =>
+  match ? { ...draft, match, segments: draft.segments.map((s) => ({ ...s, match })) } : draft;
+
 /** A row of sizes alone is of the kind that its heading names. */
 function underHeading(draft: Draft, heading: SizeHeading | null): Draft {
   if (heading === null) return draft;
@@ -176,9 +192,7 @@ function underHeading(draft: Draft, heading: SizeHeading | null): Draft {
   const { quantity } = draft.row;
   const packs = quantity !== null && /\p{L}/u.test(quantity) && perPack !== null;
   return {
-    ...draft,
-    match,
-    segments: draft.segments.map((s) => ({ ...s, match })),
+    ...asNamed(draft, match),
     row: {
       ...draft.row,
       bullet: true,

@@ -1,7 +1,7 @@
 import { saysGone } from "./absence.ts";
 import type { ColumnRole } from "./columnRole.ts";
 import { inOurWords } from "./foreignUnits.ts";
-import type { CardRow } from "./layout.ts";
+import type { CardRow } from "./cardRow.ts";
 import { stripPrices } from "./stripPrices.ts";
 
 /** The cells of a row by what their columns hold. */

@@ -3,11 +3,11 @@ import imageSize from "image-size";
 /** How large a picture or PDF may be. Its sizes are looked up in its first bytes, before anything is decoded. */
 
 /** The largest photographs of phones have 25 MB, a scan of several pages 50. */
-export const MOST_BYTES = 60_000_000;
+const MOST_BYTES = 60_000_000;
 /** Dots; phones take up to 108 million. Four bytes each, decoded. */
-export const MOST_DOTS = 120_000_000;
+const MOST_DOTS = 120_000_000;
 /** A contents card has a few pages, a catalogue hundreds. */
-export const MOST_PAGES = 30;
+const MOST_PAGES = 30;
 /** Long side to which a page of a PDF is drawn, px: what the recogniser reads best, with room. */
 const MOST_DRAWN = 4000;
 

@@ -1,0 +1,16 @@
+/** What a line of a card is, before its words are read: rows of a table, list marks, notes. */
+
+export interface CardRow {
+  /** 1-based line number on the card. */
+  readonly source: number;
+  /** Text to read for items; quantity and unit columns apart. */
+  readonly text: string;
+  /** Text of the quantity column with its unit; null: none. */
+  readonly quantity: string | null;
+  readonly inTable: boolean;
+  /** List mark or other sign that the line is one of a list. */
+  readonly bullet: boolean;
+  readonly indent: number;
+  /** Several columns count, and no heading tells which holds what is there. */
+  readonly columnsUnclear?: boolean;
+}
