@@ -158,7 +158,7 @@ test("a photo is a note: resized, kept with the kit, exported, removed by undo",
   await page
     .getByLabel("Photo to add")
     .setInputFiles({ name: "no.png", mimeType: "image/png", buffer: Buffer.from("no picture") });
-  await expect(page.getByRole("alert")).toContainText("not a picture");
+  await expect(page.getByRole("alert")).toContainText("cannot be opened as a picture");
 });
 
 test("a card of 10,000 lines, one of a single long line, one of prices, one in another script", async ({
