@@ -65,7 +65,7 @@ await shoot("report", `${kit}/report`, undefined, "light", undefined, async (pag
   await page.getByText("plan and chance are still being worked out").waitFor({ state: "hidden" });
 });
 await shoot("list", "/lists", undefined, "light", undefined, async (page) => {
-  await page.getByRole("button", { name: "Copy Group leader to edit" }).click();
+  await page.getByRole("button", { name: "Copy to edit: Group leader" }).click();
   await page
     .getByRole("option", { name: /Hold a dressing on/ })
     .first()

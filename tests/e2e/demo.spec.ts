@@ -6,7 +6,7 @@ const stage = (s: string) => `/kit/demo-crew-box/${s}`;
 /** The pages beside a kit's own, with a list and a set made for the look. */
 async function shelfPages(page: Page): Promise<string[]> {
   await page.goto("/lists");
-  await page.getByRole("button", { name: "Copy Personal day kit to edit" }).click();
+  await page.getByRole("button", { name: "Copy to edit: Personal day kit" }).click();
   await page.waitForURL(/\/lists\/.+/);
   await expect(page.getByLabel("Title")).toHaveValue(/our own/);
   const ownList = new URL(page.url()).pathname;
@@ -19,8 +19,19 @@ async function shelfPages(page: Page): Promise<string[]> {
   return ["/", "/compare", ownSet, "/lists", ownList, "/settings", "/prices"];
 }
 
+/** To another page as a link leads there: the program, and what looks at its pages, stay. */
+async function follow(page: Page, at: string): Promise<void> {
+  await page.evaluate((href) => {
+    const link = document.body.appendChild(document.createElement("a"));
+    link.href = href;
+    link.click();
+    link.remove();
+  }, at);
+  await page.waitForURL((url) => url.pathname === at);
+}
+
 async function looksRight(page: Page, at: string, name: string): Promise<void> {
-  await page.goto(at);
+  await follow(page, at);
   await expect(page.locator("h1").first()).toBeVisible();
   if (at.endsWith("plan"))
     await expect(page.getByTestId("plan-result")).toBeVisible({ timeout: 60_000 });
@@ -64,6 +75,7 @@ for (const [theme, width] of [
       const paths = typeof places === "function" ? await places(page) : places;
       await page.evaluate((t) => localStorage.setItem("wide-sieve.theme", t), theme);
       await page.setViewportSize({ width, height: 800 });
+      await page.reload();
       for (const at of paths) await looksRight(page, at, `${at} ${theme} ${width}`);
     });
 

@@ -17,9 +17,9 @@ test("will it last: chances, one more of what, an assumption changed and taken b
   await expect(lasts).not.toHaveText(before);
   await page.getByRole("button", { name: "As shipped" }).click();
   await expect(lasts).toHaveText(before);
-  await expect(
-    page.getByRole("region", { name: "What it hangs on" }).getByRole("img"),
-  ).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole("region", { name: "What it hangs on" }).getByRole("img")).toBeVisible(
+    { timeout: 60_000 },
+  );
 });
 
 test("the route plays outings by their seed, and says what is too long", async ({ request }) => {

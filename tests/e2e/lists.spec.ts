@@ -91,7 +91,7 @@ test("a list is copied, edited by keys, worked out, tried on a kit, and the kit 
   page,
 }) => {
   await demo(page, "/lists");
-  await page.getByRole("button", { name: "Copy Bleeding-control pouch to edit" }).click();
+  await page.getByRole("button", { name: "Copy to edit: Bleeding-control pouch" }).click();
   await expect(page.getByLabel("Title")).toHaveValue("Bleeding-control pouch, our own");
   await expect(page.getByTestId("list-effect")).toContainText("Sedgewick");
 

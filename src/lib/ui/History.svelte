@@ -32,7 +32,7 @@
               class="btn min-h-11 px-3 py-1 text-sm"
               aria-label={step.undone
                 ? `Do again up to: ${step.label}`
-                : `Take back ${many(i + 1 - undone, "step")}, to before: ${step.label}`}
+                : `To before this: ${step.label}; takes back ${many(i + 1 - undone, "step")}`}
               onclick={() => workspace.goTo(step.undone ? i : i + 1)}
               >{step.undone ? "Do again" : "To before this"}</button
             >

@@ -75,7 +75,7 @@
             >
             <button
               class="btn min-h-9 px-2 py-0.5 text-sm"
-              aria-label="Sheet of {s.id}, Markdown"
+              aria-label="Sheet of {s.id}, .md"
               onclick={() => onmarkdown(`${s.id} sheet`, room.sheetOf(s.id))}>.md</button
             ></td
           ></tr

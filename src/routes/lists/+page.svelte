@@ -71,7 +71,7 @@
           <button
             class="btn min-h-10 px-3 py-1"
             onclick={() => open(lists.copy(list))}
-            aria-label="Copy {list.title} to edit">Copy to edit</button
+            aria-label="Copy to edit: {list.title}">Copy to edit</button
           >
           {#each [["JSON", () => download(fileName(list.title, ".widesieve-list.json"), workspace.exportList(list))], ["CSV", () => download(fileName(list.title, ".csv"), listCsv(list), "text/csv")], ["XLSX", () => xlsx(list)]] as const as [kind, run] (kind)}
             <button

@@ -236,7 +236,7 @@
         >
         <button
           class="btn"
-          aria-label="Take {label} off"
+          aria-label="Take off: {label}"
           onclick={() => setAccept(need.accept?.filter((_, at) => at !== i))}>Take off</button
         >
       </li>
@@ -261,7 +261,7 @@
     {#each need.companions ?? [] as c (c)}
       <button
         class="btn btn-on min-h-10 px-3 py-1"
-        aria-label="Take {needLabel(c)} off"
+        aria-label="Take off: {needLabel(c)}"
         onclick={() => {
           const rest = need.companions!.filter((x) => x !== c);
           set("companions", rest.length ? rest : undefined, null);

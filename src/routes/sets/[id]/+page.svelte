@@ -79,7 +79,7 @@
           >
           <button
             class="btn"
-            aria-label="Take {m.record.kit.name} out of the set"
+            aria-label="Take out: {m.record.kit.name}"
             onclick={() => set.takeOut(m.kit)}>Take out</button
           >
         </li>

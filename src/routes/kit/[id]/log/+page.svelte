@@ -215,7 +215,7 @@
             >
             <button
               class="btn min-h-9 shrink-0 px-2 py-0.5 text-sm"
-              aria-label="Move {log.nameOf(r.line)} to training"
+              aria-label="Moved out to training: {log.nameOf(r.line)}"
               onclick={() =>
                 log.note("moved", {
                   to: "home or training",

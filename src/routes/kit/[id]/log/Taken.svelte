@@ -82,7 +82,6 @@
                 : ''}"
               onclick={() => tap(t, 1)}
               disabled={n >= pieces}
-              aria-label="{log.nameOf(line.id)}, {many(pieces, 'piece')} there, {number(n)} taken"
             >
               <span class="line-clamp-2 pr-9 text-[0.95rem] leading-tight"
                 >{log.nameOf(line.id)}</span
@@ -99,7 +98,7 @@
               >{/if}
             {#if log.isDivisible(line) && n + 0.5 <= pieces}<button
                 class="btn absolute right-1 bottom-1 min-h-11 w-11 px-0"
-                aria-label="Half of one {log.nameOf(line.id)}"
+                aria-label="+½ of {log.nameOf(line.id)}"
                 onclick={() => tap(t, 0.5)}>+½</button
               >{/if}
           </li>
