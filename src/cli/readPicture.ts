@@ -102,12 +102,31 @@ export async function pagesOfPdf(file: string, worker: () => Promise<Worker>): P
     verbosity: 0,
     standardFontDataUrl: join(folderOf("pdfjs-dist/package.json"), "standard_fonts/"),
   });
-  const pdf = await loading.promise.catch(noPdf);
-  refuseIf(whyTooLong(pdf.numPages));
-  const pages: PageText[] = [];
-  for (let n = 1; n <= pdf.numPages; n++)
-    pages.push(await pageOfPdf(pdf, n, worker).catch(noPage(n)));
-  return pages;
+  const pagesOf = async (): Promise<PageText[]> => {
+    const pdf = await loading.promise.catch(noPdf);
+    refuseIf(whyTooLong(pdf.numPages));
+    const pages: PageText[] = [];
+    for (let n = 1; n <= pdf.numPages; n++)
+      pages.push(await pageOfPdf(pdf, n, worker).catch(noPage(n)));
+    return pages;
+  };
+  return withOrphans(pagesOf, () => loading.destroy());
+}
+
+/** What the PDF reader rejects and nobody waits for would end the program: it is what ends the reading. */
+async function withOrphans<T>(work: () => Promise<T>, stop: () => Promise<void>): Promise<T> {
+  let hear: (reason: unknown) => void = () => {};
+  const orphan = new Promise<never>((_, reject) => {
+    hear = () => reject(new PictureProblem("is not a whole PDF: it may be damaged or cut short"));
+  });
+  process.on("unhandledRejection", hear);
+  try {
+    return await Promise.race([work(), orphan]);
+  } finally {
+    await stop().catch(() => {});
+    // What was on its way when it was stopped comes a turn later.
+    setTimeout(() => process.off("unhandledRejection", hear), 1000).unref();
+  }
 }
 
 /** A photograph takes 10 s, thirty scanned pages 3 minutes; noise as large may take for ever. */
