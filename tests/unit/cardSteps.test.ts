@@ -477,6 +477,15 @@ describe("who says it, what is quoted, what stands side by side", () => {
     ]);
   });
 
+  it("as many items as rows are rows, not pieces", () => {
+    const claimed = (title: string) =>
+      readCard(`${title}\n4 eye pads\n2 foil blankets\n10 safety pins`, vocabulary).claimedPieces;
+    expect(claimed("Office box, 3 items")).to.equal(null);
+    expect(claimed("Office box, 16 items")).to.equal(16);
+    expect(claimed("Office box, 12 items")).to.equal(12);
+    expect(claimed("Office box, 3 pieces")).to.equal(3);
+  });
+
   it("a finger dressing and a razor leave the kind open", () => {
     const { entries } = readCard("4 finger dressings\n1 razor\n2 finger bandages", vocabulary);
     expect(entries.map((e) => e.open)).to.deep.equal(["finger-dressing", "razor", undefined]);

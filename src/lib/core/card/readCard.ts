@@ -66,14 +66,14 @@ export function readCard(
   );
   const style = styleOf(drafts);
   const unticked = untickedLines(text);
-  let claimedPieces: number | null = null;
+  let claim: { pieces: number; text: string } | null = null;
   const entries: CardEntry[] = [];
   let absentBlock: { indent: number; source: number } | null = null;
   drafts.forEach((draft, at) => {
     const { row } = draft;
-    const claim = claimOf(draft, at < 2);
-    if (claim !== null) {
-      claimedPieces ??= claim;
+    const pieces = claimOf(draft, at < 2);
+    if (pieces !== null) {
+      claim ??= { pieces, text: row.text };
       return;
     }
     if (absentBlock && endsBlock(row, absentBlock, drafts[at - 1]?.row)) absentBlock = null;
@@ -97,7 +97,22 @@ export function readCard(
       );
   });
   const columnsUnclearAt = rows.find((r) => r.columnsUnclear)?.source ?? null;
-  return { claimedPieces, entries, columnsUnclearAt };
+  return { claimedPieces: piecesOf(claim, entries), entries, columnsUnclearAt };
+}
+
+/** "11 items" over eleven rows of more pieces counts the rows, and claims no number of pieces. */
+function piecesOf(
+  claim: { readonly pieces: number; readonly text: string } | null,
+  entries: readonly CardEntry[],
+): number | null {
+  if (claim === null) return null;
+  const rows = new Set(entries.map((e) => e.source)).size;
+  const inAll = entries.reduce((s, e) => s + e.pieces, 0);
+  const countsRows =
+    claim.pieces === rows &&
+    claim.pieces < inAll &&
+    /\b(?:items?|articles|lines)\b/i.test(claim.text);
+  return countsRows ? null : claim.pieces;
 }
 
 interface Card {
