@@ -2,6 +2,7 @@ import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
 import { checkDigit } from "../../src/lib/core/count/gs1.ts";
 import { pasteCard } from "./support/card.ts";
+import { typeScan } from "./support/scan.ts";
 import { VERDICT_KEY, VERDICT_LABEL } from "../../src/lib/words/verdicts.ts";
 
 const saved = (page: Page) =>
@@ -145,13 +146,7 @@ test("a scanned code gives the item in hand its date and lot, and never lands in
   await bench(page, "4 gauze pads\n1 whistle\n");
   const body = "0123456789012";
   const code = `(01)${body}${checkDigit(body)}(17)290531(10)A7`;
-  // A wedge types faster than any hand.
-  await page.evaluate((text) => {
-    for (const key of [...text, "Enter"])
-      (document.activeElement ?? document.body).dispatchEvent(
-        new KeyboardEvent("keydown", { key, bubbles: true, cancelable: true }),
-      );
-  }, code);
+  await typeScan(page, code);
   await expect(page.getByText("Scanned: good to May 31, 2029, lot A7.")).toBeVisible();
   await expect(page.locator("#bench-date")).toHaveValue("2029-05-31");
   await expect(page.getByLabel("lot", { exact: true })).toHaveValue("A7");

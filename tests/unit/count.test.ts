@@ -233,26 +233,24 @@ describe("a scanner that types", () => {
   it("is told from a hand by its speed, and takes FNC1 as wedges send it", () => {
     const scans: string[] = [];
     let now = 0;
-    const w = wedge(
-      (t) => scans.push(t),
-      () => now,
-    );
+    const w = wedge((t) => scans.push(t));
+    const press = (key: string, ctrlKey = false) => w.key({ key, ctrlKey, timeStamp: now });
     const type = (text: string, ms: number) => {
       for (const key of text) {
         now += ms;
-        w.key({ key, ctrlKey: false });
+        press(key);
       }
     };
     type("hello there", 120);
     now += 10;
-    expect(w.key({ key: "Enter", ctrlKey: false })).to.equal(false);
+    expect(press("Enter")).to.equal(false);
     now += 1000;
     type("10A1", 5);
     now += 5;
-    w.key({ key: "]", ctrlKey: true });
+    press("]", true);
     type("305", 5);
     now += 5;
-    expect(w.key({ key: "Enter", ctrlKey: false })).to.equal(true);
+    expect(press("Enter")).to.equal(true);
     expect(scans).to.deep.equal([`10A1${GS}305`]);
   });
   it("a code read twice in one go is one scan; later it is another", () => {

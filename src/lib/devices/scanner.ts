@@ -11,13 +11,13 @@ const SHORTEST_SCAN = 6;
 
 /**
  * A keyboard wedge: a scanner that types what it reads and presses Enter. Keys that come as fast as
- * only a machine types are gathered; FNC1 arrives as Ctrl+] or F8, as wedges are set.
- * @param now milliseconds, rising
+ * only a machine types are gathered, by when they were pressed, however late a busy page hears of them; FNC1
+ * arrives as Ctrl+] or F8, as wedges are set.
  */
-export function wedge(
-  onScan: (text: string) => void,
-  now: () => number,
-): { key: (e: { key: string; ctrlKey: boolean }) => boolean; clear: () => void } {
+export function wedge(onScan: (text: string) => void): {
+  key: (e: Pick<KeyboardEvent, "key" | "ctrlKey" | "timeStamp">) => boolean;
+  clear: () => void;
+} {
   let text = "";
   let last = -Infinity;
   return {
@@ -27,9 +27,8 @@ export function wedge(
     },
     /** Takes a key; true when it ended a scan and must not reach the page. */
     key(e) {
-      const at = now();
-      if (at - last > FASTEST_HAND_MS) text = "";
-      last = at;
+      if (e.timeStamp - last > FASTEST_HAND_MS) text = "";
+      last = e.timeStamp;
       if (e.key === "Enter") {
         const scanned = text;
         text = "";

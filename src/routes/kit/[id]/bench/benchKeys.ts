@@ -24,10 +24,11 @@ const inItem = (e: Event): boolean =>
 /** What a key pressed does on the bench: a scanner's code, a shortcut, or leaving a field. */
 export function benchKeys(parts: BenchParts): (e: KeyboardEvent) => void {
   const { bench, go, focus } = parts;
-  const now = () => performance.now();
   const wedgeKeys = wedge(
-    withoutDoubles((code) => bench.scanned(code), now),
-    now,
+    withoutDoubles(
+      (code) => bench.scanned(code),
+      () => performance.now(),
+    ),
   );
   const answer = (good: boolean) => bench.nextPoint && bench.answer(bench.nextPoint.id, good);
   const bindings = shortcuts({

@@ -27,7 +27,7 @@
     },
     () => performance.now(),
   );
-  const keys = wedge(take, () => performance.now());
+  const keys = wedge(take);
 
   // Camera
   let video = $state<HTMLVideoElement>();
