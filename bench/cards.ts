@@ -29,6 +29,7 @@ const FOLDERS = [
   "aside-10",
   "aside-11",
   "aside-12",
+  "aside-13",
 ];
 
 function cardsByPeople() {

@@ -36,6 +36,7 @@ const JUDGED = [
   "tests/fixtures/aside-10",
   "tests/fixtures/aside-11",
   "tests/fixtures/aside-12",
+  "tests/fixtures/aside-13",
 ];
 const SYNONYMS = "../shared/data/synonyms.csv";
 /** A name alone among two others is a harder case than most lines of a card, and shows what other words do. */

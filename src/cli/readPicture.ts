@@ -5,12 +5,14 @@ import { dirname, join } from "node:path";
 import { createCanvas, ImageData, type Canvas } from "@napi-rs/canvas";
 import type { PDFDocumentProxy } from "pdfjs-dist";
 import { createWorker, type Worker } from "tesseract.js";
+import { headOf } from "./io.ts";
 import { isPdf } from "../lib/core/picture/kindOfFile.ts";
 import { layOut } from "../lib/core/picture/layOut.ts";
 import { drawnAt, whyTooHeavy, whyTooLarge, whyTooLong } from "../lib/core/picture/limits.ts";
 import { joinPages, type PagedWord } from "../lib/core/picture/joinPages.ts";
 import {
   DRAWN_AT,
+  NO_PDF,
   NO_PICTURE,
   noPage,
   noPdf,
@@ -117,7 +119,7 @@ export async function pagesOfPdf(file: string, worker: () => Promise<Worker>): P
 async function withOrphans<T>(work: () => Promise<T>, stop: () => Promise<void>): Promise<T> {
   let hear: (reason: unknown) => void = () => {};
   const orphan = new Promise<never>((_, reject) => {
-    hear = () => reject(new PictureProblem("is not a whole PDF: it may be damaged or cut short"));
+    hear = () => reject(new PictureProblem(NO_PDF));
   });
   process.on("unhandledRejection", hear);
   try {
@@ -156,9 +158,11 @@ export async function readPictureFile(
     }));
   try {
     refuseIf(whyTooHeavy(statSync(file).size));
-    const reading = isPdf(readFileSync(file).subarray(0, 16))
-      ? pagesOfPdf(file, worker)
-      : pixelsOfFile(file).then(async (pixels) => [await textOfPicture(pixels, await worker())]);
+    const head = headOf(file);
+    const reading =
+      head && isPdf(head)
+        ? pagesOfPdf(file, worker)
+        : pixelsOfFile(file).then(async (pixels) => [await textOfPicture(pixels, await worker())]);
     return joinPages(await inTime(reading));
   } finally {
     if (started) await (await (started as Promise<Worker>)).terminate();

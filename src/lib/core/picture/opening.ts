@@ -15,12 +15,14 @@ export function refuseIf(why: string | null): void {
 
 export const NO_PICTURE = "cannot be opened as a picture: it may be damaged or cut short";
 
+export const NO_PDF = "is not a whole PDF: it may be damaged or cut short";
+
 /** Thrown in place of what a PDF reader throws. */
 export function noPdf(error: Error): never {
   throw new PictureProblem(
     error.name === "PasswordException"
       ? "is locked with a password: save a copy without one"
-      : "is not a whole PDF: it may be damaged or cut short",
+      : NO_PDF,
   );
 }
 
