@@ -1,7 +1,8 @@
 /**
  * Seeded hostile inputs over every importer, every command and every route that takes a body: nothing may
- * throw unheard, take longer than two seconds, or be taken in wrongly (an audit taken in must give numbers).
- * `npm run hostile [-- COUNT [SEED]]` wants a build for the routes; it prints what it found.
+ * throw unheard, hang, or be taken in wrongly (an audit taken in must give numbers).
+ * `npm run hostile [-- COUNT [SEED [SECONDS]]]` wants a build for the routes; it prints what it found. What
+ * takes longer than SECONDS hangs; the tests give more than the bench, since a busy machine is no fault.
  */
 import { spawn, type ChildProcess } from "node:child_process";
 import { existsSync, mkdtempSync, readFileSync, writeFileSync } from "node:fs";
@@ -29,8 +30,7 @@ import { PRICE_BOOK } from "../src/lib/data/priceBook.ts";
 import { pdfOf, pngHead } from "../tests/unit/pdfMaker.ts";
 import { SheetProblem, sheetText } from "../src/lib/sheets/sheetText.ts";
 
-const [COUNT = 10_000, SEED = 1] = process.argv.slice(2).map(Number);
-const SLOW_MS = 2000;
+const [COUNT = 10_000, SEED = 1, HANG_S = 2] = process.argv.slice(2).map(Number);
 const TODAY = "2026-11-26";
 const PORT = 4193;
 
@@ -281,8 +281,8 @@ async function trial([name, run]: Trial): Promise<void> {
   } catch (error) {
     fault((error as Error).message.split("\n")[0]!.slice(0, 160));
   }
-  const took = performance.now() - started;
-  if (took > SLOW_MS) fault(`took ${Math.round(took / 1000)} s`);
+  const tookS = (performance.now() - started) / 1000;
+  if (tookS > HANG_S) fault(`took ${Math.round(tookS)} s`);
 }
 
 async function served(): Promise<ChildProcess | null> {

@@ -28,6 +28,6 @@ step "state tests" npm run --silent state -- "${reporter[@]}" output=.tmp/state.
 step "build" npm run --silent build
 wait "$lint" || failed=$((failed + 1))
 cat .tmp/lint.log
-step "hostile inputs, a seeded part" npx tsx scripts/hostile.ts 200 7
+step "hostile inputs, a seeded part" npx tsx scripts/hostile.ts 200 7 60
 step "end-to-end tests" npx playwright test
 node scripts/closing.mjs "$failed"
