@@ -1,6 +1,6 @@
 import { defineConfig } from "@playwright/test";
 
-/** End-to-end tests drive the built application in Debian's headless Chromium. */
+/** End-to-end tests drive the built application in Debian's headless Chromium, without a window's parts. */
 export default defineConfig({
   testDir: "tests/e2e",
   timeout: 90_000,
@@ -17,7 +17,7 @@ export default defineConfig({
     serviceWorkers: "block",
     screenshot: "only-on-failure",
     launchOptions: {
-      executablePath: "/usr/bin/chromium",
+      executablePath: "/usr/bin/chromium-headless-shell",
       args: [
         "--no-sandbox",
         "--disable-gpu",

@@ -6,10 +6,10 @@ import { defineConfig, type Plugin } from "vite";
  * What many pages share comes in few files, since sixty small ones cost ten round trips on a slow line. They
  * are cut by when they are needed, so that each is a short task of its own and the start page waits for no
  * control that only a kit's pages have. What only reading a card or a table needs stays apart, though many
- * pages may come to read one.
+ * pages may come to read one; and what runs before any page, which must wait for none of theirs.
  */
 const MANY_PAGES = 7;
-const APART = /cardVocabulary|namedCatalogue|core\/card\/|papaparse/;
+const APART = /state\/firstVisit|cardVocabulary|namedCatalogue|core\/card\/|papaparse/;
 const FRAMEWORK =
   /node_modules\/(svelte|@sveltejs|esm-env|clsx|devalue)\/|vite\/preload|svelte-kit\/generated/;
 const DIALOGS =

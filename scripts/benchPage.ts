@@ -37,7 +37,7 @@ const server = spawn("node", ["scripts/serve.mjs"], {
   stdio: "ignore",
 });
 const browser = await chromium.launch({
-  executablePath: "/usr/bin/chromium",
+  executablePath: "/usr/bin/chromium-headless-shell",
   args: ["--no-sandbox", "--disable-gpu"],
 });
 async function untilServed(): Promise<void> {

@@ -7,13 +7,13 @@ if [ ! -f node_modules/.package-lock.json ] || [ package-lock.json -nt node_modu
   npm ci --no-audit --no-fund --loglevel=error
   touch node_modules/.package-lock.json
 fi
-if [ "${1:-}" != "--no-browser" ] && ! command -v chromium >/dev/null 2>&1; then
+if [ "${1:-}" != "--no-browser" ] && ! command -v chromium-headless-shell >/dev/null 2>&1; then
   if [ "$(id -u)" = 0 ] && command -v apt-get >/dev/null 2>&1; then
     echo "Installing Chromium for the end-to-end tests …"
     apt-get update -qq
-    apt-get install -y -qq chromium >/dev/null
+    apt-get install -y -qq chromium-headless-shell >/dev/null
   else
-    echo "The end-to-end tests want Chromium at /usr/bin/chromium: install your system's 'chromium' package." >&2
+    echo "The end-to-end tests want /usr/bin/chromium-headless-shell: install your system's package of that name." >&2
     exit 1
   fi
 fi

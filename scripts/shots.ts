@@ -19,7 +19,7 @@ for (let i = 0; i < 50; i++) {
   await new Promise((r) => setTimeout(r, 200));
 }
 const browser = await chromium.launch({
-  executablePath: "/usr/bin/chromium",
+  executablePath: "/usr/bin/chromium-headless-shell",
   args: [
     "--no-sandbox",
     "--disable-gpu",

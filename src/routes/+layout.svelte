@@ -14,6 +14,8 @@
   import NewVersion from "$lib/ui/NewVersion.svelte";
   import Weaves from "$lib/ui/Weaves.svelte";
 
+  document.getElementById("laying-out")?.remove();
+
   const { children }: { children: Snippet } = $props();
   let palette = $state(false);
   let keys = $state(false);

@@ -19,9 +19,9 @@ async function onBrief(page: Page): Promise<void> {
 /** A browser of its own with a profile that stays, so that it can be killed like a real one. */
 async function browserOn(profile: string): Promise<{ process: ChildProcess; browser: Browser }> {
   const child = spawn(
-    "/usr/bin/chromium",
+    "/usr/bin/chromium-headless-shell",
     [
-      ...["--headless=new", "--no-sandbox", "--disable-gpu", "--no-first-run"],
+      ...["--no-sandbox", "--disable-gpu", "--no-first-run"],
       ...["--remote-debugging-port=0", `--user-data-dir=${profile}`, "about:blank"],
     ],
     { stdio: ["ignore", "ignore", "pipe"], detached: true },

@@ -21,6 +21,7 @@ describe("unpacking", () => {
   beforeEach(async () => {
     await demoShelf();
     unpack = new UnpackState(kitState(workspace.addKit("Empty")));
+    await unpack.ready();
   });
 
   it("reads a card as it is typed, and says which lines are doubtful first", () => {
@@ -30,6 +31,15 @@ describe("unpacking", () => {
       [null, 2],
     ]);
     expect(unpack.lines[0]!.itemType).to.equal(null);
+  });
+
+  it("keeps what is pasted before the reader has come, and reads it when it comes", async () => {
+    const early = new UnpackState(kitState(workspace.addKit("Early")));
+    early.read("1 whistle");
+    early.read("3 whistles");
+    expect(early.cardText).to.equal("3 whistles");
+    await early.ready();
+    expect(early.kit.lines.map((l) => [l.itemType, l.claimed])).to.deep.equal([["whistle", 3]]);
   });
 
   it("remembers what a thing is called, and reads it so the next time", () => {
@@ -142,6 +152,7 @@ describe("pictures of a card", () => {
     const kit = kitState(workspace.addKit("Empty"));
     const unpack = new UnpackState(kit);
     unpack.read("1 whistle");
+    await unpack.ready();
     const cards = new CardPicturesState(
       kit,
       (text) => unpack.read(text, true),

@@ -30,6 +30,7 @@ import { showBy } from "../words/display.ts";
 import { problemText, told, type Told } from "../words/problems.ts";
 import { importedText, noStorageText, noticeText, setAsideText } from "../words/storeTexts.ts";
 import { besideStorage, browserStorage, ownWindow } from "./browserStorage.ts";
+import { demo, isFirstVisit, visited } from "./firstVisit.ts";
 import { newBrief, newKit } from "./newRecords.ts";
 import { newKey } from "./newKey.ts";
 import type { Notice } from "../core/records/notice.ts";
@@ -42,17 +43,6 @@ import { unsavedWords } from "./unsavedWords.ts";
 /** Longer than between two letters. */
 const KEEP_AFTER_MS = 400;
 const CHANNEL = "wide-sieve.records";
-/** Set once the demo was offered, so that it is never seeded over a user's own data, or again. */
-const SEEN = "wide-sieve.seen";
-const DEMO = () => import("../data/demo.ts");
-function isFirstVisit(): boolean {
-  try {
-    return localStorage.getItem(SEEN) === null;
-  } catch {
-    return false;
-  }
-}
-
 /** Local day, YYYY-MM-DD: the bench's own calendar. */
 const localToday = (): string => {
   const d = new Date();
@@ -148,8 +138,6 @@ class Workspace {
     return (this.#started ??= this.#open());
   }
   async #open(): Promise<void> {
-    // On its way while the storage opens.
-    if (isFirstVisit()) void DEMO();
     showBy(() => ({
       units: this.settings.units,
       locale: this.settings.locale || navigator.language || "en-GB",
@@ -188,16 +176,16 @@ class Workspace {
   async #seedDemo(): Promise<void> {
     const isEmpty = () => this.records.size === 0 && this.setAside.length === 0;
     if (!isEmpty() || !isFirstVisit()) return;
-    const { demoRecords } = await DEMO();
+    const { demoRecords } = await demo();
     if (!isEmpty()) return;
     this.edit("add the demo", demoRecords());
     // Only once it is stored: a page that was left too early gets the demo next time.
     await this.flushed();
-    if (this.save.is === "saved") localStorage.setItem(SEEN, "1");
+    if (this.save.is === "saved") visited();
   }
 
   async addDemo(): Promise<void> {
-    const { demoRecords } = await DEMO();
+    const { demoRecords } = await demo();
     const fresh = demoRecords().filter((r) => !this.records.has(r.id));
     this.edit("add the demo", fresh);
     this.say(

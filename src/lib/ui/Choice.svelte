@@ -8,10 +8,15 @@
 </script>
 
 <script lang="ts">
-  import { Check, ChevronDown } from "@lucide/svelte";
+  import { Check, ChevronDown } from "lucide";
+  import Icon from "./Icon.svelte";
   import { Select } from "bits-ui";
+  import { tick } from "svelte";
 
-  /** One of several, chosen from a list that opens; typing finds by the first letters. */
+  /**
+   * One of several, chosen from a list that opens; typing finds by the first letters. The list is made when it is
+   * first used: until then there stands what it is opened by, since a page may have a hundred of them.
+   */
   interface Props {
     label: string;
     value: string;
@@ -24,6 +29,30 @@
   }
   const { label, value, options, onchoose, hint = "", class: look = "", id }: Props = $props();
   let open = $state(false);
+  let isUsed = $state(false);
+  let trigger = $state<HTMLElement | null>(null);
+  /** Puts the list in place, in the focus. */
+  async function use(): Promise<void> {
+    isUsed = true;
+    await tick();
+    trigger?.focus();
+  }
+  async function useAndOpen(): Promise<void> {
+    await use();
+    open = true;
+  }
+  /** A key that the list knows is given on to it. */
+  async function onkeydown(e: KeyboardEvent): Promise<void> {
+    const isLetter = e.key.length === 1 && e.key !== " ";
+    if (!(isLetter || /^Arrow(Up|Down)$/.test(e.key)) || e.ctrlKey || e.altKey || e.metaKey) return;
+    e.preventDefault();
+    e.stopPropagation();
+    await use();
+    trigger?.dispatchEvent(
+      new KeyboardEvent("keydown", { key: e.key, code: e.code, bubbles: true, cancelable: true }),
+    );
+  }
+  const FACE = "field inline-flex max-w-full items-center justify-between gap-2 text-left";
   const shown = $derived(options.find((o) => o.value === value)?.label ?? hint);
   // Nothing is a choice too, which the list below takes for none made.
   const inner = (v: string) => `=${v}`;
@@ -38,51 +67,66 @@
   >
     {#snippet children({ selected })}
       <span aria-hidden="true" class="w-4 shrink-0"
-        >{#if selected}<Check size={16} />{/if}</span
+        >{#if selected}<Icon of={Check} size={16} />{/if}</span
       ><span class="min-w-0 break-words">{o.label}</span>
     {/snippet}
   </Select.Item>
 {/snippet}
 
-<Select.Root
-  type="single"
-  bind:open
-  bind:value={() => inner(value), (v) => v !== inner(value) && onchoose(v.slice(1))}
-  items={options.map((o) => ({ value: inner(o.value), label: o.label }))}
-  allowDeselect={false}
->
-  <Select.Trigger
+{#snippet face()}
+  <span class="min-w-0 truncate">{shown}</span><Icon
+    of={ChevronDown}
+    size={18}
+    class="shrink-0 text-soft"
+  />
+{/snippet}
+
+{#if !isUsed}
+  <button
+    type="button"
+    role="combobox"
+    aria-haspopup="listbox"
+    aria-expanded="false"
+    aria-controls={undefined}
     {id}
-    class="field inline-flex max-w-full items-center justify-between gap-2 text-left {look}"
+    class="{FACE} {look}"
     aria-label="{label}: {shown}"
+    onclick={useAndOpen}
+    {onkeydown}>{@render face()}</button
   >
-    <span class="min-w-0 truncate">{shown}</span><ChevronDown
-      size={18}
-      class="shrink-0 text-soft"
-      aria-hidden="true"
-    />
-  </Select.Trigger>
-  <Select.Portal>
-    <Select.Content
-      class="sheet z-50 max-h-[min(24rem,var(--bits-select-content-available-height))] max-w-[calc(100vw-1rem)] min-w-(--bits-select-anchor-width) overflow-auto border-2 border-ink p-1"
-      sideOffset={4}
-      collisionPadding={8}
-    >
-      {#if open}
-        {#each groups as group (group)}
-          {@const inside = options.filter((o) => o.group === group)}
-          {#if group === undefined}
-            {#each inside as o (o.value)}{@render item(o)}{/each}
-          {:else}
-            <Select.Group>
-              <Select.GroupHeading class="px-2 pt-2 pb-1 text-sm font-semibold text-soft"
-                >{group}</Select.GroupHeading
-              >
+{:else}
+  <Select.Root
+    type="single"
+    bind:open
+    bind:value={() => inner(value), (v) => v !== inner(value) && onchoose(v.slice(1))}
+    items={options.map((o) => ({ value: inner(o.value), label: o.label }))}
+    allowDeselect={false}
+  >
+    <Select.Trigger bind:ref={trigger} {id} class="{FACE} {look}" aria-label="{label}: {shown}">
+      {@render face()}
+    </Select.Trigger>
+    <Select.Portal>
+      <Select.Content
+        class="sheet z-50 max-h-[min(24rem,var(--bits-select-content-available-height))] max-w-[calc(100vw-1rem)] min-w-(--bits-select-anchor-width) overflow-auto border-2 border-ink p-1"
+        sideOffset={4}
+        collisionPadding={8}
+      >
+        {#if open}
+          {#each groups as group (group)}
+            {@const inside = options.filter((o) => o.group === group)}
+            {#if group === undefined}
               {#each inside as o (o.value)}{@render item(o)}{/each}
-            </Select.Group>
-          {/if}
-        {/each}
-      {/if}
-    </Select.Content>
-  </Select.Portal>
-</Select.Root>
+            {:else}
+              <Select.Group>
+                <Select.GroupHeading class="px-2 pt-2 pb-1 text-sm font-semibold text-soft"
+                  >{group}</Select.GroupHeading
+                >
+                {#each inside as o (o.value)}{@render item(o)}{/each}
+              </Select.Group>
+            {/if}
+          {/each}
+        {/if}
+      </Select.Content>
+    </Select.Portal>
+  </Select.Root>
+{/if}

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { parseDate } from "@internationalized/date";
   import { DatePicker } from "bits-ui";
-  import { CalendarDays, ChevronLeft, ChevronRight } from "@lucide/svelte";
+  import { CalendarDays, ChevronLeft, ChevronRight } from "lucide";
+  import Icon from "./Icon.svelte";
   import { isDay } from "../core/base/dates.ts";
   import { workspace } from "../state/workspace.svelte.ts";
 
@@ -46,7 +47,7 @@
       {/snippet}
     </DatePicker.Input>
     <DatePicker.Trigger class="btn min-h-11 w-11 px-0" aria-label="{label}: choose from a month">
-      <CalendarDays size={18} aria-hidden="true" />
+      <Icon of={CalendarDays} size={18} />
     </DatePicker.Trigger>
   </span>
   <DatePicker.Content class="sheet z-50 border-2 border-ink p-3" sideOffset={4}>
@@ -54,11 +55,11 @@
       {#snippet children({ months, weekdays })}
         <DatePicker.Header class="flex items-center justify-between gap-2">
           <DatePicker.PrevButton class="btn min-h-11 w-11 px-0" aria-label="The month before"
-            ><ChevronLeft size={18} aria-hidden="true" /></DatePicker.PrevButton
+            ><Icon of={ChevronLeft} size={18} /></DatePicker.PrevButton
           >
           <DatePicker.Heading class="font-semibold" />
           <DatePicker.NextButton class="btn min-h-11 w-11 px-0" aria-label="The month after"
-            ><ChevronRight size={18} aria-hidden="true" /></DatePicker.NextButton
+            ><Icon of={ChevronRight} size={18} /></DatePicker.NextButton
           >
         </DatePicker.Header>
         {#each months as month (month.value.toString())}

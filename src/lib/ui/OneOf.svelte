@@ -1,6 +1,7 @@
 <script lang="ts" generics="T extends string">
   import { ToggleGroup } from "bits-ui";
-  import { Check } from "@lucide/svelte";
+  import { Check } from "lucide";
+  import Icon from "./Icon.svelte";
 
   /** One of a few that all stand there; arrows go from one to the next. */
   interface Props {
@@ -23,7 +24,7 @@
 >
   {#each options as o (o.value)}
     <ToggleGroup.Item value={o.value} class="btn {look} {o.value === value ? 'btn-on' : ''}">
-      {#if o.value === value}<Check size={16} aria-hidden="true" />{/if}{o.label}
+      {#if o.value === value}<Icon of={Check} size={16} />{/if}{o.label}
       {#if o.about}<span class="text-sm font-normal">{o.about}</span>{/if}
     </ToggleGroup.Item>
   {/each}

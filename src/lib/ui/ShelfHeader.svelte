@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { SunMoon, Undo2 } from "@lucide/svelte";
+  import { SunMoon, Undo2 } from "lucide";
+  import Icon from "./Icon.svelte";
   import { page } from "$app/state";
   import { workspace } from "../state/workspace.svelte.ts";
   import Mark from "./Mark.svelte";
@@ -56,9 +57,9 @@
       disabled={!workspace.undoLabel}
       onclick={() => workspace.undo()}
       title={workspace.undoLabel ? `Undo: ${workspace.undoLabel} (Ctrl Z)` : "Nothing to undo"}
-      ><Undo2 size={18} aria-hidden="true" />Undo</button
+      ><Icon of={Undo2} size={18} />Undo</button
     ><button class="btn hidden min-h-9 px-3 py-1 sm:inline-flex" onclick={toggleTheme}
-      ><SunMoon size={18} aria-hidden="true" />Light / dark</button
+      ><Icon of={SunMoon} size={18} />Light / dark</button
     ></span
   >
 </header>

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { Check, CircleHelp, Minus, X } from "@lucide/svelte";
+  import { Check, CircleHelp, Minus, X } from "lucide";
+  import Icon from "./Icon.svelte";
 
   /** How something stands; the words beside it say it too. */
   interface Props {
@@ -11,4 +12,4 @@
   const Shape = $derived(SHAPES[state]);
 </script>
 
-<Shape {size} strokeWidth={2.5} class="inline-block shrink-0 align-[-0.15em]" aria-hidden="true" />
+<Icon of={Shape} {size} weight={2.5} class="inline-block shrink-0 align-[-0.15em]" />

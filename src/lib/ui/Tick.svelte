@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Checkbox, Label } from "bits-ui";
-  import { Check } from "@lucide/svelte";
+  import { Check } from "lucide";
+  import Icon from "./Icon.svelte";
   import type { Snippet } from "svelte";
 
   /** A box to tick with its sentence; the whole of it can be hit. */
@@ -20,10 +21,10 @@
     bind:checked={() => checked, onchange}
     class="flex size-6 shrink-0 items-center justify-center rounded-xs border-2 border-ink bg-sheet data-[state=checked]:border-pass data-[state=checked]:bg-pass data-[state=checked]:text-onpass"
   >
-    {#snippet children({ checked: on })}{#if on}<Check
+    {#snippet children({ checked: on })}{#if on}<Icon
+          of={Check}
           size={18}
-          strokeWidth={3}
-          aria-hidden="true"
+          weight={3}
         />{/if}{/snippet}
   </Checkbox.Root>
   <Label.Root for={uid} class="flex min-h-11 items-center">{@render children()}</Label.Root>

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Toggle } from "bits-ui";
-  import { Check } from "@lucide/svelte";
+  import { Check } from "lucide";
+  import Icon from "./Icon.svelte";
   import type { Snippet } from "svelte";
 
   /** One thing that is on or off, told by a tick and not by colour alone. */
@@ -21,5 +22,5 @@
   class="btn {look} {on ? 'btn-on' : ''}"
   aria-label={label}
   {...more}
-  >{#if on}<Check size={16} aria-hidden="true" />{/if}{@render children()}</Toggle.Root
+  >{#if on}<Icon of={Check} size={16} />{/if}{@render children()}</Toggle.Root
 >

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { ChevronDown, Redo2, Search, Undo2 } from "@lucide/svelte";
+  import { ChevronDown, Redo2, Search, Undo2 } from "lucide";
+  import Icon from "./Icon.svelte";
   import StateIcon from "./StateIcon.svelte";
   import { page } from "$app/state";
   import { deficitsOf } from "../core/log/deficits.ts";
@@ -37,10 +38,14 @@
   // On a narrow screen the trail scrolls: the stage one is on stays in sight.
   $effect(() => {
     void current;
-    // Scrolled by hand: scrollIntoView would move where the next Tab starts, past the skip link.
-    const on = nav?.querySelector<HTMLElement>("[aria-current]");
-    if (on)
-      nav.scrollLeft = on.offsetLeft - nav.offsetLeft - (nav.clientWidth - on.offsetWidth) / 2;
+    // Once the page is laid out: to ask for places before would lay it out twice.
+    const frame = requestAnimationFrame(() => {
+      // Scrolled by hand: scrollIntoView would move where the next Tab starts, past the skip link.
+      const on = nav.querySelector<HTMLElement>("[aria-current]");
+      if (on)
+        nav.scrollLeft = on.offsetLeft - nav.offsetLeft - (nav.clientWidth - on.offsetWidth) / 2;
+    });
+    return () => cancelAnimationFrame(frame);
   });
   const find = () =>
     window.dispatchEvent(new KeyboardEvent("keydown", { key: "k", ctrlKey: true, bubbles: true }));
@@ -54,7 +59,7 @@
   >
     <Mark />
     <span class="truncate text-lg font-bold">{kit.record?.kit.name}</span>
-    <ChevronDown size={18} class="shrink-0 text-soft" aria-hidden="true" />
+    <Icon of={ChevronDown} size={18} class="shrink-0 text-soft" />
     <span class="sr-only">to the shelf</span>
   </a>
   <nav
@@ -89,8 +94,7 @@
       disabled={!workspace.undoLabel}
       onclick={() => workspace.undo()}
       title={workspace.undoLabel ? `Undo: ${workspace.undoLabel} (Ctrl Z)` : "Nothing to undo"}
-      ><Undo2 size={18} aria-hidden="true" /><span class="lg:sr-only 2xl:not-sr-only">Undo</span
-      ></button
+      ><Icon of={Undo2} size={18} /><span class="lg:sr-only 2xl:not-sr-only">Undo</span></button
     >
     <button
       class="btn hidden min-h-9 px-3 py-1 2xl:inline-flex"
@@ -98,10 +102,10 @@
       onclick={() => workspace.redo()}
       title={workspace.redoLabel
         ? `Do again: ${workspace.redoLabel} (Ctrl Shift Z)`
-        : "Nothing to do again"}><Redo2 size={18} aria-hidden="true" />Redo</button
+        : "Nothing to do again"}><Icon of={Redo2} size={18} />Redo</button
     >
     <button class="btn min-h-9 px-3 py-1" onclick={find}
-      ><Search size={18} aria-hidden="true" /><span class="lg:sr-only 2xl:not-sr-only">Find</span>
+      ><Icon of={Search} size={18} /><span class="lg:sr-only 2xl:not-sr-only">Find</span>
       <span class="kbd hidden 2xl:inline">Ctrl K</span></button
     >
   </div>

@@ -1,6 +1,18 @@
+<script lang="ts" module>
+  import type { NamedCatalogue } from "../core/catalogue/catalogue.ts";
+  import { CATALOGUE } from "../data/catalogue.ts";
+
+  /** What is searched; the names that cards use come when a field is first looked into. */
+  let named = $state.raw<NamedCatalogue>({ ...CATALOGUE, words: new Map(), noTypeWords: [] });
+  let asked: Promise<void> | null = null;
+  const askForNames = (): Promise<void> =>
+    (asked ??= import("../data/namedCatalogue.ts").then(({ NAMED_CATALOGUE }) => {
+      named = NAMED_CATALOGUE;
+    }));
+</script>
+
 <script lang="ts">
   import { Combobox } from "bits-ui";
-  import { NAMED_CATALOGUE } from "../data/namedCatalogue.ts";
   import { searchTypes } from "../core/card/searchTypes.ts";
   import { workspace } from "../state/workspace.svelte.ts";
 
@@ -15,7 +27,7 @@
   const NONE = "none";
   let query = $state("");
   let open = $state(false);
-  const found = $derived(searchTypes(query, NAMED_CATALOGUE, workspace.ownTypes));
+  const found = $derived(searchTypes(query, named, workspace.ownTypes));
 </script>
 
 <Combobox.Root
@@ -33,7 +45,10 @@
     class="field w-full min-w-40 font-semibold"
     aria-label={label}
     {placeholder}
-    onfocus={(e) => e.currentTarget.select()}
+    onfocus={(e) => {
+      void askForNames();
+      e.currentTarget.select();
+    }}
     oninput={(e) => {
       query = e.currentTarget.value;
       open = true;

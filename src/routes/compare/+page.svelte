@@ -1,7 +1,8 @@
 <script lang="ts">
   import Progress from "$lib/ui/Progress.svelte";
   import StartStop from "$lib/ui/StartStop.svelte";
-  import { ChevronDown, ChevronUp } from "@lucide/svelte";
+  import { ChevronDown, ChevronUp } from "lucide";
+  import Icon from "$lib/ui/Icon.svelte";
   import Toggle from "$lib/ui/Toggle.svelte";
   import Choice from "$lib/ui/Choice.svelte";
   import { goto } from "$app/navigation";
@@ -163,10 +164,10 @@
                       : "ascending"
                     : "none"}
                   ><button class="min-h-9 text-left font-semibold" onclick={() => compare.sort(id)}
-                    >{label}{#if compare.sortBy === id}{#if compare.down}<ChevronDown
+                    >{label}{#if compare.sortBy === id}{#if compare.down}<Icon
+                          of={ChevronDown}
                           size={16}
-                          aria-hidden="true"
-                        />{:else}<ChevronUp size={16} aria-hidden="true" />{/if}{/if}</button
+                        />{:else}<Icon of={ChevronUp} size={16} />{/if}{/if}</button
                   ></th
                 >
               {/each}

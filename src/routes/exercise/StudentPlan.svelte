@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { Minus, Plus } from "@lucide/svelte";
+  import { Minus, Plus } from "lucide";
+  import Icon from "$lib/ui/Icon.svelte";
   import type { PlanOffer } from "$lib/core/exercise/exerciseFile.ts";
   import type { TakingState } from "$lib/state/pages/taking.svelte.ts";
   import { money } from "$lib/words/sentences.ts";
@@ -44,13 +45,13 @@
           class="btn min-h-11 w-11 px-0"
           disabled={n === 0}
           aria-label="One pack of {p.title} less"
-          onclick={() => taking.plan(p.id, n - 1)}><Minus size={18} aria-hidden="true" /></button
+          onclick={() => taking.plan(p.id, n - 1)}><Icon of={Minus} size={18} /></button
         >
         <strong class="w-8 text-center">{n}</strong>
         <button
           class="btn min-h-11 w-11 px-0"
           aria-label="One pack of {p.title} more"
-          onclick={() => taking.plan(p.id, n + 1)}><Plus size={18} aria-hidden="true" /></button
+          onclick={() => taking.plan(p.id, n + 1)}><Icon of={Plus} size={18} /></button
         >
       </li>
     {/each}

@@ -1,5 +1,6 @@
 import { type Problem, problem } from "../model/problem.ts";
-import { LONGEST_LINE, MOST_LINES, type CardReading } from "./readCard.ts";
+import { LONGEST_LINE, MOST_LINES } from "./cardLimits.ts";
+import type { CardReading } from "./readCard.ts";
 
 /** What keeps a text from being a contents card; null: nothing. */
 export function cardTextProblem(text: string): Problem | null {

@@ -1,5 +1,5 @@
 import { decodeHTML } from "entities";
-import { LONGEST_LINE } from "./layout.ts";
+import { LONGEST_LINE } from "./cardLimits.ts";
 import { fieldsAsList, objectsAsList } from "./objects.ts";
 import { receiptCounts } from "./receipt.ts";
 import { talliesAsCounts } from "./tally.ts";

@@ -1,3 +1,4 @@
+import { LONGEST_LINE } from "./cardLimits.ts";
 import type { ColumnRole } from "./columnRole.ts";
 import { spaced, SPLITTERS, underHeadings, type Split } from "./cells.ts";
 import { hint, roleByCells, rolesByContent } from "./columnsByContent.ts";
@@ -16,9 +17,6 @@ interface Table {
   readonly split: Split;
   readonly roles: readonly (ColumnRole | null)[];
 }
-
-/** No line that names items is longer: it is not looked at, whatever it holds. */
-export const LONGEST_LINE = 2_000;
 
 /**
  * Splits a card into rows. Table columns are found by a header line, or by what they hold; all else is a

@@ -5,7 +5,8 @@ import { cleanLines, untickedLines } from "./cleanLines.ts";
 import { draftOf, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
 import { entryOf, type CardEntry } from "./entry.ts";
 import type { CardRow } from "./cardRow.ts";
-import { cardRows, LONGEST_LINE } from "./layout.ts";
+import { LONGEST_LINE, MOST_LINES } from "./cardLimits.ts";
+import { cardRows } from "./layout.ts";
 import { NO_HABITS, type Habits } from "./habits.ts";
 import { isHeading } from "./headings.ts";
 import { isNote } from "./notes.ts";
@@ -27,7 +28,6 @@ import {
 } from "./vocabulary.ts";
 
 export type { CardEntry } from "./entry.ts";
-export { LONGEST_LINE } from "./layout.ts";
 
 export interface CardReading {
   /** The piece total the card itself states; null: none. */
@@ -39,8 +39,6 @@ export interface CardReading {
 
 /** A card has fewer different words, but for rubbish. */
 const MOST_WORDS = 5_000;
-/** No card has more; beyond it a paste was a mistake. */
-export const MOST_LINES = 10_000;
 
 /**
  * Reads a contents card into entries, in reading order. Pure; never throws on text.

@@ -145,7 +145,11 @@ function planWithin(
   if (mayLeaveFreely(request.question) || !limitsLoad(limits)) return solve(limits, now + forMs);
   if (!surelyExceeds(request, c, solver)) {
     const leavesNothing = { ...NO_LIMITS, budget: limits.budget };
-    const free = solve(leavesNothing, now + forMs / 2, (x) => keepsLimits(x, limits));
+    // Where the quick one keeps the limits, so will the best, most likely: all of the time is for it.
+    const quick = greedyPlan({ ...request, limits: leavesNothing }, c);
+    const isLikely = quick.reaches && keepsLimits(quick.choice, limits);
+    const until = now + (isLikely ? forMs : forMs / 2);
+    const free = solve(leavesNothing, until, (x) => keepsLimits(x, limits));
     if (isFound(free) && keepsLimits(free.choice, limits)) return free;
   }
   return solve(limits, now + forMs);

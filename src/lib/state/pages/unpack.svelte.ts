@@ -1,11 +1,9 @@
 import { cardLeftOut, cardTextProblem, tooManyEntries } from "../../core/card/cardText.ts";
-import { columnsOfCard } from "../../core/card/columns.ts";
 import { lessonOfPieces, lessonOfSize, nameOnCard, type Lesson } from "../../core/card/habits.ts";
 import { isTouched } from "../../core/card/isTouched.ts";
 import { mergeCard } from "../../core/card/mergeCard.ts";
 import { lex } from "../../core/card/lexer.ts";
 import { readQuantity } from "../../core/card/quantity.ts";
-import { readCard, type CardReading } from "../../core/card/readCard.ts";
 import { mergeLines } from "../../core/count/scanned.ts";
 import type { Line } from "../../core/model/kit.ts";
 import { aliasRecord } from "../../core/records/aliasRecord.ts";
@@ -13,8 +11,9 @@ import { habitOfLesson } from "../../core/card/learned.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
 import { tooManyOnCard } from "../../words/benchTexts.ts";
 import { lineName, type KitState } from "../kit.svelte.ts";
-import { reading } from "../reading.svelte.ts";
 import { workspace } from "../workspace.svelte.ts";
+
+type Reader = (typeof import("../reading.svelte.ts"))["reading"];
 
 /** Above this many lines a card is read when asked, not at every keystroke. */
 const LIVE_LINES = 800;
@@ -53,23 +52,29 @@ export class UnpackState {
     });
   }
 
-  #last: { by: readonly unknown[]; reading: CardReading } | null = null;
-  /** A text as read by what is known now; the last one is remembered, since several ask for it. */
-  #readingOf(text: string): CardReading {
-    const by = [text, reading.vocabulary, reading.habits] as const;
-    if (!this.#last || by.some((x, i) => x !== this.#last!.by[i]))
-      this.#last = { by, reading: readCard(...by) };
-    return this.#last.reading;
+  /** What reads cards: it comes once the stage stands, since what was read can be looked at without. */
+  #reader = $state.raw<Reader | null>(null);
+  #unread: { readonly text: string; readonly asked: boolean } | null = null;
+  /** Waits for the reader, which then reads what came before it. */
+  async ready(): Promise<void> {
+    this.#reader ??= (await import("../reading.svelte.ts")).reading;
+    const waiting = this.#unread;
+    this.#unread = null;
+    if (waiting && waiting.text === this.cardText) this.read(waiting.text, waiting.asked);
   }
 
   /** Takes the card's text in and reads it; a very long one only when that is asked. */
   read(text: string, asked = false): void {
-    if (!asked && isLong(text)) {
+    const reader = this.#reader;
+    if (!reader || (!asked && isLong(text))) {
       this.kit.update("paste the card", (r) => ({ ...r, cardText: text }), "card");
+      if (reader) return;
+      this.#unread = { text, asked };
+      void this.ready();
       return;
     }
     const readable = text.trim() === "" || cardTextProblem(text) === null;
-    const reading = readable ? this.#readingOf(text) : null;
+    const reading = readable ? reader.of(text) : null;
     const many = reading && tooManyEntries(reading);
     if (many) workspace.say(tooManyOnCard(many), true);
     this.kit.update(
@@ -184,11 +189,11 @@ export class UnpackState {
   columnsUnclearAt = $derived.by(() =>
     this.cardText === "" || this.long || this.problem
       ? null
-      : this.#readingOf(this.cardText).columnsUnclearAt,
+      : (this.#reader?.of(this.cardText).columnsUnclearAt ?? null),
   );
   askColumns(): void {
     const at = this.columnsUnclearAt;
-    const found = at === null ? null : columnsOfCard(this.cardText, at);
+    const found = at === null ? null : this.#reader!.columnsAt(this.cardText, at);
     if (found && this.kit.record)
       workspace.columns = {
         name: this.kit.record.kit.name,

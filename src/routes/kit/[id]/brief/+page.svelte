@@ -1,5 +1,5 @@
 <script lang="ts">
-  import DayPicker from "$lib/ui/DayPicker.svelte";
+  import DayField from "$lib/ui/DayField.svelte";
   import Toggle from "$lib/ui/Toggle.svelte";
   import Choice from "$lib/ui/Choice.svelte";
   import { page } from "$app/state";
@@ -129,7 +129,7 @@
           n !== undefined && kit.updateBrief("hours to care", { hoursToCare: n }, "hours")}
       />
       hours from care, starting
-      <DayPicker
+      <DayField
         label="First day"
         value={b.start}
         onday={(start) => kit.updateBrief("first day", { start })}

@@ -14,7 +14,8 @@
     TrendingUp,
     Undo2,
     Wrench,
-  } from "@lucide/svelte";
+  } from "lucide";
+  import Icon from "$lib/ui/Icon.svelte";
   import type { EventKind } from "$lib/core/model/event.ts";
 
   const { kind }: { kind: EventKind } = $props();
@@ -44,4 +45,4 @@
   );
 </script>
 
-<Shape size={18} class="shrink-0 {colour}" aria-hidden="true" />
+<Icon of={Shape} size={18} class="shrink-0 {colour}" />

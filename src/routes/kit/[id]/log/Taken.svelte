@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Dialog } from "bits-ui";
-  import { Minus } from "@lucide/svelte";
+  import { Minus } from "lucide";
+  import Icon from "$lib/ui/Icon.svelte";
   import type { LogState } from "$lib/state/pages/log.svelte.ts";
   import Choice from "$lib/ui/Choice.svelte";
   import OneOf from "$lib/ui/OneOf.svelte";
@@ -93,8 +94,7 @@
             {#if n > 0}<button
                 class="btn absolute top-1 right-1 min-h-11 w-11 px-0"
                 aria-label="{n % 1 > 0 ? 'Half a' : 'One'} {log.nameOf(line.id)} less"
-                onclick={() => tap(t, n % 1 > 0 ? -0.5 : -1)}
-                ><Minus size={18} aria-hidden="true" /></button
+                onclick={() => tap(t, n % 1 > 0 ? -0.5 : -1)}><Icon of={Minus} size={18} /></button
               >{/if}
             {#if log.isDivisible(line) && n + 0.5 <= pieces}<button
                 class="btn absolute right-1 bottom-1 min-h-11 w-11 px-0"

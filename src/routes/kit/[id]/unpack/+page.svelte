@@ -37,11 +37,9 @@
     shown = shown + IN_TURN < Math.min(SHOWN, lines.length) ? shown + IN_TURN : SHOWN;
     if (shown < SHOWN) inTurn(more);
   };
-  /** Reading the card again to see whether a column is unclear takes longer than a page may. */
-  let isLookedThrough = $state(false);
   onMount(() => {
     if (shown < SHOWN) inTurn(more);
-    inTurn(() => (isLookedThrough = true));
+    inTurn(() => void unpack.ready());
   });
 
   function pick(id: string, bring = true) {
@@ -101,7 +99,7 @@
         >
       </p>
     {/if}
-    {#if isLookedThrough && unpack.columnsUnclearAt !== null}
+    {#if unpack.columnsUnclearAt !== null}
       <p class="noted mt-3 flex flex-wrap items-center gap-3">
         This looks like a table, and more than one column holds numbers: which one says how many
         there are?

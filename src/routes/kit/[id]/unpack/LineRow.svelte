@@ -1,7 +1,9 @@
 <script lang="ts">
-  import { Ellipsis } from "@lucide/svelte";
+  import { Ellipsis } from "lucide";
+  import Icon from "$lib/ui/Icon.svelte";
   import Choice from "$lib/ui/Choice.svelte";
   import { DropdownMenu } from "bits-ui";
+  import { tick } from "svelte";
   import { withDecimalPoint } from "$lib/core/card/decimalPoint.ts";
   import type { Line } from "$lib/core/model/kit.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
@@ -27,6 +29,19 @@
   const doubt = $derived(unpack.doubts[line.id]);
   const mended = $derived(withDecimalPoint(line.sizeMm, type));
   const twin = $derived(unpack.twin(line));
+  /** The menu is made when it is first opened: there is one in every row. */
+  let isMenuUsed = $state(false);
+  let isMenuOpen = $state(false);
+  let opener = $state<HTMLElement | null>(null);
+  async function openMenu(): Promise<void> {
+    isMenuUsed = true;
+    await tick();
+    // The focus comes back to it.
+    opener?.focus();
+    isMenuOpen = true;
+  }
+  /** What is picked shows more, and the rows below move: not while a finger is down, or it lets go of another row. */
+  let isPressed = false;
   const isPicked = $derived(unpack.picked === line.id);
 
   function rowKey(e: KeyboardEvent) {
@@ -48,7 +63,11 @@
   tabindex={doubt ? 0 : -1}
   aria-label={name}
   onkeydown={rowKey}
-  onfocusin={() => (unpack.picked = line.id)}
+  onpointerdown={() => (isPressed = true)}
+  onpointerup={() => (isPressed = false)}
+  onpointerleave={() => (isPressed = false)}
+  onfocusin={() => isPressed || (unpack.picked = line.id)}
+  onclick={() => (unpack.picked = line.id)}
 >
   <div class="flex flex-wrap items-center gap-2 sm:flex-nowrap">
     <div class="min-w-0 flex-1 basis-full sm:basis-auto">
@@ -93,27 +112,40 @@
         onchoose={(v) => unpack.lay(line, v)}
       />
     {/if}
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger class="btn min-h-11 w-11 px-0" aria-label="More for {name}"
-        ><Ellipsis size={18} aria-hidden="true" /></DropdownMenu.Trigger
+    {#if isMenuUsed}
+      <DropdownMenu.Root bind:open={isMenuOpen}>
+        <DropdownMenu.Trigger
+          bind:ref={opener}
+          class="btn min-h-11 w-11 px-0"
+          aria-label="More for {name}"><Icon of={Ellipsis} size={18} /></DropdownMenu.Trigger
+        >
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content class="sheet z-50 min-w-52 border-ink shadow-lg" align="end">
+            <DropdownMenu.Item class={ITEM} onSelect={() => unpack.split(line)}
+              >Split in two lines</DropdownMenu.Item
+            >
+            {#if twin}<DropdownMenu.Item class={ITEM} onSelect={() => unpack.merge(line, twin)}
+                >Merge with the one before</DropdownMenu.Item
+              >{/if}
+            {#if line.itemType === null}<DropdownMenu.Item class={ITEM} onSelect={() => onown(line)}
+                >Make an item type of your own</DropdownMenu.Item
+              >{/if}
+            <DropdownMenu.Item class={ITEM} onSelect={() => unpack.remove(line)}
+              >It is no item: remove</DropdownMenu.Item
+            >
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+    {:else}
+      <button
+        type="button"
+        class="btn min-h-11 w-11 px-0"
+        aria-label="More for {name}"
+        aria-haspopup="menu"
+        aria-expanded="false"
+        onclick={openMenu}><Icon of={Ellipsis} size={18} /></button
       >
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content class="sheet z-50 min-w-52 border-ink shadow-lg" align="end">
-          <DropdownMenu.Item class={ITEM} onSelect={() => unpack.split(line)}
-            >Split in two lines</DropdownMenu.Item
-          >
-          {#if twin}<DropdownMenu.Item class={ITEM} onSelect={() => unpack.merge(line, twin)}
-              >Merge with the one before</DropdownMenu.Item
-            >{/if}
-          {#if line.itemType === null}<DropdownMenu.Item class={ITEM} onSelect={() => onown(line)}
-              >Make an item type of your own</DropdownMenu.Item
-            >{/if}
-          <DropdownMenu.Item class={ITEM} onSelect={() => unpack.remove(line)}
-            >It is no item: remove</DropdownMenu.Item
-          >
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    {/if}
   </div>
   {#if doubt || isPicked || line.itemType === null || mended}
     <p class="mt-0.5 text-sm break-words text-soft">
