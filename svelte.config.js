@@ -5,7 +5,8 @@ import { vitePreprocess } from "@sveltejs/vite-plugin-svelte";
 export default {
   preprocess: vitePreprocess(),
   kit: {
-    adapter: adapter({ precompress: true }),
+    // Small files for a server; half of the build's time, which a test of what is built does without.
+    adapter: adapter({ precompress: process.env["COMPRESS"] !== "no" }),
     // One shell is kept for every page without a network: its addresses must not hang on where it was got.
     paths: { relative: false },
     // Registered by ui/NewVersion.svelte, which also says when a new version waits.

@@ -25,7 +25,7 @@ reporter=(--reporter scripts/bothReporter.cjs --reporter-option)
 step "unit and property tests" npm run --silent coverage:unit -- "${reporter[@]}" output=.tmp/unit.json
 step "lines of the core that the unit tests run" node scripts/coverage.mjs
 step "state tests" npm run --silent state -- "${reporter[@]}" output=.tmp/state.json
-step "build" npm run --silent build
+COMPRESS=no step "build" npm run --silent build
 wait "$lint" || failed=$((failed + 1))
 cat .tmp/lint.log
 step "hostile inputs, a seeded part" npx tsx scripts/hostile.ts 200 7 60

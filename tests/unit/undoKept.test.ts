@@ -57,6 +57,45 @@ describe("undo over a reload", () => {
     expect(titleOf(again)).to.equal("three");
   });
 
+  it("what is not written when the page is left is there again, with what was", async () => {
+    const [records, beside] = [memoryStorage(), memoryStorage()];
+    const left = new Map<string, string>();
+    const here = {
+      getItem: (k: string) => left.get(k) ?? null,
+      setItem: (k: string, v: string) => void left.set(k, v),
+      removeItem: (k: string) => void left.delete(k),
+    };
+    const store = storeOn(records);
+    await store.load();
+    store.edit("call it one", [brief("one")]);
+    const kept = new UndoKept(beside, "w", () => 0, here);
+    await kept.save(store.undoSteps);
+    kept.leave(store.undoSteps);
+    expect(left.size, "all of it was written").to.equal(0);
+    store.edit("call it two", [brief("two")]);
+    store.edit("call it three", [brief("three")]);
+    store.undo();
+    kept.leave(store.undoSteps);
+    await store.flush();
+    const again = storeOn(records);
+    await again.load();
+    const next = new UndoKept(beside, "w", () => 0, here);
+    again.takeUpUndo((await next.load())!);
+    expect(again.history.map((h) => [h.label, h.undone])).to.deep.equal([
+      ["call it three", true],
+      ["call it two", false],
+      ["call it one", false],
+    ]);
+    again.undo();
+    again.undo();
+    expect(titleOf(again)).to.equal(null);
+    // Once it is written it is left no longer.
+    await next.save(again.undoSteps);
+    expect(left.size).to.equal(0);
+    left.set("wide-sieve.undo", "{torn");
+    expect((await new UndoKept(beside, "w", () => 0, here).load())!.redo).to.have.length(3);
+  });
+
   it("another window's steps are not taken up, and go after two days", async () => {
     const { beside } = await worked();
     expect(await new UndoKept(beside, "other", () => DAY_MS).load()).to.equal(null);

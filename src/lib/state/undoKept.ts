@@ -1,6 +1,7 @@
 import { currentVersion, type WorkspaceRecord } from "../core/records/records.ts";
 import type { Storage } from "./storage.ts";
 import type { Edit, KeptSteps } from "./undoStack.ts";
+import type { WordStorage } from "./unsavedWords.ts";
 
 type Kept = Pick<Storage, "keys" | "get" | "set" | "remove">;
 
@@ -8,6 +9,13 @@ type Kept = Pick<Storage, "keys" | "get" | "set" | "remove">;
 const MOST_KEPT = 60;
 /** Steps of a window that was not opened again for so long are thrown away. */
 const FORGOTTEN_AFTER_MS = 2 * 86_400_000;
+const LEFT = "wide-sieve.undo";
+
+/** What a page that is left before its steps are written leaves for the next: a step, or the key of a written one. */
+interface Left {
+  readonly undo: readonly (string | Edit)[];
+  readonly redo: readonly (string | Edit)[];
+}
 
 interface Meta {
   readonly at: number;
@@ -18,35 +26,53 @@ interface Meta {
 /**
  * The undo of one window, kept over a reload: each step under a key of its own, so that an edit writes
  * itself and nothing else. It stands beside the records and is never needed for them: what cannot be
- * read, or is of another version, is left out.
+ * read, or is of another version, is left out. What is not written when the page is left goes, at once and
+ * in one piece, into the window's own storage.
  */
 export class UndoKept {
   readonly #storage: Kept;
   readonly #window: string;
   readonly #now: () => number;
+  readonly #here: Pick<WordStorage, "getItem" | "setItem" | "removeItem"> | null;
   #keys = new Map<Edit, string>();
   #next = 0;
+  /** The steps as they were last written. */
+  #written: KeptSteps = { undo: [], redo: [] };
   #busy: Promise<void> = Promise.resolve();
 
-  /** @param window a key of this window that a reload does not change */
-  constructor(storage: Kept, window: string, now: () => number) {
+  /**
+   * @param window a key of this window that a reload does not change
+   * @param here the window's own storage, which is written at once; null: the browser has none
+   */
+  constructor(
+    storage: Kept,
+    window: string,
+    now: () => number,
+    here: Pick<WordStorage, "getItem" | "setItem" | "removeItem"> | null = null,
+  ) {
     this.#storage = storage;
     this.#window = window;
     this.#now = now;
+    this.#here = here;
   }
 
   /** The steps that this window left; null: none, or none that still fits. */
   async load(): Promise<KeptSteps | null> {
     await this.#forgetOld();
-    const meta = (await this.#storage.get(this.#meta)) as Meta | null;
+    const meta =
+      leftIn(this.#here?.getItem(LEFT) ?? null) ??
+      ((await this.#storage.get(this.#meta)) as Meta | null);
     if (!meta) return null;
-    const read = async (keys: readonly string[]): Promise<Edit[]> => {
+    const read = async (those: Left["undo"]): Promise<Edit[]> => {
       const steps: Edit[] = [];
-      for (const key of keys) {
-        const step = (await this.#storage.get(key)) as Edit | null;
+      for (const one of those) {
+        const step =
+          typeof one === "string" ? ((await this.#storage.get(one)) as Edit | null) : one;
         if (!step || !fits(step)) return steps.splice(0);
-        this.#keys.set(step, key);
-        this.#next = Math.max(this.#next, Number(key.split(" ").at(-1)) + 1);
+        if (typeof one === "string") {
+          this.#keys.set(step, one);
+          this.#next = Math.max(this.#next, Number(one.split(" ").at(-1)) + 1);
+        }
         steps.push(step);
       }
       return steps;
@@ -56,9 +82,22 @@ export class UndoKept {
     return { undo, redo: await read(meta.redo) };
   }
 
+  /** Leaves for the next page what is not written yet: this cannot wait for anything. */
+  leave(steps: KeptSteps): void {
+    const { undo, redo } = newest(steps);
+    if (isSame(undo, this.#written.undo) && isSame(redo, this.#written.redo)) return;
+    const left = (those: readonly Edit[]): Left["undo"] =>
+      those.map((step) => this.#keys.get(step) ?? { ...step, mergeKey: null });
+    try {
+      this.#here?.setItem(LEFT, JSON.stringify({ undo: left(undo), redo: left(redo) }));
+    } catch {
+      // No room for it: what is written is all there is.
+    }
+  }
+
   /** Writes what is new of the steps and takes away what is gone; one after another. */
   save(steps: KeptSteps): Promise<void> {
-    const kept: KeptSteps = { undo: steps.undo.slice(-MOST_KEPT), redo: steps.redo };
+    const kept = newest(steps);
     this.#busy = this.#busy.then(() => this.#write(kept)).catch(() => undefined);
     return this.#busy;
   }
@@ -77,6 +116,8 @@ export class UndoKept {
     await this.#storage.set(this.#meta, meta);
     for (const [step, key] of this.#keys) if (!now.has(step)) await this.#storage.remove(key);
     this.#keys = now;
+    this.#written = { undo, redo };
+    this.#here?.removeItem(LEFT);
   }
 
   get #meta(): string {
@@ -96,8 +137,23 @@ export class UndoKept {
   /** With everything else that is removed. */
   async wipe(): Promise<void> {
     await this.#busy;
+    this.#here?.removeItem(LEFT);
     this.#keys.clear();
     for (const key of await this.#storage.keys()) await this.#storage.remove(key);
+  }
+}
+
+const newest = ({ undo, redo }: KeptSteps): KeptSteps => ({ undo: undo.slice(-MOST_KEPT), redo });
+const isSame = (a: readonly Edit[], b: readonly Edit[]): boolean =>
+  a.length === b.length && a.every((step, i) => step === b[i]);
+
+/** null: nothing was left, or nothing that can be read. */
+function leftIn(text: string | null): Left | null {
+  try {
+    const { undo, redo } = JSON.parse(text ?? "") as Partial<Left>;
+    return Array.isArray(undo) && Array.isArray(redo) ? { undo, redo } : null;
+  } catch {
+    return null;
   }
 }
 

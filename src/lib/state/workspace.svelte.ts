@@ -145,16 +145,24 @@ class Workspace {
     const store = await this.begin(browserStorage());
     this.#channel = new BroadcastChannel(CHANNEL);
     this.#channel.onmessage = (e: MessageEvent<string[]>) => void store.changedElsewhere(e.data);
-    const kept = new UndoKept(besideStorage(), await ownWindow(newKey), () => Date.now());
+    const kept = new UndoKept(
+      besideStorage(),
+      await ownWindow(newKey),
+      () => Date.now(),
+      placeOrNone("sessionStorage"),
+    );
     // Undo is no reason to wait: it comes when it comes.
     void kept
       .load()
       .then((steps) => steps && store.takeUpUndo(steps))
       .catch(() => undefined)
       .finally(() => (this.#kept = kept));
-    const words = unsavedWords(localStorageOrNone(), newKey());
+    const words = unsavedWords(placeOrNone("localStorage"), newKey());
     words.resumeInto(store);
-    addEventListener("pagehide", () => words.leave(store));
+    addEventListener("pagehide", () => {
+      words.leave(store);
+      this.#kept?.leave(store.undoSteps);
+    });
     // A page that comes back from the browser's cache goes on saving itself.
     addEventListener("pageshow", (e) => {
       if (e.persisted) words.takeBack();
@@ -470,9 +478,9 @@ class Workspace {
 }
 
 /** A browser may forbid it (private windows): then nothing is left for the next page. */
-function localStorageOrNone(): globalThis.Storage | null {
+function placeOrNone(place: "localStorage" | "sessionStorage"): globalThis.Storage | null {
   try {
-    return localStorage;
+    return globalThis[place];
   } catch {
     return null;
   }
