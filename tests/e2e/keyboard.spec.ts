@@ -1,3 +1,4 @@
+import { fromDemo } from "./support/demo.ts";
 import { expect, test, type Page } from "@playwright/test";
 import { pasteCard } from "./support/card.ts";
 
@@ -141,4 +142,24 @@ test("undo goes on after a reload, a history leads back, and what was removed ha
   await steps.first().getByRole("button").click();
   await page.keyboard.press("Escape");
   await expect(page.getByRole("link", { name: "Tallowmere Crew Box" })).toHaveCount(0);
+});
+
+test("a list to choose from answers its very first key: a letter chooses, an arrow opens it", async ({
+  page,
+}) => {
+  await fromDemo(page, "/kit/demo-crew-box/brief");
+  const carried = page.getByRole("combobox", { name: /^Carried/ });
+  await expect(carried).toHaveAccessibleName(/in a vehicle/);
+  await carried.focus();
+  await page.keyboard.press("o");
+  await expect(carried).toHaveAccessibleName(/on a/);
+  await expect(carried).toBeFocused();
+
+  const skill = page.getByRole("combobox", { name: /first aid trained/ });
+  await skill.focus();
+  await page.keyboard.press("ArrowDown");
+  await expect(page.getByRole("option").first()).toBeVisible();
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("option")).toHaveCount(0);
+  await expect(skill).toBeFocused();
 });

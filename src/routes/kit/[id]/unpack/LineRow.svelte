@@ -143,7 +143,12 @@
         aria-label="More for {name}"
         aria-haspopup="menu"
         aria-expanded="false"
-        onclick={openMenu}><Icon of={Ellipsis} size={18} /></button
+        onclick={openMenu}
+        onkeydown={(e) => {
+          if (e.key !== "ArrowDown") return;
+          e.preventDefault();
+          void openMenu();
+        }}><Icon of={Ellipsis} size={18} /></button
       >
     {/if}
   </div>
