@@ -1,4 +1,5 @@
 import { defineConfig } from "@playwright/test";
+import { CHROMIUM } from "./tests/e2e/support/browser.ts";
 
 /** End-to-end tests drive the built application in Debian's headless Chromium, without a window's parts. */
 export default defineConfig({
@@ -17,7 +18,7 @@ export default defineConfig({
     serviceWorkers: "block",
     screenshot: "only-on-failure",
     launchOptions: {
-      executablePath: "/usr/bin/chromium-headless-shell",
+      executablePath: CHROMIUM,
       args: [
         "--no-sandbox",
         "--disable-gpu",

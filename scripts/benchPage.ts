@@ -11,6 +11,7 @@ import { spawn } from "node:child_process";
 import { readdirSync, readFileSync, statSync } from "node:fs";
 import { join } from "node:path";
 import { brotliCompressSync } from "node:zlib";
+import { CHROMIUM } from "../tests/e2e/support/browser.ts";
 
 const PORT = 4192;
 const HOME = `http://localhost:${PORT}`;
@@ -37,7 +38,7 @@ const server = spawn("node", ["scripts/serve.mjs"], {
   stdio: "ignore",
 });
 const browser = await chromium.launch({
-  executablePath: "/usr/bin/chromium-headless-shell",
+  executablePath: CHROMIUM,
   args: ["--no-sandbox", "--disable-gpu"],
 });
 async function untilServed(): Promise<void> {

@@ -1,5 +1,6 @@
 import { chromium, type Page } from "@playwright/test";
 import { spawn } from "node:child_process";
+import { CHROMIUM } from "../tests/e2e/support/browser.ts";
 
 /** Writes docs/screenshots from the demo: one current picture of each main view. */
 const PORT = "4182";
@@ -19,7 +20,7 @@ for (let i = 0; i < 50; i++) {
   await new Promise((r) => setTimeout(r, 200));
 }
 const browser = await chromium.launch({
-  executablePath: "/usr/bin/chromium-headless-shell",
+  executablePath: CHROMIUM,
   args: [
     "--no-sandbox",
     "--disable-gpu",

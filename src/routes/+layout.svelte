@@ -14,8 +14,6 @@
   import NewVersion from "$lib/ui/NewVersion.svelte";
   import Weaves from "$lib/ui/Weaves.svelte";
 
-  document.getElementById("laying-out")?.remove();
-
   const { children }: { children: Snippet } = $props();
   let palette = $state(false);
   let keys = $state(false);
@@ -28,6 +26,11 @@
     // The start page offers it; a kit's page that was asked for by its address has it at hand.
     await workspace.seedDemoOnce();
     opened = await import("$lib/ui/openedByKey.ts");
+  });
+
+  // What app.html has there until the records are.
+  $effect(() => {
+    if (workspace.loaded) document.getElementById("laying-out")?.remove();
   });
 
   const unlessTyping = (run: () => void) => (e: KeyboardEvent) => {
@@ -56,8 +59,6 @@
 <Weaves />
 {#if workspace.loaded}
   {@render children()}
-{:else}
-  <p class="p-6" role="status">Laying out the bench …</p>
 {/if}
 <Message />
 {#if opened}

@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { fromDemo } from "./support/demo.ts";
+import { CHROMIUM } from "./support/browser.ts";
 
 const HOME = "http://localhost:4181";
 const BRIEF = "/kit/demo-crew-box/brief";
@@ -19,7 +20,7 @@ async function onBrief(page: Page): Promise<void> {
 /** A browser of its own with a profile that stays, so that it can be killed like a real one. */
 async function browserOn(profile: string): Promise<{ process: ChildProcess; browser: Browser }> {
   const child = spawn(
-    "/usr/bin/chromium-headless-shell",
+    CHROMIUM,
     [
       ...["--no-sandbox", "--disable-gpu", "--no-first-run"],
       ...["--remote-debugging-port=0", `--user-data-dir=${profile}`, "about:blank"],

@@ -59,9 +59,8 @@ export class UndoKept {
   /** The steps that this window left; null: none, or none that still fits. */
   async load(): Promise<KeptSteps | null> {
     await this.#forgetOld();
-    const meta =
-      leftIn(this.#here?.getItem(LEFT) ?? null) ??
-      ((await this.#storage.get(this.#meta)) as Meta | null);
+    const left = leftIn(this.#here?.getItem(this.#left) ?? null);
+    const meta = left ?? ((await this.#storage.get(this.#meta)) as Meta | null);
     if (!meta) return null;
     const read = async (those: Left["undo"]): Promise<Edit[]> => {
       const steps: Edit[] = [];
@@ -79,7 +78,9 @@ export class UndoKept {
     };
     // From the newest back: behind a step that does not fit none can be walked to.
     const undo = (await read([...meta.undo].reverse())).reverse();
-    return { undo, redo: await read(meta.redo) };
+    const steps: KeptSteps = { undo, redo: await read(meta.redo) };
+    if (!left) this.#written = steps;
+    return steps;
   }
 
   /** Leaves for the next page what is not written yet: this cannot wait for anything. */
@@ -89,7 +90,7 @@ export class UndoKept {
     const left = (those: readonly Edit[]): Left["undo"] =>
       those.map((step) => this.#keys.get(step) ?? { ...step, mergeKey: null });
     try {
-      this.#here?.setItem(LEFT, JSON.stringify({ undo: left(undo), redo: left(redo) }));
+      this.#here?.setItem(this.#left, JSON.stringify({ undo: left(undo), redo: left(redo) }));
     } catch {
       // No room for it: what is written is all there is.
     }
@@ -117,7 +118,12 @@ export class UndoKept {
     for (const [step, key] of this.#keys) if (!now.has(step)) await this.#storage.remove(key);
     this.#keys = now;
     this.#written = { undo, redo };
-    this.#here?.removeItem(LEFT);
+    this.#here?.removeItem(this.#left);
+  }
+
+  /** With the window's key: a window that is opened as a copy of another gets a copy of its storage too. */
+  get #left(): string {
+    return `${LEFT} ${this.#window}`;
   }
 
   get #meta(): string {
@@ -137,7 +143,7 @@ export class UndoKept {
   /** With everything else that is removed. */
   async wipe(): Promise<void> {
     await this.#busy;
-    this.#here?.removeItem(LEFT);
+    this.#here?.removeItem(this.#left);
     this.#keys.clear();
     for (const key of await this.#storage.keys()) await this.#storage.remove(key);
   }

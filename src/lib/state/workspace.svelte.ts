@@ -43,6 +43,7 @@ import { unsavedWords } from "./unsavedWords.ts";
 /** Longer than between two letters. */
 const KEEP_AFTER_MS = 400;
 const CHANNEL = "wide-sieve.records";
+
 /** Local day, YYYY-MM-DD: the bench's own calendar. */
 const localToday = (): string => {
   const d = new Date();

@@ -9,14 +9,11 @@
 
 <script lang="ts">
   import { Check, ChevronDown } from "lucide";
+  import { FirstUse } from "./firstUse.svelte.ts";
   import Icon from "./Icon.svelte";
   import { Select } from "bits-ui";
-  import { tick } from "svelte";
 
-  /**
-   * One of several, chosen from a list that opens; typing finds by the first letters. The list is made when it is
-   * first used: until then there stands what it is opened by, since a page may have a hundred of them.
-   */
+  /** One of several, chosen from a list that opens; typing finds by the first letters. */
   interface Props {
     label: string;
     value: string;
@@ -28,27 +25,15 @@
     id?: string;
   }
   const { label, value, options, onchoose, hint = "", class: look = "", id }: Props = $props();
-  let open = $state(false);
-  let isUsed = $state(false);
-  let trigger = $state<HTMLElement | null>(null);
-  /** Puts the list in place, in the focus. */
-  async function use(): Promise<void> {
-    isUsed = true;
-    await tick();
-    trigger?.focus();
-  }
-  async function useAndOpen(): Promise<void> {
-    await use();
-    open = true;
-  }
+  const list = new FirstUse();
   /** A key that the list knows is given on to it. */
   async function onkeydown(e: KeyboardEvent): Promise<void> {
     const isLetter = e.key.length === 1 && e.key !== " ";
     if (!(isLetter || /^Arrow(Up|Down)$/.test(e.key)) || e.ctrlKey || e.altKey || e.metaKey) return;
     e.preventDefault();
     e.stopPropagation();
-    await use();
-    trigger?.dispatchEvent(
+    await list.use();
+    list.trigger?.dispatchEvent(
       new KeyboardEvent("keydown", { key: e.key, code: e.code, bubbles: true, cancelable: true }),
     );
   }
@@ -81,7 +66,7 @@
   />
 {/snippet}
 
-{#if !isUsed}
+{#if !list.isUsed}
   <button
     type="button"
     role="combobox"
@@ -91,18 +76,23 @@
     {id}
     class="{FACE} {look}"
     aria-label="{label}: {shown}"
-    onclick={useAndOpen}
+    onclick={() => list.useAndOpen()}
     {onkeydown}>{@render face()}</button
   >
 {:else}
   <Select.Root
     type="single"
-    bind:open
+    bind:open={list.open}
     bind:value={() => inner(value), (v) => v !== inner(value) && onchoose(v.slice(1))}
     items={options.map((o) => ({ value: inner(o.value), label: o.label }))}
     allowDeselect={false}
   >
-    <Select.Trigger bind:ref={trigger} {id} class="{FACE} {look}" aria-label="{label}: {shown}">
+    <Select.Trigger
+      bind:ref={list.trigger}
+      {id}
+      class="{FACE} {look}"
+      aria-label="{label}: {shown}"
+    >
       {@render face()}
     </Select.Trigger>
     <Select.Portal>
@@ -111,7 +101,7 @@
         sideOffset={4}
         collisionPadding={8}
       >
-        {#if open}
+        {#if list.open}
           {#each groups as group (group)}
             {@const inside = options.filter((o) => o.group === group)}
             {#if group === undefined}

@@ -143,12 +143,12 @@ function planWithin(
   const solve = (within: Limits, until: number, wanted?: (choice: Choice) => boolean) =>
     solveWith({ request, c, solver, progress, limits: within, until, wanted });
   if (mayLeaveFreely(request.question) || !limitsLoad(limits)) return solve(limits, now + forMs);
-  if (!surelyExceeds(request, c, solver)) {
-    const leavesNothing = { ...NO_LIMITS, budget: limits.budget };
+  const leavesNothing = { ...NO_LIMITS, budget: limits.budget };
+  const quick = greedyPlan({ ...request, limits: leavesNothing }, c);
+  const keeps = quick.reaches && keepsLimits(quick.choice, limits);
+  if (!quick.reaches || keeps || !surelyExceeds(request, c, solver, quick.choice)) {
     // Where the quick one keeps the limits, so will the best, most likely: all of the time is for it.
-    const quick = greedyPlan({ ...request, limits: leavesNothing }, c);
-    const isLikely = quick.reaches && keepsLimits(quick.choice, limits);
-    const until = now + (isLikely ? forMs : forMs / 2);
+    const until = now + (keeps ? forMs : forMs / 2);
     const free = solve(leavesNothing, until, (x) => keepsLimits(x, limits));
     if (isFound(free) && keepsLimits(free.choice, limits)) return free;
   }
@@ -157,19 +157,21 @@ function planWithin(
 
 /**
  * Whether the best plan that leaves nothing at home surely breaks the limits on mass and space: none that keeps
- * them can be as good as the quick one without them. Told by the relaxation; where that tells nothing, false.
+ * them can be as good as a quick one without them. Told by the relaxation; where that tells nothing, false.
  */
-function surelyExceeds(request: PlanRequest, c: Candidates, solver: Solver): boolean {
-  const { limits } = request;
-  const quick = greedyPlan({ ...request, limits: { ...NO_LIMITS, budget: limits.budget } }, c);
-  if (!quick.reaches || keepsLimits(quick.choice, limits)) return false;
-  const m = planModel(c, limits, modelOptions(request, "none"));
+function surelyExceeds(
+  request: PlanRequest,
+  c: Candidates,
+  solver: Solver,
+  quick: Choice,
+): boolean {
+  const m = planModel(c, request.limits, modelOptions(request, "none"));
   askTarget(m, request, c);
   for (const level of levelsOf(request, m, c)) {
     minimise(m, level.entries);
     const { status, objective } = solver(m.model, { relaxed: true });
     if (status === "infeasible") return true;
-    const best = level.valueOf(quick.choice);
+    const best = level.valueOf(quick);
     if (objective > best + level.tolerance) return true;
     // One that is better here may be worse in the levels after it.
     if (status !== "optimal" || objective < best - level.tolerance) return false;

@@ -3,11 +3,11 @@
   import Icon from "$lib/ui/Icon.svelte";
   import Choice from "$lib/ui/Choice.svelte";
   import { DropdownMenu } from "bits-ui";
-  import { tick } from "svelte";
   import { withDecimalPoint } from "$lib/core/card/decimalPoint.ts";
   import type { Line } from "$lib/core/model/kit.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import type { UnpackState } from "$lib/state/pages/unpack.svelte.ts";
+  import { FirstUse } from "$lib/ui/firstUse.svelte.ts";
   import NumberField from "$lib/ui/NumberField.svelte";
   import SizeField from "$lib/ui/SizeField.svelte";
   import TypePicker from "$lib/ui/TypePicker.svelte";
@@ -29,17 +29,7 @@
   const doubt = $derived(unpack.doubts[line.id]);
   const mended = $derived(withDecimalPoint(line.sizeMm, type));
   const twin = $derived(unpack.twin(line));
-  /** The menu is made when it is first opened: there is one in every row. */
-  let isMenuUsed = $state(false);
-  let isMenuOpen = $state(false);
-  let opener = $state<HTMLElement | null>(null);
-  async function openMenu(): Promise<void> {
-    isMenuUsed = true;
-    await tick();
-    // The focus comes back to it.
-    opener?.focus();
-    isMenuOpen = true;
-  }
+  const menu = new FirstUse();
   /** What is picked shows more, and the rows below move: not while a finger is down, or it lets go of another row. */
   let isPressed = false;
   const isPicked = $derived(unpack.picked === line.id);
@@ -112,10 +102,10 @@
         onchoose={(v) => unpack.lay(line, v)}
       />
     {/if}
-    {#if isMenuUsed}
-      <DropdownMenu.Root bind:open={isMenuOpen}>
+    {#if menu.isUsed}
+      <DropdownMenu.Root bind:open={menu.open}>
         <DropdownMenu.Trigger
-          bind:ref={opener}
+          bind:ref={menu.trigger}
           class="btn min-h-11 w-11 px-0"
           aria-label="More for {name}"><Icon of={Ellipsis} size={18} /></DropdownMenu.Trigger
         >
@@ -143,11 +133,11 @@
         aria-label="More for {name}"
         aria-haspopup="menu"
         aria-expanded="false"
-        onclick={openMenu}
+        onclick={() => menu.useAndOpen()}
         onkeydown={(e) => {
           if (e.key !== "ArrowDown") return;
           e.preventDefault();
-          void openMenu();
+          void menu.useAndOpen();
         }}><Icon of={Ellipsis} size={18} /></button
       >
     {/if}
