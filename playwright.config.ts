@@ -4,7 +4,8 @@ import { CHROMIUM } from "./tests/e2e/support/browser.ts";
 /** End-to-end tests drive the built application in Debian's headless Chromium, without a window's parts. */
 export default defineConfig({
   testDir: "tests/e2e",
-  timeout: 90_000,
+  // A guard against hanging, on a machine however slow; how quick things are is measured elsewhere.
+  timeout: 300_000,
   expect: { timeout: 30_000 },
   // Two cores: one window each. Tests of one file go one after another.
   workers: 2,

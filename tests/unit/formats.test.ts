@@ -30,7 +30,7 @@ const spoilt = (change: (file: ReturnType<typeof raw>) => void) => {
   return problems(JSON.parse(JSON.stringify(file)));
 };
 // Loosely typed on purpose: the tests put wrong things in.
-const raw = (): any => auditFile([need("n", "sling")], [good("a", "triangular-bandage")]); // eslint-disable-line @typescript-eslint/no-explicit-any
+const raw = (): any => auditFile([need("n", "sling")], [good("a", "triangular-bandage")]); // oxlint-disable-line typescript/no-explicit-any
 
 describe("an audit file with something wrong says what and where", () => {
   it("takes the right one", () => expect(spoilt(() => undefined)).to.equal(""));
@@ -142,7 +142,7 @@ describe("the workspace file", () => {
     if (!read.ok) expect(read.problems[0]!.where).to.equal(`records[${at}].kit.lines[0].counted`);
   });
   it("refuses a file without records, of another version, or and gives a kit whose brief is missing an empty one, and says so", () => {
-    // eslint-disable-next-line @typescript-eslint/no-explicit-any
+    // oxlint-disable-next-line typescript/no-explicit-any
     const without = (change: (j: any) => void) => {
       const json = JSON.parse(text);
       change(json);

@@ -46,7 +46,8 @@ function eventRows(events: readonly KitEvent[]): string[][] {
       const inCells = ["pieces", ...CHANGE_TEXTS] as readonly string[];
       const rest2 = Object.entries(c ?? {}).filter(([k]) => !inCells.includes(k));
       if (rest2.length > 0) more["change"] = Object.fromEntries(rest2);
-      const cell = (v: unknown): string => (v === undefined ? "" : defused(String(v)));
+      const cell = (v: string | number | undefined): string =>
+        v === undefined ? "" : defused(String(v));
       const ofEvent = (k: (typeof TEXTS)[number]) => (i === 0 || k === "on" ? cell(e[k]) : "");
       return [
         cell(e.id),

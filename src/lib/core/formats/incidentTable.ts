@@ -29,7 +29,7 @@ export function writeIncidents({ kinds }: Incidents): string {
   const rows = kinds.flatMap((k) =>
     (k.asks.length > 0 ? k.asks : [null]).map((a, i) => {
       const own = i === 0;
-      const cell = (v: unknown) => (v === undefined ? "" : defused(String(v)));
+      const cell = (v: string | number | undefined) => (v === undefined ? "" : defused(String(v)));
       return [
         cell(k.id),
         ...(own

@@ -8,13 +8,13 @@ import { VERDICT_KEY } from "$lib/words/verdicts.ts";
 /** What keys move on the bench's page. */
 export interface BenchParts {
   readonly bench: BenchState;
-  go(step: 1 | -1): void;
+  readonly go: (step: 1 | -1) => void;
   /** @param first typed into the field that gets the focus */
-  focus(id: string, first?: string): void;
-  decide(verdict: VerdictId): void;
-  pickPhoto(): void;
-  pickWrapper(): void;
-  pressStopwatch(): void;
+  readonly focus: (id: string, first?: string) => void;
+  readonly decide: (verdict: VerdictId) => void;
+  readonly pickPhoto: () => void;
+  readonly pickWrapper: () => void;
+  readonly pressStopwatch: () => void;
 }
 
 /** Letters act only with the focus in the item or its list, never from the trail (WCAG 2.1.4). */
