@@ -6,21 +6,24 @@ import { defineConfig, type Plugin } from "vite";
  * What many pages share comes in few files, since sixty small ones cost ten round trips on a slow line. They
  * are cut by when they are needed, so that each is a short task of its own and the start page waits for no
  * control that only a kit's pages have. What only reading a card or a table needs stays apart, though many
- * pages may come to read one; and what runs before any page, which must wait for none of theirs.
+ * pages may come to read one.
  */
 const MANY_PAGES = 7;
-const APART = /state\/firstVisit|cardVocabulary|namedCatalogue|core\/card\/|papaparse/;
+const APART = /cardVocabulary|namedCatalogue|core\/card\/|papaparse/;
 const FRAMEWORK =
   /node_modules\/(svelte|@sveltejs|esm-env|clsx|devalue)\/|vite\/preload|svelte-kit\/generated/;
 const DIALOGS =
   /bits-ui\/dist\/(bits\/(dialog|utilities\/(?!popper|floating))|internal\/body-scroll)|tabbable/;
-const KITS_PAGES =
-  /bits-ui\/dist\/(bits\/(?!toggle-group|dialog|utilities)|bits\/utilities\/(popper|floating)|internal\/floating)|@?floating-ui|@internationalized|words\/cautions|state\/(kit|pages)|ui\/(Choice|NumberField|Tally|Trail)/;
-const isLater = (id: string) => APART.test(id) || DIALOGS.test(id) || KITS_PAGES.test(id);
+const OPENS =
+  /bits-ui\/dist\/(bits\/(?!toggle-group|dialog|utilities)|bits\/utilities\/(popper|floating)|internal\/floating)|@?floating-ui|@internationalized|ui\/(ChoiceList|TermMeaning)/;
+const KITS_PAGES = /words\/cautions|state\/(kit|pages)|ui\/(Choice\.|NumberField|Tally|Trail)/;
+const isLater = (id: string) =>
+  APART.test(id) || DIALOGS.test(id) || OPENS.test(id) || KITS_PAGES.test(id);
 const GROUPS = [
   { name: "framework", test: (id: string) => FRAMEWORK.test(id) },
   { name: "everyPage", test: (id: string) => !isLater(id) },
   { name: "dialogs", test: (id: string) => DIALOGS.test(id) },
+  { name: "opens", test: (id: string) => OPENS.test(id) },
   { name: "kitsPages", test: (id: string) => KITS_PAGES.test(id) },
 ].map((group, i) => ({ ...group, minShareCount: MANY_PAGES, priority: 10 - i }));
 const fewFiles: Plugin = {

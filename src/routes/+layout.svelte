@@ -23,8 +23,6 @@
 
   onMount(async () => {
     await workspace.start();
-    // The start page offers it; a kit's page that was asked for by its address has it at hand.
-    await workspace.seedDemoOnce();
     opened = await import("$lib/ui/openedByKey.ts");
   });
 

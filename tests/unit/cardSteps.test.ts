@@ -4,7 +4,7 @@ import { describe, it } from "mocha";
 import { isCutOf, skeleton } from "../../src/lib/core/card/abbreviation.ts";
 import { cleanLines } from "../../src/lib/core/card/cleanLines.ts";
 import { rolesByContent } from "../../src/lib/core/card/columnsByContent.ts";
-import { readCard } from "../../src/lib/core/card/readCard.ts";
+import { columnsUnclearAt, readCard } from "../../src/lib/core/card/readCard.ts";
 import { fieldsAsList, objectsAsList } from "../../src/lib/core/card/objects.ts";
 import { receiptCounts } from "../../src/lib/core/card/receipt.ts";
 import { talliesAsCounts } from "../../src/lib/core/card/tally.ts";
@@ -281,14 +281,13 @@ describe("tables as people keep them", () => {
   });
   it("counted at eight and at twenty: the last holds, and the columns are asked about", () => {
     const rows = five.map((name, i) => `${name} | 50 | 50 | ${10 + i}`);
-    const card = readCard(
-      ["TENT | PAR | COUNT 08:00 | COUNT 20:00", ...rows].join("\n"),
-      vocabulary,
-    );
+    const text = ["TENT | PAR | COUNT 08:00 | COUNT 20:00", ...rows].join("\n");
+    const card = readCard(text, vocabulary);
     expect(card.entries.filter((e) => e.itemType).map((e) => e.pieces)).to.deep.equal([
       10, 11, 12, 13, 14,
     ]);
     expect(card.columnsUnclearAt).to.equal(2);
+    expect(columnsUnclearAt(text, vocabulary), "without reading all").to.equal(2);
   });
   it("Std and Act over columns set by blanks, some of them empty", () => {
     const rows = five.map((name, i) => `${name.padEnd(24)}6     ${i + 1}${i % 2 ? "     2" : ""}`);

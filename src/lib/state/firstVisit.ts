@@ -11,6 +11,3 @@ export function isFirstVisit(): boolean {
 }
 
 export const visited = (): void => localStorage.setItem(SEEN, "1");
-
-/** The demo's records, asked for as early as may be. */
-export const demo = () => import("../data/demo.ts");

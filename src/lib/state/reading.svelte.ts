@@ -1,7 +1,7 @@
 import type { ColumnRole } from "../core/card/columnRole.ts";
 import { columnsOfCard } from "../core/card/columns.ts";
 import { habitOfColumns, habitsFrom } from "../core/card/learned.ts";
-import { readCard, type CardReading } from "../core/card/readCard.ts";
+import { columnsUnclearAt, readCard, type CardReading } from "../core/card/readCard.ts";
 import { buildVocabulary, vocabularyOf } from "../core/card/vocabulary.ts";
 import { NAMED_CATALOGUE } from "../data/namedCatalogue.ts";
 import { workspace } from "./workspace.svelte.ts";
@@ -22,9 +22,22 @@ class Reading {
   /** A text as read by what is known now; the last one is remembered, since several ask for it. */
   of(text: string): CardReading {
     const by = [text, this.vocabulary, this.habits] as const;
-    if (!this.#last || by.some((x, i) => x !== this.#last!.by[i]))
-      this.#last = { by, reading: readCard(...by) };
-    return this.#last.reading;
+    if (!this.#isLast(by)) this.#last = { by, reading: readCard(...by) };
+    return this.#last!.reading;
+  }
+  #isLast(by: readonly unknown[]): boolean {
+    return this.#last?.by.every((x, i) => x === by[i]) ?? false;
+  }
+
+  /** Line of a card where a table begins whose columns nobody has named; null: none. */
+  columnsUnclearAt(text: string): number | null {
+    const by = [text, this.vocabulary, this.habits] as const;
+    return this.#isLast(by) ? this.#last!.reading.columnsUnclearAt : columnsUnclearAt(...by);
+  }
+
+  /** Makes the vocabulary, which the first reading would wait for. */
+  prepare(): void {
+    void this.vocabulary;
   }
 
   /** What the columns of a table in a card seem to hold, and what stands around it. */

@@ -1,5 +1,7 @@
+import { plain } from "./plain.ts";
 import { quantitiesByChance, quantitiesInSteps, withQuantities } from "../core/chance/byChance.ts";
 import { CATALOGUE } from "../data/catalogue.ts";
+import { demoRecords } from "../data/demo.ts";
 import { INCIDENT_KINDS } from "../data/incidents.ts";
 import type { ColumnGuess } from "../core/card/columns.ts";
 import { typeLookup } from "../core/catalogue/catalogue.ts";
@@ -24,13 +26,12 @@ import { priceBookRecord } from "../core/records/priceBookRecord.ts";
 import type { WorkspaceRecord } from "../core/records/records.ts";
 import { DEFAULT_SETTINGS, type SettingsRecord } from "../core/records/settingsRecord.ts";
 import { takeIn } from "../core/records/takeIn.ts";
-import { SHIPPED_LISTS } from "../data/lists/index.ts";
 import { PRICE_BOOK } from "../data/priceBook.ts";
 import { showBy } from "../words/display.ts";
 import { problemText, told, type Told } from "../words/problems.ts";
 import { importedText, noStorageText, noticeText, setAsideText } from "../words/storeTexts.ts";
 import { besideStorage, browserStorage, ownWindow } from "./browserStorage.ts";
-import { demo, isFirstVisit, visited } from "./firstVisit.ts";
+import { isFirstVisit, visited } from "./firstVisit.ts";
 import { newBrief, newKit } from "./newRecords.ts";
 import { newKey } from "./newKey.ts";
 import type { Notice } from "../core/records/notice.ts";
@@ -131,8 +132,6 @@ class Workspace {
     return store;
   }
 
-  /** Until the demo of a first visit is there, a kit that is missing is not yet missed. */
-  isDemoComing = $state(isFirstVisit());
   #started: Promise<void> | null = null;
   /** Opens the browser's own storage, once, and keeps in step with its other windows. */
   start(): Promise<void> {
@@ -171,30 +170,20 @@ class Workspace {
     document.addEventListener("visibilitychange", () => {
       if (document.visibilityState === "visible") void store.refresh();
     });
+    if (isFirstVisit() && this.records.size === 0 && this.setAside.length === 0)
+      void this.#seedDemo();
     this.loaded = true;
   }
 
-  /** On the very first visit, when there is nothing yet: the demo. */
-  async seedDemoOnce(): Promise<void> {
-    try {
-      await this.#seedDemo();
-    } finally {
-      this.isDemoComing = false;
-    }
-  }
+  /** On the very first visit, when there is nothing yet: the demo is there with the first page. */
   async #seedDemo(): Promise<void> {
-    const isEmpty = () => this.records.size === 0 && this.setAside.length === 0;
-    if (!isEmpty() || !isFirstVisit()) return;
-    const { demoRecords } = await demo();
-    if (!isEmpty()) return;
     this.edit("add the demo", demoRecords());
     // Only once it is stored: a page that was left too early gets the demo next time.
     await this.flushed();
     if (this.save.is === "saved") visited();
   }
 
-  async addDemo(): Promise<void> {
-    const { demoRecords } = await demo();
+  addDemo(): void {
     const fresh = demoRecords().filter((r) => !this.records.has(r.id));
     this.edit("add the demo", fresh);
     this.say(
@@ -257,12 +246,7 @@ class Workspace {
     removes: readonly string[] = [],
     mergeKey: string | null = null,
   ): void {
-    this.#store?.edit(
-      label,
-      this.#withQuantities(puts.map((p) => $state.snapshot(p) as WorkspaceRecord)),
-      removes,
-      mergeKey,
-    );
+    this.#store?.edit(label, this.#withQuantities(puts.map(plain)), removes, mergeKey);
   }
   undo(): void {
     const label = this.#store?.undo();
@@ -335,22 +319,9 @@ class Workspace {
     return r?.kind === "list" ? r : undefined;
   }
 
-  /** All lists to choose from: the user's own, then the shipped ones. */
-  get listsOffered(): readonly ReferenceList[] {
-    return [...this.lists.map((r) => r.list), ...SHIPPED_LISTS];
-  }
-
-  /** The list as it stands now, by the list's own id: the user's, else a shipped one. */
-  listNow(listId: string): ReferenceList | undefined {
-    return (
-      this.lists.find((r) => r.list.id === listId)?.list ??
-      SHIPPED_LISTS.find((l) => l.id === listId)
-    );
-  }
-
   /** A list of the user's own from any list: a copy with an id of its own. Gives the record's id. */
   addList(list: ReferenceList, label = `make a list: ${list.title}`): string {
-    const record = listRecord(newKey(), $state.snapshot(list) as ReferenceList);
+    const record = listRecord(newKey(), plain(list));
     this.edit(label, [record]);
     return record.id;
   }
@@ -400,9 +371,9 @@ class Workspace {
     const kit = this.kit(id);
     if (!kit) return null;
     const copy: KitRecord = {
-      ...($state.snapshot(kit) as KitRecord),
+      ...plain(kit),
       id: `kit:${newKey()}`,
-      kit: { ...($state.snapshot(kit.kit) as KitRecord["kit"]), name: `${kit.kit.name}, variant` },
+      kit: { ...plain(kit.kit), name: `${kit.kit.name}, variant` },
     };
     const photos = this.photosOf(id).map((p) => ({
       ...p,

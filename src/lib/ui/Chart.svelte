@@ -10,7 +10,10 @@
     height?: number;
   }
   const { options, label, height = 220 }: Props = $props();
+  /** Charts further down are drawn when they come near: drawing one is as long as all else of a page. */
+  const NEAR = "300px";
   let box: HTMLDivElement;
+  let isNear = $state(false);
   let chart: ApexCharts | null = null;
   let gone = false;
 
@@ -28,9 +31,22 @@
     },
     dataLabels: { enabled: false, ...options.dataLabels },
   });
+  $effect(() => {
+    const watch = new IntersectionObserver(
+      (seen) => {
+        if (!seen.some((s) => s.isIntersecting)) return;
+        isNear = true;
+        watch.disconnect();
+      },
+      { rootMargin: NEAR },
+    );
+    watch.observe(box.parentElement!);
+    return () => watch.disconnect();
+  });
   // The drawing library is loaded when a chart is first shown, and redrawn as the audit follows.
   $effect(() => {
     const now = full;
+    if (!isNear) return;
     void (async () => {
       if (chart) {
         await chart.updateOptions(now, false, false);
@@ -48,6 +64,7 @@
   });
 </script>
 
+<svelte:window onbeforeprint={() => (isNear = true)} />
 <div role="img" aria-label={label} style="min-height: {height}px">
   <div bind:this={box} aria-hidden="true"></div>
 </div>

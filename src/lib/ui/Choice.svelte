@@ -5,13 +5,14 @@
     readonly label: string;
     readonly group?: string;
   }
+
+  const listOfChoice = () => import("./ChoiceList.svelte");
 </script>
 
 <script lang="ts">
-  import { Check, ChevronDown } from "lucide";
+  import { ChevronDown } from "lucide";
   import { FirstUse } from "./firstUse.svelte.ts";
   import Icon from "./Icon.svelte";
-  import { Select } from "bits-ui";
 
   /** One of several, chosen from a list that opens; typing finds by the first letters. */
   interface Props {
@@ -25,7 +26,7 @@
     id?: string;
   }
   const { label, value, options, onchoose, hint = "", class: look = "", id }: Props = $props();
-  const list = new FirstUse();
+  const list = new FirstUse(listOfChoice);
   /** A key that the list knows is given on to it. */
   async function onkeydown(e: KeyboardEvent): Promise<void> {
     const isLetter = e.key.length === 1 && e.key !== " ";
@@ -39,24 +40,7 @@
   }
   const FACE = "field inline-flex max-w-full items-center justify-between gap-2 text-left";
   const shown = $derived(options.find((o) => o.value === value)?.label ?? hint);
-  // Nothing is a choice too, which the list below takes for none made.
-  const inner = (v: string) => `=${v}`;
-  const groups = $derived([...new Set(options.map((o) => o.group))]);
 </script>
-
-{#snippet item(o: Option)}
-  <Select.Item
-    value={inner(o.value)}
-    label={o.label}
-    class="flex min-h-10 items-center gap-2 rounded-sm px-2 data-highlighted:bg-passbg"
-  >
-    {#snippet children({ selected })}
-      <span aria-hidden="true" class="w-4 shrink-0"
-        >{#if selected}<Icon of={Check} size={16} />{/if}</span
-      ><span class="min-w-0 break-words">{o.label}</span>
-    {/snippet}
-  </Select.Item>
-{/snippet}
 
 {#snippet face()}
   <span class="min-w-0 truncate">{shown}</span><Icon
@@ -66,7 +50,7 @@
   />
 {/snippet}
 
-{#if !list.isUsed}
+{#if !list.made}
   <button
     type="button"
     role="combobox"
@@ -80,43 +64,15 @@
     {onkeydown}>{@render face()}</button
   >
 {:else}
-  <Select.Root
-    type="single"
+  <list.made
+    {id}
+    label="{label}: {shown}"
+    class="{FACE} {look}"
+    {value}
+    {options}
+    {onchoose}
+    {face}
     bind:open={list.open}
-    bind:value={() => inner(value), (v) => v !== inner(value) && onchoose(v.slice(1))}
-    items={options.map((o) => ({ value: inner(o.value), label: o.label }))}
-    allowDeselect={false}
-  >
-    <Select.Trigger
-      bind:ref={list.trigger}
-      {id}
-      class="{FACE} {look}"
-      aria-label="{label}: {shown}"
-    >
-      {@render face()}
-    </Select.Trigger>
-    <Select.Portal>
-      <Select.Content
-        class="sheet z-50 max-h-[min(24rem,var(--bits-select-content-available-height))] max-w-[calc(100vw-1rem)] min-w-(--bits-select-anchor-width) overflow-auto border-2 border-ink p-1"
-        sideOffset={4}
-        collisionPadding={8}
-      >
-        {#if list.open}
-          {#each groups as group (group)}
-            {@const inside = options.filter((o) => o.group === group)}
-            {#if group === undefined}
-              {#each inside as o (o.value)}{@render item(o)}{/each}
-            {:else}
-              <Select.Group>
-                <Select.GroupHeading class="px-2 pt-2 pb-1 text-sm font-semibold text-soft"
-                  >{group}</Select.GroupHeading
-                >
-                {#each inside as o (o.value)}{@render item(o)}{/each}
-              </Select.Group>
-            {/if}
-          {/each}
-        {/if}
-      </Select.Content>
-    </Select.Portal>
-  </Select.Root>
+    bind:trigger={list.trigger}
+  />
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { plain } from "$lib/state/plain.ts";
   import { onDestroy } from "svelte";
   import type { Block } from "$lib/report/blocks.ts";
   import { figure } from "$lib/report/classBlocks.ts";
@@ -23,7 +24,7 @@
   onDestroy(() => pdf.stop());
   const savePdf = (title: string, blocks: readonly Block[]) =>
     pdf.make(
-      { title, blocks: $state.snapshot(blocks) as PdfAsk["blocks"] },
+      { title, blocks: plain(blocks) },
       (blob) => download(fileName(title, ".pdf"), blob, "application/pdf"),
       (why) => workspace.say(`The PDF could not be made: ${why}.`, true),
     );

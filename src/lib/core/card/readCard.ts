@@ -49,13 +49,10 @@ export function readCard(
   vocabulary: Vocabulary,
   habits: Habits = NO_HABITS,
 ): CardReading {
-  const isWord = remembering((word) => isKnownWord(word, vocabulary), MOST_WORDS);
-  const lines = strokesAsCells(cleanLines(text)).map((line) =>
-    line.length > LONGEST_LINE ? line : repairText(line, isWord),
-  );
   const names = (text: string) => namesItem(text, vocabulary);
   const knows = (text: string) => knowsAny(text, vocabulary);
-  const rows = plainly(cardRows(lines, names, habits).slice(0, MOST_LINES), names, knows);
+  const laidOut = rowsOf(text, vocabulary, habits);
+  const rows = plainly(laidOut, names, knows);
   const own = rows.map((row) => draftOf(row, vocabulary));
   const headings = namedByHeading(own);
   const sorts = sortsBelow(own, vocabulary);
@@ -94,9 +91,28 @@ export function readCard(
         entries,
       );
   });
-  const columnsUnclearAt = rows.find((r) => r.columnsUnclear)?.source ?? null;
-  return { claimedPieces: piecesOf(claim, entries), entries, columnsUnclearAt };
+  return { claimedPieces: piecesOf(claim, entries), entries, columnsUnclearAt: unclearIn(laidOut) };
 }
+
+/** The rows of a card, its tables laid out, before their wording is looked at. */
+function rowsOf(text: string, vocabulary: Vocabulary, habits: Habits): readonly CardRow[] {
+  const isWord = remembering((word) => isKnownWord(word, vocabulary), MOST_WORDS);
+  const lines = strokesAsCells(cleanLines(text)).map((line) =>
+    line.length > LONGEST_LINE ? line : repairText(line, isWord),
+  );
+  const names = (text: string) => namesItem(text, vocabulary);
+  return cardRows(lines, names, habits).slice(0, MOST_LINES);
+}
+
+const unclearIn = (rows: readonly CardRow[]): number | null =>
+  rows.find((r) => r.columnsUnclear)?.source ?? null;
+
+/** `columnsUnclearAt` of a card's reading, in a third of the time that reading all of it takes. */
+export const columnsUnclearAt = (
+  text: string,
+  vocabulary: Vocabulary,
+  habits: Habits = NO_HABITS,
+): number | null => unclearIn(rowsOf(text, vocabulary, habits));
 
 /** "11 items" over eleven rows of more pieces counts the rows, and claims no number of pieces. */
 function piecesOf(

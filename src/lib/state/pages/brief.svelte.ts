@@ -1,3 +1,4 @@
+import { plain } from "../plain.ts";
 import { audit } from "../../core/audit/audit.ts";
 import { briefEffect, type AskedChange } from "../../core/brief/briefEffect.ts";
 import type { Brief } from "../../core/model/brief.ts";
@@ -12,6 +13,7 @@ import type { KitState } from "../kit.svelte.ts";
 import { newKey } from "../newKey.ts";
 import { newBrief } from "../newRecords.ts";
 import { Tried } from "../tried.svelte.ts";
+import { listNow, listsOffered } from "../lists.ts";
 import { workspace } from "../workspace.svelte.ts";
 
 /** The next longer way to care is sought so far ahead: beyond three days no list asks for more. */
@@ -102,7 +104,7 @@ export class BriefState {
       () => (steps = this.steps),
       ...SKILLS.filter((s) => s !== brief.skill).map((skill) => gain(skill, { skill })),
       ...SENSITIVITIES.map((s) => gain(s, { sensitivities: toggled(brief.sensitivities, s) })),
-      ...workspace.listsOffered
+      ...listsOffered()
         .filter((l) => l.id !== list.id)
         .map((l) => () => points.set(l.id, this.verdictBy(l.id))),
     ];
@@ -114,7 +116,7 @@ export class BriefState {
   /** Coverage and grade this kit would have against another list; "" for its own. */
   verdictBy(id: string): string {
     const { file } = this.tried;
-    const other = workspace.listNow(id);
+    const other = listNow(id);
     if (!other || id === file.list.id || file.kit.lines.length === 0) return "";
     const a = audit(workspace.settled({ ...file, list: other }), workspace.today, CATALOGUE);
     return ` · ${percent(a.coverage)} %, ${a.grade ?? "asks for nothing here"}`;
@@ -127,7 +129,7 @@ export class BriefState {
   ownBrief(): void {
     const { record, briefRecord } = this.kit;
     if (!record || !briefRecord) return;
-    const brief = structuredClone($state.snapshot(briefRecord.brief)) as Brief;
+    const brief = plain(briefRecord.brief);
     const copy = { ...newBrief(newKey()), brief };
     workspace.edit("a brief of its own", [copy, { ...record, briefId: copy.id }]);
   }
@@ -136,10 +138,10 @@ export class BriefState {
     const { record, briefRecord } = this.kit;
     if (!record || !briefRecord) return;
     const title = briefRecord.brief.title || preset.title;
-    const list = workspace.listNow(preset.list);
+    const list = listNow(preset.list);
     workspace.edit(`start from ${preset.title}`, [
       { ...briefRecord, brief: { ...briefRecord.brief, ...preset.brief, title } },
-      list ? { ...record, list: structuredClone($state.snapshot(list)) as typeof list } : record,
+      list ? { ...record, list: plain(list) } : record,
     ]);
   }
   toggleActivity(id: string, label: string): void {

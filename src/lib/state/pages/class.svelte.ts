@@ -1,3 +1,4 @@
+import { plain } from "../plain.ts";
 import { compareRuns } from "../../core/exercise/compareRuns.ts";
 import type { Held, KeyFile, Result } from "../../core/exercise/exerciseFile.ts";
 import { BRIEF_LINE } from "../../core/exercise/faultKinds.ts";
@@ -112,7 +113,7 @@ export class ClassState {
     if (!kit || !given || this.busy) return;
     this.busy = true;
     try {
-      const picked = Object.entries($state.snapshot(this.picked))
+      const picked = Object.entries(plain(this.picked))
         .filter(([, kind]) => kind)
         .map(([line, kind]) => ({ line, kind }));
       const wanted = {
@@ -159,7 +160,7 @@ export class ClassState {
 
   async #paperOf(made: Made, given: AuditFile): Promise<PaperMade> {
     const today = workspace.today;
-    const book = $state.snapshot(workspace.priceBook) as PriceBook;
+    const book = plain(workspace.priceBook);
     const task =
       this.budget === undefined ? undefined : await taskOf(made.file, book, this.budget, today);
     const { exercise, key } = await writeExercise(
@@ -169,7 +170,7 @@ export class ClassState {
       SIGHT_WORDS,
       CATALOGUE,
       task,
-      $state.snapshot(this.held),
+      plain(this.held),
     );
     return {
       exercise: JSON.stringify(exercise, null, 1),

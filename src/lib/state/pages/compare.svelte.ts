@@ -1,3 +1,4 @@
+import { plain } from "../plain.ts";
 import { untrack } from "svelte";
 import { judged, type Contender, type Judge, type KitRow } from "../../core/compare/compareKits.ts";
 import { emptyBag } from "../../core/compare/emptyBag.ts";
@@ -95,10 +96,10 @@ export class CompareState {
   askRows(): void {
     if (!this.judge) return;
     this.compared.ask({
-      contenders: $state.snapshot(this.contenders) as Contender[],
-      judge: $state.snapshot(this.judge) as Judge,
+      contenders: plain(this.contenders),
+      judge: plain(this.judge),
       today: workspace.today,
-      book: $state.snapshot(workspace.priceBook) as PriceBook,
+      book: plain(workspace.priceBook),
       schools: this.wantSchools,
     });
   }
@@ -130,7 +131,7 @@ export class CompareState {
     const file = judged(id === BUILD_YOUR_OWN ? emptyBag(source) : source, this.judge);
     this.#plans.ask(
       {
-        audit: $state.snapshot(file) as typeof file,
+        audit: plain(file),
         catalogue: CATALOGUE,
         book: workspace.priceBook,
         question: "cheapest",

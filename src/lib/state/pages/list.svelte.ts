@@ -1,9 +1,11 @@
+import { plain } from "../plain.ts";
 import { audit, type Audit } from "../../core/audit/audit.ts";
 import { freeId } from "../../core/base/freeId.ts";
 import type { Need, ReferenceList } from "../../core/model/list.ts";
 import { compareLists, sameList } from "../../core/reference/compareLists.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
 import { newBrief } from "../newRecords.ts";
+import { listNow } from "../lists.ts";
 import { workspace } from "../workspace.svelte.ts";
 
 /** A list of the user's own, edited need by need and tried on a kit of the shelf. */
@@ -43,9 +45,7 @@ export class ListState {
     );
   });
   sinceOpened = $derived.by(() => this.#since(this.opened));
-  shipped = $derived.by(() =>
-    this.record?.from ? workspace.listNow(this.record.from) : undefined,
-  );
+  shipped = $derived.by(() => (this.record?.from ? listNow(this.record.from) : undefined));
   sinceShipped = $derived.by(() => this.#since(this.shipped));
   selected = $derived.by(
     () => this.list?.needs.find((n) => n.id === this.selectedId) ?? this.list?.needs[0] ?? null,
@@ -70,7 +70,7 @@ export class ListState {
 
   /** For an effect that follows which list it is. */
   open(): void {
-    this.opened = this.list ? structuredClone($state.snapshot(this.list) as ReferenceList) : null;
+    this.opened = this.list ? plain(this.list) : null;
   }
 
   change(label: string, next: ReferenceList, mergeKey: string | null = null): void {
@@ -149,7 +149,7 @@ export class ListState {
   updateKits(): void {
     workspace.edit(
       `judge ${this.holders.length} kits by the newer list`,
-      this.holders.map((k) => ({ ...k, list: structuredClone($state.snapshot(this.list!)) })),
+      this.holders.map((k) => ({ ...k, list: plain(this.list!) })),
     );
   }
 }

@@ -2,6 +2,7 @@ import type { ReferenceList } from "../../core/model/list.ts";
 import { combineLists } from "../../core/reference/combineLists.ts";
 import { compareLists } from "../../core/reference/compareLists.ts";
 import { SHIPPED_LISTS } from "../../data/lists/index.ts";
+import { listNow } from "../lists.ts";
 import { workspace } from "../workspace.svelte.ts";
 
 const EMPTY: ReferenceList = { id: "new", title: "A list of our own", needs: [] };
@@ -17,8 +18,8 @@ export class ListsState {
     ...workspace.lists.map((r) => ({ list: r.list, id: r.id })),
     ...SHIPPED_LISTS.map((list) => ({ list, id: null })),
   ]);
-  first = $derived.by(() => workspace.listNow(this.firstId));
-  second = $derived.by(() => workspace.listNow(this.secondId));
+  first = $derived.by(() => listNow(this.firstId));
+  second = $derived.by(() => listNow(this.secondId));
   difference = $derived.by(() =>
     this.first && this.second ? compareLists(this.first, this.second, workspace.typeOf) : null,
   );

@@ -1,3 +1,4 @@
+import { plain } from "../plain.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
 import { INCIDENT_KINDS } from "../../data/incidents.ts";
 import { chanceBlocks, REPORT_SEED, REPORT_TRIPS } from "../../report/chanceBlocks.ts";
@@ -89,12 +90,12 @@ export class ReportState {
   /** For an effect: the outings are played anew whenever what they rest on changes. */
   askChance(): void {
     const { file, book } = this.kit;
-    const asked = $state.snapshot(file) as AuditFile;
+    const asked = plain(file);
     this.#chance.ask({
       file: asked,
       incidents: incidentsOf(asked, INCIDENT_KINDS),
       today: workspace.today,
-      book: $state.snapshot(book) as PriceBook,
+      book: plain(book),
       trips: REPORT_TRIPS,
       seed: REPORT_SEED,
       only: true,

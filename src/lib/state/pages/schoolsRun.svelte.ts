@@ -1,3 +1,4 @@
+import { plain } from "../plain.ts";
 import { schoolRange, type SchoolRange } from "../../core/audit/schoolsEffect.ts";
 import type { AuditFile } from "../../core/model/auditFile.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
@@ -14,7 +15,7 @@ export class SchoolsRun {
 
   start(file: AuditFile): void {
     this.forget();
-    const run = schoolRange($state.snapshot(file) as AuditFile, workspace.today, CATALOGUE);
+    const run = schoolRange(plain(file), workspace.today, CATALOGUE);
     const step = () => {
       const until = performance.now() + BATCH_MS;
       while (performance.now() < until) {

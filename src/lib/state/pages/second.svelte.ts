@@ -1,3 +1,4 @@
+import { plain } from "../plain.ts";
 import { audit } from "../../core/audit/audit.ts";
 import {
   agreement,
@@ -53,7 +54,7 @@ export class SecondState {
     if (!first) return null;
     const who = this.who.trim();
     const id = `kit:${newKey()}`;
-    const { mergedLooks: _, ...rest } = structuredClone($state.snapshot(first) as KitRecord);
+    const { mergedLooks: _, ...rest } = plain(first);
     const copy: KitRecord = {
       ...rest,
       id,

@@ -1,3 +1,4 @@
+import { plain } from "../plain.ts";
 import { audit } from "../../core/audit/audit.ts";
 import type { VerdictId } from "../../core/audit/verdict.ts";
 import { asSaid } from "../../core/exercise/asSaid.ts";
@@ -49,7 +50,7 @@ export class TakingState {
   tally = $derived.by(() =>
     this.exercise?.held?.practice
       ? audit(
-          asSaid(this.exercise, $state.snapshot(this.answers)),
+          asSaid(this.exercise, plain(this.answers)),
           this.exercise.audit.brief.start ?? workspace.today,
           CATALOGUE,
         )
@@ -169,13 +170,13 @@ export class TakingState {
       (l): Answer => this.answers[l.id] ?? { line: l.id, verdict: "keep", fault: "" },
     );
     const seconds = Math.round((Date.now() - this.#begun) / 1000);
-    const bought = Object.entries($state.snapshot(this.packs))
+    const bought = Object.entries(plain(this.packs))
       .filter(([, packs]) => packs > 0)
       .map(([product, packs]) => ({ product, packs }));
     const result = await writeResult(
       this.exercise!,
       this.student.trim() || "without a number",
-      $state.snapshot(answers),
+      plain(answers),
       seconds,
       this.offer ? bought : undefined,
     );

@@ -57,7 +57,13 @@ export class UnpackState {
   #unread: { readonly text: string; readonly asked: boolean } | null = null;
   /** Waits for the reader, which then reads what came before it. */
   async ready(): Promise<void> {
-    this.#reader ??= (await import("../reading.svelte.ts")).reading;
+    if (!this.#reader) {
+      const { reading } = await import("../reading.svelte.ts");
+      reading.prepare();
+      // The page answers before what is there is looked at.
+      await new Promise((r) => setTimeout(r));
+      this.#reader = reading;
+    }
     const waiting = this.#unread;
     this.#unread = null;
     if (waiting && waiting.text === this.cardText) this.read(waiting.text, waiting.asked);
@@ -189,7 +195,7 @@ export class UnpackState {
   columnsUnclearAt = $derived.by(() =>
     this.cardText === "" || this.long || this.problem
       ? null
-      : (this.#reader?.of(this.cardText).columnsUnclearAt ?? null),
+      : (this.#reader?.columnsUnclearAt(this.cardText) ?? null),
   );
   askColumns(): void {
     const at = this.columnsUnclearAt;

@@ -87,7 +87,7 @@
     </main>
     <Tally />
   </div>
-{:else if !workspace.isDemoComing}
+{:else}
   <div class="mx-auto max-w-xl p-8">
     <h1 class="text-3xl">This kit is not on the shelf</h1>
     <p class="mt-3">

@@ -1,10 +1,12 @@
 <script lang="ts">
+  import { plain } from "$lib/state/plain.ts";
   import Choice from "$lib/ui/Choice.svelte";
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { audit } from "$lib/core/audit/audit.ts";
   import { compareLists, sameList } from "$lib/core/reference/compareLists.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
   import type { Tried } from "$lib/state/tried.svelte.ts";
+  import { listNow, listsOffered } from "$lib/state/lists.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
   import ListDifferenceView from "$lib/ui/ListDifference.svelte";
   import { CATEGORY_LABEL } from "$lib/words/labels.ts";
@@ -19,11 +21,11 @@
   const { tried, verdicts }: Props = $props();
   const kit = useKit();
   const list = $derived(kit.record?.list);
-  const offered = $derived(workspace.listsOffered);
+  const offered = $derived(listsOffered());
   const known = $derived(offered.some((l) => l.id === list?.id));
   /** The list as it stands now, where this kit holds an older copy, with what separates them. */
   const newer = $derived.by(() => {
-    const now = list && workspace.listNow(list.id);
+    const now = list && listNow(list.id);
     if (!list || !now) return null;
     const difference = compareLists(list, now, kit.typeOf);
     if (sameList(difference)) return null;
@@ -32,11 +34,11 @@
   });
 
   function choose(id: string) {
-    const chosen = workspace.listNow(id);
+    const chosen = listNow(id);
     if (chosen)
       kit.update(`judge against ${chosen.title}`, (r) => ({
         ...r,
-        list: structuredClone($state.snapshot(chosen)),
+        list: plain(chosen),
       }));
   }
 </script>

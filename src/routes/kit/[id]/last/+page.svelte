@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { plain } from "$lib/state/plain.ts";
   import type { ApexOptions } from "apexcharts";
   import { onDestroy } from "svelte";
   import { page } from "$app/state";
@@ -28,10 +29,10 @@
   let trips = $state<keyof typeof TRIPS>("quick");
   $effect(() =>
     chance.ask({
-      file: $state.snapshot(kit.file),
-      incidents: $state.snapshot(last.incidents),
+      file: plain(kit.file),
+      incidents: plain(last.incidents),
       today: workspace.today,
-      book: $state.snapshot(kit.book),
+      book: plain(kit.book),
       trips: TRIPS[trips],
       seed: 1,
     }),

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { plain } from "$lib/state/plain.ts";
   import { onDestroy } from "svelte";
   import { NO_LIMITS } from "$lib/core/plan/limits.ts";
   import { useReady } from "$lib/state/ready.svelte.ts";
@@ -37,10 +38,10 @@
       .join(", ");
   function work() {
     run.ask({
-      file: $state.snapshot(kit.file),
-      incidents: $state.snapshot(last.incidents),
+      file: plain(kit.file),
+      incidents: plain(last.incidents),
       today: workspace.today,
-      book: $state.snapshot(kit.book),
+      book: plain(kit.book),
       chance: Number(chance),
       limits: { ...NO_LIMITS, budget },
     });

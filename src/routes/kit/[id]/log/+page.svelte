@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { plain } from "$lib/state/plain.ts";
   import { onDestroy } from "svelte";
   import { addDays, lastGoodDay } from "$lib/core/base/dates.ts";
   import type { EventKind } from "$lib/core/model/event.ts";
@@ -23,7 +24,7 @@
   const log = new LogState(kit);
   const run = new LogRun();
   onDestroy(() => run.dispose());
-  $effect(() => run.ask({ file: $state.snapshot(kit.whole), today: workspace.today }));
+  $effect(() => run.ask({ file: plain(kit.whole), today: workspace.today }));
 
   let taking = $state(false);
   let noting = $state(false);

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { plain } from "$lib/state/plain.ts";
   import { Dialog } from "bits-ui";
   import type { Action } from "$lib/core/plan/actions.ts";
   import { planDone } from "$lib/core/log/planDone.ts";
@@ -30,7 +31,7 @@
     const taken = new Set<string>();
     const done = planDone(
       {
-        bought: purchases.map((a) => ({ product: $state.snapshot(a.product), packs: packsOf(a) })),
+        bought: purchases.map((a) => ({ product: plain(a.product), packs: packsOf(a) })),
         dropped: drops.filter((id) => !kept[id]),
         paid: { amount: paid ?? total, currency },
       },

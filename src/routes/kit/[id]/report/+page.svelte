@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { plain } from "$lib/state/plain.ts";
   import Progress from "$lib/ui/Progress.svelte";
   import StartStop from "$lib/ui/StartStop.svelte";
   import { onDestroy } from "svelte";
@@ -28,7 +29,7 @@
   onDestroy(() => pdf.stop());
   const makePdf = () =>
     pdf.make(
-      { title, blocks: $state.snapshot(blocks) as PdfAsk["blocks"] },
+      { title, blocks: plain(blocks) },
       (blob) => download(fileName(title, "-report.pdf"), blob, "application/pdf"),
       (why) => workspace.say(`The PDF could not be made: ${why}. Print the page instead.`, true),
     );

@@ -1,8 +1,11 @@
+<script lang="ts" module>
+  const rowMenu = () => import("./RowMenu.svelte");
+</script>
+
 <script lang="ts">
   import { Ellipsis } from "lucide";
   import Icon from "$lib/ui/Icon.svelte";
   import Choice from "$lib/ui/Choice.svelte";
-  import { DropdownMenu } from "bits-ui";
   import { withDecimalPoint } from "$lib/core/card/decimalPoint.ts";
   import type { Line } from "$lib/core/model/kit.ts";
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
@@ -29,7 +32,7 @@
   const doubt = $derived(unpack.doubts[line.id]);
   const mended = $derived(withDecimalPoint(line.sizeMm, type));
   const twin = $derived(unpack.twin(line));
-  const menu = new FirstUse();
+  const menu = new FirstUse(rowMenu);
   /** What is picked shows more, and the rows below move: not while a finger is down, or it lets go of another row. */
   let isPressed = false;
   const isPicked = $derived(unpack.picked === line.id);
@@ -43,7 +46,6 @@
     if (alternative) unpack.chooseType(line, alternative);
     else unpack.accept(line.id);
   }
-  const ITEM = "flex min-h-11 cursor-pointer items-center px-3 data-highlighted:bg-passbg";
 </script>
 
 <!-- svelte-ignore a11y_no_noninteractive_element_interactions, a11y_no_noninteractive_tabindex -->
@@ -102,30 +104,22 @@
         onchoose={(v) => unpack.lay(line, v)}
       />
     {/if}
-    {#if menu.isUsed}
-      <DropdownMenu.Root bind:open={menu.open}>
-        <DropdownMenu.Trigger
-          bind:ref={menu.trigger}
-          class="btn min-h-11 w-11 px-0"
-          aria-label="More for {name}"><Icon of={Ellipsis} size={18} /></DropdownMenu.Trigger
-        >
-        <DropdownMenu.Portal>
-          <DropdownMenu.Content class="sheet z-50 min-w-52 border-ink shadow-lg" align="end">
-            <DropdownMenu.Item class={ITEM} onSelect={() => unpack.split(line)}
-              >Split in two lines</DropdownMenu.Item
-            >
-            {#if twin}<DropdownMenu.Item class={ITEM} onSelect={() => unpack.merge(line, twin)}
-                >Merge with the one before</DropdownMenu.Item
-              >{/if}
-            {#if line.itemType === null}<DropdownMenu.Item class={ITEM} onSelect={() => onown(line)}
-                >Make an item type of your own</DropdownMenu.Item
-              >{/if}
-            <DropdownMenu.Item class={ITEM} onSelect={() => unpack.remove(line)}
-              >It is no item: remove</DropdownMenu.Item
-            >
-          </DropdownMenu.Content>
-        </DropdownMenu.Portal>
-      </DropdownMenu.Root>
+    {#if menu.made}
+      <menu.made
+        {name}
+        does={[
+          { label: "Split in two lines", run: () => unpack.split(line) },
+          ...(twin
+            ? [{ label: "Merge with the one before", run: () => unpack.merge(line, twin) }]
+            : []),
+          ...(line.itemType === null
+            ? [{ label: "Make an item type of your own", run: () => onown(line) }]
+            : []),
+          { label: "It is no item: remove", run: () => unpack.remove(line) },
+        ]}
+        bind:open={menu.open}
+        bind:trigger={menu.trigger}
+      />
     {:else}
       <button
         type="button"
