@@ -3,7 +3,6 @@ import { untrack } from "svelte";
 import { judged, type Contender, type Judge, type KitRow } from "../../core/compare/compareKits.ts";
 import { emptyBag } from "../../core/compare/emptyBag.ts";
 import type { ReadyCost } from "../../core/compare/readyCost.ts";
-import type { PriceBook } from "../../core/model/priceBook.ts";
 import { NO_LIMITS } from "../../core/plan/limits.ts";
 import { setRecord } from "../../core/records/setRecord.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";

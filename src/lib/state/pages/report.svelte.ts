@@ -3,8 +3,6 @@ import { CATALOGUE } from "../../data/catalogue.ts";
 import { INCIDENT_KINDS } from "../../data/incidents.ts";
 import { chanceBlocks, REPORT_SEED, REPORT_TRIPS } from "../../report/chanceBlocks.ts";
 import { incidentsOf } from "../../core/chance/assumptions.ts";
-import type { AuditFile } from "../../core/model/auditFile.ts";
-import type { PriceBook } from "../../core/model/priceBook.ts";
 import { ChanceRun } from "../../workers/chanceRun.svelte.ts";
 import { logBlocks } from "../../report/logBlocks.ts";
 import { emptyBag } from "../../core/compare/emptyBag.ts";
