@@ -11,7 +11,7 @@ export interface Weave {
 }
 
 /** The seven weaves, coarse to fine. One table for screen and paper; a forgotten mesh does not compile. */
-export const WEAVES: Readonly<Record<Mesh, Weave>> = {
+const WEAVES: Readonly<Record<Mesh, Weave>> = {
   here: { w: 14, h: 14, lines: "M0 7H14M7 0V14" },
   real: { w: 12, h: 12, lines: "M0 0L12 12M12 0L0 12" },
   enough: { w: 12, h: 8, lines: "M0 .5H12M0 4.5H12M3 0V4M9 4V8" },
@@ -27,18 +27,24 @@ export const WEAVES: Readonly<Record<Mesh, Weave>> = {
 };
 
 /** Stroke of the line weaves, px. */
-export const WEAVE_STROKE = 1.3;
+const WEAVE_STROKE = 1.3;
 
-function bodyOf({ w, h, lines, fine, hole }: Weave): string {
-  const ink = lines
-    ? `<path d="${lines}" stroke="#000" stroke-width="${fine ?? WEAVE_STROKE}" fill="none"/>`
-    : `<rect width="${w}" height="${h}" fill="#000"/>`;
-  return hole ? `${ink}<circle cx="${hole.cx}" cy="${hole.cy}" r="${hole.r}" fill="#fff"/>` : ink;
+function bodyOf({ w, h, lines, fine, hole }: Weave, ink: string, sheet: string): string {
+  const drawn = lines
+    ? `<path d="${lines}" stroke="${ink}" stroke-width="${fine ?? WEAVE_STROKE}" fill="none"/>`
+    : `<rect width="${w}" height="${h}" fill="${ink}"/>`;
+  return hole
+    ? `${drawn}<circle cx="${hole.cx}" cy="${hole.cy}" r="${hole.r}" fill="${sheet}"/>`
+    : drawn;
 }
 
-/** Definitions for a picture that stands alone, ink on white. */
-export const weaveDefs = (): string =>
+/**
+ * Definitions to fill with; as they are for a picture that stands alone, ink on white.
+ * @param ink colour, as SVG has it
+ * @param sheet colour below it
+ */
+export const weaveDefs = (ink = "#000", sheet = "#fff"): string =>
   `<defs>${MESHES.map((mesh) => {
     const { w, h } = WEAVES[mesh];
-    return `<pattern id="weave-${mesh}" width="${w}" height="${h}" patternUnits="userSpaceOnUse">${bodyOf(WEAVES[mesh])}</pattern>`;
+    return `<pattern id="weave-${mesh}" width="${w}" height="${h}" patternUnits="userSpaceOnUse">${bodyOf(WEAVES[mesh], ink, sheet)}</pattern>`;
   }).join("")}</defs>`;

@@ -12,7 +12,6 @@
   import { teachText } from "$lib/words/exerciseTexts.ts";
   import { many } from "$lib/words/sentences.ts";
   import { PdfRun } from "$lib/workers/pdfRun.svelte.ts";
-  import type { PdfAsk } from "$lib/workers/protocol.ts";
   import MakeExercise from "./MakeExercise.svelte";
   import TheClass from "./TheClass.svelte";
 

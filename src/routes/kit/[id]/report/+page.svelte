@@ -12,7 +12,6 @@
   import { download, fileName } from "$lib/ui/download.ts";
   import ReportView from "$lib/ui/ReportView.svelte";
   import { PdfRun } from "$lib/workers/pdfRun.svelte.ts";
-  import type { PdfAsk } from "$lib/workers/protocol.ts";
 
   const kit = useKit();
   const ready = useReady();
