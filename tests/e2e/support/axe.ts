@@ -31,13 +31,25 @@ export async function faultless(page: Page, what: string, within?: string): Prom
   expect(faults, what).toEqual([]);
 }
 
-/** Nothing is wider than the window; a stage of a kit scrolls in itself, and leaves its foot where it is. */
+/**
+ * Nothing is wider than the window, no control ends beyond its edge; a stage of a kit scrolls in itself, and
+ * leaves its foot where it is.
+ */
 export async function noSideways(page: Page, what: string): Promise<void> {
   const over = await page.evaluate(() => {
     const { scrollWidth, scrollHeight } = document.documentElement;
-    return { wide: scrollWidth - window.innerWidth, high: scrollHeight - window.innerHeight };
+    const scrolls = (e: Element | null): boolean =>
+      e !== null &&
+      ((e.id !== "stage" && /auto|scroll/.test(getComputedStyle(e).overflowX)) ||
+        scrolls(e.parentElement));
+    const beyond = [...document.querySelectorAll("button, input, select, textarea, a")]
+      .filter((e) => e.getBoundingClientRect().right > window.innerWidth + 1 && !scrolls(e))
+      .map((e) => e.outerHTML.slice(0, 140));
+    const wide = scrollWidth - window.innerWidth;
+    return { wide, high: scrollHeight - window.innerHeight, beyond };
   });
   expect(over.wide, what).toBeLessThanOrEqual(0);
+  expect(over.beyond, what).toEqual([]);
   if (new URL(page.url()).pathname.startsWith("/kit/"))
     expect(over.high, what).toBeLessThanOrEqual(0);
 }

@@ -20,7 +20,11 @@
     aria-label="More for {name}"><Icon of={Ellipsis} /></DropdownMenu.Trigger
   >
   <DropdownMenu.Portal>
-    <DropdownMenu.Content class="sheet z-50 min-w-52 border-ink shadow-lg" align="end">
+    <DropdownMenu.Content
+      class="sheet z-50 min-w-52 border-ink shadow-lg"
+      align="end"
+      collisionPadding={8}
+    >
       {#each does as { label, run } (label)}
         <DropdownMenu.Item
           class="flex min-h-11 cursor-pointer items-center px-3 data-highlighted:bg-passbg"
