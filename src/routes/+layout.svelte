@@ -13,6 +13,7 @@
   import Message from "$lib/ui/Message.svelte";
   import NewVersion from "$lib/ui/NewVersion.svelte";
   import Weaves from "$lib/ui/Weaves.svelte";
+  import { NOT_FETCHED } from "$lib/words/storeTexts.ts";
 
   const { children }: { children: Snippet } = $props();
   let palette = $state(false);
@@ -22,6 +23,8 @@
   let opened = $state.raw<typeof import("$lib/ui/openedByKey.ts") | null>(null);
 
   onMount(async () => {
+    // Vite's own event, of whatever part is asked for later.
+    addEventListener("vite:preloadError", () => workspace.say(NOT_FETCHED, true));
     await workspace.start();
     opened = await import("$lib/ui/openedByKey.ts");
   });

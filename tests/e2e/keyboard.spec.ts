@@ -1,3 +1,5 @@
+import { readdirSync, readFileSync } from "node:fs";
+import { join } from "node:path";
 import { fromDemo } from "./support/demo.ts";
 import { expect, test, type Page } from "@playwright/test";
 import { pasteCard } from "./support/card.ts";
@@ -162,4 +164,22 @@ test("a list to choose from answers its very first key: a letter chooses, an arr
   await page.keyboard.press("Escape");
   await expect(page.getByRole("option")).toHaveCount(0);
   await expect(skill).toBeFocused();
+});
+
+test("what comes when it is first used says when it could not be fetched, and comes at the next press", async ({
+  page,
+}) => {
+  const chunks = "build/client/_app/immutable/chunks";
+  const list = readdirSync(chunks).find(
+    (f) =>
+      f.endsWith(".js") && readFileSync(join(chunks, f), "utf8").includes("--bits-select-anchor"),
+  );
+  await page.route(`**/${list}`, (route) => route.abort());
+  await fromDemo(page, "/kit/demo-crew-box/brief");
+  const carried = page.getByRole("combobox", { name: /^Carried/ });
+  await carried.click();
+  await expect(page.getByText("could not be fetched")).toBeVisible();
+  await page.unroute(`**/${list}`);
+  await carried.click();
+  await expect(page.getByRole("option").first()).toBeVisible();
 });

@@ -19,6 +19,10 @@ const KIND_LABEL: Record<RecordKind, string> = {
   drill: "what was practised",
 };
 
+/** Of a part of the program that comes when it is first used. */
+export const NOT_FETCHED =
+  "This part of the program could not be fetched: is there a network? Nothing is lost; try it again.";
+
 /** A record as one speaks of it: "the kit Crew Box", "the settings". */
 export function recordName(r: WorkspaceRecord | undefined): string {
   if (!r) return "something";
