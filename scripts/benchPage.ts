@@ -68,6 +68,11 @@ interface Seen {
 const seen = (page: Page): Promise<Seen> =>
   page.evaluate(() => (globalThis as unknown as { seen: Seen }).seen);
 
+/** A machine that others use too is half as fast for a moment; the middle one of three is not. */
+const LOADS = 3;
+const middle = (of: readonly number[]): number =>
+  [...of].sort((a, b) => a - b)[Math.floor(of.length / 2)]!;
+
 /** The first visit, nothing cached, on a slow network and a slow processor. */
 async function loads(): Promise<void> {
   for (const [name, path, bound] of [
@@ -78,31 +83,43 @@ async function loads(): Promise<void> {
     ["Sieve", "/kit/demo-crew-box/sieve", BOUNDS.stage],
     ["Plan", "/kit/demo-crew-box/plan", BOUNDS.stage],
   ] as const) {
-    const context = await browser.newContext({ serviceWorkers: "block" });
-    const page = await context.newPage();
-    const cdp = await context.newCDPSession(page);
-    await cdp.send("Network.enable");
-    await cdp.send("Network.emulateNetworkConditions", { offline: false, ...SLOW_4G });
-    await cdp.send("Emulation.setCPUThrottlingRate", { rate: 4 });
-    await page.addInitScript(WATCH);
-    let script = 0;
-    page.on("response", (r) => {
-      if (/\.js$/.test(new URL(r.url()).pathname)) script += sizeOf(r.url());
-    });
-    await page.goto(HOME + path, { waitUntil: "load", timeout: 120_000 });
-    await page.locator("h1").first().waitFor({ timeout: 120_000 });
-    await page.waitForTimeout(4000);
-    const { lcp, task } = await seen(page);
-    note(`${name}: largest paint, slow 4G, CPU ÷ 4`, lcp, bound);
-    note(`${name}: longest task on load, CPU ÷ 4`, task, BOUNDS.task);
+    const each: Loaded[] = [];
+    for (let i = 0; i < LOADS; i++) each.push(await load(path));
+    note(`${name}: largest paint, slow 4G, CPU ÷ 4`, middle(each.map((l) => l.lcp)), bound);
+    note(`${name}: longest task on load, CPU ÷ 4`, middle(each.map((l) => l.task)), BOUNDS.task);
     if (path === "/")
       rows.push({
         what: "start page: script, KB as Brotli",
-        ms: Math.round(script / 1024),
+        ms: Math.round(each[0]!.script / 1024),
         bound: MOST_SCRIPT_KB,
       });
-    await context.close();
   }
+}
+
+/** Milliseconds; bytes of script as Brotli sends them. */
+interface Loaded {
+  readonly lcp: number;
+  readonly task: number;
+  readonly script: number;
+}
+async function load(path: string): Promise<Loaded> {
+  const context = await browser.newContext({ serviceWorkers: "block" });
+  const page = await context.newPage();
+  const cdp = await context.newCDPSession(page);
+  await cdp.send("Network.enable");
+  await cdp.send("Network.emulateNetworkConditions", { offline: false, ...SLOW_4G });
+  await cdp.send("Emulation.setCPUThrottlingRate", { rate: 4 });
+  await page.addInitScript(WATCH);
+  let script = 0;
+  page.on("response", (r) => {
+    if (/\.js$/.test(new URL(r.url()).pathname)) script += sizeOf(r.url());
+  });
+  await page.goto(HOME + path, { waitUntil: "load", timeout: 120_000 });
+  await page.locator("h1").first().waitFor({ timeout: 120_000 });
+  await page.waitForTimeout(4000);
+  const { lcp, task } = await seen(page);
+  await context.close();
+  return { lcp, task, script };
 }
 
 const CLIENT = "build/client";

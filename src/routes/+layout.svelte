@@ -19,14 +19,21 @@
   let palette = $state(false);
   let keys = $state(false);
   let history = $state(false);
-  /** What opens by a key comes once the page stands; a key that is quicker waits for it. */
+  /** What opens by a key comes with Ctrl or ? alone, before the letter; it is made when one of them opens. */
   let opened = $state.raw<typeof import("$lib/ui/openedByKey.ts") | null>(null);
+  let isUsed = $state(false);
+  async function fetchOpened(e: KeyboardEvent) {
+    if (!opened && (e.ctrlKey || e.metaKey || e.key === "?"))
+      opened = await import("$lib/ui/openedByKey.ts");
+  }
+  $effect(() => {
+    if (palette || keys || history) isUsed = true;
+  });
 
   onMount(async () => {
     // Vite's own event, of whatever part is asked for later.
     addEventListener("vite:preloadError", () => workspace.say(NOT_FETCHED, true));
     await workspace.start();
-    opened = await import("$lib/ui/openedByKey.ts");
   });
 
   // What app.html has there until the records are.
@@ -50,7 +57,10 @@
 </script>
 
 <svelte:window
-  onkeydown={onKey}
+  onkeydown={(e) => {
+    void fetchOpened(e);
+    onKey(e);
+  }}
   onbeforeunload={(e) => {
     // Only when something on screen is not saved does the browser ask.
     if (workspace.save.is === "failed") e.preventDefault();
@@ -62,7 +72,7 @@
   {@render children()}
 {/if}
 <Message />
-{#if opened}
+{#if opened && isUsed}
   <opened.Palette
     bind:open={palette}
     onkeys={() => (keys = true)}
