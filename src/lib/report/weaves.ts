@@ -1,7 +1,7 @@
 import { MESHES, type Mesh } from "../core/model/mesh.ts";
 
 /** How a weave is drawn: the pattern's size, lines as a path, or holes punched in ink. */
-export interface Weave {
+interface Weave {
   readonly w: number;
   readonly h: number;
   readonly lines?: string;
