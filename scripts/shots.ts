@@ -49,7 +49,9 @@ const shoot = async (
   await page.locator('a[href*="demo-crew-box"]').first().waitFor();
   await page.goto(base + path);
   if (waitFor) await page.getByTestId(waitFor).waitFor({ timeout: 60_000 });
-  await page.waitForTimeout(700);
+  await page.locator("h1").first().waitFor();
+  // A page's parts come one after another, its figures after them.
+  await page.waitForTimeout(2000);
   if (then) await then(page);
   await page.screenshot({ path: `docs/screenshots/${name}.png` });
   await page.close();

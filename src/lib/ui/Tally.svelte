@@ -28,7 +28,7 @@
 
 <footer
   bind:clientHeight={height}
-  class="no-print flex min-h-13 flex-wrap items-center gap-x-6 gap-y-1 bg-foot px-4 py-2 text-onfoot sm:px-5"
+  class="no-print flex min-h-13 flex-wrap items-center gap-x-4 gap-y-1 bg-foot 2xl:gap-x-6 px-4 py-2 text-onfoot sm:px-5"
   aria-label="Tally"
 >
   <span class="flex items-center gap-3">
@@ -75,10 +75,10 @@
     >
     <span class="text-sm opacity-90">cost to ready</span></span
   >
-  <span class="ml-auto text-right"
+  <span class="flex min-w-0 flex-1 basis-40 items-center justify-end gap-1.5" title={decided}
     ><Term word="Ready, Nearly, Partial, Not ready"
       ><strong data-testid="tally-grade">{a.grade ?? "Nothing asked"}</strong></Term
     >
-    <span class="hidden text-sm opacity-90 sm:inline">{decided}</span></span
+    <span class="hidden truncate text-sm opacity-90 sm:block">{decided}</span></span
   >
 </footer>
