@@ -19,15 +19,14 @@
   let palette = $state(false);
   let keys = $state(false);
   let history = $state(false);
-  /** What opens by a key comes with Ctrl or ? alone, before the letter; it is made when one of them opens. */
+  /** What opens by a key comes when one of it is first opened; where it cannot, the next press asks again. */
   let opened = $state.raw<typeof import("$lib/ui/openedByKey.ts") | null>(null);
-  let isUsed = $state(false);
-  async function fetchOpened(e: KeyboardEvent) {
-    if (!opened && (e.ctrlKey || e.metaKey || e.key === "?"))
-      opened = await import("$lib/ui/openedByKey.ts");
-  }
   $effect(() => {
-    if (palette || keys || history) isUsed = true;
+    if (opened || !(palette || keys || history)) return;
+    import("$lib/ui/openedByKey.ts").then(
+      (parts) => (opened = parts),
+      () => (palette = keys = history = false),
+    );
   });
 
   onMount(async () => {
@@ -57,10 +56,7 @@
 </script>
 
 <svelte:window
-  onkeydown={(e) => {
-    void fetchOpened(e);
-    onKey(e);
-  }}
+  onkeydown={onKey}
   onbeforeunload={(e) => {
     // Only when something on screen is not saved does the browser ask.
     if (workspace.save.is === "failed") e.preventDefault();
@@ -72,7 +68,7 @@
   {@render children()}
 {/if}
 <Message />
-{#if opened && isUsed}
+{#if opened}
   <opened.Palette
     bind:open={palette}
     onkeys={() => (keys = true)}

@@ -371,9 +371,9 @@ class Workspace {
     const kit = this.kit(id);
     if (!kit) return null;
     const copy: KitRecord = {
-      ...plain(kit),
+      ...kit,
       id: `kit:${newKey()}`,
-      kit: { ...plain(kit.kit), name: `${kit.kit.name}, variant` },
+      kit: { ...kit.kit, name: `${kit.kit.name}, variant` },
     };
     const photos = this.photosOf(id).map((p) => ({
       ...p,

@@ -28,7 +28,7 @@
 
 <footer
   bind:clientHeight={height}
-  class="no-print flex min-h-13 flex-wrap items-center gap-x-4 gap-y-1 bg-foot 2xl:gap-x-6 px-4 py-2 text-onfoot sm:px-5"
+  class="no-print flex min-h-13 flex-wrap items-center gap-x-4 gap-y-1 bg-foot px-4 py-2 text-onfoot sm:px-5 2xl:gap-x-6"
   aria-label="Tally"
 >
   <span class="flex items-center gap-3">

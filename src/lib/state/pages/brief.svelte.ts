@@ -1,4 +1,3 @@
-import { plain } from "../plain.ts";
 import { audit } from "../../core/audit/audit.ts";
 import { briefEffect, type AskedChange } from "../../core/brief/briefEffect.ts";
 import type { Brief } from "../../core/model/brief.ts";
@@ -129,8 +128,7 @@ export class BriefState {
   ownBrief(): void {
     const { record, briefRecord } = this.kit;
     if (!record || !briefRecord) return;
-    const brief = plain(briefRecord.brief);
-    const copy = { ...newBrief(newKey()), brief };
+    const copy = { ...newBrief(newKey()), brief: briefRecord.brief };
     workspace.edit("a brief of its own", [copy, { ...record, briefId: copy.id }]);
   }
   /** Takes over the answers of a kind of outing, and its list; a title that was given stays. */
@@ -141,7 +139,7 @@ export class BriefState {
     const list = listNow(preset.list);
     workspace.edit(`start from ${preset.title}`, [
       { ...briefRecord, brief: { ...briefRecord.brief, ...preset.brief, title } },
-      list ? { ...record, list: plain(list) } : record,
+      list ? { ...record, list } : record,
     ]);
   }
   toggleActivity(id: string, label: string): void {

@@ -1,4 +1,3 @@
-import { plain } from "../plain.ts";
 import { audit, type Audit } from "../../core/audit/audit.ts";
 import { freeId } from "../../core/base/freeId.ts";
 import type { Need, ReferenceList } from "../../core/model/list.ts";
@@ -70,7 +69,7 @@ export class ListState {
 
   /** For an effect that follows which list it is. */
   open(): void {
-    this.opened = this.list ? plain(this.list) : null;
+    this.opened = this.list ?? null;
   }
 
   change(label: string, next: ReferenceList, mergeKey: string | null = null): void {
@@ -149,7 +148,7 @@ export class ListState {
   updateKits(): void {
     workspace.edit(
       `judge ${this.holders.length} kits by the newer list`,
-      this.holders.map((k) => ({ ...k, list: plain(this.list!) })),
+      this.holders.map((k) => ({ ...k, list: this.list! })),
     );
   }
 }

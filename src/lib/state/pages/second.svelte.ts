@@ -1,4 +1,3 @@
-import { plain } from "../plain.ts";
 import { audit } from "../../core/audit/audit.ts";
 import {
   agreement,
@@ -54,7 +53,7 @@ export class SecondState {
     if (!first) return null;
     const who = this.who.trim();
     const id = `kit:${newKey()}`;
-    const { mergedLooks: _, ...rest } = plain(first);
+    const { mergedLooks: _, ...rest } = first;
     const copy: KitRecord = {
       ...rest,
       id,

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { plain } from "$lib/state/plain.ts";
   import Choice from "$lib/ui/Choice.svelte";
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { audit } from "$lib/core/audit/audit.ts";
@@ -35,11 +34,7 @@
 
   function choose(id: string) {
     const chosen = listNow(id);
-    if (chosen)
-      kit.update(`judge against ${chosen.title}`, (r) => ({
-        ...r,
-        list: plain(chosen),
-      }));
+    if (chosen) kit.update(`judge against ${chosen.title}`, (r) => ({ ...r, list: chosen }));
   }
 </script>
 
