@@ -30,6 +30,9 @@ const FOLDERS = [
   "aside-11",
   "aside-12",
   "aside-13",
+  "aside-14",
+  "aside-15",
+  "aside-16",
 ];
 
 function cardsByPeople() {

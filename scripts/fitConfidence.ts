@@ -37,6 +37,9 @@ const JUDGED = [
   "tests/fixtures/aside-11",
   "tests/fixtures/aside-12",
   "tests/fixtures/aside-13",
+  "tests/fixtures/aside-14",
+  "tests/fixtures/aside-15",
+  "tests/fixtures/aside-16",
 ];
 const SYNONYMS = "../shared/data/synonyms.csv";
 /** A name alone among two others is a harder case than most lines of a card, and shows what other words do. */

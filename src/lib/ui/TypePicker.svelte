@@ -3,7 +3,12 @@
   import { CATALOGUE } from "../data/catalogue.ts";
 
   /** What is searched; the names that cards use come when a field is first looked into. */
-  let named = $state.raw<NamedCatalogue>({ ...CATALOGUE, words: new Map(), noTypeWords: [] });
+  let named = $state.raw<NamedCatalogue>({
+    ...CATALOGUE,
+    words: new Map(),
+    noTypeWords: [],
+    wordsAbroad: { names: {}, counted: {} },
+  });
   let asked: Promise<void> | null = null;
   const askForNames = (): Promise<void> =>
     (asked ??= import("../data/namedCatalogue.ts").then(({ NAMED_CATALOGUE }) => {

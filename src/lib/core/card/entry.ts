@@ -181,7 +181,8 @@ function bareSize(
     return sizeIn([a, b], a >= MILLIMETRES_FROM ? 1 : CM);
   const counted = isCounted(reading, row);
   const isWide = counted && reading.pieces !== a * b && isWidePad(a, b);
-  const isPad = isWide || (isUsualPad(a, b) && (counted || a <= b));
+  const isMade = isMadeInCm(a, b) && (counted || type !== "adhesive-strip");
+  const isPad = isWide || isMade || (isUsualPad(a, b) && (counted || a <= b));
   if (!isPad || !isPadLike(type, reading.noun)) return { sizeMm: null, bareIsCount: true };
   return sizeIn([a, b], metric || isWide || isMetricPad(a, b) ? CM : INCH);
 }
@@ -198,7 +199,17 @@ const isPadLike = (type: string | null, noun: string): boolean =>
     : /pad|gauze|dressing|adhesive|tulle|bandage|patch|sheet|tape|cold-pack/.test(type);
 
 /** Squares of gauze are made in 2, 3 and 4 inches, and in 5, 7.5, 10 and 20 cm. */
-const isMetricPad = (a: number, b: number): boolean => (a === b && a >= 5) || a % 1 === 0.5;
+const isMetricPad = (a: number, b: number): boolean =>
+  (a === b && a >= 5) || a % 1 === 0.5 || isMadeInCm(a, b);
+
+/** Pads, dressings and sheets that are made in these centimetres, and in no such inches. */
+const MADE_IN_CM = new Set(
+  "5x10 6x7 6x8 6x10 10x15 10x20 10x25 10x35 10x40 12x12 15x20 15x25 20x20 20x30 20x40 30x30 30x40 40x60 60x80 60x90".split(
+    " ",
+  ),
+);
+const isMadeInCm = (a: number, b: number): boolean =>
+  MADE_IN_CM.has(`${Math.min(a, b)}x${Math.max(a, b)}`);
 
 function volumeOf(
   reading: Reading,

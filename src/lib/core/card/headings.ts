@@ -56,7 +56,7 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
         isFirst &&
           !row.bullet &&
           !names &&
-          /\b(?:list|kit|bag|box|set|pouch|contents|cabinet|refill)\b/i.test(text),
+          /\b(?:list|kit|bag|box|set|pouch|contents|cabinet|refill)s?\b/i.test(text),
       ),
   },
   {
@@ -69,6 +69,10 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
           match.type === null &&
           segments.every((s) => s.match.type === null),
       ),
+  },
+  {
+    name: "'Bag 1 (coach)' over a table",
+    tells: ({ row, next, names }) => yesIf(!row.inTable && next?.row.inTable === true && !names),
   },
   {
     name: "what is counted or measured is a thing",

@@ -410,7 +410,7 @@ export const PHRASES: readonly Phrase[] = [
     example: ["scissors: on hook", "scissors"],
     holds: ": ",
     pattern:
-      /(?<=\p{L}):\s+(?:on|in)\s+(?:the\s+|its\s+|a\s+)?(?:hook|lid|door|wall|side|rail|string|sheath|clip)s?\s*$/giu,
+      /(?<=\p{L}):\s+(?:on|in)\s+(?:the\s+|its\s+|a\s+)?(?:hook|lid|door|wall|side|rail|string|sheath|clip|lanyard|cord|strap|belt)s?\s*$/giu,
     read: "",
   },
   {
@@ -430,6 +430,16 @@ export const PHRASES: readonly Phrase[] = [
       "giu",
     ),
     read: ", make that ",
+  },
+  {
+    name: "counted otherwise than it says",
+    example: ["full box (it says 100 but I counted 82)", "full box, make that 82"],
+    holds: "says",
+    pattern: new RegExp(
+      `\\s*\\(?\\s*(?:it\\s+)?says\\s+(?:${N})\\s*,?\\s*but\\s+(?:i|we|there)(?:\\s+(?:have|only|are))*\\s+(?:count(?:ed)?|found|make\\s+it)?\\s*(${N})\\s*\\)?`,
+      "giu",
+    ),
+    read: ", make that $1",
   },
   {
     name: "what it comes to, said last",
@@ -464,6 +474,75 @@ export const PHRASES: readonly Phrase[] = [
     holds: " of ",
     pattern: new RegExp(`\\b(${PACK})\\s+of\\s+(${N})\\s*,\\s*(${N})\\s+\\1(?:es|s)?\\b`, "giu"),
     read: "$3 $1 of $2",
+  },
+  {
+    name: "a pack and how many it holds, last",
+    example: ["sterile pads 5x5 cm box 25", "sterile pads 5x5 cm, box of 25"],
+    holds: ["box", "bx", "pack", "pkt"],
+    pattern:
+      /(?<=\p{L}{3}.*)(?<!\b(?:cold|ice|gel|heat|hot|cool|hydration)) (box|bx|pack|pkt) ((?:[1-9]|[1-9]\d)[05]|[5-9])\s*$/giu,
+    read: ", $1 of $2",
+  },
+  {
+    name: "a pump bottle",
+    example: ["sunscreen pump bottle 1 L", "sunscreen 1 L"],
+    holds: "pump",
+    pattern:
+      /(?<=\p{L}{3})\s+pump\s+(?:bottle|dispenser)(?=\s*,?\s*\d+(?:[.,]\d+)?\s*(?:ml|l|g)\b)/giu,
+    read: "",
+  },
+  {
+    name: "a strip of so many, and so many loose",
+    example: ["ibuprofen – 1 strip (12) and 4 loose", "ibuprofen – 16"],
+    holds: "loose",
+    pattern: new RegExp(
+      `\\b(?:1|one|an?)\\s+${PACK}\\s*(?:\\(\\s*|of\\s+)(\\d{1,3})\\s*\\)?\\s*(?:,|\\+|&|and|plus)+\\s*(\\d{1,3})\\s+loose\\b`,
+      "giu",
+    ),
+    read: (_, pack, loose) => String(Number(pack) + Number(loose)),
+  },
+  {
+    name: "so many, and in brackets of which sort how many",
+    example: ["rehydration sachets 10 (5 orange, 5 lemon)", "rehydration sachets 10"],
+    holds: "(",
+    pattern:
+      /\b(\d{1,3})\s*\(\s*(\d{1,3})\s+(?:orange|lemon|lime|berry|cherry|blackcurrant|apple|mint|blue|red|green|black|white|plain|clear|purple)\s*(?:,|and|&|\+)\s*(\d{1,3})\s+(?:orange|lemon|lime|berry|cherry|blackcurrant|apple|mint|blue|red|green|black|white|plain|clear|purple)\s*\)/giu,
+    read: (all, n, one, other) => (Number(one) + Number(other) === Number(n) ? n! : all!),
+  },
+  {
+    name: "water by the litre",
+    example: ["water, five litres", "drinking water, five litres"],
+    holds: "water",
+    pattern: new RegExp(`^(\\W*)water(?=,?\\s+(?:${N})\\s*(?:l|lit(?:re|er)s?)\\b)`, "giu"),
+    read: "$1drinking water",
+  },
+  {
+    name: "one each of several numbers",
+    example: ["airways, one each of two three four", "airways 3"],
+    holds: " each of ",
+    pattern: new RegExp(
+      `,?\\s*\\b(?:one|1)\\s+each\\s+of\\s+((?:${N})(?:(?:\\s*,\\s*|\\s+and\\s+|\\s*&\\s*|\\s+)(?:${N})){1,4})\\s*$`,
+      "giu",
+    ),
+    read: (_, numbers) => ` ${numbers!.split(/[\s,&]+|\band\b/).filter(Boolean).length}`,
+  },
+  {
+    name: "packs of so much by volume, each a piece",
+    example: ["eyewash, 2 x 20ml pods", "eyewash 20ml x 2"],
+    holds: "ml",
+    pattern:
+      /,\s*(\d{1,3})\s*[x×]\s*(\d{1,4})\s*ml\s+(pods?|bottles?|ampoules?|vials?|tubes?|sachets?)\b/giu,
+    read: " $2ml x $1",
+  },
+  {
+    name: "so many in a pack by a stroke, so many packs",
+    example: ["gauze pads, 10/box, 2 boxes", "gauze pads, 2 box of 10"],
+    holds: "/",
+    pattern: new RegExp(
+      `\\b(\\d{1,4})\\s*\\/\\s*(${PACK})\\s*,\\s*(\\d{1,3})\\s+\\2(?:es|s)?\\b`,
+      "giu",
+    ),
+    read: "$3 $2 of $1",
   },
   {
     name: "one of them spoilt",

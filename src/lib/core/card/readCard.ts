@@ -1,4 +1,5 @@
 import { remembering } from "../base/remembering.ts";
+import { inEnglish } from "./abroad.ts";
 import { speaksOfAbsence, speaksOfWant } from "./absence.ts";
 import { claimOf } from "./claim.ts";
 import { cleanLines, untickedLines } from "./cleanLines.ts";
@@ -97,8 +98,11 @@ export function readCard(
 /** The rows of a card, its tables laid out, before their wording is looked at. */
 function rowsOf(text: string, vocabulary: Vocabulary, habits: Habits): readonly CardRow[] {
   const isWord = remembering((word) => isKnownWord(word, vocabulary), MOST_WORDS);
+  const knows = (words: string) => knowsAny(words, vocabulary);
   const lines = strokesAsCells(cleanLines(text)).map((line) =>
-    line.length > LONGEST_LINE ? line : repairText(line, isWord),
+    line.length > LONGEST_LINE
+      ? line
+      : inEnglish(repairText(line, isWord), vocabulary.abroad, knows),
   );
   const names = (text: string) => namesItem(text, vocabulary);
   return cardRows(lines, names, habits).slice(0, MOST_LINES);

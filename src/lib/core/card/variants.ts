@@ -65,6 +65,12 @@ const COUNTED_SIZES_THEN_NAME = new RegExp(
   `^((?:${COUNTED_SIZE}\\s*(?:,|\\+|&|\\band\\b)\\s*)+)${COUNTED_SIZE}\\s+(\\p{L}[^\\d,;]*)$`,
   "iu",
 );
+const NAME_THEN_COUNTED_SIZES = new RegExp(
+  `^(\\p{L}[^:\\d,;()]*?)\\s*(?::|,|\\s[-–—])\\s+((?:${COUNTED_SIZE}\\s+)+${COUNTED_SIZE})$`,
+  "iu",
+);
+/** What one thing comes in; two of them on a line are two things. */
+const COUNT_THEN_FORM = whole(`(${N})\\s+(tubes?|sachets?|bottles?|pods?|ampoules?|jars?|sprays?)`);
 const EACH_OF_SIZES = new RegExp(
   `^(${N})\\s+(?:of\\s+)?each(?:\\s+of)?:?\\s+((?:(?:${SIZE_WORD})\\s*(?:,|and|&|\\/)\\s*)+)((?:${SIZE_WORD})\\s+)(.*)$`,
   "iu",
@@ -254,6 +260,27 @@ export const VARIANTS: readonly VariantPattern[] = [
       if (!m) return null;
       const each = [...m[1]!.matchAll(EACH_COUNTED_SIZE), [0, m[4]!, m[5]!] as const];
       return each.map(([, n, size]) => `${n} ${size} ${m[6]!}`);
+    },
+  },
+  {
+    name: "so many of each size, after the name and with nothing between",
+    example: [
+      "conforming bandages: 3 small 2 big",
+      ["3 small conforming bandages", "2 big conforming bandages"],
+    ],
+    split: (text) => {
+      const m = NAME_THEN_COUNTED_SIZES.exec(text.trim());
+      return (
+        m && [...m[2]!.matchAll(EACH_COUNTED_SIZE)].map(([, n, size]) => `${n} ${size} ${m[1]!}`)
+      );
+    },
+  },
+  {
+    name: "so many in each form",
+    example: ["burn gel, 2 tubes + 5 sachets", ["burn gel, 2 tubes", "burn gel, 5 sachets"]],
+    split: (text) => {
+      const m = /^(\p{L}[^:\d,;()]*?)\s*(?::|,|\s[-–—])\s+(.*)$/u.exec(text.trim());
+      return m && eachPart(m[2]!, COUNT_THEN_FORM, (n, form) => `${m[1]}, ${n} ${form}`);
     },
   },
   {

@@ -1,6 +1,7 @@
 import { categoryOf, type NamedCatalogue } from "../catalogue/catalogue.ts";
 import type { Category } from "../model/functionRecord.ts";
 import { isCutOf } from "./abbreviation.ts";
+import { abroadOf, type Abroad } from "./abroad.ts";
 import { foldedWords } from "./words.ts";
 
 /** Stands for a real thing that no item type describes. */
@@ -22,6 +23,8 @@ export interface Vocabulary {
   readonly byLength: ReadonlyMap<number, readonly string[]>;
   /** Words that a name ends on: "wipe", "mask", "bandage". */
   readonly heads: ReadonlySet<string>;
+  /** Names in other languages. */
+  readonly abroad: Abroad;
 }
 
 /** A user's own wording for an item type, learned from a correction. */
@@ -67,7 +70,7 @@ export function buildVocabulary(
   const byLength = new Map<number, string[]>();
   for (const w of weightOf.keys()) byLength.set(w.length, [...(byLength.get(w.length) ?? []), w]);
   const heads = new Set(names.filter((n) => n.words.length > 1).map((n) => n.words.at(-1)!));
-  return { catalogue, phrasesByWord, weightOf, byLength, heads };
+  return { catalogue, phrasesByWord, weightOf, byLength, heads, abroad: abroadOf(catalogue.wordsAbroad) };
 }
 
 function namesOf(catalogue: NamedCatalogue, aliases: readonly Alias[]): Name[] {

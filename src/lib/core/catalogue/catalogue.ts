@@ -18,12 +18,21 @@ export interface Catalogue {
   readonly openNames: readonly OpenName[];
 }
 
+/** Names and words in other languages, by the English ones that are read in their place. */
+export interface WordsAbroad {
+  /** Things. */
+  readonly names: Readonly<Record<string, readonly string[]>>;
+  /** What they are counted in. */
+  readonly counted: Readonly<Record<string, readonly string[]>>;
+}
+
 /** A catalogue with all the names that cards use: what reads or searches takes it, what judges does without. */
 export interface NamedCatalogue extends Catalogue {
   /** Names on cards beyond label and `alsoCalled`, by type id. */
   readonly words: ReadonlyMap<string, readonly string[]>;
   /** Names on cards of real things that no type describes. */
   readonly noTypeWords: readonly string[];
+  readonly wordsAbroad: WordsAbroad;
 }
 
 /** The catalogue from its rows. Ids are unique: a test of the data looks. */

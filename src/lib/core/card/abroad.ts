@@ -1,0 +1,78 @@
+import type { WordsAbroad } from "../catalogue/catalogue.ts";
+
+/** Names in other languages, read by the English one that stands for them. */
+
+export interface Abroad {
+  readonly names: Words;
+  readonly counted: Words;
+}
+interface Words {
+  readonly pattern: RegExp;
+  readonly english: ReadonlyMap<string, string>;
+}
+
+const folded = (text: string): string => text.normalize("NFKD").replace(/\p{M}/gu, "");
+
+/** Between two words of a name: "compresse (de la) gaze". */
+const BETWEEN =
+  "[\\s-]+(?:(?:de|du|des|di|da|del|la|le|para|per|pour|con)\\s+|d['’]\\s?|l['’]\\s?)?";
+
+function wordsOf(table: Readonly<Record<string, readonly string[]>>): Words {
+  const english = new Map<string, string>();
+  for (const [name, abroad] of Object.entries(table))
+    for (const words of abroad) english.set(keyOf(words), name);
+  // The longest first: "venda triangular" before "venda".
+  const longestFirst = [...english.keys()].sort((a, b) => b.length - a.length);
+  const alternatives = longestFirst.map((key) =>
+    key
+      .split(" ")
+      .map((w) => `${w}s?`)
+      .join(BETWEEN),
+  );
+  return {
+    pattern: new RegExp(`(?<![\\p{L}\\d])(?:${alternatives.join("|")})(?![\\p{L}\\d])`, "giu"),
+    english,
+  };
+}
+
+/** "10 cm", "x 4 m", "500 mg": says the same in every language. */
+const MEASURED = /\d+(?:[.,]\d+)?\s*(?:mm|cm|m|ml|cl|l|mg|g|kg)(?!\p{L})/giu;
+
+/** Stands between the words of a name, and may be left out. */
+const SMALL = /^(?:de|du|des|di|da|del|la|le|para|per|pour|con)$/;
+
+/** A name without small words, accents, capitals and plurals with an s. */
+function keyOf(name: string): string {
+  const words = folded(name)
+    .toLowerCase()
+    .replace(/\b[dl]['’]\s?/g, "")
+    .split(/[\s-]+/);
+  const [first = "", ...others] = words;
+  return [first, ...others.filter((w) => !SMALL.test(w))].map((w) => w.replace(/s$/, "")).join(" ");
+}
+
+export const abroadOf = ({ names, counted }: WordsAbroad): Abroad => ({
+  names: wordsOf(names),
+  counted: wordsOf(counted),
+});
+
+/**
+ * A line in another language, with English names in it; as it is where it holds none, or says besides it what things are in words
+ * that are known, as a line in two languages does.
+ * @param knows whether any word of a text is known
+ */
+export function inEnglish(
+  line: string,
+  { names, counted }: Abroad,
+  knows: (text: string) => boolean,
+): string {
+  const plain = folded(line);
+  if (plain.search(names.pattern) < 0) return line;
+  const rest = plain
+    .replace(names.pattern, " ")
+    .replace(counted.pattern, " ")
+    .replace(MEASURED, " ");
+  if (knows(rest)) return line;
+  const read = (words: Words) => (found: string) => words.english.get(keyOf(found)) ?? found;
+  return plain.replace(names.pattern, read(names)).replace(counted.pattern, read(counted));
+}
