@@ -33,6 +33,7 @@ const FOLDERS = [
   "aside-14",
   "aside-15",
   "aside-16",
+  "aside-17",
 ];
 
 function cardsByPeople() {

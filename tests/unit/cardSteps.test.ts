@@ -507,8 +507,18 @@ describe("who says it, what is quoted, what stands side by side", () => {
 describe("counted with strokes", () => {
   it("groups of strokes behind the name are its count; a bar through four makes five", () => {
     expect(
-      talliesAsCounts(["plasters .... IIII IIII II", "tape:  II", "ice    IIII/", "Kit: DESK"]),
-    ).to.deep.equal(["plasters, 10 pcs", "tape, 2 pcs", "ice, 5 pcs", "Kit: DESK"]);
+      talliesAsCounts(["plasters .... IIII/ IIII/ II", "tape:  II", "ice    IIII/", "Kit: DESK"]),
+    ).to.deep.equal(["plasters, 12 pcs", "tape, 2 pcs", "ice, 5 pcs", "Kit: DESK"]);
+    // The bar may not have been written: both numbers are said, and the reader asks.
+    const fours = ["plasters .... IIII IIII II", "tape:  II", "ice    III"];
+    expect(talliesAsCounts(fours)).to.deep.equal([
+      "plasters, 10 pcs (12?)",
+      "tape, 2 pcs",
+      "ice, 3 pcs",
+    ]);
+    const [plasters] = readCard(fours.join("\n"), vocabulary).entries;
+    expect([plasters!.pieces, plasters!.doubts]).to.deep.equal([10, ["number-left"]]);
+    expect(plasters!.confidence).to.be.below(0.9);
     // One II among other lines is a number of Rome.
     const plain = ["Mask, type    II", "plasters 4"];
     expect(talliesAsCounts(plain)).to.deep.equal(plain);

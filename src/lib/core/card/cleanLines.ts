@@ -87,7 +87,7 @@ const withoutGlue: Step = each((line) =>
 
 /** `[12/10, 19:04] Tom: 2 cold packs`: a message, without when and by whom; a question asks, and lists nothing. */
 const MESSAGE =
-  /^\[?\d{1,4}[/.-]\d{1,2}(?:[/.-]\d{2,4})?,?\s+\d{1,2}[:.]\d{2}(?::\d{2})?(?:\s?[ap]m)?\]?\s*(?:[-–]\s*)?[^:\d]{1,40}:\s*/iu;
+  /^(?:\[?\d{1,4}[/.-]\d{1,2}(?:[/.-]\d{2,4})?,?\s+|\[)\d{1,2}[:.]\d{2}(?::\d{2})?(?:\s?[ap]m)?\]?\s*(?:[-–]\s*)?[^:\d]{1,40}:\s*/iu;
 const withoutSender: Step = each((line) => {
   if (!MESSAGE.test(line)) return line;
   const said = line.replace(MESSAGE, "");

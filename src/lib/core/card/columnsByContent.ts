@@ -87,7 +87,10 @@ const HINTS: readonly (readonly [RegExp, ColumnRole])[] = [
   ],
   [/^in\s+(?:the\s+)?(?:box|kit|bag|tin|cupboard|cabinet|pack)$/i, "quantity"],
   [/^(?:used|issued|taken|spent|gone|consumed)$/i, "skip"],
-  [/\b(?:weight|mass|g|kg|price|value|cost|loc|location|lagerort|drawer|bin|shelf|page)\b/i, "skip"],
+  [
+    /\b(?:weight|mass|g|kg|price|value|cost|loc|location|lagerort|drawer|bin|shelf|page)\b/i,
+    "skip",
+  ],
   [/^(?:per|a|pks?|pkts?|u\/?m|uom|ve)\b|\b(?:pack|per|box)\b(?!s)/i, "unit"],
   [new RegExp(`^(?:${TIME})$`, "i"), "quantity"],
   [

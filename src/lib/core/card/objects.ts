@@ -6,12 +6,28 @@
 const NAME = /^(?:name|item|title|label|desc(?:ription)?|article|product|what|text|content)/i;
 const COUNT = /^(?:qty|quantity|count|amount|number|pieces|pcs|units|stock|have|n|q)$/i;
 const SIZE = /^(?:size|dimensions?|spec|format)/i;
+const UNIT = /^(?:units?|uom|u_?m)$/i;
+/** "pack5", "box/20". */
+const PACK_UNIT = /^(?:pack|pk|pkt|box|bx|bag|card|strip)s?[\s/-]?(\d{1,4})$/i;
 const PER_PACK = /^(?:per_?pack|pack_?(?:size|of|qty)?|per)$/i;
 
 type Fields = readonly (readonly [key: string, value: unknown])[];
 
+const ELEMENT = /^\s*<([\w:-]+)((?:\s+[\w:-]+="[^"<>]*")+)\s*(?:\/>|>([^<>]*)<\/\1>)\s*$/;
+const ATTRIBUTE = /([\w:-]+)="([^"<>]*)"/g;
+/** `<item qty="4" unit="pair">gloves</item>`: an element that counts; null: the line holds none. */
+function fieldsOfElement(line: string): Fields | null {
+  const m = ELEMENT.exec(line);
+  if (!m) return null;
+  const fields = [...m[2]!.matchAll(ATTRIBUTE)].map(([, key, value]) => [key!, value!] as const);
+  if (!fields.some(([key, value]) => COUNT.test(key) && isCount(value))) return null;
+  return m[3]?.trim() ? [["text", m[3].trim()], ...fields] : fields;
+}
+
 /** The fields of a line that holds one object; null: it holds none. */
 function fieldsOf(line: string): Fields | null {
+  const element = fieldsOfElement(line);
+  if (element) return element;
   const inner = /^\s*\[?\s*(\{[^{}]*\})\s*,?\s*\]?\s*\}?\s*$/.exec(line)?.[1];
   if (inner === undefined) return null;
   try {
@@ -40,15 +56,18 @@ function asListed(fields: Fields): string | null {
   const count = valueOf(fields, COUNT, isCount);
   const perPack = valueOf(fields, PER_PACK, isCount);
   const size = valueOf(fields, SIZE, isText);
-  const packs = perPack === undefined ? "" : `, pack of ${perPack}`;
-  const counted = count === undefined ? "" : `${/^\d+$/.test(`${count}`) ? `${count} x` : count} `;
-  return `- ${counted}${name}${packs}${size === undefined ? "" : ` (${size})`}`;
+  const unit = valueOf(fields, UNIT, isText) ?? "";
+  const packs = perPack ?? PACK_UNIT.exec(unit)?.[1];
+  const packed = packs === undefined ? "" : `, pack of ${packs}`;
+  const sign = /^pairs?$/i.test(unit) ? " pairs" : " x";
+  const counted = count === undefined ? "" : `${count}${/^\d+$/.test(`${count}`) ? sign : ""} `;
+  return `- ${counted}${name}${packed}${size === undefined ? "" : ` (${size})`}`;
 }
 
 /** The card with such lines as a list; as many lines as before. */
 export const objectsAsList = (lines: readonly string[]): string[] =>
   lines.map((line) => {
-    if (!line.includes("{")) return line;
+    if (!line.includes("{") && !line.includes("<")) return line;
     const fields = fieldsOf(line);
     return (fields && asListed(fields)) ?? line;
   });

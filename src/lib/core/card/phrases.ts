@@ -19,8 +19,7 @@ const N = NUMBER_WORDS;
 const PACK =
   "(?:pack|pk|pkt|packet|bx|box|card|blister|strip|bag|tube|tub|tin|carton|set|sleeve|envelope|env|wallet|sheet|pouch)";
 
-const half = (number: string) =>
-  String(Math.ceil(Number(VALUE_OF[number.toLowerCase()] ?? number) / 2));
+const half = (number: string) => String(Math.ceil(valueOf(number) / 2));
 
 const SIZE_OF: Readonly<Record<string, string>> = {
   med: "medium",
@@ -39,6 +38,11 @@ const PARTS: Readonly<Record<string, number>> = {
   quarter: 1 / 4,
   half: 1 / 2,
 };
+
+/** Colours and tastes: two sorts of one thing. */
+const COLOUR =
+  "(?:orange|lemon|lime|berry|cherry|blackcurrant|apple|mint|blue|red|green|black|white|plain|clear|purple|pink|yellow|grey|gray|tan)";
+const valueOf = (number: string): number => VALUE_OF[number.toLowerCase()] ?? Number(number);
 
 export const PHRASES: readonly Phrase[] = [
   {
@@ -372,6 +376,16 @@ export const PHRASES: readonly Phrase[] = [
     read: "",
   },
   {
+    name: "how many each holds, said after",
+    example: ["2 boxes plasters, 20 in each", "2 boxes of 20 plasters"],
+    holds: "in each",
+    pattern: new RegExp(
+      `\\b(${N})\\s+(${PACK}(?:es|s)?)\\s+(?:of\\s+)?([^,;\\d]*?)(?<!\\bso),?\\s+(\\d{1,3})\\s+in\\s+each\\b`,
+      "giu",
+    ),
+    read: "$1 $2 of $4 $3",
+  },
+  {
     name: "how many one of them holds, said after",
     example: ["1 tube of tablets, 10 in it", "1 tube of tablets, 10 per tube"],
     holds: " in ",
@@ -502,12 +516,29 @@ export const PHRASES: readonly Phrase[] = [
     read: (_, pack, loose) => String(Number(pack) + Number(loose)),
   },
   {
-    name: "so many, and in brackets of which sort how many",
+    name: "so many, and in brackets how many of each colour",
     example: ["rehydration sachets 10 (5 orange, 5 lemon)", "rehydration sachets 10"],
     holds: "(",
+    pattern: new RegExp(
+      `\\b(\\d{1,3})\\s*\\(\\s*(${N})\\s+${COLOUR}\\s*(?:,|and|&|\\+)\\s*(${N})\\s+${COLOUR}\\s*\\)`,
+      "giu",
+    ),
+    read: (all, n, one, other) => (valueOf(one!) + valueOf(other!) === Number(n) ? n! : all!),
+  },
+  {
+    name: "a standard dressing by its number",
+    example: ["standard dressing no. 8 or 13", "bandaged dressing"],
+    holds: "dressing",
     pattern:
-      /\b(\d{1,3})\s*\(\s*(\d{1,3})\s+(?:orange|lemon|lime|berry|cherry|blackcurrant|apple|mint|blue|red|green|black|white|plain|clear|purple)\s*(?:,|and|&|\+)\s*(\d{1,3})\s+(?:orange|lemon|lime|berry|cherry|blackcurrant|apple|mint|blue|red|green|black|white|plain|clear|purple)\s*\)/giu,
-    read: (all, n, one, other) => (Number(one) + Number(other) === Number(n) ? n! : all!),
+      /\bunmedicated\s+(?:wound\s+)?dressings?\b|\b(?:(?:standard|wound|sterile|unmedicated|first aid)\s+)*dressings?,?\s+(?:no|nr|number)s?\.?\s?(?:[789]|1[345])\b(?:\s*(?:or|\/)\s*(?:no\.?\s?)?(?:[789]|1[345])\b)?/giu,
+    read: "bandaged dressing",
+  },
+  {
+    name: "the proper one",
+    example: ["a tourniquet the proper one with the windlass", "a tourniquet with the windlass"],
+    holds: " one",
+    pattern: /(?<=\p{L}{3}),?\s+the\s+(?:proper|good|real|right)\s+ones?\b(?=\s+with\b)/giu,
+    read: "",
   },
   {
     name: "water by the litre",

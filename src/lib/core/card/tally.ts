@@ -14,6 +14,13 @@ const strokesOf = (line: string): [name: string, strokes: string] | null => {
   return m && [m[1]!, m[2]!];
 };
 const count = (strokes: string): number => strokes.replace(/\s/g, "").length;
+/** "IIII IIII II": fours before the last may be fives whose stroke across was not written; both are said, and the reader asks. */
+function counted(strokes: string): string {
+  const [last, ...before] = strokes.trim().split(/\s+/).reverse();
+  const sum = count(strokes);
+  const areFours = last !== undefined && before.length > 0 && before.every((g) => g.length === 4);
+  return areFours ? `${sum} pcs (${sum + before.length}?)` : `${sum} pcs`;
+}
 
 /** The card with its strokes as numbers; as many lines as before. */
 export function talliesAsCounts(lines: readonly string[]): string[] {
@@ -21,6 +28,6 @@ export function talliesAsCounts(lines: readonly string[]): string[] {
   const told = found.filter((f) => f !== null);
   const isTally = told.length >= FEWEST_LINES && told.some(([, s]) => /[I|]{3}/.test(s));
   return isTally
-    ? lines.map((l, i) => (found[i] ? `${found[i][0]}, ${count(found[i][1])} pcs` : l))
+    ? lines.map((l, i) => (found[i] ? `${found[i][0]}, ${counted(found[i][1])}` : l))
     : [...lines];
 }

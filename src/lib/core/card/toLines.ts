@@ -48,7 +48,7 @@ export function linesFromCard(
 const withoutLeader = (text: string): string => {
   const name = text
     .replace(/\s*\.+\s*\d+\s*$/, "")
-    .replace(/,\s*\d+\s*(?:pcs|pieces|pc)\s*$/i, "")
+    .replace(/,\s*\d+\s*(?:pcs|pieces|pc)\s*(?:\(\d+\??\))?\s*$/i, "")
     .replace(/\s*[([]\d+(?:\s*(?:pcs|pieces|pc))?[)\]]\s*$/i, "")
     .replace(/^\d+\s*(?:pcs|pc|pieces|x|×)\s+(?=\p{L})/iu, "");
   return name.length >= 3 ? name : text;

@@ -39,6 +39,7 @@ const ON_A_ROLL = /bandage|crepe|crêpe|tape|roll|wrap/i;
 const COUNT_TIMES_WIDTH = whole(`(\\d{1,3})\\s*[x×]\\s*(\\d+(?:[.,]\\d+)?\\s*${UNIT})`);
 
 const WORDS_THEN_COUNT = whole(`(\\p{L}[\\p{L} -]*?(?:\\s*\\([^)]*\\))?)\\s*[x×]\\s*(\\d{1,3})`);
+const WORDS_THEN_BRACKETS = whole(`(\\p{L}[\\p{L} -]*?)\\s*\\((\\d{1,3})\\)`);
 /** What is listed by its kind alone below such a heading: "Bandages: crepe ×2, triangular ×3". */
 const SHARED_HEAD =
   /^(?:bandages|dressings|plasters|gloves|splints|tapes|wipes|pads|blankets|masks|collars|tourniquets)$/i;
@@ -216,6 +217,7 @@ export const VARIANTS: readonly VariantPattern[] = [
       const m = /^(\p{L}+)(?::|\s[-–—])\s+(.*)$/u.exec(text.trim());
       if (!m || !SHARED_HEAD.test(m[1]!)) return null;
       return (
+        eachPart(m[2]!, WORDS_THEN_BRACKETS, (kind, n) => `${kind} ${m[1]} x ${n}`) ??
         eachPart(m[2]!, WORDS_THEN_COUNT, (kind, n) => `${kind} ${m[1]} x ${n}`) ??
         eachPart(m[2]!, COUNT_THEN_ANY, (n, kind) =>
           /^(?:with|in|from|that)\b/i.test(kind) ? `${n} ${m[1]} ${kind}` : `${n} ${kind} ${m[1]}`,

@@ -70,7 +70,14 @@ export function buildVocabulary(
   const byLength = new Map<number, string[]>();
   for (const w of weightOf.keys()) byLength.set(w.length, [...(byLength.get(w.length) ?? []), w]);
   const heads = new Set(names.filter((n) => n.words.length > 1).map((n) => n.words.at(-1)!));
-  return { catalogue, phrasesByWord, weightOf, byLength, heads, abroad: abroadOf(catalogue.wordsAbroad) };
+  return {
+    catalogue,
+    phrasesByWord,
+    weightOf,
+    byLength,
+    heads,
+    abroad: abroadOf(catalogue.wordsAbroad),
+  };
 }
 
 function namesOf(catalogue: NamedCatalogue, aliases: readonly Alias[]): Name[] {
