@@ -34,6 +34,7 @@ const FOLDERS = [
   "aside-15",
   "aside-16",
   "aside-17",
+  "aside-18",
 ];
 
 function cardsByPeople() {

@@ -45,7 +45,8 @@ describe("the reader of contents cards", () => {
     "aside-14": [0.97, 0.98, 0],
     "aside-15": [0.94, 0.98, 0],
     "aside-16": [0.96, 0.98, 0],
-    "aside-17": [0.93, 0.98, 0],
+    "aside-17": [0.92, 0.98, 0],
+    "aside-18": [0.96, 0.98, 0],
   };
   for (const [set, [bar, sureBar, claimsWrong]] of Object.entries(BARS)) {
     it(`reads the ${set} nearly all right, and is right where it is sure`, () => {

@@ -1,5 +1,6 @@
 import { decodeHTML } from "entities";
 import { LONGEST_LINE } from "./cardLimits.ts";
+import { NUMBER_WORDS } from "./numberWords.ts";
 import { fieldsAsList, objectsAsList } from "./objects.ts";
 import { receiptCounts } from "./receipt.ts";
 import { talliesAsCounts } from "./tally.ts";
@@ -52,6 +53,9 @@ const withoutDots: Step = each((line) =>
 /** `insect spray x2 🔹 sick bags 5`: a mark within a line begins another thing. */
 const MARK_WITHIN = /(?<=[\p{L}\d)])\s*[🔹🔸🔷🔶🔵🔴🟢🟡⚫⚪◆◇►▶➤➜✦]\s*(?=[\p{L}\d])/gu;
 const withMarks: Step = each((line) => line.replace(MARK_WITHIN, "; "));
+
+/** `(a) twenty plasters`: a clause's letter, not "a" as in "a whistle". */
+const withClausesAsList: Step = each((line) => line.replace(/^(\s*)\(\p{Ll}\)\s+(?=\S)/u, "$1- "));
 
 /** `pink: "20 plasters"`: quotes round what is said, no inches. */
 const withoutQuotes: Step = each((line) =>
@@ -113,6 +117,38 @@ const withoutSpeakers: Step = (lines) => {
   });
 };
 
+/** Shorter lines were not broken by a page's edge. */
+const LONG_LINE = 50;
+/** "…, and two" over "triangular bandages, …": what a count at the end counts, up to the next comma, "and" or full stop. */
+const ENDS_IN_COUNT = new RegExp(
+  `(?:[,;:.]\\s+an?|\\b(?:and|are|is)\\s+(?:an?|${NUMBER_WORDS}))\\s*$`,
+  "iu",
+);
+/** After a comma alone a number may count what is before it, as one dictates; not at the edge of a full line. */
+const FULL_LINE = 75;
+const ENDS_IN_NUMBER = new RegExp(`,\\s+(?:${NUMBER_WORDS})\\s*$`, "iu");
+/** Enough for "and twenty four". */
+const COUNT_AT_END = 30;
+const GOES_ON = /^(?!(?:and|or|plus)\b)\p{Ll}[^,;.]*?(?=[,;.]|\s+and\s|$)/u;
+const LISTED = /^\s*(?:[-*•–]|\(?\w{1,2}[.)])\s/;
+/** Sentences over several lines: a thing stands on the line that its count does. */
+const withoutBreaks: Step = (lines) => {
+  const read = [...lines];
+  for (let i = 0; i + 1 < read.length; i++) {
+    const line = read[i]!;
+    const end = line.slice(-COUNT_AT_END);
+    const isBroken =
+      line.length >= LONG_LINE &&
+      !LISTED.test(line) &&
+      (ENDS_IN_COUNT.test(end) || (line.length >= FULL_LINE && ENDS_IN_NUMBER.test(end)));
+    const on = isBroken ? GOES_ON.exec(read[i + 1]!)?.[0] : undefined;
+    if (on === undefined) continue;
+    read[i] = `${line.trimEnd()} ${on}`;
+    read[i + 1] = read[i + 1]!.slice(on.length).replace(/^[,;.]?\s*/, "");
+  }
+  return read;
+};
+
 const STEPS: readonly Step[] = [
   withoutSender,
   objectsAsList,
@@ -120,6 +156,7 @@ const STEPS: readonly Step[] = [
   withoutSpeakers,
   withoutDots,
   withMarks,
+  withClausesAsList,
   receiptCounts,
   talliesAsCounts,
   withoutQuotes,
@@ -129,6 +166,7 @@ const STEPS: readonly Step[] = [
   withoutStruckOut,
   withoutCrossed,
   withTicked,
+  withoutBreaks,
 ];
 
 const TICKED = /^\s*(?:[-*•]\s*)?\[[xX✓✔]\]/u;

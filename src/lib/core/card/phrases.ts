@@ -494,8 +494,34 @@ export const PHRASES: readonly Phrase[] = [
     example: ["sterile pads 5x5 cm box 25", "sterile pads 5x5 cm, box of 25"],
     holds: ["box", "bx", "pack", "pkt"],
     pattern:
-      /(?<=\p{L}{3}.*)(?<!\b(?:cold|ice|gel|heat|hot|cool|hydration)) (box|bx|pack|pkt) ((?:[1-9]|[1-9]\d)[05]|[5-9])\s*$/giu,
+      /(?<=\p{L}{3}.*)(?<!\b(?:cold|ice|gel|heat|hot|cool|hydration)) (box|bx|pack|pkt|pk) ?((?:[1-9]|[1-9]\d)[05]|[5-9])\s*$/giu,
     read: ", $1 of $2",
+  },
+  {
+    name: "at least so many",
+    example: ["not less than twenty dressings", "twenty dressings"],
+    holds: ["less than", "fewer than", "at least", "minimum of"],
+    pattern: new RegExp(
+      `\\b(?:not\\s+less\\s+than|no\\s+fewer\\s+than|at\\s+least|a\\s+minimum\\s+of)\\s+(?=(?:${N})\\b)`,
+      "giu",
+    ),
+    read: "",
+  },
+  {
+    name: "an airway's gauge",
+    example: ["NPA 28F with lube", "NPA 28 Fr with lube"],
+    holds: ["npa", "nasal", "nasopharyngeal"],
+    pattern:
+      /\b(npa|nasal airway|nasopharyngeal airway)s?\s+(2\d|3[0-6])\s?F(?=\s*(?:,|w\b|with\b|$))/giu,
+    read: "$1 $2 Fr",
+  },
+  {
+    name: "dressings by a size cut short, behind",
+    example: ["dressing sterile f/a med 12 x 12 cm", "medium dressing sterile 12 x 12 cm"],
+    holds: ["dressing", "drsg"],
+    pattern:
+      /\b(?:dressings?|drsgs?)((?:,?\s+(?:sterile|wound))?)(?:,?\s+(?:f\/a|first aid))?,?\s+(med|lge|lrg|sml)\b\.?/giu,
+    read: (_, sterile, size) => `${SIZE_OF[size!.toLowerCase()]!} dressing${sterile!}`,
   },
   {
     name: "a pump bottle",
