@@ -35,6 +35,7 @@ const FOLDERS = [
   "aside-16",
   "aside-17",
   "aside-18",
+  "aside-19",
 ];
 
 function cardsByPeople() {

@@ -524,6 +524,54 @@ export const PHRASES: readonly Phrase[] = [
     read: (_, sterile, size) => `${SIZE_OF[size!.toLowerCase()]!} dressing${sterile!}`,
   },
   {
+    name: "water in bottles",
+    example: ["water 24 x 500ml", "drinking water 500ml x 24"],
+    holds: "water",
+    pattern:
+      /^(\W*)(?:bottled\s+)?water,?\s+(\d{1,3})\s*[x×]\s*(\d+(?:[.,]\d+)?\s*(?:ml|l|lit(?:re|er)s?))\b/giu,
+    read: "$1drinking water $3 x $2",
+  },
+  {
+    name: "so many in all, and in brackets what a pack holds",
+    example: ["ibuprofen 48 (16 per pack)", "ibuprofen 48"],
+    holds: "(",
+    pattern: new RegExp(
+      `\\b(\\d{1,4})\\s*\\(\\s*(\\d{1,3})\\s*(?:per|in\\s+an?|to\\s+an?|\\/)\\s*${PACK}\\s*\\)`,
+      "giu",
+    ),
+    read: (all, n, pack) =>
+      Number(n) >= 2 * Number(pack) && Number(n) % Number(pack) === 0 ? n! : all!,
+  },
+  {
+    name: "one and one, in a column",
+    example: ["mask, child and adult       1 + 1", "mask, child and adult       2"],
+    holds: "+",
+    pattern: /(?<=\s{2})(\d{1,2})\s*\+\s*(\d{1,2})\s*$/gu,
+    read: (_, one, other) => String(Number(one) + Number(other)),
+  },
+  {
+    name: "a width with a half and no unit",
+    example: ["crepe 7.5 x 3", "crepe 7.5 cm x 3"],
+    holds: [".5", ",5"],
+    pattern:
+      /\b(crepe|conforming|elastic|cohesive|gauze|tape|bandages?)\s+(2[.,]5|7[.,]5|12[.,]5)(?!\s*(?:cm|mm|m|in|inch|["”″]|[x×]\s*\d+\s*(?:[.,]|cm|m\b))|\d)/giu,
+    read: "$1 $2 cm",
+  },
+  {
+    name: "about so many, by its ending",
+    example: ["plasters, 30 ish", "plasters, 30"],
+    holds: "ish",
+    pattern: /\b(\d{1,4})\s?-?ish\b/giu,
+    read: "$1",
+  },
+  {
+    name: "in brackets, that another one is gone",
+    example: ["haemostatic gauze (granules one chucked)", "haemostatic gauze"],
+    holds: "one",
+    pattern: /\s*\(([^()]*\bone\b[^()]*)\)/giu,
+    read: (all, remark) => (saysGone(remark!) ? "" : all!),
+  },
+  {
     name: "a pump bottle",
     example: ["sunscreen pump bottle 1 L", "sunscreen 1 L"],
     holds: "pump",

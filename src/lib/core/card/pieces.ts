@@ -109,7 +109,7 @@ export const PACK_SIZES: readonly {
     name: "so many per pack",
     example: ["wipes, 5 per pack", 5],
     pattern:
-      /\b(\d{1,4})\s*(?:-|\s)?\s*(?:per|in\s+(?:an?|the|each)|to\s+(?:an?|the|each)|\/)\s*(?:unit|pack|pk|packet|bx|btl|box|card|blister|strip|sht|sheet|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|envelope|pkg|pkt|package)\b/i,
+      /\b(\d{1,4})\s*(?:-|\s)?\s*(?:per|in\s+(?:an?|the|each)|to\s+(?:an?|the|each)|\/)\s*(?:unit|pack|pk|packet|bx|btl|box|card|blister|strip|sht|sheet|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|envelope|pg|pkg|pkt|package)\b/i,
   },
   { name: "by an s", example: ["wipes 10's", 10], pattern: /\b(\d{1,3})['’]?s\b/ },
   { name: "by a large S, last", example: ["WIPES, 10S", 10], pattern: /,\s*(\d{1,3})S\b/ },
