@@ -36,6 +36,7 @@ const FOLDERS = [
   "aside-17",
   "aside-18",
   "aside-19",
+  "aside-20",
 ];
 
 function cardsByPeople() {

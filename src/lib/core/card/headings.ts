@@ -147,7 +147,8 @@ export function isHeading(
     ...draft,
     ...{ style, next, isFirst },
     text: row.text.trim(),
-    counted: (whole.pieces !== null && !whole.article) || whole.bare !== null,
+    counted:
+      row.quantity !== null || (whole.pieces !== null && !whole.article) || whole.bare !== null,
     names: segments.some((s) => isSure(s.match) && s.match.type !== "container"),
   };
   return firstTold(HEADING_RULES, line) === true;

@@ -365,8 +365,10 @@ function placeOf(item: Item, i: number, n: number): Place {
   const hyphen = item.kind(i + 1) === "dash" && item.tokens[i + 1]!.start === token.end;
   const next = hyphen ? i + 2 : i + 1;
   const after = item.word(next);
-  const pack =
-    PACK_SIZE.test(after) && PACK.test(item.word(next + 1)) ? item.word(next + 1) : after;
+  const second = item.word(next + 1);
+  // "7 foil blankets": foil that blankets are of holds nothing.
+  const isStuff = /^foil$/i.test(after) && second !== "" && !/^of$/i.test(second);
+  const pack = isStuff ? "" : PACK_SIZE.test(after) && PACK.test(second) ? second : after;
   return {
     item,
     i,

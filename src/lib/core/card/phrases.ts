@@ -260,7 +260,7 @@ export const PHRASES: readonly Phrase[] = [
     ],
     holds: "left",
     pattern: new RegExp(
-      `(?:,|;|\\b(?:with|but|and))?\\s*(?:there(?:'?s| is| are))?\\s*(?:only|about)?\\s*\\b(${N})\\s+(?:\\p{L}+\\s+)?left(?:\\s+(?:in|of|over)\\s+(?:it|them|that|the \\p{L}+))?\\b`,
+      `(?<=\\p{L}{2}.*)(?:,|;|\\b(?:with|but|and))?\\s*(?:there(?:'?s| is| are))?\\s*(?:only|about)?\\s*\\b(${N})\\s+(?:\\p{L}+\\s+)?left(?:\\s+(?:in|of|over)\\s+(?:it|them|that|the \\p{L}+))?\\b`,
       "giu",
     ),
     read: ", make that $1",
@@ -570,6 +570,64 @@ export const PHRASES: readonly Phrase[] = [
     holds: "one",
     pattern: /\s*\(([^()]*\bone\b[^()]*)\)/giu,
     read: (all, remark) => (saysGone(remark!) ? "" : all!),
+  },
+  {
+    name: "a part of so many",
+    example: ["plasters - about half of the 60", "plasters - 30 pcs"],
+    holds: " of ",
+    pattern: new RegExp(
+      `\\b(?:(?:about|roughly|nearly|some)\\s+)?(?:an?\\s+|one\\s+)?(${Object.keys(PARTS).join("|")})\\s+of\\s+(?:the\\s+)?(\\d{1,4})\\b`,
+      "giu",
+    ),
+    read: (_, part, of) => `${Math.ceil(Number(of) * PARTS[part!.toLowerCase()]! - 0.5)} pcs`,
+  },
+  {
+    name: "that it is there",
+    example: ["leaflet - there", "leaflet - 1"],
+    holds: ["there", "present", "yes", "ok"],
+    pattern: /(?<=\p{L}{3}\s+)([-–—])\s+(?:there|present|yes|ok(?:ay)?|in place)\s*\.?\s*$/giu,
+    read: "$1 1",
+  },
+  {
+    name: "what one of them is like",
+    example: ["triangulars - 4, one unwrapped", "triangulars - 4"],
+    holds: "one ",
+    pattern:
+      /(?<=\d),\s*one\s+(?:of\s+them\s+)?(?:unwrapped|faded|creased|stained|without\s+\p{L}+)\s*$/giu,
+    read: "",
+  },
+  {
+    name: "how many there should be, said behind",
+    example: ["plasters 7, min 10", "plasters 7"],
+    holds: ["min", "max", "par ", "target", "should be"],
+    pattern:
+      /(?<=\d(?:\s+\p{L}[^\d]*)?)\s*[,;(/–-]?\s*\b(?:min(?:imum)?|max(?:imum)?|par|target|should\s+be)\.?:?\s*\d{1,4}\)?\s*$/giu,
+    read: "",
+  },
+  {
+    name: "where it came from",
+    example: ["plasters, 7 from the old box", "plasters, 7"],
+    holds: "from ",
+    pattern:
+      /(?<=[\p{L}\d])\s+from\s+(?:the|my|our|an?|last)\s+(?:\p{L}+\s+){0,2}(?:box|kit|bag|pouch|case|pack|car|van|shop|store|cupboard|drawer|order|delivery)\s*$/giu,
+    read: "",
+  },
+  {
+    name: "a count, and packs in brackets: both may be meant, and the reader asks",
+    example: ["plasters 40 (2 boxes)", "plasters 40 pcs (80?)"],
+    holds: "(",
+    pattern: new RegExp(
+      `(?<=\\p{L}{3}.*)\\b(\\d{1,4})(?:\\s*(?:pcs|pieces))?\\s*\\(\\s*([2-9])\\s+${PACK}(?:es|s)\\s*\\)\\s*$`,
+      "giu",
+    ),
+    read: (_, n, packs) => `${n} pcs (${Number(n) * Number(packs)}?)`,
+  },
+  {
+    name: "so many, and how many of them are not there, last",
+    example: ["plasters 7, 1 missing", "plasters 6"],
+    holds: ["missing", "gone"],
+    pattern: /(?<=\p{L}{3}.*)\b(\d{1,3})\s*[,;(–-]?\s*(\d{1,3})\s+(?:missing|gone)\)?\s*$/giu,
+    read: (all, n, gone) => (Number(gone) < Number(n) ? String(Number(n) - Number(gone)) : all!),
   },
   {
     name: "a pump bottle",
