@@ -37,6 +37,7 @@ const FOLDERS = [
   "aside-18",
   "aside-19",
   "aside-20",
+  "aside-21",
 ];
 
 function cardsByPeople() {

@@ -85,6 +85,8 @@ const withoutGlue: Step = each((line) =>
       "$1x ",
     )
     .replace(/(\d\s*)xx(?=\s)/gi, "$1x")
+    // "SHEARS*2", last on a label.
+    .replace(/(?<=[\p{L}\d)])\s?\*\s?(\d{1,4})\s*$/u, ", $1 pcs")
     // "7,5 x 7,5": no two lists of numbers.
     .replace(/(\d),(\d{1,2}\s?[x×]\s?\d+),(\d{1,2})(?!\d)/g, "$1.$2.$3"),
 );

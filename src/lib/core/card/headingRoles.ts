@@ -55,7 +55,11 @@ const HEADER_ROLES: readonly (readonly [RegExp, ColumnRole])[] = [
 /** Longer headings by the word they hold: "Qty in kit", "Item description (EN)". */
 const HEADER_WORDS: readonly (readonly [RegExp, ColumnRole])[] = [
   // How many there should be is not how many there are.
-  [/\b(?:min|max|minimum|maximum|par|target|required|reorder|should)\b/i, "skip"],
+  [
+    /\b(?:min|max|minimum|maximum|par|target|required|reorder|should|ordered|requested|asked|short(?:age)?|missing|variance|balance|back\s?order(?:ed)?)\b/i,
+    "skip",
+  ],
+  [/\b(?:received|delivered|supplied|counted|found)\b/i, "quantity"],
   [/\bunit\s+of\s+(?:issue|measure|sale)\b/i, "unit"],
   [/\b(?:weight|mass)\b/i, "skip"],
   [/\b(?:qty|quantity|quantities)\b/i, "quantity"],

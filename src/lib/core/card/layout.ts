@@ -78,7 +78,12 @@ class RowReader {
     // A heading of the table whose columns were told by what they hold has been read with it.
     if (!header || i < this.#bodyFrom) return header;
     const below = this.#lines.slice(i + 1, i + 1 + LOOK_AHEAD);
-    return withContent(withQuantity(header, line, below), line, below, this.#isName);
+    return withContent(
+      withOneCount(withQuantity(header, line, below), below),
+      line,
+      below,
+      this.#isName,
+    );
   }
 
   #lookForTable(i: number): void {
@@ -235,6 +240,22 @@ function withQuantity(table: Table, header: string, below: readonly string[]): T
   );
   if (unclear < 0) return table;
   return { ...table, roles: table.roles.map((r, at) => (at === unclear ? "quantity" : r)) };
+}
+
+/** "Qty ordered; Qty received": of several columns that count one thing the last holds, and the reader asks. */
+function withOneCount(table: Table, below: readonly string[]): Table {
+  const { roles } = table;
+  const counts = roles.flatMap((r, i) => (r === "quantity" ? [i] : []));
+  if (counts.length < 2 || roles.filter((r) => r === "text").length !== 1) return table;
+  const rows = below.map((l) => table.split(l)).filter((cells) => cells.length >= 2);
+  // "Qty … Amount": what is paid is no count.
+  const whole = counts.filter((at) => rows.every((r) => !/\d[.,]\d/.test(r[at] ?? "")));
+  const last = whole.at(-1) ?? counts.at(-1);
+  return {
+    ...table,
+    roles: roles.map((r, i) => (r === "quantity" && i !== last ? "skip" : r)),
+    isUnclear: whole.length > 1,
+  };
 }
 
 /** "Größe", "Ablauf": what no known word heads is told by its cells; a name it is only where no other column names. */

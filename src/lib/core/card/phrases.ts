@@ -197,8 +197,11 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "half a box of so many",
     example: ["gloves, 1/2 box (of 100)", "gloves, 50 pcs"],
-    holds: ["1/2", "½", "half a"],
-    pattern: new RegExp(`(?:\\b1\\/2|½|\\bhalf an?)\\s*${PACK}\\s*\\(?of\\s+(${N})\\)?`, "giu"),
+    holds: ["1/2", "½", "half"],
+    pattern: new RegExp(
+      `(?:\\b1\\/2|½|\\bhalf(?: an?)?)\\s*${PACK}\\s*\\(?of\\s+(${N})\\)?`,
+      "giu",
+    ),
     read: (_, n) => `${half(n!)} pcs`,
   },
   {
@@ -552,9 +555,9 @@ export const PHRASES: readonly Phrase[] = [
   {
     name: "a width with a half and no unit",
     example: ["crepe 7.5 x 3", "crepe 7.5 cm x 3"],
-    holds: [".5", ",5"],
+    holds: [".5", ",5", ".25", ",25", ".8", ",8"],
     pattern:
-      /\b(crepe|conforming|elastic|cohesive|gauze|tape|bandages?)\s+(2[.,]5|7[.,]5|12[.,]5)(?!\s*(?:cm|mm|m|in|inch|["”″]|[x×]\s*\d+\s*(?:[.,]|cm|m\b))|\d)/giu,
+      /\b(crepe|conforming|elastic|cohesive|gauze|tape|bandages?)\s+\(?(1[.,]25|2[.,]5|3[.,]8|7[.,]5|12[.,]5)\)?(?!\s*(?:cm|mm|m|in|inch|["”″]|[x×]\s*\d+\s*(?:[.,]|cm|m\b))|\d)/giu,
     read: "$1 $2 cm",
   },
   {
@@ -593,7 +596,7 @@ export const PHRASES: readonly Phrase[] = [
     example: ["triangulars - 4, one unwrapped", "triangulars - 4"],
     holds: "one ",
     pattern:
-      /(?<=\d),\s*one\s+(?:of\s+them\s+)?(?:unwrapped|faded|creased|stained|without\s+\p{L}+)\s*$/giu,
+      /(?<=\d),\s*one\s+(?:of\s+them\s+)?(?:unwrapped|faded|creased|stained|without\s+\p{L}+|(?:bent|nearly|almost|slightly|past|already|split)\b[^,;\d]*)\s*$/giu,
     read: "",
   },
   {
@@ -628,6 +631,47 @@ export const PHRASES: readonly Phrase[] = [
     holds: ["missing", "gone"],
     pattern: /(?<=\p{L}{3}.*)\b(\d{1,3})\s*[,;(–-]?\s*(\d{1,3})\s+(?:missing|gone)\)?\s*$/giu,
     read: (all, n, gone) => (Number(gone) < Number(n) ? String(Number(n) - Number(gone)) : all!),
+  },
+  {
+    name: "so many pieces in packs",
+    example: ["sterile gauze, 30 pieces in packs of two", "sterile gauze, 30 pieces"],
+    holds: " in ",
+    pattern: new RegExp(
+      `\\b(\\d{1,4}\\s+(?:pieces|pcs))\\s+in\\s+(?:packs|pairs|strips|cards|envelopes|wallets)(?:\\s+of\\s+(?:${N}))?`,
+      "giu",
+    ),
+    read: "$1",
+  },
+  {
+    name: "the other kind of what was named",
+    example: [
+      "three wool blankets and four foil ones",
+      "three wool blankets and four foil blankets",
+    ],
+    holds: " ones",
+    pattern: new RegExp(
+      `\\b((?:${N})\\s+\\p{L}+\\s+)(\\p{L}+s)(\\s+and\\s+(?:${N})\\s+\\p{L}+)\\s+ones\\b`,
+      "giu",
+    ),
+    read: "$1$2$3 $2",
+  },
+  {
+    name: "so many full, and so many begun",
+    example: ["cold spray - 1 full, 1 half", "cold spray - 2"],
+    holds: "full",
+    pattern:
+      /\b(\d{1,3})\s+full\s*(?:,|and|\+|&)+\s*(\d{1,3})\s+(?:half(?:\s+(?:full|empty))?|(?:nearly|almost)\s+(?:full|empty)|open(?:ed)?|part(?:ly)?\s+used|begun)\b/giu,
+    read: (_, full, begun) => String(Number(full) + Number(begun)),
+  },
+  {
+    name: "a strip of so many, and a few loose",
+    example: ["plasters, a strip of ten and a few loose (6)", "plasters, 16"],
+    holds: "loose",
+    pattern: new RegExp(
+      `\\b(?:1|one|an?)\\s+${PACK}\\s+of\\s+(${N})\\s*(?:,|\\+|&|and|plus)+\\s*(?:a\\s+few|some)\\s+loose\\s*\\((\\d{1,3})\\)`,
+      "giu",
+    ),
+    read: (_, pack, loose) => String(valueOf(pack!) + Number(loose)),
   },
   {
     name: "a pump bottle",

@@ -97,6 +97,8 @@ function eachSideOfStroke(row: CardRow): CardRow[] {
   ];
 }
 
+const SIZE_IN =
+  /\d+(?:[.,]\d+)?\s*(?:mm|cm|m)?\s*[x×]\s*\d+(?:[.,]\d+)?\s*(?:mm|cm|m)?|\d+(?:[.,]\d+)?\s*(?:mm|cm|m)\b/iu;
 /** "10 gasas estériles / sterile gauzes": two languages; the side that is known is read, with the count before both. */
 function oneLanguage(row: CardRow, knows: (text: string) => boolean): CardRow {
   if (!row.text.includes(" / ")) return row;
@@ -104,7 +106,10 @@ function oneLanguage(row: CardRow, knows: (text: string) => boolean): CardRow {
   if (!m) return row;
   const [, count, left, right] = m as unknown as [string, string, string, string];
   if (knows(left) || !knows(right)) return row;
-  return { ...row, text: `${count}${right}` };
+  // A size is written once, with either.
+  const size = SIZE_IN.test(right) ? undefined : SIZE_IN.exec(left)?.[0];
+  const sized = size === undefined ? right : right.replace(/^[\p{L} '-]*\p{L}/u, `$& ${size}`);
+  return { ...row, text: `${count}${sized}` };
 }
 
 /** "Plasters 40          Eye pads 2": several side by side, each named and counted. */
@@ -120,7 +125,12 @@ function eachAcross(row: CardRow, names: (text: string) => boolean): CardRow[] {
 const LONG_LINE = 100;
 /** A line that goes on for several sentences, as dictated, is a row for each. */
 function eachSentence(row: CardRow): CardRow[] {
-  if (row.inTable || row.text.length < LONG_LINE) return [row];
+  if (row.inTable) return [row];
+  const missing = row.text.split(
+    /(?<=[.;])\s+(?=(?:missing|absent|wanted|short|not\s+(?:there|found|present)|to\s+(?:buy|order|replace))\s*:)/iu,
+  );
+  if (missing.length > 1) return missing.flatMap((text) => eachSentence({ ...row, text }));
+  if (row.text.length < LONG_LINE) return [row];
   return row.text
     .split(/(?<=\p{Ll}{3}\)?)\.\s+(?=\p{Lu}\p{Ll})/u)
     .map((text) => ({ ...row, text }));

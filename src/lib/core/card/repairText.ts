@@ -55,13 +55,17 @@ const ONE_INCH = /(?<![\p{L}\d])[TIl]\s?(IN)(?=\s*x\s*\d)/giu;
 /** `%2" x 10 yd`, `3%2"`: half an inch, of which the 2 was read. */
 const HALF_INCH = /(?<![\d.,%])(?:(\d{1,2})\s?)?[¥V]?%2(?=\s?(?:["”″]|in(?:ch)?\b))/giu;
 /** A long word nobody knows, that two known ones make: "Contentslist". */
-const JOINED_WORDS = /(?<![\p{L}\d])\p{L}{8,24}(?![\p{L}\d])/gu;
+const JOINED_WORDS = /(?<![\p{L}\d])\p{L}{7,24}(?![\p{L}\d])/gu;
 const SHORTEST_PART = 4;
+/** Shorter ones that name things. */
+const SHORT_PARTS = new Set(["gel", "pad", "eye"]);
 
 function apart(word: string, isWord: (word: string) => boolean): string {
   if (isWord(word)) return word;
-  for (let at = SHORTEST_PART; at <= word.length - SHORTEST_PART; at++)
-    if (isWord(word.slice(0, at)) && isWord(word.slice(at)))
+  const isPart = (part: string) =>
+    (part.length >= SHORTEST_PART || SHORT_PARTS.has(part.toLowerCase())) && isWord(part);
+  for (let at = 3; at <= word.length - 3; at++)
+    if (isPart(word.slice(0, at)) && isPart(word.slice(at)))
       return `${word.slice(0, at)} ${word.slice(at)}`;
   return word;
 }

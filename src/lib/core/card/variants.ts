@@ -53,6 +53,8 @@ const COUNT_THEN_ANY = whole(
 );
 const COUNT_THEN_MODIFIER = whole(`(${N})\\s+(${MODIFIER})(?:\\s+ones?)?`);
 
+const COUNT_THEN_BRACKETS = whole(`(${N})\\s*\\((${MODIFIER})\\)`);
+
 const ANY_UNIT = new RegExp(UNIT, "iu");
 const COUNT_NAME_BRACKETS = new RegExp(`^(${N})\\s+(\\p{L}[^(]*?)\\s*\\(([^)]*)\\)\\s*$`, "iu");
 const COUNT_NAME_LIST = new RegExp(
@@ -68,6 +70,11 @@ const COUNTED_SIZES_THEN_NAME = new RegExp(
 );
 const NAME_THEN_COUNTED_SIZES = new RegExp(
   `^(\\p{L}[^:\\d,;()]*?)\\s*(?::|,|\\s[-–—])\\s+((?:${COUNTED_SIZE}\\s+)+${COUNTED_SIZE})$`,
+  "iu",
+);
+const MEASURE = `\\d+(?:[.,]\\d+)?\\s*${UNIT}`;
+const COUNTED_MEASURES_THEN_NAME = new RegExp(
+  `^(${N})\\s+(${MEASURE})\\s*(?:,|\\+|&|\\band\\b)\\s*(${N})\\s+(${MEASURE})\\s+(\\p{L}[^\\d,;]*)$`,
   "iu",
 );
 /** What one thing comes in; two of them on a line are two things. */
@@ -226,6 +233,14 @@ export const VARIANTS: readonly VariantPattern[] = [
     },
   },
   {
+    name: "so many of each kind in brackets, after the name",
+    example: ["Plasters: 11 (fabric), 4 (blue)", ["11 fabric Plasters", "4 blue Plasters"]],
+    split: (text) => {
+      const m = /^(\p{L}[^:\d,;()]*?)\s*(?::|\s[-–—])\s+(.*)$/u.exec(text.trim());
+      return m && eachPart(m[2]!, COUNT_THEN_BRACKETS, (n, kind) => `${n} ${kind} ${m[1]}`);
+    },
+  },
+  {
     name: "so many of each kind, after the name",
     example: [
       "triangular bandages: 4 calico, 2 paper",
@@ -283,6 +298,17 @@ export const VARIANTS: readonly VariantPattern[] = [
     split: (text) => {
       const m = /^(\p{L}[^:\d,;()]*?)\s*(?::|,|\s[-–—])\s+(.*)$/u.exec(text.trim());
       return m && eachPart(m[2]!, COUNT_THEN_FORM, (n, form) => `${m[1]}, ${n} ${form}`);
+    },
+  },
+  {
+    name: "so many of each measure, before the name",
+    example: [
+      "One 7.5 cm and one 10 cm crepe bandage",
+      ["one 7.5 cm crepe bandage", "one 10 cm crepe bandage"],
+    ],
+    split: (text) => {
+      const m = COUNTED_MEASURES_THEN_NAME.exec(text.trim());
+      return m && [`${m[1]!.toLowerCase()} ${m[2]!} ${m[5]!}`, `${m[3]!} ${m[4]!} ${m[5]!}`];
     },
   },
   {
