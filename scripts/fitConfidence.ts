@@ -62,7 +62,7 @@ const RIDGE = 0.02;
  * Least cost of a doubt that must always be asked about, however few cases speak for it: an open kind
  * is taken as its least until somebody answers, a guessed column spoils every row, a box of
  * plasters is seldom one plaster, and a thousand of a thing are mostly a misread size or year;
- * what is left unticked may not be there; of a size that lost its fraction only a part was read.
+ * what is left unticked may not be there; a bag beside other things mostly holds them; of a size that lost its fraction only a part was read.
  */
 const LEAST_COST: Partial<Record<CardDoubt, number>> = {
   "kind-open": 1,
@@ -71,6 +71,7 @@ const LEAST_COST: Partial<Record<CardDoubt, number>> = {
   "count-unusual": 2,
   "fraction-lost": 2,
   unticked: 1,
+  "holds-others": 1,
 };
 
 interface Case {

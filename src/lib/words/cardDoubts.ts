@@ -23,6 +23,7 @@ const SAID: Readonly<Record<CardDoubt, string>> = {
   "number-left": "a number on the line was not used",
   "count-unusual": "more than kits hold of it",
   "fraction-lost": "a fraction of the size could not be read",
+  "holds-others": "it may only hold the other things",
   "unit-assumed": "the size has no unit",
   "column-guessed": "several columns hold numbers, and none is headed",
   unticked: "its box is not ticked, others are: is it there?",

@@ -8,10 +8,14 @@ export interface Abroad {
 }
 interface Words {
   readonly pattern: RegExp;
+  /** The words of each name, without a plural's s, by the first: most lines hold none whole. */
+  readonly byFirst: ReadonlyMap<string, readonly (readonly string[])[]>;
   readonly english: ReadonlyMap<string, string>;
 }
 
-const folded = (text: string): string => text.normalize("NFKD").replace(/\p{M}/gu, "");
+const ASCII = /^[\0-\x7f]*$/;
+const folded = (text: string): string =>
+  ASCII.test(text) ? text : text.normalize("NFKD").replace(/\p{M}/gu, "");
 
 /** Between two words of a name: "compresse (de la) gaze". */
 const BETWEEN =
@@ -23,6 +27,9 @@ function wordsOf(table: Readonly<Record<string, readonly string[]>>): Words {
     for (const words of abroad) english.set(keyOf(words), name);
   // The longest first: "venda triangular" before "venda".
   const longestFirst = [...english.keys()].sort((a, b) => b.length - a.length);
+  const byFirst = new Map<string, string[][]>();
+  for (const words of longestFirst.map((key) => key.split(" ")))
+    byFirst.set(words[0]!, [...(byFirst.get(words[0]!) ?? []), words]);
   const alternatives = longestFirst.map((key) =>
     key
       .split(" ")
@@ -31,12 +38,23 @@ function wordsOf(table: Readonly<Record<string, readonly string[]>>): Words {
   );
   return {
     pattern: new RegExp(`(?<![\\p{L}\\d])(?:${alternatives.join("|")})(?![\\p{L}\\d])`, "giu"),
+    byFirst,
     english,
   };
 }
 
 /** "10 cm", "x 4 m", "500 mg": says the same in every language. */
 const MEASURED = /\d+(?:[.,]\d+)?\s*(?:mm|cm|m|ml|cl|l|mg|g|kg)(?!\p{L})/giu;
+
+const WORD = /\p{L}+/gu;
+
+/** Whether all words of some name stand in a text, in whatever order. */
+function mayName(text: string, { byFirst }: Words): boolean {
+  const words = new Set((text.toLowerCase().match(WORD) ?? []).map((w) => w.replace(/s$/, "")));
+  for (const word of words)
+    if (byFirst.get(word)?.some((name) => name.every((w) => words.has(w)))) return true;
+  return false;
+}
 
 /** Stands between the words of a name, and may be left out. */
 const SMALL = /^(?:de|du|des|di|da|del|la|le|para|per|pour|con)$/;
@@ -67,6 +85,7 @@ export function inEnglish(
   knows: (text: string) => boolean,
 ): string {
   const plain = folded(line);
+  if (!mayName(plain, names)) return line;
   if (plain.search(names.pattern) < 0) return line;
   const rest = plain
     .replace(names.pattern, " ")

@@ -40,6 +40,8 @@ export const CARD_DOUBTS = [
   "count-unusual",
   /** A recogniser took a fraction of an inch for another sign: the size is not whole. */
   "fraction-lost",
+  /** A bag, box or tin on a line with other things, or a numbered one. */
+  "holds-others",
   /** A size without a unit. */
   "unit-assumed",
   /** Several columns count, and none is headed. */

@@ -21,6 +21,7 @@ interface Circumstances {
   readonly numberLeft: boolean;
   readonly countUnusual: boolean;
   readonly fractionLost: boolean;
+  readonly holdsOthers: boolean;
   readonly unitAssumed: boolean;
   readonly columnGuessed: boolean;
   readonly isUnticked: boolean;
@@ -50,6 +51,7 @@ export function doubtsOf({ match, reading }: Segment, c: Circumstances): CardDou
     "number-left": c.numberLeft,
     "count-unusual": c.countUnusual,
     "fraction-lost": c.fractionLost,
+    "holds-others": c.holdsOthers,
     "unit-assumed": c.unitAssumed,
     "column-guessed": c.columnGuessed,
     unticked: c.isUnticked,

@@ -103,6 +103,7 @@ export function entryOf(
     cardCounts: style.counts,
     spoken: style.spoken,
     fractionLost: LOST_FRACTION.test(row.text),
+    holdsOthers: refined === "container" && mayHoldOthers(segment, draft),
     unitAssumed: reading.sizeMm === null && sized.sizeMm !== null,
     numberLeft: reading.leftOver > 0 || !agrees(reading, row, pieces.value),
     countUnusual: isUnusual(pieces.value, shippedT?.bulkMl),
@@ -124,6 +125,11 @@ export function entryOf(
     ...(open === null ? {} : { open: open.id }),
   };
 }
+
+/** "box lid" in a row of plasters, "Bag 2": more likely where things lie than one of them. */
+const mayHoldOthers = (segment: Segment, { segments }: Draft): boolean =>
+  segments.some((s) => s !== segment && isNamed(s.match) && s.match.type !== "container") ||
+  /^\W*\p{L}+\s+\d{1,2}\b/u.test(segment.text);
 
 const isCounted = (reading: Reading, row: CardRow): boolean =>
   reading.pieces !== null || row.quantity !== null;
@@ -181,11 +187,14 @@ function bareSize(
     return sizeIn([a, b], a >= MILLIMETRES_FROM ? 1 : CM);
   const counted = isCounted(reading, row);
   const isWide = counted && reading.pieces !== a * b && isWidePad(a, b);
-  const isMade = isMadeInCm(a, b) && (counted || type !== "adhesive-strip");
-  const isPad = isWide || isMade || (isUsualPad(a, b) && (counted || a <= b));
+  const isPad = isWide || (counted ? isUsualPad(a, b) || isMadeInCm(a, b) : isBarePad(a, b, type));
   if (!isPad || !isPadLike(type, reading.noun)) return { sizeMm: null, bareIsCount: true };
   return sizeIn([a, b], metric || isWide || isMetricPad(a, b) ? CM : INCH);
 }
+
+/** Two numbers alone: a usual size, the smaller first, or one that is made; "plasters 20x20" are packs. */
+const isBarePad = (a: number, b: number, type: string | null): boolean =>
+  (isUsualPad(a, b) && a <= b) || (isMadeInCm(a, b) && type !== "adhesive-strip");
 
 /** Pads up to a foot, tape and bandages up to 30 of either unit. */
 const isUsualPad = (a: number, b: number): boolean => a <= 12 && b <= 30;

@@ -1,0 +1,198 @@
+import { NUMBER_WORDS } from "./numberWords.ts";
+import { COLOUR, PACK, PARTS, valueOf, type Phrase } from "./phrase.ts";
+
+/** Ways of writing how many there are: what is left, used, put right or shared out. */
+
+const N = NUMBER_WORDS;
+
+/** An ordered table: an earlier phrase may make what a later one reads. */
+export const COUNT_PHRASES: readonly Phrase[] = [
+  {
+    name: "so many left of a pack",
+    example: [
+      "paracetamol packet of twenty there's twelve left",
+      "paracetamol packet of twenty, make that twelve",
+    ],
+    holds: "left",
+    pattern: new RegExp(
+      `(?<=\\p{L}{2}.*)(?:,|;|\\b(?:with|but|and))?\\s*(?:there(?:'?s| is| are))?\\s*(?:only|about)?\\s*\\b(${N})\\s+(?:\\p{L}+\\s+)?left(?:\\s+(?:in|of|over)\\s+(?:it|them|that|the \\p{L}+))?\\b`,
+      "giu",
+    ),
+    read: ", make that $1",
+  },
+  {
+    name: "so many, some of them used",
+    example: ["2 cold packs, 1 used", "1 cold packs"],
+    holds: ["used", "gone", "opened", "damaged", "torn", "missing", "spoilt"],
+    pattern: new RegExp(
+      `\\b(\\d{1,3})(\\s+\\p{L}[^,;()\\d]*?),\\s*(\\d{1,3})\\s+(?:used|gone|opened|damaged|torn|missing|spoilt)\\b`,
+      "giu",
+    ),
+    read: (all, n, name, used) =>
+      Number(used) < Number(n) ? `${Number(n) - Number(used)}${name!}` : all!,
+  },
+  {
+    name: "so many, in brackets how many of them used",
+    example: ["plasters 100 (72 used)", "plasters 28"],
+    holds: "(",
+    pattern: /\b(\d{1,4})\s*\((\d{1,4})\s+(?:used|gone|opened|missing)\)/giu,
+    read: (all, n, used) => (Number(used) < Number(n) ? String(Number(n) - Number(used)) : all!),
+  },
+  {
+    name: "how full it is",
+    example: ["tincture of iodine, 1 bottle, two thirds full", "tincture of iodine, 1 bottle"],
+    holds: ["full", "empty", "used up"],
+    pattern:
+      /,?\s*\b(?:about\s+|nearly\s+|almost\s+)?(?:two thirds|a third|one third|three quarters|a quarter|half|nearly|almost)\s+(?:full|empty|used up)\b/giu,
+    read: "",
+  },
+  {
+    name: "what state it is in",
+    example: ["bandages, triangular, 6 in good order", "bandages, triangular, 6"],
+    holds: " in ",
+    pattern: /\s+in\s+(?:good|fair|poor|working|usable|perfect)\s+(?:order|condition|shape)\b/giu,
+    read: "",
+  },
+  {
+    name: "so many, less those that were used",
+    example: ["aspirin, 100 tablets, less 22 issued", "aspirin, 78 tablets"],
+    holds: ["less", "minus"],
+    pattern: /\b(\d{1,4})((?:\s+\p{L}+)?),?\s+(?:less|minus)\s+(?:the\s+)?(\d{1,3})\b[^,;]*/giu,
+    read: (all, n, name, used) =>
+      Number(used) < Number(n) ? `${Number(n) - Number(used)}${name!}` : all!,
+  },
+  {
+    name: "so many and so many more",
+    example: ["3+1 pairs of gloves", "4 pairs of gloves"],
+    holds: "+",
+    pattern: /\b(\d{1,3})\+(\d{1,3})\b/gu,
+    read: (_, a, b) => `${Number(a) + Number(b)}`,
+  },
+  {
+    name: "a number that one is not sure of",
+    example: ["safety pins (8?)", "safety pins (8)"],
+    holds: "?)",
+    pattern: /\((?:maybe|about|approx\.?|ca\.?|~)?\s*(\d{1,3})\s*\?\)/giu,
+    read: "($1)",
+  },
+  {
+    name: "a handful",
+    example: ["a handful of safety pins (8)", "safety pins (8)"],
+    holds: "hand",
+    pattern:
+      /\b(?:a\s+)?(?:handful|bunch|load|pile|stack|couple of handfuls)\s+(?:of\s+)?(?=[^;]*\d)/giu,
+    read: "",
+  },
+  {
+    name: "only so many counted",
+    example: ["says forty on it but i count thirty two", "says forty on it, make that thirty two"],
+    holds: ["count", "call it", "make", "so", "say"],
+    pattern: new RegExp(
+      `(?:\\s*[,;]?\\s*\\bbut\\s+i\\s+(?:only\\s+)?(?:count|make\\s+it)|(?:\\s*[,;]?\\s*\\b(?:but\\s+)?it'?s\\s+\\p{L}+)?\\s+call\\s+it|(?<=[,)])\\s*so(?:\\s+(?:count|say))?|\\s+so\\s+count|\\s*(?:→|->|,)\\s*say)\\s+(?=(?:${N})\\b(?!\\s+\\p{L}+\\s+of\\b))`,
+      "giu",
+    ),
+    read: ", make that ",
+  },
+  {
+    name: "counted otherwise than it says",
+    example: ["full box (it says 100 but I counted 82)", "full box, make that 82"],
+    holds: "says",
+    pattern: new RegExp(
+      `\\s*\\(?\\s*(?:it\\s+)?says\\s+(?:${N})\\s*,?\\s*but\\s+(?:i|we|there)(?:\\s+(?:have|only|are))*\\s+(?:count(?:ed)?|found|make\\s+it)?\\s*(${N})\\s*\\)?`,
+      "giu",
+    ),
+    read: ", make that $1",
+  },
+  {
+    name: "what it comes to, said last",
+    example: ["two strips of ten less four so sixteen", "two strips of ten, make that sixteen"],
+    holds: " so ",
+    pattern: new RegExp(
+      `(?:,?\\s+(?:less|minus|but)\\s+[^,;]*?)?,?\\s+so\\s+(?:that'?s\\s+)?(${N})\\s*\\.?\\s*$`,
+      "giu",
+    ),
+    read: ", make that $1",
+  },
+  {
+    name: "one and one, in a column",
+    example: ["mask, child and adult       1 + 1", "mask, child and adult       2"],
+    holds: "+",
+    pattern: /(?<=\s{2})(\d{1,2})\s*\+\s*(\d{1,2})\s*$/gu,
+    read: (_, one, other) => String(Number(one) + Number(other)),
+  },
+  {
+    name: "about so many, by its ending",
+    example: ["plasters, 30 ish", "plasters, 30"],
+    holds: "ish",
+    pattern: /\b(\d{1,4})\s?-?ish\b/giu,
+    read: "$1",
+  },
+  {
+    name: "a part of so many",
+    example: ["plasters - about half of the 60", "plasters - 30 pcs"],
+    holds: " of ",
+    pattern: new RegExp(
+      `\\b(?:(?:about|roughly|nearly|some)\\s+)?(?:an?\\s+|one\\s+)?(${Object.keys(PARTS).join("|")})\\s+of\\s+(?:the\\s+)?(\\d{1,4})\\b`,
+      "giu",
+    ),
+    read: (_, part, of) => `${Math.ceil(Number(of) * PARTS[part!.toLowerCase()]! - 0.5)} pcs`,
+  },
+  {
+    name: "that it is there",
+    example: ["leaflet - there", "leaflet - 1"],
+    holds: ["there", "present", "yes", "ok"],
+    pattern: /(?<=\p{L}{3}\s+)([-–—])\s+(?:there|present|yes|ok(?:ay)?|in place)\s*\.?\s*$/giu,
+    read: "$1 1",
+  },
+  {
+    name: "how many there should be, said behind",
+    example: ["plasters 7, min 10", "plasters 7"],
+    holds: ["min", "max", "par ", "target", "should be"],
+    pattern:
+      /\s?[,;(/–-]?\s?\b(?:min(?:imum)?|max(?:imum)?|par|target|should\s+be)(?<=\d.*)\.?:?\s*\d{1,4}\)?\s*$/giu,
+    read: "",
+  },
+  {
+    name: "a count, and packs in brackets: both may be meant, and the reader asks",
+    example: ["plasters 40 (2 boxes)", "plasters 40 pcs (80?)"],
+    holds: "(",
+    pattern: new RegExp(
+      `\\b(\\d{1,4})(?<=\\p{L}{3}.*)(?:\\s*(?:pcs|pieces))?\\s*\\(\\s*([2-9])\\s+${PACK}(?:es|s)\\s*\\)\\s*$`,
+      "giu",
+    ),
+    read: (_, n, packs) => `${n} pcs (${Number(n) * Number(packs)}?)`,
+  },
+  {
+    name: "so many, and how many of them are not there, last",
+    example: ["plasters 7, 1 missing", "plasters 6"],
+    holds: ["missing", "gone"],
+    pattern: /\b(\d{1,3})(?<=\p{L}{3}.*)\s*[,;(–-]?\s*(\d{1,3})\s+(?:missing|gone)\)?\s*$/giu,
+    read: (all, n, gone) => (Number(gone) < Number(n) ? String(Number(n) - Number(gone)) : all!),
+  },
+  {
+    name: "so many full, and so many begun",
+    example: ["cold spray - 1 full, 1 half", "cold spray - 2"],
+    holds: "full",
+    pattern:
+      /\b(\d{1,3})\s+full\s*(?:,|and|\+|&)+\s*(\d{1,3})\s+(?:half(?:\s+(?:full|empty))?|(?:nearly|almost)\s+(?:full|empty)|open(?:ed)?|part(?:ly)?\s+used|begun)\b/giu,
+    read: (_, full, begun) => String(Number(full) + Number(begun)),
+  },
+  {
+    name: "so many, and in brackets how many of each colour",
+    example: ["rehydration sachets 10 (5 orange, 5 lemon)", "rehydration sachets 10"],
+    holds: "(",
+    pattern: new RegExp(
+      `\\b(\\d{1,3})\\s*\\(\\s*(${N})\\s+${COLOUR}\\s*(?:,|and|&|\\+)\\s*(${N})\\s+${COLOUR}\\s*\\)`,
+      "giu",
+    ),
+    read: (all, n, one, other) => (valueOf(one!) + valueOf(other!) === Number(n) ? n! : all!),
+  },
+  {
+    name: "one of them spoilt",
+    example: ["sachets four scratch that three one's split", "sachets four scratch that three"],
+    holds: ["split", "torn", "open", "broken", "damaged", "used", "dried"],
+    pattern:
+      /,?\s*\b(?:one|two)(?:'s|\s+is|\s+are)\s+(?:split|torn|open(?:ed)?|broken|damaged|used|dried\s+out)\b/giu,
+    read: "",
+  },
+];

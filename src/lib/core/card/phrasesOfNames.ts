@@ -1,0 +1,232 @@
+import { NUMBER_WORDS, VALUE_OF } from "./numberWords.ts";
+import { SIZE_OF, type Phrase } from "./phrase.ts";
+
+/** Ways of writing what a thing is called and how large it is, put into one that the grammar reads. */
+
+const N = NUMBER_WORDS;
+
+/** An ordered table: an earlier phrase may make what a later one reads. */
+export const NAME_PHRASES: readonly Phrase[] = [
+  {
+    name: "with, shortened",
+    example: ["tweezers c/w magnifier", "tweezers with magnifier"],
+    holds: ["w ", "w\t", "w."],
+    pattern: /\b(?:c\/w|cw|w\.|w)\s+(?=\p{Ll}{3})/gu,
+    read: "with ",
+  },
+  {
+    name: "a dressing with its bandage",
+    example: ["wound dressings with bandage 12 x 12 cm", "wound bandaged dressing 12 x 12 cm"],
+    holds: "dressing",
+    pattern: /(?<!eye\s+(?:\p{L}+\s+)?)\bdressings?\s+with\s+(?:an?\s+)?bandages?\b/giu,
+    read: "bandaged dressing",
+  },
+  {
+    name: "first aid, shortened",
+    example: ["F/A dressing", "first aid dressing"],
+    holds: "f/a",
+    pattern: /\bF\/A\b/g,
+    read: "first aid",
+  },
+  {
+    name: "not sterile, shortened",
+    example: ["gauze swabs n/s", "gauze swabs nonsterile"],
+    holds: "n/s",
+    pattern: /\bn\/s(?![a-z])/giu,
+    read: "nonsterile",
+  },
+  {
+    name: "a square's one side",
+    example: ["swabs 7.5 cm sq", "swabs 7.5 x 7.5 cm"],
+    holds: ["sq"],
+    pattern: /(\d+(?:[.,]\d+)?)\s*(cm|mm|in|")\s*(?:sq\b\.?|square\b)/giu,
+    read: "$1 x $1 $2",
+  },
+  {
+    name: "bandage by its letter",
+    example: ["elastic b. 8 cm", "elastic bandage 8 cm"],
+    holds: "b.",
+    pattern:
+      /\b(elastic|conforming|crepe|pressure|triangular|roller|gauze|cohesive|tubular)\s+b\.(?=\s)/giu,
+    read: "$1 bandage",
+  },
+  {
+    name: "dressings by a size cut short",
+    example: ["lge. dressing", "large dressing"],
+    holds: ["dressing"],
+    pattern:
+      /\b(med|lge|lrg|sml|sm)\.?\s+(?=(?:wound\s+|sterile\s+|first\s+aid\s+)?dressings?\b)/giu,
+    read: (_, size) => `${SIZE_OF[size!.toLowerCase()]!} `,
+  },
+  {
+    name: "a square pad over a stroke",
+    example: ["compresses 10/10, sterile", "compresses 10x10, sterile"],
+    holds: "/",
+    pattern: /\b(compr\p{L}*\.?|gauzes?|swabs?|pads?)\s+(\d{1,2})\/(\d{1,2})\b(?!\/)/giu,
+    read: "$1 $2x$3",
+  },
+  {
+    name: "gauze named by its size",
+    example: ["4x4s, sterile", "4x4 gauze pads, sterile"],
+    pattern: /\b(\d{1,2})\s?[x×]\s?(\d{1,2})'?s\b/giu,
+    read: "$1x$2 gauze pads",
+  },
+  {
+    name: "area or least size",
+    example: ["cold compress, min. 200 cm², instant", "cold compress, instant"],
+    holds: ["cm²", "cm2", "mm²", "mm2", "in²", "in2"],
+    pattern: /,?\s*\b(?:min|max)\.?\s*\d+\s*(?:cm|mm|in)[²2]/giu,
+    read: "",
+  },
+  {
+    name: "how long it lasts",
+    example: ["glow stick, lasts 12 h", "glow stick"],
+    holds: ["lasts", "burns", "glows", "good for", "up to"],
+    pattern:
+      /,?\s*\b(?:lasts|burns|glows|good for|up to)\s+\d+\s*(?:h|hrs?|hours?|min|minutes)\b/giu,
+    read: "",
+  },
+  {
+    name: "in how many sizes it comes",
+    example: ["plasters, set of 14 in 3 sizes", "plasters, set of 14"],
+    holds: " in ",
+    pattern:
+      /\s+in\s+(?:\d|two|three|four|five)\s+(?:different\s+)?(?:sizes|types|colou?rs|shapes)\b/giu,
+    read: "",
+  },
+  {
+    name: "a set of all sizes from one to another",
+    example: ["OPA set 0-4", "OPA set of 5"],
+    holds: "set",
+    pattern: /\bset\s+(\d)\s*[-–]\s*(\d)\b/giu,
+    read: (all, from, to) =>
+      Number(to) > Number(from) ? `set of ${Number(to) - Number(from) + 1}` : all!,
+  },
+  {
+    name: "the size of an airway",
+    example: ["npa 28 x1", "npa size 28 x1"],
+    holds: ["npa", "opa", "airway", "guedel", "pharyngeal"],
+    pattern:
+      /\b(npas?|opas?|airways?|guedels?|nasopharyngeal|oropharyngeal)\s+(\d{1,2}(?:\.\d)?)\s+(?=x\s?\d)/giu,
+    read: "$1 size $2 ",
+  },
+  {
+    name: "millilitres as one says them",
+    example: ["saline, two fifty mil", "saline, 250 ml"],
+    holds: " mil",
+    pattern: /\b(one|two|three|four|five|seven)\s+(twenty[ -]?five|fifty)\s+mils?\b/giu,
+    read: (_, hundreds, rest) =>
+      `${100 * VALUE_OF[hundreds!.toLowerCase()]! + (/fifty/i.test(rest!) ? 50 : 25)} ml`,
+  },
+  {
+    name: "at least so many",
+    example: ["not less than twenty dressings", "twenty dressings"],
+    holds: ["less than", "fewer than", "at least", "minimum of"],
+    pattern: new RegExp(
+      `\\b(?:not\\s+less\\s+than|no\\s+fewer\\s+than|at\\s+least|a\\s+minimum\\s+of)\\s+(?=(?:${N})\\b)`,
+      "giu",
+    ),
+    read: "",
+  },
+  {
+    name: "an airway's gauge",
+    example: ["NPA 28F with lube", "NPA 28 Fr with lube"],
+    holds: ["npa", "nasal", "nasopharyngeal"],
+    pattern:
+      /\b(npa|nasal airway|nasopharyngeal airway)s?\s+(2\d|3[0-6])\s?F(?=\s*(?:,|w\b|with\b|$))/giu,
+    read: "$1 $2 Fr",
+  },
+  {
+    name: "dressings by a size cut short, behind",
+    example: ["dressing sterile f/a med 12 x 12 cm", "medium dressing sterile 12 x 12 cm"],
+    holds: ["dressing", "drsg"],
+    pattern:
+      /\b(?:dressings?|drsgs?)((?:,?\s+(?:sterile|wound))?)(?:,?\s+(?:f\/a|first aid))?,?\s+(med|lge|lrg|sml)\b\.?/giu,
+    read: (_, sterile, size) => `${SIZE_OF[size!.toLowerCase()]!} dressing${sterile!}`,
+  },
+  {
+    name: "water in bottles",
+    example: ["water 24 x 500ml", "drinking water 500ml x 24"],
+    holds: "water",
+    pattern:
+      /^(\W*)(?:bottled\s+)?water,?\s+(\d{1,3})\s*[x×]\s*(\d+(?:[.,]\d+)?\s*(?:ml|l|lit(?:re|er)s?))\b/giu,
+    read: "$1drinking water $3 x $2",
+  },
+  {
+    name: "a width with a half and no unit",
+    example: ["crepe 7.5 x 3", "crepe 7.5 cm x 3"],
+    holds: [".5", ",5", ".25", ",25", ".8", ",8"],
+    pattern:
+      /\b(crepe|conforming|elastic|cohesive|gauze|tape|bandages?)\s+\(?(1[.,]25|2[.,]5|3[.,]8|7[.,]5|12[.,]5)\)?(?!\s*(?:cm|mm|m|in|inch|["”″]|[x×]\s*\d+\s*(?:[.,]|cm|m\b))|\d)/giu,
+    read: "$1 $2 cm",
+  },
+  {
+    name: "the other kind of what was named",
+    example: [
+      "three wool blankets and four foil ones",
+      "three wool blankets and four foil blankets",
+    ],
+    holds: " ones",
+    pattern: new RegExp(
+      `\\b((?:${N})\\s+\\p{L}+\\s+)(\\p{L}+s)(\\s+and\\s+(?:${N})\\s+\\p{L}+)\\s+ones\\b`,
+      "giu",
+    ),
+    read: "$1$2$3 $2",
+  },
+  {
+    name: "a pump bottle",
+    example: ["sunscreen pump bottle 1 L", "sunscreen 1 L"],
+    holds: "pump",
+    pattern:
+      /(?<=\p{L}{3})\s+pump\s+(?:bottle|dispenser)(?=\s*,?\s*\d+(?:[.,]\d+)?\s*(?:ml|l|g)\b)/giu,
+    read: "",
+  },
+  {
+    name: "a standard dressing by its number",
+    example: ["standard dressing no. 8 or 13", "bandaged dressing"],
+    holds: "dressing",
+    pattern:
+      /\bunmedicated\s+(?:wound\s+)?dressings?\b|\b(?:(?:standard|wound|sterile|unmedicated|first aid)\s+)*dressings?,?\s+(?:no|nr|number)s?\.?\s?(?:[789]|1[345])\b(?:\s*(?:or|\/)\s*(?:no\.?\s?)?(?:[789]|1[345])\b)?/giu,
+    read: "bandaged dressing",
+  },
+  {
+    name: "the proper one",
+    example: ["a tourniquet the proper one with the windlass", "a tourniquet with the windlass"],
+    holds: " one",
+    pattern: /(?<=\p{L}{3}),?\s+the\s+(?:proper|good|real|right)\s+ones?\b(?=\s+with\b)/giu,
+    read: "",
+  },
+  {
+    name: "water by the litre",
+    example: ["water, five litres", "drinking water, five litres"],
+    holds: "water",
+    pattern: new RegExp(`^(\\W*)water(?=,?\\s+(?:${N})\\s*(?:l|lit(?:re|er)s?)\\b)`, "giu"),
+    read: "$1drinking water",
+  },
+  {
+    name: "one each of several numbers",
+    example: ["airways, one each of two three four", "airways 3"],
+    holds: " each of ",
+    pattern: new RegExp(
+      `,?\\s*\\b(?:one|1)\\s+each\\s+of\\s+((?:${N})(?:(?:\\s*,\\s*|\\s+and\\s+|\\s*&\\s*|\\s+)(?:${N})){1,4})\\s*$`,
+      "giu",
+    ),
+    read: (_, numbers) => ` ${numbers!.split(/[\s,&]+|\band\b/).filter(Boolean).length}`,
+  },
+  {
+    name: "packs of so much by volume, each a piece",
+    example: ["eyewash, 2 x 20ml pods", "eyewash 20ml x 2"],
+    holds: "ml",
+    pattern:
+      /,\s*(\d{1,3})\s*[x×]\s*(\d{1,4})\s*ml\s+(pods?|bottles?|ampoules?|vials?|tubes?|sachets?)\b/giu,
+    read: " $2ml x $1",
+  },
+  {
+    name: "one of each of the sizes listed",
+    example: ["OPA 2, 3, 4    1 of each", "OPA 3 pcs"],
+    holds: "ea",
+    pattern:
+      /((?:\s*,?\s*(?:nos?\.?|sizes?))?\s*\d{1,2}(?:\.\d)?(?:\s*,\s*\d{1,2}(?:\.\d)?)+)\s*[-–:,.]*\s*(?:1|one)\s+(?:of\s+)?(?:each|ea)\b/giu,
+    read: (_, sizes) => ` ${sizes!.match(/\d+(?:\.\d)?/g)!.length} pcs`,
+  },
+];
