@@ -1,3 +1,5 @@
+import { render } from "svelte/server";
+import StartShell from "$lib/ui/StartShell.svelte";
 import type { Handle, HandleServerError } from "@sveltejs/kit";
 import { refuse } from "$lib/server/api.ts";
 
@@ -11,10 +13,15 @@ const HEADERS = {
   "x-frame-options": "DENY",
 } as const;
 
+/** Where a newcomer begins, as app.html shows it before the program is there. */
+const START = render(StartShell).body;
+
 export const handle: Handle = async ({ event, resolve }) => {
   let response: Response;
   try {
-    response = await resolve(event);
+    response = await resolve(event, {
+      transformPageChunk: ({ html }) => html.replace("%start%", START),
+    });
   } catch (error) {
     if (!event.url.pathname.startsWith("/api/")) throw error;
     response = refuse(500, "the server could not finish this");

@@ -13,6 +13,7 @@
   import Message from "$lib/ui/Message.svelte";
   import NewVersion from "$lib/ui/NewVersion.svelte";
   import Weaves from "$lib/ui/Weaves.svelte";
+  import { leaveShell } from "$lib/ui/startShell.ts";
   import { NOT_FETCHED } from "$lib/words/storeTexts.ts";
 
   const { children }: { children: Snippet } = $props();
@@ -37,7 +38,7 @@
 
   // What app.html has there until the records are.
   $effect(() => {
-    if (workspace.loaded) document.getElementById("laying-out")?.remove();
+    if (workspace.loaded) leaveShell(document.getElementById("laying-out"));
   });
 
   const unlessTyping = (run: () => void) => (e: KeyboardEvent) => {

@@ -12,6 +12,8 @@
   import { takeFiles } from "$lib/ui/takeFiles.ts";
   import Offers from "$lib/ui/Offers.svelte";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
+  import StartHere from "$lib/ui/StartHere.svelte";
+  import { rememberShelf } from "$lib/ui/startShell.ts";
   import SieveMark from "$lib/ui/SieveMark.svelte";
   import { day, many, money, percentRange } from "$lib/words/sentences.ts";
   import { decidedBy } from "$lib/words/reasons.ts";
@@ -20,6 +22,7 @@
   const rows = $derived(shelf.rows);
   $effect(() => shelf.follow());
   const ownKits = $derived(workspace.kits.filter((k) => !k.id.startsWith("kit:demo-")));
+  $effect(() => rememberShelf(ownKits.length));
   let last = $state(lastExport());
   const ORDER_LABEL: Record<ShelfOrder, string> = {
     name: "by name",
@@ -71,28 +74,12 @@
   <Offers />
 
   {#if ownKits.length === 0}
-    <section class="sheet mb-6 p-5 sm:p-6" aria-labelledby="start">
-      <h2 id="start" class="text-2xl">What is on the bench today?</h2>
-      <p class="mt-1 text-soft">
-        Say where the kit goes, unpack it by its card, look at each thing, and see what it lacks and
-        what makes it ready.
-      </p>
-      <div class="mt-4 grid gap-3 sm:grid-cols-3">
-        <button class="btn btn-main min-h-16" onclick={() => nameField.focus()}
-          >Audit my own kit</button
-        >
-        {#if workspace.kit("kit:demo-crew-box")}
-          <a class="btn min-h-16" href="/kit/demo-crew-box/sieve">Look round a crew box</a>
-        {:else}
-          <button class="btn min-h-16" onclick={() => workspace.addDemo()}
-            >Bring three invented kits</button
-          >
-        {/if}
-        <button class="btn min-h-16" onclick={() => picker.pick()}
-          >Drop or choose a card, picture or file</button
-        >
-      </div>
-    </section>
+    <StartHere
+      demo={workspace.kit("kit:demo-crew-box") !== undefined}
+      onown={() => nameField.focus()}
+      onbring={() => workspace.addDemo()}
+      onfile={() => picker.pick()}
+    />
   {/if}
   {#if isExportDue(last, workspace.today, ownKits.length)}
     <p class="noted mb-5 flex flex-wrap items-center gap-3">

@@ -1,0 +1,31 @@
+/**
+ * What app.html shows of the start page while the program is on its way (StartShell.svelte). Its script there tells by these names
+ * whether a newcomer looks, and notes what was pressed.
+ */
+const OWN_KITS = "wide-sieve.own-kits";
+
+/** Next time a shelf with kits of one's own begins with them, and not with where to begin. */
+export function rememberShelf(ownKits: number): void {
+  try {
+    if (ownKits > 0) localStorage.setItem(OWN_KITS, `${ownKits}`);
+    else localStorage.removeItem(OWN_KITS);
+  } catch {
+    // Private mode: the next page begins as for a newcomer.
+  }
+}
+
+const inPage = (start: string | undefined): HTMLElement | null =>
+  start === undefined
+    ? null
+    : document.querySelector<HTMLElement>(`[data-start="${CSS.escape(start)}"]`);
+
+/** Takes away what stood there before the program; what was pressed is done now, and the focus stays where it was. */
+export function leaveShell(shell: HTMLElement | null): void {
+  if (!shell) return;
+  const at = shell.contains(document.activeElement) ? document.activeElement : null;
+  const focused = at instanceof HTMLElement ? at.dataset["start"] : undefined;
+  const pressed = shell.dataset["pressed"];
+  shell.remove();
+  inPage(focused)?.focus();
+  if (pressed !== undefined) inPage(pressed)?.click();
+}
