@@ -17,10 +17,13 @@ const DIALOGS =
 const OPENS =
   /bits-ui\/dist\/(bits\/(?!toggle-group|dialog|utilities)|bits\/utilities\/(popper|floating)|internal\/floating)|@?floating-ui|@internationalized|ui\/(ChoiceList|TermMeaning)/;
 const KITS_PAGES = /words\/cautions|state\/(kit|pages)|ui\/(Choice\.|NumberField|Tally|Trail)/;
+const RECORDS = /src\/lib\/(core|data|state)\/|node_modules\/(zod|localforage)\//;
 const isLater = (id: string) =>
   APART.test(id) || DIALOGS.test(id) || OPENS.test(id) || KITS_PAGES.test(id);
 const GROUPS = [
   { name: "framework", test: (id: string) => FRAMEWORK.test(id) },
+  // Records come first: they are read and opened while the rest is still on its way (hooks.client.ts).
+  { name: "records", test: (id: string) => !isLater(id) && RECORDS.test(id) },
   { name: "everyPage", test: (id: string) => !isLater(id) },
   { name: "dialogs", test: (id: string) => DIALOGS.test(id) },
   { name: "opens", test: (id: string) => OPENS.test(id) },

@@ -1,16 +1,10 @@
-<script module lang="ts">
-  import { workspace } from "$lib/state/workspace.svelte.ts";
-
-  // The records are on their way while the page is put together.
-  void workspace.start();
-</script>
-
 <script lang="ts">
   import "../app.css";
   import { onMount, type Snippet } from "svelte";
   import { shortcuts, typing } from "$lib/ui/keys.ts";
   import DropAnywhere from "$lib/ui/DropAnywhere.svelte";
   import Message from "$lib/ui/Message.svelte";
+  import { workspace } from "$lib/state/workspace.svelte.ts";
   import NewVersion from "$lib/ui/NewVersion.svelte";
   import Weaves from "$lib/ui/Weaves.svelte";
   import { leaveShell } from "$lib/ui/startShell.ts";

@@ -6,6 +6,7 @@
   import Announcer from "$lib/ui/Announcer.svelte";
   import Tally from "$lib/ui/Tally.svelte";
   import Trail from "$lib/ui/Trail.svelte";
+  import Later from "$lib/ui/Later.svelte";
   import { firstPageDone } from "$lib/ui/firstPage.ts";
   import { pageName, STAGES } from "$lib/ui/stages.ts";
   import { provideKit } from "$lib/state/kit.svelte.ts";
@@ -83,7 +84,7 @@
           <a class="underline underline-offset-4" href="/kit/{page.params['id']}/log">its log</a>.
         </p>
       {/if}
-      {@render children()}
+      <Later>{@render children()}</Later>
     </main>
     <Tally />
   </div>
