@@ -11,18 +11,20 @@ import { defineConfig, type Plugin } from "vite";
 const MANY_PAGES = 7;
 const APART = /cardVocabulary|namedCatalogue|core\/card\/|papaparse/;
 const FRAMEWORK =
-  /node_modules\/(svelte|@sveltejs|esm-env|clsx|devalue)\/|vite\/preload|svelte-kit\/generated/;
+  /node_modules\/(svelte|@sveltejs|esm-env|clsx|devalue|zod)\/|vite\/preload|svelte-kit\/generated/;
 const DIALOGS =
   /bits-ui\/dist\/(bits\/(dialog|utilities\/(?!popper|floating))|internal\/body-scroll)|tabbable/;
 const OPENS =
   /bits-ui\/dist\/(bits\/(?!toggle-group|dialog|utilities)|bits\/utilities\/(popper|floating)|internal\/floating)|@?floating-ui|@internationalized|ui\/(ChoiceList|TermMeaning)/;
 const KITS_PAGES = /words\/cautions|state\/(kit|pages)|ui\/(Choice\.|NumberField|Tally|Trail)/;
-const RECORDS = /src\/lib\/(core|data|state)\/|node_modules\/(zod|localforage)\//;
+const CORE = /src\/lib\/(core|data)\//;
+const RECORDS = /src\/lib\/(core|data|state)\/|node_modules\/localforage\//;
 const isLater = (id: string) =>
   APART.test(id) || DIALOGS.test(id) || OPENS.test(id) || KITS_PAGES.test(id);
 const GROUPS = [
   { name: "framework", test: (id: string) => FRAMEWORK.test(id) },
-  // Records come first: they are read and opened while the rest is still on its way (hooks.client.ts).
+  // The core and the records come first: each begins when it is here, while the rest is still on its way (hooks.client.ts).
+  { name: "core", test: (id: string) => !isLater(id) && CORE.test(id) },
   { name: "records", test: (id: string) => !isLater(id) && RECORDS.test(id) },
   { name: "everyPage", test: (id: string) => !isLater(id) },
   { name: "dialogs", test: (id: string) => DIALOGS.test(id) },

@@ -1,4 +1,4 @@
-import { workspace } from "$lib/state/workspace.svelte.ts";
-
-// The records are on their way as soon as their part of the program is here, before any page is.
-void workspace.start();
+// Each part of the program begins as soon as it is here, as a task of its own, and the records are read before any page is made.
+void import("$lib/data/catalogue.ts")
+  .then(() => import("$lib/state/workspace.svelte.ts"))
+  .then(({ workspace }) => workspace.start());
