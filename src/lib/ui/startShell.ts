@@ -1,3 +1,5 @@
+import { inTurn } from "./firstPage.ts";
+
 /**
  * What app.html shows of the start page while the program is on its way (StartShell.svelte). Its script there tells by these names
  * whether a newcomer looks, and notes what was pressed.
@@ -22,10 +24,12 @@ const inPage = (start: string | undefined): HTMLElement | null =>
 /** Takes away what stood there before the program; what was pressed is done now, and the focus stays where it was. */
 export function leaveShell(shell: HTMLElement | null): void {
   if (!shell) return;
-  const at = shell.contains(document.activeElement) ? document.activeElement : null;
-  const focused = at instanceof HTMLElement ? at.dataset["start"] : undefined;
-  const pressed = shell.dataset["pressed"];
+  const { pressed, focused } = shell.dataset;
   shell.remove();
-  inPage(focused)?.focus();
+  // The router takes the focus away once its page stands: after that.
+  if (focused !== undefined)
+    inTurn(() => {
+      if (document.activeElement === document.body) inPage(focused)?.focus();
+    });
   if (pressed !== undefined) inPage(pressed)?.click();
 }
