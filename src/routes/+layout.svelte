@@ -1,6 +1,8 @@
 <script lang="ts">
   import "../app.css";
   import { onMount, type Snippet } from "svelte";
+  import { beforeNavigate } from "$app/navigation";
+  import { firstPageDone } from "$lib/ui/firstPage.ts";
   import { shortcuts, typing } from "$lib/ui/keys.ts";
   import DropAnywhere from "$lib/ui/DropAnywhere.svelte";
   import Message from "$lib/ui/Message.svelte";
@@ -23,6 +25,8 @@
       () => (palette = keys = history = false),
     );
   });
+
+  beforeNavigate(firstPageDone);
 
   onMount(async () => {
     // Vite's own event, of whatever part is asked for later.

@@ -44,7 +44,7 @@ test("who has kits of their own, or comes to another page, reads that the bench 
   await page.goto("/");
   await page.getByRole("textbox", { name: "A kit comes on the bench" }).fill("Van");
   await page.getByRole("button", { name: "New kit" }).click();
-  await expect(page.getByRole("heading", { name: "Brief" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Brief", exact: true })).toBeVisible();
   await page.goto("/");
   await expect(page.getByRole("link", { name: "Van" })).toBeVisible();
   const letThrough = await heldBack(page);
@@ -54,5 +54,5 @@ test("who has kits of their own, or comes to another page, reads that the bench 
     await expect(page.getByRole("heading", { name: "What is on the bench today?" })).toBeHidden();
   }
   letThrough();
-  await expect(page.getByRole("heading", { name: "Settings" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Settings", exact: true })).toBeVisible();
 });

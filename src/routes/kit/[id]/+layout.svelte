@@ -7,7 +7,6 @@
   import Tally from "$lib/ui/Tally.svelte";
   import Trail from "$lib/ui/Trail.svelte";
   import Later from "$lib/ui/Later.svelte";
-  import { firstPageDone } from "$lib/ui/firstPage.ts";
   import { pageName, STAGES } from "$lib/ui/stages.ts";
   import { provideKit } from "$lib/state/kit.svelte.ts";
   import { workspace } from "$lib/state/workspace.svelte.ts";
@@ -23,7 +22,6 @@
   const left = new Map<string, number>();
   let stage = $state<HTMLElement>();
   beforeNavigate(({ from }) => {
-    firstPageDone();
     if (from && stage) left.set(from.url.pathname, stage.scrollTop);
   });
   afterNavigate(({ type, from, to }) => {
