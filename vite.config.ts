@@ -17,13 +17,15 @@ const DIALOGS =
 const OPENS =
   /bits-ui\/dist\/(bits\/(?!toggle-group|dialog|utilities)|bits\/utilities\/(popper|floating)|internal\/floating)|@?floating-ui|@internationalized|ui\/(ChoiceList|TermMeaning)/;
 const KITS_PAGES = /words\/cautions|state\/(kit|pages)|ui\/(Choice\.|NumberField|Tally|Trail)/;
-const CORE = /src\/lib\/(core|data)\//;
+const DATA = /src\/lib\/data\/(?!catalogue)/;
+const CORE = /src\/lib\/(core\/|data\/catalogue)/;
 const RECORDS = /src\/lib\/(core|data|state)\/|node_modules\/localforage\//;
 const isLater = (id: string) =>
   APART.test(id) || DIALOGS.test(id) || OPENS.test(id) || KITS_PAGES.test(id);
 const GROUPS = [
   { name: "framework", test: (id: string) => FRAMEWORK.test(id) },
   // The core and the records come first: each begins when it is here, while the rest is still on its way (hooks.client.ts).
+  { name: "data", test: (id: string) => !isLater(id) && DATA.test(id) },
   { name: "core", test: (id: string) => !isLater(id) && CORE.test(id) },
   { name: "records", test: (id: string) => !isLater(id) && RECORDS.test(id) },
   { name: "everyPage", test: (id: string) => !isLater(id) },
