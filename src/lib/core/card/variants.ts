@@ -107,6 +107,11 @@ function nameAndList(text: string): [name: string, list: string] | null {
   return m && [m[1]!.trim(), m[2]!];
 }
 
+/** "Plasters: 11 (fabric), 4 (blue)": the name, and what stands behind a colon or a dash. */
+const NAME_THEN_LIST = /^(\p{L}[^:\d,;()]*?)\s*(?::|\s[-–—])\s+(.*)$/u;
+/** The same, or behind a comma. */
+const NAME_THEN_ANY_LIST = /^(\p{L}[^:\d,;()]*?)\s*(?::|,|\s[-–—])\s+(.*)$/u;
+
 export const VARIANTS: readonly VariantPattern[] = [
   {
     name: "sizes with their counts behind",
@@ -236,7 +241,7 @@ export const VARIANTS: readonly VariantPattern[] = [
     name: "so many of each kind in brackets, after the name",
     example: ["Plasters: 11 (fabric), 4 (blue)", ["11 fabric Plasters", "4 blue Plasters"]],
     split: (text) => {
-      const m = /^(\p{L}[^:\d,;()]*?)\s*(?::|\s[-–—])\s+(.*)$/u.exec(text.trim());
+      const m = NAME_THEN_LIST.exec(text.trim());
       return m && eachPart(m[2]!, COUNT_THEN_BRACKETS, (n, kind) => `${n} ${kind} ${m[1]}`);
     },
   },
@@ -247,7 +252,7 @@ export const VARIANTS: readonly VariantPattern[] = [
       ["4 calico triangular bandages", "2 paper triangular bandages"],
     ],
     split: (text) => {
-      const m = /^(\p{L}[^:\d,;()]*?)\s*(?::|\s[-–—])\s+(.*)$/u.exec(text.trim());
+      const m = NAME_THEN_LIST.exec(text.trim());
       return m && eachPart(m[2]!, COUNT_THEN_MODIFIER, (n, kind) => `${n} ${kind} ${m[1]}`);
     },
   },
@@ -296,7 +301,7 @@ export const VARIANTS: readonly VariantPattern[] = [
     name: "so many in each form",
     example: ["burn gel, 2 tubes + 5 sachets", ["burn gel, 2 tubes", "burn gel, 5 sachets"]],
     split: (text) => {
-      const m = /^(\p{L}[^:\d,;()]*?)\s*(?::|,|\s[-–—])\s+(.*)$/u.exec(text.trim());
+      const m = NAME_THEN_ANY_LIST.exec(text.trim());
       return m && eachPart(m[2]!, COUNT_THEN_FORM, (n, form) => `${m[1]}, ${n} ${form}`);
     },
   },
