@@ -1,3 +1,4 @@
+import { PACK } from "./packWords.ts";
 import type { WordsAbroad } from "../catalogue/catalogue.ts";
 
 /** Names in other languages, read by the English one that stands for them. */
@@ -90,7 +91,9 @@ export function inEnglish(
   const rest = plain
     .replace(names.pattern, " ")
     .replace(counted.pattern, " ")
-    .replace(MEASURED, " ");
+    .replace(MEASURED, " ")
+    // "L", "sachet": sizes by their letter and packs are called so in many languages.
+    .replace(WORD, (word) => (word.length === 1 || PACK.test(word) ? " " : word));
   if (knows(rest)) return line;
   const read = (words: Words) => (found: string) => words.english.get(keyOf(found)) ?? found;
   return plain.replace(names.pattern, read(names)).replace(counted.pattern, read(counted));

@@ -77,6 +77,12 @@ const COUNTED_MEASURES_THEN_NAME = new RegExp(
   `^(${N})\\s+(${MEASURE})\\s*(?:,|\\+|&|\\band\\b)\\s*(${N})\\s+(${MEASURE})\\s+(\\p{L}[^\\d,;]*)$`,
   "iu",
 );
+const COUNTED_SORT = `(${N})\\s+(crepe|crêpe|triangular|elastic|conforming|cohesive|gauze|pressure|tubular)`;
+const EACH_SORT = new RegExp(COUNTED_SORT, "giu");
+const BANDAGES_BY_SORT = new RegExp(
+  `^(bandages?)\\s*(?::|,|[-–—])\\s*((?:${COUNTED_SORT}\\s*(?:,|\\+|&|\\band\\b)?\\s*)+${COUNTED_SORT})$`,
+  "iu",
+);
 /** What one thing comes in; two of them on a line are two things. */
 const COUNT_THEN_FORM = whole(`(${N})\\s+(tubes?|sachets?|bottles?|pods?|ampoules?|jars?|sprays?)`);
 const EACH_OF_SIZES = new RegExp(
@@ -295,6 +301,14 @@ export const VARIANTS: readonly VariantPattern[] = [
       return (
         m && [...m[2]!.matchAll(EACH_COUNTED_SIZE)].map(([, n, size]) => `${n} ${size} ${m[1]!}`)
       );
+    },
+  },
+  {
+    name: "bandages by their sort, with nothing or a comma between",
+    example: ["bandage - 2 crepe 1 triangular", ["2 crepe bandage", "1 triangular bandage"]],
+    split: (text) => {
+      const m = BANDAGES_BY_SORT.exec(text.trim());
+      return m && [...m[2]!.matchAll(EACH_SORT)].map(([, n, sort]) => `${n} ${sort} ${m[1]!}`);
     },
   },
   {
