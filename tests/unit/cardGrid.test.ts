@@ -82,3 +82,44 @@ describe("remarks behind a count", () => {
       expect(wrong).to.deep.equal([]);
     });
 });
+
+/** Several things on a line, each with its count, and what may stand between them. */
+describe("several things on one line", () => {
+  const THINGS = [
+    ["plasters", 10],
+    ["triangular bandages", 4],
+    ["gauze pads 10 x 10 cm", 6],
+    ["scissors", 1],
+  ] as const;
+  const layouts = [
+    "count last",
+    "count first",
+    "count and sign first",
+    "sign clinging",
+    "brackets",
+    "colon",
+  ];
+  for (const between of [
+    ", ",
+    "; ",
+    " / ",
+    " | ",
+    " + ",
+    " & ",
+    " · ",
+    " • ",
+    " – ",
+    " - ",
+    "  ",
+    " // ",
+  ])
+    it(`are each read with “${between}” between them`, () => {
+      const lost = layouts.flatMap((layout) => {
+        const line = LAYOUTS[layout]!;
+        const text = THINGS.map(([name, count]) => line(name, count)).join(between);
+        const read = seventh(["Bag of the blue van", text], 2).map((e) => e.pieces);
+        return read.join() === "10,4,6,1" ? [] : [`${text}: ${read.join()}`];
+      });
+      expect(lost).to.deep.equal([]);
+    });
+});

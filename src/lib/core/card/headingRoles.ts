@@ -20,11 +20,11 @@ const HEADER_ROLES: readonly (readonly [RegExp, ColumnRole])[] = [
     "size",
   ],
   [
-    /^(?:unit|uom|u\/i|u\/m|u\/issue|units|pack|pack size|packaging|per|unit of measure|form|each)$/i,
+    /^(?:unit|uom|u\/i|u\/m|u\/issue|units|pack|pks?|pkts?|pack size|packaging|per|unit of measure|form)$/i,
     "unit",
   ],
   [
-    /^(?:no\.?|nr\.?|#|row|pos\.?|line|item no\.?|item #|ref\.?|code|sku|stock code|part no\.?|part|art\.? ?no\.?|id|barcode|ean|location|compartment|category|section|pocket|price|unit price|cost|value|total|expires?|expiry|exp\.?|expiry date|best before|use by|lot|batch|checked|supplier|weight|date|order code|cat\.? ?no\.?|bin|shelf|currency|brand|sum|where|place|kept in|found in)$/i,
+    /^(?:no\.?|nr\.?|#|row|pos\.?|line|item no\.?|item #|ref\.?|code|sku|stock code|part no\.?|part|art\.? ?no\.?|id|barcode|ean|location|compartment|category|section|pocket|price|unit price|each|ea|ext\.?|extended|net|gross|cost|value|total|expires?|expiry|exp\.?|expiry date|best before|use by|lot|batch|checked|supplier|weight|date|order code|cat\.? ?no\.?|bin|shelf|currency|brand|sum|where|place|kept in|found in)$/i,
     "skip",
   ],
   [

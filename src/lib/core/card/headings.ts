@@ -10,6 +10,10 @@ const HEADINGS = new Set(
   ),
 );
 
+/** "Pouch 2 – airway". */
+const NUMBERED_PLACE =
+  /^\W*(?:bag|box|pouch|drawer|shelf|pocket|module|kit|tray|case|layer)\s+(?:\d{1,2}|\p{Lu})\s*[:–—-]\s/iu;
+
 /** "A. Dressings", with a list mark: a heading where what is listed carries counts. */
 const SECTIONS =
   /^(?:wounds?|wound care|bandages?|dressings?|bandages and dressings|dressings and bandages|tools|instruments|equipment|medicines?|medications?|meds|burns?|burn care|bleeding|cleaning|hygiene|protection|ppe|misc|miscellaneous|others?|extras|eyes?|eye care|airway|resuscitation|sprains|fractures)$/;
@@ -73,6 +77,11 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   {
     name: "'Bag 1 (coach)' over a table",
     tells: ({ row, next, names }) => yesIf(!row.inTable && next?.row.inTable === true && !names),
+  },
+  {
+    name: "'Pouch 2 – airway' where what is listed is marked",
+    tells: ({ row, style, names, text }) =>
+      yesIf(style.bullets && !row.bullet && !names && NUMBERED_PLACE.test(text)),
   },
   {
     name: "what is counted or measured is a thing",

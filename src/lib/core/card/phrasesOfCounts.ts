@@ -8,6 +8,14 @@ const N = NUMBER_WORDS;
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const COUNT_PHRASES: readonly Phrase[] = [
   {
+    name: "several sizes, one of each in brackets",
+    example: ["NPA 6.0, 7.0, 8.0 (one of each)", "NPA 3"],
+    holds: " each",
+    pattern:
+      /\b(\d{1,2}(?:\.\d)?(?:\s*,\s*\d{1,2}(?:\.\d)?){1,5})\s*\((?:one|1)\s+(?:of\s+)?each\)/giu,
+    read: (_, sizes) => String(sizes!.split(",").length),
+  },
+  {
     name: "so many left of a pack",
     example: [
       "paracetamol packet of twenty there's twelve left",

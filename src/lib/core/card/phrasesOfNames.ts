@@ -129,6 +129,13 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "",
   },
   {
+    name: "sizes of an airway over strokes, one of each",
+    example: ["OPA 2/3/4", "OPA 3"],
+    holds: ["opa", "npa", "airway", "guedel"],
+    pattern: /\b(opas?|npas?|airways?|guedels?)\s+(\d(?:\/\d){1,4})\s*$/giu,
+    read: (_, name, sizes) => `${name} ${sizes!.split("/").length}`,
+  },
+  {
     name: "an airway's gauge",
     example: ["NPA 28F with lube", "NPA 28 Fr with lube"],
     holds: ["npa", "nasal", "nasopharyngeal"],

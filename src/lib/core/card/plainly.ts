@@ -76,11 +76,15 @@ function withoutGroup(row: CardRow, names: (text: string) => boolean): CardRow {
     : row;
 }
 
+const COUNTED_FIRST = new RegExp(`^\\W*(?:${NUMBER_WORDS})\\s*(?:[x×]\\s*)?\\p{L}{2}`, "iu");
 /** "cas cards / pencils   3 / 2": names and counts each side of a stroke. */
 function eachSideOfStroke(row: CardRow): CardRow[] {
   if (!row.text.includes(" / ")) return [row];
-  // "saline pods 25 / skin wipes 20": each side has its count.
   const sides = row.text.split(/\s\/\s/);
+  // "10 plasters / 4 wipes / 1 foil blanket": each begins with its count.
+  if (sides.length > 1 && sides.every((s) => COUNTED_FIRST.test(s)))
+    return sides.map((text) => ({ ...row, text }));
+  // "saline pods 25 / skin wipes 20": each side has its count.
   if (
     sides.length === 2 &&
     sides.every((s) => /\p{L}{3}/u.test(s) && /(?:^|\s|x|×)\d+\s*(?:pcs|pk)?\s*$/iu.test(s))
@@ -110,6 +114,33 @@ function oneLanguage(row: CardRow, knows: (text: string) => boolean): CardRow {
   const size = SIZE_IN.test(right) ? undefined : SIZE_IN.exec(left)?.[0];
   const sized = size === undefined ? right : right.replace(/^[\p{L} '-]*\p{L}/u, `$& ${size}`);
   return { ...row, text: `${count}${sized}` };
+}
+
+/** What stands between the things of a line, where no comma does. */
+const BETWEEN_THINGS = [" · ", " • ", " / ", " // ", " | ", " – ", " - ", "  "];
+const COUNT_LAST = new RegExp(
+  `\\p{L}{2}.*?(?:\\s[x×]?\\s?|[(:=]\\s*)(?:${NUMBER_WORDS})\\)?\\s*(?:pcs|pairs?|prs?)?\\W*$`,
+  "iu",
+);
+/** "Contents: 10 plasters". */
+const LEAD = /^\W*\p{L}[\p{L} ]{2,28}(?::|\s[-–—])\s+(?=\d+\s*[x×]?\s*\p{L})/u;
+/** Two may be a name and a remark, or a name in two languages. */
+const FEWEST_THINGS = 3;
+/** "10 plasters · 4 wipes · 1 whistle": each counted, and most of them named. */
+function eachBetween(row: CardRow, names: (text: string) => boolean): CardRow[] {
+  if (row.inTable) return [row];
+  for (const between of BETWEEN_THINGS) {
+    if (!row.text.includes(between)) continue;
+    const parts = row.text.split(between).map((p) => p.trim());
+    // "INCLUDES - 10 plasters - 4 wipes"
+    if (!/\d/.test(parts[0]!) && parts.length > FEWEST_THINGS) parts.shift();
+    const things = parts.map((p, i) => (i === 0 ? p.replace(LEAD, "") : p));
+    const areCounted = things.every((p) => COUNTED_FIRST.test(p) || COUNT_LAST.test(p));
+    if (things.length < FEWEST_THINGS || !areCounted) continue;
+    if (things.filter(names).length * 3 < things.length * 2) continue;
+    return things.map((text) => ({ ...row, text, bullet: true }));
+  }
+  return [row];
 }
 
 /** "Plasters 40          Eye pads 2": several side by side, each named and counted. */
@@ -148,6 +179,7 @@ export const plainly = (
   withoutDitto(rows).flatMap((row) =>
     eachSentence(row)
       .flatMap((line) => eachAcross(line, names))
+      .flatMap((line) => eachBetween(line, names))
       .flatMap((said) =>
         eachSideOfStroke(
           oneLanguage(

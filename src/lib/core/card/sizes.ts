@@ -132,6 +132,9 @@ function isCountAfterSize(
   // "2.5 cm x 2 rolls"
   const next = tokens[k + 1];
   if (next?.kind === "word" && (COUNT_WORD.test(next.text) || PACK.test(next.text))) return true;
+  // "elastic bandage 8 cm x 2": of what has one width, where nothing else counts.
+  if (number.value <= MOST_LEADING && oneDimensional(tokens) && !hasOtherCount(tokens, k, k))
+    return true;
   const clings =
     times?.kind === "times" && times.end === number.start && times.start > tokens[k - 2]!.end;
   return clings || parts.length >= 2;
