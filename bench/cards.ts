@@ -38,6 +38,8 @@ const FOLDERS = [
   "aside-19",
   "aside-20",
   "aside-21",
+  "aside-22",
+  "aside-23",
 ];
 
 function cardsByPeople() {

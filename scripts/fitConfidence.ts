@@ -45,6 +45,8 @@ const JUDGED = [
   "tests/fixtures/aside-19",
   "tests/fixtures/aside-20",
   "tests/fixtures/aside-21",
+  "tests/fixtures/aside-22",
+  "tests/fixtures/aside-23",
 ];
 const SYNONYMS = "../shared/data/synonyms.csv";
 /** A name alone among two others is a harder case than most lines of a card, and shows what other words do. */

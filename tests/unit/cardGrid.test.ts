@@ -123,3 +123,57 @@ describe("several things on one line", () => {
       expect(lost).to.deep.equal([]);
     });
 });
+
+/** Tables: what may head the column that counts, and what may stand beside it. */
+describe("tables by their headings", () => {
+  const ROWS = [
+    ["Plasters", 10],
+    ["Triangular bandages", 4],
+    ["Foil blanket", 1],
+    ["Scissors", 2],
+    ["Eye pads", 3],
+  ] as const;
+  const BESIDE: Readonly<Record<string, (row: number) => string>> = {
+    Expiry: (i) => `0${i + 1}/2027`,
+    Location: (i) => `shelf ${i % 3}`,
+    Price: (i) => `${i + 1}.50`,
+    Min: (i) => `${i + 5}`,
+    Used: (i) => `${i % 3}`,
+    Unit: () => "ea",
+    Batch: (i) => `L${4400 + i}`,
+  };
+  const DELIMITED: readonly ((cells: readonly string[]) => string)[] = [
+    (cells) => cells.join("\t"),
+    (cells) => cells.join(";"),
+    (cells) => `| ${cells.join(" | ")} |`,
+    (cells) =>
+      cells
+        .map((c) => c.padEnd(26))
+        .join("")
+        .trimEnd(),
+  ];
+  const COUNTED =
+    "Qty|Quantity|No.|Nos|Count|Amount|Number|Units|Pcs|How many|In kit|Stock|Held|Present|On hand|Actual|Found|Counted|Total|Balance|Left|Now|Have|Packed|Qty received".split(
+      "|",
+    );
+  for (const counted of COUNTED)
+    it(`“${counted}” counts, whatever stands beside it and where`, () => {
+      const lost = Object.entries(BESIDE).flatMap(([beside, cell]) =>
+        DELIMITED.flatMap((join) =>
+          [0, 1, 2].flatMap((place) => {
+            const row = (name: string, count: string, other: string) =>
+              join([name, count].toSpliced(place, 0, other));
+            const text = [
+              "Kit of the green van",
+              "",
+              row("Item", counted, beside),
+              ...ROWS.map(([name, count], i) => row(name, `${count}`, cell(i))),
+            ].join("\n");
+            const read = readCard(text, vocabulary).entries.map((e) => e.pieces);
+            return read.join() === "10,4,1,2,3" ? [] : [`${text}\n${read.join()}`];
+          }),
+        ),
+      );
+      expect(lost).to.deep.equal([]);
+    });
+});

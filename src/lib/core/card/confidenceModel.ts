@@ -11,7 +11,7 @@ export const BASE = 2.34;
 
 /** What each doubt takes from the log odds. */
 export const COST: Readonly<Record<CardDoubt, number>> = {
-  "no-type": 2.62,
+  "no-type": 2.63,
   "part-of-name": 0.06,
   respelt: 0.15,
   "cut-short": 0.0,
@@ -19,8 +19,8 @@ export const COST: Readonly<Record<CardDoubt, number>> = {
   "close-second": 0.01,
   second: 0.29,
   "half-explained": 1.93,
-  "partly-explained": 0.54,
-  "unknown-word": 0.79,
+  "partly-explained": 0.53,
+  "unknown-word": 0.8,
   "unknown-mark": 0.04,
   "head-elsewhere": 0.0,
   "kind-by-size": 0.1,

@@ -56,7 +56,7 @@ const HEADER_ROLES: readonly (readonly [RegExp, ColumnRole])[] = [
 const HEADER_WORDS: readonly (readonly [RegExp, ColumnRole])[] = [
   // How many there should be is not how many there are.
   [
-    /\b(?:min|max|minimum|maximum|par|target|required|reorder|should|ordered|requested|asked|short(?:age)?|missing|variance|balance|back\s?order(?:ed)?)\b/i,
+    /\b(?:min|max|minimum|maximum|par|target|required|reorder|should|ordered|requested|asked|short(?:age)?|missing|variance|back\s?order(?:ed)?)\b/i,
     "skip",
   ],
   [/\b(?:received|delivered|supplied|counted|found)\b/i, "quantity"],

@@ -223,6 +223,8 @@ function headingsAbove(line: string, width: number): string[] {
 /** Rows of a table that are looked at to tell what an unclear column holds. */
 const LOOK_AHEAD = 30;
 
+/** Headings that mean something else beside a column that counts. */
+const MAY_COUNT = /^(?:no\.?|nr\.?|#|nos\.?|total|sum|balance|units)$/i;
 /** "Item | No | Size": a heading that may mean a count or a code means a count when its cells do. */
 function withQuantity(table: Table, header: string, below: readonly string[]): Table {
   if (table.roles.includes("quantity")) return table;
@@ -234,10 +236,10 @@ function withQuantity(table: Table, header: string, below: readonly string[]): T
     const running = numbers.every((n, i) => i === 0 || Number(n) === Number(numbers[i - 1]) + 1);
     return cells.length >= 2 && numbers.filter(Boolean).length >= cells.length * 0.7 && !running;
   };
-  const unclear = names.findIndex(
-    (name, at) =>
-      (table.roles[at] === null || /^(?:no\.?|nr\.?|#|nos\.?)$/i.test(name.trim())) && counts(at),
-  );
+  const isCount = (at: number) => hint(names[at]!) !== "skip" && counts(at);
+  const named = names.findIndex((name, at) => MAY_COUNT.test(name.trim()) && isCount(at));
+  const unclear =
+    named >= 0 ? named : names.findIndex((_, at) => table.roles[at] === null && isCount(at));
   if (unclear < 0) return table;
   return { ...table, roles: table.roles.map((r, at) => (at === unclear ? "quantity" : r)) };
 }

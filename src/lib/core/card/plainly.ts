@@ -126,19 +126,23 @@ const COUNT_LAST = new RegExp(
 const LEAD = /^\W*\p{L}[\p{L} ]{2,28}(?::|\s[-–—])\s+(?=\d+\s*[x×]?\s*\p{L})/u;
 /** Two may be a name and a remark, or a name in two languages. */
 const FEWEST_THINGS = 3;
+/** The things between such signs, without what leads the list; null: not each of them is counted, or too few. */
+function thingsBetween(text: string, between: string): string[] | null {
+  const parts = text.split(between).map((p) => p.trim());
+  // "INCLUDES - 10 plasters - 4 wipes"
+  if (!/\d/.test(parts[0]!) && parts.length > FEWEST_THINGS) parts.shift();
+  const things = parts.map((p, i) => (i === 0 ? p.replace(LEAD, "") : p));
+  const areCounted = things.every((p) => COUNTED_FIRST.test(p) || COUNT_LAST.test(p));
+  return things.length >= FEWEST_THINGS && areCounted ? things : null;
+}
+const NUMBERS = /\d+/g;
 /** "10 plasters · 4 wipes · 1 whistle": each counted, and most of them named. */
 function eachBetween(row: CardRow, names: (text: string) => boolean): CardRow[] {
-  if (row.inTable) return [row];
+  if (row.inTable || (row.text.match(NUMBERS)?.length ?? 0) < FEWEST_THINGS) return [row];
   for (const between of BETWEEN_THINGS) {
-    if (!row.text.includes(between)) continue;
-    const parts = row.text.split(between).map((p) => p.trim());
-    // "INCLUDES - 10 plasters - 4 wipes"
-    if (!/\d/.test(parts[0]!) && parts.length > FEWEST_THINGS) parts.shift();
-    const things = parts.map((p, i) => (i === 0 ? p.replace(LEAD, "") : p));
-    const areCounted = things.every((p) => COUNTED_FIRST.test(p) || COUNT_LAST.test(p));
-    if (things.length < FEWEST_THINGS || !areCounted) continue;
-    if (things.filter(names).length * 3 < things.length * 2) continue;
-    return things.map((text) => ({ ...row, text, bullet: true }));
+    const things = row.text.includes(between) ? thingsBetween(row.text, between) : null;
+    if (things && things.filter(names).length * 3 >= things.length * 2)
+      return things.map((text) => ({ ...row, text, bullet: true }));
   }
   return [row];
 }

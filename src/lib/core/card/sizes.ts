@@ -132,13 +132,15 @@ function isCountAfterSize(
   // "2.5 cm x 2 rolls"
   const next = tokens[k + 1];
   if (next?.kind === "word" && (COUNT_WORD.test(next.text) || PACK.test(next.text))) return true;
-  // "elastic bandage 8 cm x 2": of what has one width, where nothing else counts.
-  if (number.value <= MOST_LEADING && oneDimensional(tokens) && !hasOtherCount(tokens, k, k))
-    return true;
+  if (countsRolls(tokens, k, number.value)) return true;
   const clings =
     times?.kind === "times" && times.end === number.start && times.start > tokens[k - 2]!.end;
   return clings || parts.length >= 2;
 }
+
+/** "elastic bandage 8 cm x 2": of what has one width, where nothing else counts. */
+const countsRolls = (tokens: readonly Token[], k: number, n: number): boolean =>
+  n <= MOST_LEADING && oneDimensional(tokens) && !hasOtherCount(tokens, k, k);
 
 /** mm per unit of the number at `at` that has no unit of its own: the next one's in the chain, else the last one's. */
 function ratio(chain: readonly { value: number; mm: number | null }[], at: number): number {
