@@ -129,14 +129,16 @@ function isCountAfterSize(
   if (parts.length === 0 || number.kind !== "number" || !Number.isInteger(number.value))
     return false;
   if (parts.at(-1)!.mm === null || tokens[k + 1]?.kind === "times") return false;
-  // "2.5 cm x 2 rolls"
-  const next = tokens[k + 1];
-  if (next?.kind === "word" && (COUNT_WORD.test(next.text) || PACK.test(next.text))) return true;
+  if (isCountWord(tokens[k + 1])) return true;
   if (countsRolls(tokens, k, number.value)) return true;
   const clings =
     times?.kind === "times" && times.end === number.start && times.start > tokens[k - 2]!.end;
   return clings || parts.length >= 2;
 }
+
+/** "2.5 cm x 2 rolls". */
+const isCountWord = (next: Token | undefined): boolean =>
+  next?.kind === "word" && (COUNT_WORD.test(next.text) || PACK.test(next.text));
 
 /** "elastic bandage 8 cm x 2": of what has one width, where nothing else counts. */
 const countsRolls = (tokens: readonly Token[], k: number, n: number): boolean =>
