@@ -28,11 +28,8 @@
 
   beforeNavigate(firstPageDone);
 
-  onMount(async () => {
-    // Vite's own event, of whatever part is asked for later.
-    addEventListener("vite:preloadError", () => workspace.say(NOT_FETCHED, true));
-    await workspace.start();
-  });
+  // Vite's own event, of whatever part is asked for later.
+  onMount(() => addEventListener("vite:preloadError", () => workspace.say(NOT_FETCHED, true)));
 
   // What app.html has there until the records are.
   $effect(() => {

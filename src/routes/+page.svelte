@@ -13,7 +13,7 @@
   import Offers from "$lib/ui/Offers.svelte";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import StartHere from "$lib/ui/StartHere.svelte";
-  import { rememberShelf } from "$lib/ui/startShell.ts";
+  import { rememberShelf, SHELF } from "$lib/ui/startShell.ts";
   import SieveMark from "$lib/ui/SieveMark.svelte";
   import { day, many, money, percentRange } from "$lib/words/sentences.ts";
   import { decidedBy } from "$lib/words/reasons.ts";
@@ -50,7 +50,7 @@
   }
 </script>
 
-<ShelfHeader title="Wide Sieve" about="The shelf: every kit, and where its needs rest." />
+<ShelfHeader {...SHELF} />
 <main class="mx-auto max-w-6xl p-4 sm:p-6">
   {#if workspace.setAside.length > 0}
     <div class="noted mb-5">

@@ -33,7 +33,7 @@ const LAYOUTS: Readonly<Record<string, Layout>> = {
   "small letters": (n, c) => `${n.toLowerCase()} ${c}`,
   ticked: (n, c) => `[x] ${n} ${c}`,
 };
-const seventh = (lines: readonly string[], at: number) =>
+const entriesAt = (lines: readonly string[], at: number) =>
   readCard(lines.join("\n"), vocabulary).entries.filter((e) => e.source === at);
 
 describe("short names with their counts", () => {
@@ -42,8 +42,11 @@ describe("short names with their counts", () => {
       const others = [line("Compass", 1), line("Signal mirror", 2)];
       const after = [line("Whistles", 3), line("Compass", 4)];
       const lost = NAMES.flatMap((name) => {
-        const amid = seventh([...others, line(name, 7), ...after], 3);
-        const first = seventh(["Kit of the green van", "", line(name, 7), ...others, ...after], 3);
+        const amid = entriesAt([...others, line(name, 7), ...after], 3);
+        const first = entriesAt(
+          ["Kit of the green van", "", line(name, 7), ...others, ...after],
+          3,
+        );
         return [amid, first].every((e) => e.length === 1 && e[0]!.pieces === 7) ? [] : [name];
       });
       expect(lost).to.deep.equal([]);
@@ -73,7 +76,7 @@ describe("remarks behind a count", () => {
         return names.flatMap((name) => {
           const text = `${line(name, 7)} ${remark}`;
           const card = [line("Compass", 1), line("Signal mirror", 2), text, line("Whistles", 3)];
-          const read = seventh(card, 3);
+          const read = entriesAt(card, 3);
           const isRight = read.length === 1 && read[0]!.pieces === 7;
           const isAsked = read.length > 0 && read.every((e) => e.confidence < 0.9);
           return isRight || isAsked ? [] : [`${text}: ${read.map((e) => e.pieces).join(" + ")}`];
@@ -117,7 +120,7 @@ describe("several things on one line", () => {
       const lost = layouts.flatMap((layout) => {
         const line = LAYOUTS[layout]!;
         const text = THINGS.map(([name, count]) => line(name, count)).join(between);
-        const read = seventh(["Bag of the blue van", text], 2).map((e) => e.pieces);
+        const read = entriesAt(["Bag of the blue van", text], 2).map((e) => e.pieces);
         return read.join() === "10,4,6,1" ? [] : [`${text}: ${read.join()}`];
       });
       expect(lost).to.deep.equal([]);

@@ -3,11 +3,12 @@
   import Icon from "./Icon.svelte";
   import ShelfBar from "./ShelfBar.svelte";
   import StartHere from "./StartHere.svelte";
+  import { SHELF } from "./startShell.ts";
 
   /** The first page of a newcomer before the program: where it has the same things, they stand in the same place. */
 </script>
 
-<ShelfBar title="Wide Sieve" about="The shelf: every kit, and where its needs rest." at="/">
+<ShelfBar {...SHELF} at="/">
   {#snippet actions()}
     <!-- As wide as what comes there, so that nothing moves. -->
     <span class="min-w-28"></span>

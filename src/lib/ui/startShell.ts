@@ -6,6 +6,12 @@ import { inTurn } from "./firstPage.ts";
  */
 const OWN_KITS = "wide-sieve.own-kits";
 
+/** Heads the first page, before the program as with it. */
+export const SHELF = {
+  title: "Wide Sieve",
+  about: "The shelf: every kit, and where its needs rest.",
+} as const;
+
 /** Next time a shelf with kits of one's own begins with them, and not with where to begin. */
 export function rememberShelf(ownKits: number): void {
   try {

@@ -1,5 +1,6 @@
 import { PACK } from "./packWords.ts";
 import type { WordsAbroad } from "../catalogue/catalogue.ts";
+import { withoutAccents } from "./words.ts";
 
 /** Names in other languages, read by the English one that stands for them. */
 
@@ -14,13 +15,10 @@ interface Words {
   readonly english: ReadonlyMap<string, string>;
 }
 
-const ASCII = /^[\0-\x7f]*$/;
-const folded = (text: string): string =>
-  ASCII.test(text) ? text : text.normalize("NFKD").replace(/\p{M}/gu, "");
-
-/** Between two words of a name: "compresse (de la) gaze". */
-const BETWEEN =
-  "[\\s-]+(?:(?:de|du|des|di|da|del|la|le|para|per|pour|con)\\s+|d['’]\\s?|l['’]\\s?)?";
+/** What may stand between the words of a name. */
+const SMALL_WORDS = "de|du|des|di|da|del|la|le|para|per|pour|con";
+/** "compresse (de la) gaze". */
+const BETWEEN = `[\\s-]+(?:(?:${SMALL_WORDS})\\s+|[dl]['’]\\s?)?`;
 
 function wordsOf(table: Readonly<Record<string, readonly string[]>>): Words {
   const english = new Map<string, string>();
@@ -57,12 +55,11 @@ function mayName(text: string, { byFirst }: Words): boolean {
   return false;
 }
 
-/** Stands between the words of a name, and may be left out. */
-const SMALL = /^(?:de|du|des|di|da|del|la|le|para|per|pour|con)$/;
+const SMALL = new RegExp(`^(?:${SMALL_WORDS})$`);
 
 /** A name without small words, accents, capitals and plurals with an s. */
 function keyOf(name: string): string {
-  const words = folded(name)
+  const words = withoutAccents(name)
     .toLowerCase()
     .replace(/\b[dl]['’]\s?/g, "")
     .split(/[\s-]+/);
@@ -85,7 +82,7 @@ export function inEnglish(
   { names, counted }: Abroad,
   knows: (text: string) => boolean,
 ): string {
-  const plain = folded(line);
+  const plain = withoutAccents(line);
   if (!mayName(plain, names)) return line;
   if (plain.search(names.pattern) < 0) return line;
   const rest = plain

@@ -40,6 +40,10 @@ export const PARTS: Readonly<Record<string, number>> = {
   half: 1 / 2,
 };
 
+/** A part of so many by its words, halves rounded down. */
+export const partOf = (number: string, part: string): number =>
+  Math.ceil(Number(number) * PARTS[part.toLowerCase()]! - 0.5);
+
 /** Colours and tastes: two sorts of one thing. */
 export const COLOUR =
   "(?:orange|lemon|lime|berry|cherry|blackcurrant|apple|mint|blue|red|green|black|white|plain|clear|purple|pink|yellow|grey|gray|tan)";

@@ -1,5 +1,5 @@
 import { NUMBER_WORDS } from "./numberWords.ts";
-import { COLOUR, PACK, PARTS, valueOf, type Phrase } from "./phrase.ts";
+import { COLOUR, PACK, partOf, PARTS, valueOf, type Phrase } from "./phrase.ts";
 
 /** Ways of writing how many there are: what is left, used, put right or shared out. */
 
@@ -7,14 +7,6 @@ const N = NUMBER_WORDS;
 
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const COUNT_PHRASES: readonly Phrase[] = [
-  {
-    name: "several sizes, one of each in brackets",
-    example: ["NPA 6.0, 7.0, 8.0 (one of each)", "NPA 3"],
-    holds: " each",
-    pattern:
-      /\b(\d{1,2}(?:\.\d)?(?:\s*,\s*\d{1,2}(?:\.\d)?){1,5})\s*\((?:one|1)\s+(?:of\s+)?each\)/giu,
-    read: (_, sizes) => String(sizes!.split(",").length),
-  },
   {
     name: "so many left of a pack",
     example: [
@@ -143,7 +135,7 @@ export const COUNT_PHRASES: readonly Phrase[] = [
       `\\b(?:(?:about|roughly|nearly|some)\\s+)?(?:an?\\s+|one\\s+)?(${Object.keys(PARTS).join("|")})\\s+of\\s+(?:the\\s+)?(\\d{1,4})\\b`,
       "giu",
     ),
-    read: (_, part, of) => `${Math.ceil(Number(of) * PARTS[part!.toLowerCase()]! - 0.5)} pcs`,
+    read: (_, part, of) => `${partOf(of!, part!)} pcs`,
   },
   {
     name: "that it is there",

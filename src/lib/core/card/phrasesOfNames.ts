@@ -193,7 +193,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["standard dressing no. 8 or 13", "bandaged dressing"],
     holds: "dressing",
     pattern:
-      /\bunmedicated\s+(?:wound\s+)?dressings?\b|\b(?:(?:standard|wound|sterile|unmedicated|first aid)\s+)*dressings?,?\s+(?:no|nr|number)s?\.?\s?(?:[789]|1[345])\b(?:\s*(?:or|\/)\s*(?:no\.?\s?)?(?:[789]|1[345])\b)?/giu,
+      /\b(?:(?:standard|wound|sterile|unmedicated|first aid)\s+)*dressings?,?\s+(?:no|nr|number)s?\.?\s?(?:[789]|1[345])\b(?:\s*(?:or|\/)\s*(?:no\.?\s?)?(?:[789]|1[345])\b)?/giu,
     read: "bandaged dressing",
   },
   {
@@ -233,7 +233,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["OPA 2, 3, 4    1 of each", "OPA 3 pcs"],
     holds: "ea",
     pattern:
-      /((?:\s*,?\s*(?:nos?\.?|sizes?))?\s*\d{1,2}(?:\.\d)?(?:\s*,\s*\d{1,2}(?:\.\d)?)+)\s*[-–:,.]*\s*(?:1|one)\s+(?:of\s+)?(?:each|ea)\b/giu,
+      /((?:\s*,?\s*(?:nos?\.?|sizes?))?\s*\d{1,2}(?:\.\d)?(?:\s*,\s*\d{1,2}(?:\.\d)?)+)\s*[-–:,.(]*\s*(?:1|one)\s+(?:of\s+)?(?:each|ea)\b\)?/giu,
     read: (_, sizes) => ` ${sizes!.match(/\d+(?:\.\d)?/g)!.length} pcs`,
   },
 ];

@@ -1,5 +1,5 @@
 import { NUMBER_WORDS } from "./numberWords.ts";
-import { half, PACK, PARTS, valueOf, type Phrase } from "./phrase.ts";
+import { half, PACK, partOf, PARTS, valueOf, type Phrase } from "./phrase.ts";
 
 /** Ways of writing packs, and what one holds. */
 
@@ -135,8 +135,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
       `\\s*\\(?\\b(?:an? |one |1 )?(?:${PACK}\\s+of\\s+(\\d{1,3})|(\\d{1,3})\\s+${PACK})\\s*[,(–-]?\\s*(?:about|roughly|only|maybe|some)?\\s*(?:an?\\s+|one\\s+)?(${Object.keys(PARTS).join("|")})\\s+left\\)?`,
       "giu",
     ),
-    read: (_, of, before, part) =>
-      `, ${Math.ceil(Number(of ?? before) * PARTS[part!.toLowerCase()]! - 0.5)} pcs`,
+    read: (_, of, before, part) => `, ${partOf((of ?? before)!, part!)} pcs`,
   },
   {
     name: "dozens",

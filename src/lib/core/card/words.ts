@@ -126,10 +126,7 @@ function foldWord(word: string): string {
 
 /** Text with accents gone and joined words joined; same meaning, other length. */
 function foldText(text: string): string {
-  let folded = (ASCII.test(text) ? text : text.normalize("NFKD").replace(/\p{M}/gu, ""))
-    .toLowerCase()
-    .replace(/[’`´]/g, "'")
-    .replace(/[‐‑‒]/g, "-");
+  let folded = withoutAccents(text).toLowerCase().replace(/[’`´]/g, "'").replace(/[‐‑‒]/g, "-");
   if (MAY_JOIN.test(folded))
     for (const [pattern, by] of JOINED) folded = folded.replace(pattern, by);
   return folded;
@@ -137,6 +134,8 @@ function foldText(text: string): string {
 
 /** Most texts, and without accents. */
 const ASCII = /^[\0-\x7f]*$/;
+export const withoutAccents = (text: string): string =>
+  ASCII.test(text) ? text : text.normalize("NFKD").replace(/\p{M}/gu, "");
 
 /** Whether any joining could apply: most texts hold none of these beginnings. */
 const MAY_JOIN =
