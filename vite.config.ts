@@ -11,7 +11,7 @@ import { defineConfig, type Plugin } from "vite";
 const MANY_PAGES = 7;
 const APART = /cardVocabulary|namedCatalogue|core\/card\/|papaparse/;
 const FRAMEWORK =
-  /node_modules\/(svelte|@sveltejs|esm-env|clsx|devalue|zod)\/|vite\/preload|svelte-kit\/generated/;
+  /node_modules\/(svelte|@sveltejs|esm-env|clsx|devalue|zod)\/|vite\/preload|svelte-kit\/generated|state\/nextTask/;
 const DIALOGS =
   /bits-ui\/dist\/(bits\/(dialog|utilities\/(?!popper|floating))|internal\/body-scroll)|tabbable/;
 const OPENS =

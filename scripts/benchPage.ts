@@ -144,7 +144,7 @@ async function answers(slower: number): Promise<void> {
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.addInitScript(WATCH);
   await page.goto(HOME);
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
   await page.getByText("Saved").first().waitFor();
   await page
     .locator('input[type="file"]')

@@ -46,7 +46,7 @@ const shoot = async (
     serviceWorkers: "block",
   });
   await page.goto(base);
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
   await page.goto(base + path);
   if (waitFor) await page.getByTestId(waitFor).waitFor({ timeout: 60_000 });
   await page.locator("h1").first().waitFor();

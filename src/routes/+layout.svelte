@@ -4,6 +4,7 @@
   import { beforeNavigate } from "$app/navigation";
   import { firstPageDone } from "$lib/ui/firstPage.ts";
   import { shortcuts, typing } from "$lib/ui/keys.ts";
+  import Later from "$lib/ui/Later.svelte";
   import DropAnywhere from "$lib/ui/DropAnywhere.svelte";
   import Message from "$lib/ui/Message.svelte";
   import { workspace } from "$lib/state/workspace.svelte.ts";
@@ -31,10 +32,8 @@
   // Vite's own event, of whatever part is asked for later.
   onMount(() => addEventListener("vite:preloadError", () => workspace.say(NOT_FETCHED, true)));
 
-  // What app.html has there until the records are.
-  $effect(() => {
-    if (workspace.loaded) leaveShell(document.getElementById("laying-out"));
-  });
+  /** The page stands: what app.html has there until then goes. */
+  const arrived = () => leaveShell(document.getElementById("laying-out"));
 
   const unlessTyping = (run: () => void) => (e: KeyboardEvent) => {
     // A field has an undo of its own.
@@ -61,7 +60,7 @@
 <svelte:head><title>Wide Sieve</title></svelte:head>
 <Weaves />
 {#if workspace.loaded}
-  {@render children()}
+  <Later onshown={arrived}>{@render children()}</Later>
 {/if}
 <Message />
 {#if opened}
@@ -73,8 +72,7 @@
   <opened.History bind:open={history} />
   <opened.Keys bind:open={keys} />
 {/if}
-<DropAnywhere />
+<Later><DropAnywhere /><NewVersion /></Later>
 {#if workspace.columns}
   {#await import("$lib/ui/ColumnMap.svelte") then { default: ColumnMap }}<ColumnMap />{/await}
 {/if}
-<NewVersion />

@@ -10,6 +10,7 @@
   import { SHELF_ORDERS, ShelfState, type ShelfOrder } from "$lib/state/pages/shelf.svelte.ts";
   import { exportAll, isExportDue, lastExport } from "$lib/ui/exportAll.ts";
   import { takeFiles } from "$lib/ui/takeFiles.ts";
+  import Later from "$lib/ui/Later.svelte";
   import Offers from "$lib/ui/Offers.svelte";
   import ShelfHeader from "$lib/ui/ShelfHeader.svelte";
   import StartHere from "$lib/ui/StartHere.svelte";
@@ -126,91 +127,96 @@
     >
   </form>
 
-  {#if rows.length > 0}
-    {#if rows.length >= SOUGHT_FROM}
-      <div class="mt-6 flex flex-wrap items-end gap-3">
-        <label class="flex grow flex-col gap-1 text-sm sm:max-w-xs"
-          >Find a kit
-          <input
-            class="field"
-            type="search"
-            bind:value={shelf.seek}
-            placeholder="name, outing, list"
-          /></label
+  <Later>
+    {#if rows.length > 0}
+      {#if rows.length >= SOUGHT_FROM}
+        <div class="mt-6 flex flex-wrap items-end gap-3">
+          <label class="flex grow flex-col gap-1 text-sm sm:max-w-xs"
+            >Find a kit
+            <input
+              class="field"
+              type="search"
+              bind:value={shelf.seek}
+              placeholder="name, outing, list"
+            /></label
+          >
+          <OneOf
+            label="Order of the shelf"
+            class="font-normal"
+            value={shelf.order}
+            options={SHELF_ORDERS.map((value) => ({ value, label: ORDER_LABEL[value] }))}
+            onchoose={(o) => (shelf.order = o)}
+          />
+          <p class="text-sm text-soft" aria-live="polite">
+            {shelf.shown.length} of {many(rows.length, "kit")}
+          </p>
+        </div>
+      {/if}
+      <ul class="mt-6 grid gap-3">
+        {#each shelf.shown as { k, brief, a, due, isWaiting } (k.id)}
+          <li class="sheet flex flex-wrap items-center gap-x-5 gap-y-3 p-4">
+            {#if a || isWaiting}<SieveMark a={a ?? NOTHING_YET} />{/if}
+            <div class="min-w-0 flex-1 basis-64">
+              <a
+                class="text-xl font-bold break-words underline decoration-line underline-offset-4 hover:decoration-ink"
+                href="{kitPath(k.id)}/{k.kit.lines.length === 0 ? 'brief' : 'sieve'}"
+                >{k.kit.name}</a
+              >
+              <p class="text-sm text-soft">
+                {brief?.brief.title || "untitled brief"} · {k.list.title} · {k.kit.lines.length} lines
+                {#if k.kit.price}· {money(k.kit.price.amount, k.kit.price.currency)}{/if}
+                {#if due}· next due {day(due)}{/if}
+                {#if k.history.length > 0}· last note {day(k.history.at(-1)!.on)}{/if}
+              </p>
+            </div>
+            {#if a}
+              <div class="min-h-22 min-w-0 flex-1 basis-72">
+                <p class="font-head text-lg font-bold">
+                  {a.grade ?? "Nothing asked"}
+                  <span class="ml-2 font-text text-base font-normal"
+                    >{percentRange(a.interval)}</span
+                  >
+                </p>
+                <p class="text-sm text-soft">{decidedBy(a)}</p>
+              </div>
+            {:else if isWaiting}
+              <p class="min-h-22 flex-1 basis-72 text-sm text-soft">Sifting …</p>
+            {/if}
+            <span class="flex gap-2">
+              <button
+                class="btn min-h-10 px-3 py-1"
+                onclick={() =>
+                  brief &&
+                  download(
+                    fileName(k.kit.name, ".widesieve.json"),
+                    JSON.stringify(wholeFileOf(k, brief.brief, workspace.ownTypes), null, 1),
+                  )}>Export</button
+              >
+              <button
+                class="btn min-h-10 px-3 py-1"
+                onclick={() => workspace.copyKit(k.id)}
+                aria-label="Copy {k.kit.name} as a variant">Variant</button
+              >
+              <button
+                class="btn min-h-10 px-3 py-1"
+                onclick={() => workspace.removeKit(k.id)}
+                aria-label="Remove {k.kit.name} from the shelf">Remove</button
+              >
+            </span>
+          </li>
+        {/each}
+      </ul>
+      <div class="mt-8 flex flex-wrap gap-3 border-t border-line pt-4">
+        <button class="btn" onclick={() => workspace.undo()} disabled={!workspace.undoLabel}
+          >Undo{workspace.undoLabel ? `: ${workspace.undoLabel}` : ""}</button
         >
-        <OneOf
-          label="Order of the shelf"
-          class="font-normal"
-          value={shelf.order}
-          options={SHELF_ORDERS.map((value) => ({ value, label: ORDER_LABEL[value] }))}
-          onchoose={(o) => (shelf.order = o)}
-        />
-        <p class="text-sm text-soft" aria-live="polite">
-          {shelf.shown.length} of {many(rows.length, "kit")}
-        </p>
+        <button class="btn" onclick={() => workspace.addDemo()}>Add the demo</button>
+        <button class="btn" onclick={() => (wiping = wasWiping = true)}
+          >Remove everything from this browser</button
+        >
       </div>
     {/if}
-    <ul class="mt-6 grid gap-3">
-      {#each shelf.shown as { k, brief, a, due, isWaiting } (k.id)}
-        <li class="sheet flex flex-wrap items-center gap-x-5 gap-y-3 p-4">
-          {#if a || isWaiting}<SieveMark a={a ?? NOTHING_YET} />{/if}
-          <div class="min-w-0 flex-1 basis-64">
-            <a
-              class="text-xl font-bold break-words underline decoration-line underline-offset-4 hover:decoration-ink"
-              href="{kitPath(k.id)}/{k.kit.lines.length === 0 ? 'brief' : 'sieve'}">{k.kit.name}</a
-            >
-            <p class="text-sm text-soft">
-              {brief?.brief.title || "untitled brief"} · {k.list.title} · {k.kit.lines.length} lines
-              {#if k.kit.price}· {money(k.kit.price.amount, k.kit.price.currency)}{/if}
-              {#if due}· next due {day(due)}{/if}
-              {#if k.history.length > 0}· last note {day(k.history.at(-1)!.on)}{/if}
-            </p>
-          </div>
-          {#if a}
-            <div class="min-h-22 min-w-0 flex-1 basis-72">
-              <p class="font-head text-lg font-bold">
-                {a.grade ?? "Nothing asked"}
-                <span class="ml-2 font-text text-base font-normal">{percentRange(a.interval)}</span>
-              </p>
-              <p class="text-sm text-soft">{decidedBy(a)}</p>
-            </div>
-          {:else if isWaiting}
-            <p class="min-h-22 flex-1 basis-72 text-sm text-soft">Sifting …</p>
-          {/if}
-          <span class="flex gap-2">
-            <button
-              class="btn min-h-10 px-3 py-1"
-              onclick={() =>
-                brief &&
-                download(
-                  fileName(k.kit.name, ".widesieve.json"),
-                  JSON.stringify(wholeFileOf(k, brief.brief, workspace.ownTypes), null, 1),
-                )}>Export</button
-            >
-            <button
-              class="btn min-h-10 px-3 py-1"
-              onclick={() => workspace.copyKit(k.id)}
-              aria-label="Copy {k.kit.name} as a variant">Variant</button
-            >
-            <button
-              class="btn min-h-10 px-3 py-1"
-              onclick={() => workspace.removeKit(k.id)}
-              aria-label="Remove {k.kit.name} from the shelf">Remove</button
-            >
-          </span>
-        </li>
-      {/each}
-    </ul>
-    <div class="mt-8 flex flex-wrap gap-3 border-t border-line pt-4">
-      <button class="btn" onclick={() => workspace.undo()} disabled={!workspace.undoLabel}
-        >Undo{workspace.undoLabel ? `: ${workspace.undoLabel}` : ""}</button
-      >
-      <button class="btn" onclick={() => workspace.addDemo()}>Add the demo</button>
-      <button class="btn" onclick={() => (wiping = wasWiping = true)}
-        >Remove everything from this browser</button
-      >
-    </div>
-  {/if}
+  </Later>
 </main>
 {#if wasWiping}
   {#await import("$lib/ui/ConfirmWipe.svelte") then { default: ConfirmWipe }}

@@ -29,7 +29,7 @@ test("a crew box of 25 lines is inspected by keyboard alone in under 5 keys a li
   page,
 }) => {
   await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
   await saved(page);
   await page.goto("/kit/demo-crew-box/bench");
   let keys = 0;
@@ -157,7 +157,7 @@ test("labels and a contents card are printed; a look at the bag is recorded and 
   page,
 }) => {
   await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
   await saved(page);
   await page.goto("/kit/demo-crew-box/labels");
   await expect(page.getByTestId("labels")).toContainText("Lid pocket");

@@ -82,7 +82,7 @@ test("a trap in the brief, a fault chosen by hand and a plan within a budget are
   page,
 }) => {
   await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
   await page.goto("/class");
   await choose(page, "From the kit", "Tallowmere Crew Box");
   await page.getByLabel("Faults", { exact: true }).fill("3");

@@ -71,7 +71,7 @@ for (const [theme, width] of [
     }) => {
       test.setTimeout(240_000);
       await page.goto("/");
-      await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+      await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
       const paths = typeof places === "function" ? await places(page) : places;
       await page.evaluate((t) => localStorage.setItem("wide-sieve.theme", t), theme);
       await page.setViewportSize({ width, height: 800 });
@@ -81,7 +81,7 @@ for (const [theme, width] of [
 
 test("the command palette finds a place by name", async ({ page }) => {
   await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
   await page.keyboard.press("Control+k");
   await page.getByPlaceholder("Find a place, a kit or a command").fill("bleed pouch");
   await page.keyboard.press("Enter");

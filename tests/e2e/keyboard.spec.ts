@@ -125,7 +125,7 @@ test("undo goes on after a reload, a history leads back, and what was removed ha
   page,
 }) => {
   await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
   await page.getByRole("button", { name: "Remove Tallowmere Crew Box from the shelf" }).click();
   await expect(page.getByRole("link", { name: "Tallowmere Crew Box" })).toHaveCount(0);
   const toast = page.getByRole("status").filter({ hasText: "off the shelf" });

@@ -5,7 +5,7 @@ import { choose } from "./support/choose.ts";
 
 async function demo(page: Page, path: string): Promise<void> {
   await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
   await saved(page);
   await page.goto(path);
 }

@@ -146,7 +146,7 @@ test("a plan that was carried out is in the kit and in its log, with what was pa
   page,
 }) => {
   await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
   await page.goto("/kit/demo-crew-box/plan");
   await expect(page.getByTestId("plan-result")).toBeVisible({ timeout: 60_000 });
   await page.getByRole("button", { name: "Bought and packed" }).click();

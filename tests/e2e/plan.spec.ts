@@ -10,7 +10,7 @@ const saved = (page: Page) =>
 
 async function openPlan(page: Page): Promise<void> {
   await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
   await saved(page);
   await page.goto("/kit/demo-crew-box/plan");
   await expect(result(page)).toContainText("proven optimal", SOLVE);
@@ -118,7 +118,7 @@ test("the price book is edited, remembers prices, and takes in a supplier's tabl
   page,
 }) => {
   await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
   await saved(page);
   await page.goto("/prices");
   await page.getByLabel("Find").fill("ratchet");

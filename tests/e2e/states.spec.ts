@@ -3,7 +3,7 @@ import { faultless, noSideways } from "./support/axe.ts";
 
 async function demo(page: Page): Promise<void> {
   await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
 }
 
 test("what opens is free of faults too: palette, keys, history, lists, pickers, dialogs, messages", async ({

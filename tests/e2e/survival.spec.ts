@@ -61,7 +61,7 @@ test("a browser that is killed at any moment loses at most the last second", asy
       const { process: child, browser } = await browserOn(profile);
       const page = await browser.contexts()[0]!.newPage();
       await page.goto(HOME);
-      await page.locator('a[href*="demo-crew-box"]').first().waitFor({ timeout: 30_000 });
+      await page.locator('li a[href*="demo-crew-box"]').first().waitFor({ timeout: 30_000 });
       await saved(page);
       await page.goto(HOME + BRIEF);
       await place(page).waitFor();

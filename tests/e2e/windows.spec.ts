@@ -7,7 +7,7 @@ const saved = (page: Page) =>
 /** Two windows of one browser on the same page, the demo on the shelf. */
 async function twoWindows(page: Page, at: string): Promise<Page> {
   await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
   await saved(page);
   await page.goto(at);
   const other = await page.context().newPage();
@@ -52,7 +52,7 @@ test("imported settings are offered on the shelf, not put in use, and undo bring
   page,
 }) => {
   await page.goto("/");
-  await page.locator('a[href*="demo-crew-box"]').first().waitFor();
+  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
   await page.goto("/");
   const settings = {
     kind: "settings",

@@ -3,8 +3,13 @@ import { columnsOfCard } from "../core/card/columns.ts";
 import { habitOfColumns, habitsFrom } from "../core/card/learned.ts";
 import { columnsUnclearAt, readCard, type CardReading } from "../core/card/readCard.ts";
 import { buildVocabulary, vocabularyOf } from "../core/card/vocabulary.ts";
+import { foldedWords } from "../core/card/words.ts";
 import { NAMED_CATALOGUE } from "../data/namedCatalogue.ts";
+import { nextTask } from "./nextTask.ts";
 import { workspace } from "./workspace.svelte.ts";
+
+/** Some fifty milliseconds on a phone. */
+const NAMES_A_TASK = 400;
 
 /**
  * What cards are read by here: the words of the catalogue and the user's own, and what corrections have taught.
@@ -35,8 +40,13 @@ class Reading {
     return this.#isLast(by) ? this.#last!.reading.columnsUnclearAt : columnsUnclearAt(...by);
   }
 
-  /** Makes the vocabulary, which the first reading would wait for. */
-  prepare(): void {
+  /** Makes the vocabulary, which the first reading would wait for: most of it is the names' words, a few hundred names a task. */
+  async prepare(): Promise<void> {
+    const names = [...NAMED_CATALOGUE.words.values()].flat();
+    for (let i = 0; i < names.length; i += NAMES_A_TASK) {
+      names.slice(i, i + NAMES_A_TASK).forEach(foldedWords);
+      await nextTask();
+    }
     void this.vocabulary;
   }
 

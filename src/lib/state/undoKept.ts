@@ -155,8 +155,9 @@ const isSame = (a: readonly Edit[], b: readonly Edit[]): boolean =>
 
 /** null: nothing was left, or nothing that can be read. */
 function leftIn(text: string | null): Left | null {
+  if (text === null) return null;
   try {
-    const { undo, redo } = JSON.parse(text ?? "") as Partial<Left>;
+    const { undo, redo } = JSON.parse(text) as Partial<Left>;
     return Array.isArray(undo) && Array.isArray(redo) ? { undo, redo } : null;
   } catch {
     return null;

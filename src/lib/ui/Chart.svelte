@@ -2,6 +2,7 @@
   import type ApexCharts from "apexcharts";
   import type { ApexOptions } from "apexcharts";
   import { onDestroy } from "svelte";
+  import { nextTask } from "../state/nextTask.ts";
 
   interface Props {
     options: ApexOptions;
@@ -12,6 +13,8 @@
   const { options, label, height = 220 }: Props = $props();
   /** Charts further down are drawn when they come near: drawing one is as long as all else of a page. */
   const NEAR = "300px";
+  /** Between two drawings of one chart: often enough to look alive, seldom enough to leave the page free. */
+  const BETWEEN_MS = 400;
   let box: HTMLDivElement;
   let isNear = $state(false);
   let chart: ApexCharts | null = null;
@@ -43,21 +46,36 @@
     watch.observe(box.parentElement!);
     return () => watch.disconnect();
   });
-  // The drawing library is loaded when a chart is first shown, and redrawn as the audit follows.
+  /** What is to be drawn next; null: it is. */
+  let next: ApexOptions | null = null;
+  let isDrawing = false;
+  // The drawing library is loaded when there is something to draw, and redrawn as the audit follows.
   $effect(() => {
-    const now = full;
-    if (!isNear) return;
-    void (async () => {
-      if (chart) {
-        await chart.updateOptions(now, false, false);
-        return;
-      }
-      const { default: Apex } = await import("apexcharts");
-      if (gone || chart) return;
-      chart = new Apex(box, now);
-      await chart.render();
-    })();
+    if (!isNear || (!chart && isEmpty(full))) return;
+    next = full;
+    if (!isDrawing) void draw();
   });
+  /** Values that come one after another are drawn together: each drawing is tens of milliseconds. */
+  async function draw(): Promise<void> {
+    isDrawing = true;
+    try {
+      const { default: Apex } = await import("apexcharts");
+      for (await nextTask(); next && !gone; await pause(BETWEEN_MS)) {
+        const now = next;
+        next = null;
+        if (chart) await chart.updateOptions(now, false, false);
+        else {
+          chart = new Apex(box, now);
+          await chart.render();
+        }
+      }
+    } finally {
+      isDrawing = false;
+    }
+  }
+  const pause = (ms: number) => new Promise((later) => setTimeout(later, ms));
+  const isEmpty = (of: ApexOptions): boolean =>
+    (of.series ?? []).every((s) => typeof s === "object" && s.data.length === 0);
   onDestroy(() => {
     gone = true;
     chart?.destroy();

@@ -3,10 +3,18 @@
   import { inTurn, isFirstPage } from "./firstPage.ts";
 
   /** A part of a page that may come after what stands above it (firstPage.ts). */
-  const { children }: { children: Snippet } = $props();
+  interface Props {
+    children: Snippet;
+    /** Called once the part stands. */
+    onshown?: () => void;
+  }
+  const { children, onshown }: Props = $props();
   let isShown = $state(!isFirstPage());
   onMount(() => {
     if (!isShown) inTurn(() => (isShown = true));
+  });
+  $effect(() => {
+    if (isShown) onshown?.();
   });
 </script>
 

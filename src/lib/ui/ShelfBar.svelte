@@ -25,8 +25,12 @@
   ];
 </script>
 
+<!-- The shelf's own stays on one row from 1280 px on, whatever letters stand there until the fonts have come: nothing below moves. -->
 <header
-  class="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-ink bg-sheet px-5 py-2 2xl:flex-nowrap"
+  class="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-ink bg-sheet px-5 py-2 2xl:flex-nowrap {at ===
+  '/'
+    ? 'xl:flex-nowrap'
+    : ''}"
 >
   <a
     href="#below-header"
@@ -34,10 +38,10 @@
     >Skip to the page</a
   >
   <a href="/" aria-label="To the shelf"><Mark /></a>
-  <h1 class="text-2xl 2xl:shrink-0">{title}</h1>
+  <h1 class="text-2xl {at === '/' ? 'shrink-0' : '2xl:shrink-0'}">{title}</h1>
   <p class="hidden min-w-0 truncate text-soft 2xl:block">{about}</p>
   <nav
-    class="order-3 -mx-5 flex w-[calc(100%+2.5rem)] items-center gap-1 overflow-x-auto px-5 lg:order-none lg:mx-0 lg:ml-auto lg:w-auto lg:px-0 2xl:shrink-0"
+    class="order-3 -mx-5 flex w-[calc(100%+2.5rem)] items-center gap-1 overflow-x-auto px-5 lg:order-none lg:mx-0 lg:ml-auto lg:w-auto lg:px-0 xl:min-w-0 2xl:shrink-0"
     aria-label="Under the shelf"
   >
     {#each PLACES as p (p.href)}
@@ -50,6 +54,6 @@
       >
     {/each}
   </nav>
-  <span class="ml-auto flex items-center gap-3 lg:ml-0 2xl:shrink-0">{@render actions()}</span>
+  <span class="ml-auto flex items-center gap-3 lg:ml-0 xl:shrink-0">{@render actions()}</span>
 </header>
 <span id="below-header" tabindex="-1"></span>

@@ -18,16 +18,22 @@
     return need ? (CATALOGUE.functions.get(need.need.function)?.label ?? "").toLowerCase() : "";
   });
   const price = $derived(kit.record?.kit.price);
-  // What stands right above it on a phone needs to know how high it is.
-  let height = $state(0);
-  $effect(() => {
-    document.documentElement.style.setProperty("--tally", `${height}px`);
-    return () => document.documentElement.style.removeProperty("--tally");
-  });
+  /** What stands right above it on a phone needs to know how high it is. Told by the browser when it has laid it out: to ask would lay it out at once. */
+  function tellHeight(foot: HTMLElement) {
+    const root = document.documentElement.style;
+    const observer = new ResizeObserver(() =>
+      root.setProperty("--tally", `${foot.clientHeight}px`),
+    );
+    observer.observe(foot);
+    return () => {
+      observer.disconnect();
+      root.removeProperty("--tally");
+    };
+  }
 </script>
 
 <footer
-  bind:clientHeight={height}
+  {@attach tellHeight}
   class="no-print flex min-h-13 flex-wrap items-center gap-x-4 gap-y-1 bg-foot px-4 py-2 text-onfoot sm:px-5 2xl:gap-x-6"
   aria-label="Tally"
 >

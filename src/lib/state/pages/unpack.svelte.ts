@@ -11,6 +11,7 @@ import { habitOfLesson } from "../../core/card/learned.ts";
 import { CATALOGUE } from "../../data/catalogue.ts";
 import { tooManyOnCard } from "../../words/benchTexts.ts";
 import { lineName, type KitState } from "../kit.svelte.ts";
+import { nextTask } from "../nextTask.ts";
 import { workspace } from "../workspace.svelte.ts";
 
 type Reader = (typeof import("../reading.svelte.ts"))["reading"];
@@ -59,9 +60,10 @@ export class UnpackState {
   async ready(): Promise<void> {
     if (!this.#reader) {
       const { reading } = await import("../reading.svelte.ts");
-      reading.prepare();
-      // The page answers before what is there is looked at.
-      await new Promise((r) => setTimeout(r));
+      // Its parts are got ready one after another, and the page answers between them.
+      await nextTask();
+      await reading.prepare();
+      await nextTask();
       this.#reader = reading;
     }
     const waiting = this.#unread;

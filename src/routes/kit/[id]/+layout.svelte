@@ -84,7 +84,8 @@
       {/if}
       <Later>{@render children()}</Later>
     </main>
-    <Tally />
+    <!-- As high as what comes. -->
+    <div class="no-print min-h-13 bg-foot"><Later><Tally /></Later></div>
   </div>
 {:else}
   <div class="mx-auto max-w-xl p-8">

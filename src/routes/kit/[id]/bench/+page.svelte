@@ -6,6 +6,7 @@
   import { lineName, useKit } from "$lib/state/kit.svelte.ts";
   import { BenchState } from "$lib/state/pages/bench.svelte.ts";
   import { ORDER_LABEL } from "$lib/state/pages/benchOrder.ts";
+  import { inTurn, isFirstPage } from "$lib/ui/firstPage.ts";
   import Later from "$lib/ui/Later.svelte";
   import NextStep from "$lib/ui/NextStep.svelte";
   import WeaveChip from "$lib/ui/WeaveChip.svelte";
@@ -29,9 +30,16 @@
   let section = $state<HTMLElement>();
   let items = $state(false);
   // A new item begins at its top, and its name is read out; a list that has the focus keeps it.
+  let isNew = isFirstPage();
   const inHand = $derived(bench.line?.id);
   $effect(() => {
     void inHand;
+    if (isNew) {
+      // It stands at its top; once it is laid out the focus costs nothing.
+      isNew = false;
+      inTurn(nameUnlessFocus);
+      return;
+    }
     if (section) section.scrollTop = 0;
     const on = document.activeElement;
     if (on && on !== document.body && !section?.contains(on)) return;
@@ -96,44 +104,46 @@
     class="grid grid-cols-[minmax(0,1fr)] lg:h-full lg:min-h-0 lg:grid-cols-[19rem_minmax(0,1fr)] xl:grid-cols-[19rem_minmax(0,1fr)_16.5rem]"
   >
     <aside class="hidden min-h-0 flex-col border-r border-line bg-sheet lg:flex">
-      <div class="flex items-center justify-between gap-2 p-3">
-        <h2 class="text-xl">On the bench</h2>
-        <button class="btn min-h-9 px-2 py-1 text-sm" onclick={() => bench.nextOrder()}
-          >{ORDER_LABEL[bench.orderBy]} <span class="kbd">O</span></button
-        >
-      </div>
-      <ol class="min-h-0 flex-1 overflow-y-auto">
-        {#each bench.order as l (l.id)}
-          {@const t = l.itemType ? kit.typeOf(l.itemType) : undefined}
-          <li>
-            <button
-              id="bench-{l.id}"
-              class="flex min-h-10 w-full items-center gap-3 border-b border-line px-3 py-2 text-left {l.id ===
-              line.id
-                ? 'bg-pick text-onpick'
-                : 'hover:bg-passbg'}"
-              aria-current={l.id === line.id}
-              onclick={() => (bench.picked = l.id)}
-            >
-              <WeaveChip mesh={bench.markOf(l.id)} size={18} />
-              <span class="min-w-0 flex-1 truncate font-semibold">{lineName(l, t?.label)}</span>
-              <span class="shrink-0 text-sm"
-                >{l.counted === undefined
-                  ? (l.claimed ?? "")
-                  : `${number(l.counted)} of ${l.claimed ?? number(l.counted)}`}</span
+      <Later>
+        <div class="flex items-center justify-between gap-2 p-3">
+          <h2 class="text-xl">On the bench</h2>
+          <button class="btn min-h-9 px-2 py-1 text-sm" onclick={() => bench.nextOrder()}
+            >{ORDER_LABEL[bench.orderBy]} <span class="kbd">O</span></button
+          >
+        </div>
+        <ol class="min-h-0 flex-1 overflow-y-auto">
+          {#each bench.order as l (l.id)}
+            {@const t = l.itemType ? kit.typeOf(l.itemType) : undefined}
+            <li>
+              <button
+                id="bench-{l.id}"
+                class="flex min-h-10 w-full items-center gap-3 border-b border-line px-3 py-2 text-left {l.id ===
+                line.id
+                  ? 'bg-pick text-onpick'
+                  : 'hover:bg-passbg'}"
+                aria-current={l.id === line.id}
+                onclick={() => (bench.picked = l.id)}
               >
-            </button>
-          </li>
-        {/each}
-      </ol>
-      <div class="flex flex-wrap gap-2 border-t border-line p-3 text-sm">
-        <a class="underline underline-offset-4" href="/kit/{page.params['id']}/labels"
-          >Packing, wear, labels</a
-        >
-        <a class="underline underline-offset-4" href="/kit/{page.params['id']}/second"
-          >Second opinion</a
-        >
-      </div>
+                <WeaveChip mesh={bench.markOf(l.id)} size={18} />
+                <span class="min-w-0 flex-1 truncate font-semibold">{lineName(l, t?.label)}</span>
+                <span class="shrink-0 text-sm"
+                  >{l.counted === undefined
+                    ? (l.claimed ?? "")
+                    : `${number(l.counted)} of ${l.claimed ?? number(l.counted)}`}</span
+                >
+              </button>
+            </li>
+          {/each}
+        </ol>
+        <div class="flex flex-wrap gap-2 border-t border-line p-3 text-sm">
+          <a class="underline underline-offset-4" href="/kit/{page.params['id']}/labels"
+            >Packing, wear, labels</a
+          >
+          <a class="underline underline-offset-4" href="/kit/{page.params['id']}/second"
+            >Second opinion</a
+          >
+        </div>
+      </Later>
     </aside>
 
     <section
@@ -175,53 +185,56 @@
         </span>
       </div>
 
-      {#key `${line.id} ${bench.scans}`}
-        <Facts {line} {type} />
-        <Points
-          points={bench.points}
-          failed={bench.failed}
-          answered={bench.answered}
-          complete={bench.complete}
-          next={bench.nextPoint?.id}
-          onanswer={(id, good) => bench.answer(id, good)}
-        />
-      {/key}
-
-      <div class="mt-3 flex flex-wrap gap-2">
-        <button class="btn btn-main" onclick={() => bench.restIsSound()}
-          >{bench.failed.length > 0 ? "The rest is sound" : "All sound"}
-          <span class="kbd pointer-coarse:hidden">Enter</span></button
-        >
-        <label class="btn font-normal"
-          ><input
-            type="checkbox"
-            class="size-5"
-            checked={line.findable !== false}
-            onchange={(e) =>
-              kit.updateLine(line.id, "easy to find", {
-                findable: e.currentTarget.checked ? undefined : false,
-              })}
-          />a stranger finds it</label
-        >
-        {#if type?.medicine}<label class="btn font-normal"
+      <Later>
+        {#key `${line.id} ${bench.scans}`}
+          <Facts {line} {type} />
+          <Points
+            points={bench.points}
+            failed={bench.failed}
+            answered={bench.answered}
+            complete={bench.complete}
+            next={bench.nextPoint?.id}
+            onanswer={(id, good) => bench.answer(id, good)}
+          />
+        {/key}
+      </Later>
+      <Later>
+        <div class="mt-3 flex flex-wrap gap-2">
+          <button class="btn btn-main" onclick={() => bench.restIsSound()}
+            >{bench.failed.length > 0 ? "The rest is sound" : "All sound"}
+            <span class="kbd pointer-coarse:hidden">Enter</span></button
+          >
+          <label class="btn font-normal"
             ><input
               type="checkbox"
               class="size-5"
-              checked={line.labelled !== false}
+              checked={line.findable !== false}
               onchange={(e) =>
-                kit.updateLine(line.id, "labelled", {
-                  labelled: e.currentTarget.checked ? undefined : false,
+                kit.updateLine(line.id, "easy to find", {
+                  findable: e.currentTarget.checked ? undefined : false,
                 })}
-            />name and strength on it</label
-          >{/if}
-        <span class="self-center text-sm text-soft pointer-coarse:hidden"
-          >next <span class="kbd">J</span> · back <span class="kbd">K</span> · undo
-          <span class="kbd">U</span> · same date as before <span class="kbd">G</span></span
-        >
-      </div>
-      <Stopwatch bind:this={stopwatch} {line} name={bench.name} />
-      <VerdictPicker bind:this={picker} {line} proposed={bench.proposed} given={bench.given} />
-      <NextStep from="bench" />
+            />a stranger finds it</label
+          >
+          {#if type?.medicine}<label class="btn font-normal"
+              ><input
+                type="checkbox"
+                class="size-5"
+                checked={line.labelled !== false}
+                onchange={(e) =>
+                  kit.updateLine(line.id, "labelled", {
+                    labelled: e.currentTarget.checked ? undefined : false,
+                  })}
+              />name and strength on it</label
+            >{/if}
+          <span class="self-center text-sm text-soft pointer-coarse:hidden"
+            >next <span class="kbd">J</span> · back <span class="kbd">K</span> · undo
+            <span class="kbd">U</span> · same date as before <span class="kbd">G</span></span
+          >
+        </div>
+        <Stopwatch bind:this={stopwatch} {line} name={bench.name} />
+        <VerdictPicker bind:this={picker} {line} proposed={bench.proposed} given={bench.given} />
+        <NextStep from="bench" />
+      </Later>
       <!-- At the thumb: the usual answer without scrolling. -->
       <div
         class="fixed inset-x-0 bottom-[var(--tally,0px)] z-30 flex gap-2 border-t border-ink bg-sheet p-2 lg:hidden"
@@ -239,7 +252,7 @@
         >
       </div>
     </section>
-    <ItemPicker bind:open={items} {bench} />
+    <Later><ItemPicker bind:open={items} {bench} /></Later>
     <Later><ItemContext bind:this={beside} {line} index={bench.index} /></Later>
   </div>
 {/if}

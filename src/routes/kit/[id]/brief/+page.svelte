@@ -102,70 +102,72 @@
       {/if}
     </div>
 
-    <div class="sheet mt-5 p-5 text-lg leading-[3.2rem]">
-      <NumberField
-        label="People"
-        value={b.people}
-        min={1}
-        max={1000}
-        whole
-        onvalue={(n) => n !== undefined && kit.updateBrief("people", { people: n }, "people")}
-      />
-      {b.people === 1 ? "person" : "people"} for
-      <NumberField
-        label="Days"
-        value={b.days}
-        min={1}
-        max={366}
-        whole
-        onvalue={(n) => n !== undefined && kit.updateBrief("days", { days: n }, "days")}
-      />
-      {b.days === 1 ? "day" : "days"},
-      <NumberField
-        label="Hours to care"
-        value={b.hoursToCare}
-        max={2000}
-        onvalue={(n) =>
-          n !== undefined && kit.updateBrief("hours to care", { hoursToCare: n }, "hours")}
-      />
-      hours from care, starting
-      <DayField
-        label="First day"
-        value={b.start}
-        onday={(start) => kit.updateBrief("first day", { start })}
-      />{b.start ? "" : " (today, until you say)"}. Carried
-      <Choice
-        label="Carried"
-        value={b.carry}
-        options={CARRIES.map((c) => {
-          const changes = brief.effectOf({ carry: c });
-          return {
-            value: c,
-            label: `${CARRY_LABEL[c]}${changes.length === 0 ? "" : ` (${changesText(changes, 1)})`}`,
-          };
-        })}
-        onchoose={(v) => kit.updateBrief("carry", { carry: v as typeof b.carry })}
-      />
-      by people with
-      <Choice
-        label="Skill"
-        value={b.skill}
-        options={SKILLS.map((s) => {
-          const gain = s === b.skill ? "" : points.get(s);
-          return { value: s, label: `${SKILL_LABEL[s]}${gain ? ` (${gain})` : ""}` };
-        })}
-        onchoose={(v) => kit.updateBrief("skill", { skill: v as typeof b.skill })}
-      />. The tallest is
-      <NumberField
-        label="Tallest"
-        value={b.tallestCm}
-        min={30}
-        max={260}
-        optional
-        of="height"
-        onvalue={(n) => kit.updateBrief("tallest", { tallestCm: n }, "tallest")}
-      />.
-    </div>
+    <Later>
+      <div class="sheet mt-5 p-5 text-lg leading-[3.2rem]">
+        <NumberField
+          label="People"
+          value={b.people}
+          min={1}
+          max={1000}
+          whole
+          onvalue={(n) => n !== undefined && kit.updateBrief("people", { people: n }, "people")}
+        />
+        {b.people === 1 ? "person" : "people"} for
+        <NumberField
+          label="Days"
+          value={b.days}
+          min={1}
+          max={366}
+          whole
+          onvalue={(n) => n !== undefined && kit.updateBrief("days", { days: n }, "days")}
+        />
+        {b.days === 1 ? "day" : "days"},
+        <NumberField
+          label="Hours to care"
+          value={b.hoursToCare}
+          max={2000}
+          onvalue={(n) =>
+            n !== undefined && kit.updateBrief("hours to care", { hoursToCare: n }, "hours")}
+        />
+        hours from care, starting
+        <DayField
+          label="First day"
+          value={b.start}
+          onday={(start) => kit.updateBrief("first day", { start })}
+        />{b.start ? "" : " (today, until you say)"}. Carried
+        <Choice
+          label="Carried"
+          value={b.carry}
+          options={CARRIES.map((c) => {
+            const changes = brief.effectOf({ carry: c });
+            return {
+              value: c,
+              label: `${CARRY_LABEL[c]}${changes.length === 0 ? "" : ` (${changesText(changes, 1)})`}`,
+            };
+          })}
+          onchoose={(v) => kit.updateBrief("carry", { carry: v as typeof b.carry })}
+        />
+        by people with
+        <Choice
+          label="Skill"
+          value={b.skill}
+          options={SKILLS.map((s) => {
+            const gain = s === b.skill ? "" : points.get(s);
+            return { value: s, label: `${SKILL_LABEL[s]}${gain ? ` (${gain})` : ""}` };
+          })}
+          onchoose={(v) => kit.updateBrief("skill", { skill: v as typeof b.skill })}
+        />. The tallest is
+        <NumberField
+          label="Tallest"
+          value={b.tallestCm}
+          min={30}
+          max={260}
+          optional
+          of="height"
+          onvalue={(n) => kit.updateBrief("tallest", { tallestCm: n }, "tallest")}
+        />.
+      </div>
+    </Later>
     <dl
       class="mt-2 min-h-28 text-sm"
       aria-label="What another answer would change"
@@ -309,6 +311,8 @@
   </section>
   <Later><JudgedAgainst tried={brief.tried} verdicts={points} /></Later>
 </div>
-<div class="mx-auto flex max-w-7xl justify-end p-4 sm:p-6">
-  <a class="btn btn-main" href="/kit/{page.params['id']}/unpack">Next: unpack</a>
-</div>
+<Later
+  ><div class="mx-auto flex max-w-7xl justify-end p-4 sm:p-6">
+    <a class="btn btn-main" href="/kit/{page.params['id']}/unpack">Next: unpack</a>
+  </div></Later
+>

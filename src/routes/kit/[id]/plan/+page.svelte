@@ -1,6 +1,7 @@
 <script lang="ts">
   import Progress from "$lib/ui/Progress.svelte";
   import OneOf from "$lib/ui/OneOf.svelte";
+  import Later from "$lib/ui/Later.svelte";
   import NextStep from "$lib/ui/NextStep.svelte";
   import { onDestroy } from "svelte";
   import { page } from "$app/state";
@@ -187,59 +188,69 @@
         </div>
       {/if}
     </div>
-    <Constraints />
-    <Market {plan} {currency} />
-    <div class="mt-4 flex flex-wrap gap-2">
-      <a class="btn" href="/kit/{page.params['id']}/calendar">Calendar and five-year cost</a>
-      <a class="btn" href="/kit/{page.params['id']}/report">Report</a>
-    </div>
+    <Later><Constraints /></Later>
+    <Later>
+      <Market {plan} {currency} />
+      <div class="mt-4 flex flex-wrap gap-2">
+        <a class="btn" href="/kit/{page.params['id']}/calendar">Calendar and five-year cost</a>
+        <a class="btn" href="/kit/{page.params['id']}/report">Report</a>
+      </div>
+    </Later>
   </section>
 
   <section class="min-w-0 bg-sheet">
     {#if otherCurrency === null}
-      <div class="no-print">
-        <Frontier
-          {request}
-          ready={plan !== null}
+      <Later>
+        <div class="no-print">
+          <Frontier
+            {request}
+            ready={plan !== null}
+            {currency}
+            chosen={(axis) => asked.chosenOn(axis)}
+            {titleOf}
+            onpick={(axis, limit) => asked.pick(axis, limit)}
+          />
+        </div>
+      </Later>
+    {/if}
+    <Later>
+      {#if solved}
+        <ActionList
+          actions={solved.actions}
+          {run}
           {currency}
-          chosen={(axis) => asked.chosenOn(axis)}
-          {titleOf}
-          onpick={(axis, limit) => asked.pick(axis, limit)}
+          {needName}
+          {lineLabel}
+          onexclude={(id, title) => asked.exclude(id, title)}
+          onkeep={(id) => asked.keep(id)}
         />
-      </div>
-    {/if}
-    {#if solved}
-      <ActionList
-        actions={solved.actions}
-        {run}
-        {currency}
-        {needName}
-        {lineLabel}
-        onexclude={(id, title) => asked.exclude(id, title)}
-        onkeep={(id) => asked.keep(id)}
-      />
-      {#if solved.places}
-        <PlacesView
-          places={solved.places}
-          compartments={kit.container.compartments ?? []}
-          nameOf={(id) => placedName(id)}
-        />
+        {#if solved.places}
+          <PlacesView
+            places={solved.places}
+            compartments={kit.container.compartments ?? []}
+            nameOf={(id) => placedName(id)}
+          />
+        {/if}
+        <Later>
+          <Shopping
+            actions={solved.actions}
+            book={kit.book}
+            {currency}
+            kitName={kit.record?.kit.name ?? "kit"}
+            {lineLabel}
+          />
+        </Later>
+      {:else}
+        <p class="min-h-40 p-6 text-soft">
+          What to add, replace, move and drop stands here when it is worked out.
+        </p>
       {/if}
-      <Shopping
-        actions={solved.actions}
-        book={kit.book}
-        {currency}
-        kitName={kit.record?.kit.name ?? "kit"}
-        {lineLabel}
-      />
-    {:else}
-      <p class="min-h-40 p-6 text-soft">
-        What to add, replace, move and drop stands here when it is worked out.
-      </p>
-    {/if}
-    {#if otherCurrency === null}
-      <div class="no-print"><OtherWays {request} ready={plan !== null} {currency} /></div>
-    {/if}
-    <NextStep from="plan" />
+    </Later>
+    <Later>
+      {#if otherCurrency === null}
+        <div class="no-print"><OtherWays {request} ready={plan !== null} {currency} /></div>
+      {/if}
+      <NextStep from="plan" />
+    </Later>
   </section>
 </div>

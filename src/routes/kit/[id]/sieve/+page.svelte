@@ -76,37 +76,39 @@
         <p class="basis-full text-sm text-soft">{carryText(carryCheck(kit.file, kit.load))}</p>
         <details class="basis-full text-sm">
           <summary class="min-h-8 cursor-pointer">How these figures come about</summary>
-          <table class="mt-1" data-testid="sum">
-            <tbody>
-              {#each sieve.byTier as t (t.tier)}
-                <tr
-                  ><th class="pr-4 text-left font-semibold">{TIER_LABEL[t.tier]}</th><td
-                    class="pr-4">{t.count} needs, weight {number(t.weight)}</td
-                  ><td class="text-right">met {number(t.met, 2)}</td></tr
+          <Later>
+            <table class="mt-1" data-testid="sum">
+              <tbody>
+                {#each sieve.byTier as t (t.tier)}
+                  <tr
+                    ><th class="pr-4 text-left font-semibold">{TIER_LABEL[t.tier]}</th><td
+                      class="pr-4">{t.count} needs, weight {number(t.weight)}</td
+                    ><td class="text-right">met {number(t.met, 2)}</td></tr
+                  >
+                {/each}
+                <tr class="border-t border-ink"
+                  ><th class="pr-4 text-left">coverage</th><td class="pr-4"
+                    >{number(sumOf("met"), 2)} of {number(sumOf("weight"), 2)}</td
+                  ><td class="text-right font-semibold">{number((a.coverage ?? 0) * 100, 2)} %</td
+                  ></tr
                 >
-              {/each}
-              <tr class="border-t border-ink"
-                ><th class="pr-4 text-left">coverage</th><td class="pr-4"
-                  >{number(sumOf("met"), 2)} of {number(sumOf("weight"), 2)}</td
-                ><td class="text-right font-semibold">{number((a.coverage ?? 0) * 100, 2)} %</td
-                ></tr
-              >
-            </tbody>
-          </table>
-          <p class="mt-1">
-            Each need counts by its tier (vital 5, core 3, useful 1; the emphasis doubles some),
-            times the share of it that can be relied on. The lower figure, {number(
-              (a.interval?.[0] ?? 0) * 100,
-              2,
-            )} %, is the same with everything unchecked failing. Ready asks {number(
-              a.context.rules.thresholds.ready * 100,
-              1,
-            )} % and every vital need in full, Nearly {number(
-              a.context.rules.thresholds.nearly * 100,
-              1,
-            )} %, Partial {number(a.context.rules.thresholds.partial * 100, 1)} %:
-            <a class="underline" href="/kit/{page.params['id']}/brief">change the house rules</a>.
-          </p>
+              </tbody>
+            </table>
+            <p class="mt-1">
+              Each need counts by its tier (vital 5, core 3, useful 1; the emphasis doubles some),
+              times the share of it that can be relied on. The lower figure, {number(
+                (a.interval?.[0] ?? 0) * 100,
+                2,
+              )} %, is the same with everything unchecked failing. Ready asks {number(
+                a.context.rules.thresholds.ready * 100,
+                1,
+              )} % and every vital need in full, Nearly {number(
+                a.context.rules.thresholds.nearly * 100,
+                1,
+              )} %, Partial {number(a.context.rules.thresholds.partial * 100, 1)} %:
+              <a class="underline" href="/kit/{page.params['id']}/brief">change the house rules</a>.
+            </p>
+          </Later>
         </details>
       </div>
       {#if sieve.trials.length > 0}
@@ -129,153 +131,163 @@
           </span>
         </div>
       {/if}
-      <div
-        class="mb-2 flex flex-wrap items-center gap-2 text-sm"
-        role="group"
-        aria-label="What is shown"
-      >
-        <Choice
-          class="min-h-9 py-1 text-sm max-md:hidden"
-          label="Category shown"
-          value={sieve.category}
-          options={[
-            { value: "all", label: "all categories" },
-            ...a.categories.map((c) => ({
-              value: c.id,
-              label: `${CATEGORY_LABEL[c.id]}, ${percent(c.coverage)} %`,
-            })),
-          ]}
-          onchoose={(v) => (sieve.category = v as typeof sieve.category)}
-        />
-        {#each TIERS as t (t)}
-          <Toggle
-            class="min-h-9 px-2.5 py-0.5 font-normal"
-            on={sieve.tiers[t]}
-            ontoggle={(on) => (sieve.tiers = { ...sieve.tiers, [t]: on })}>{TIER_LABEL[t]}</Toggle
-          >
-        {/each}
-        <Choice
-          class="min-h-9 py-1 text-sm"
-          label="Held where"
-          value={sieve.mesh}
-          options={[
-            { value: "all", label: "wherever they rest" },
-            ...[...MESHES, "pan" as const].map((m) => ({
-              value: m,
-              label: `${MESH_LABEL[m]}, ${a.needs.filter((n) => n.restsOn === m).length}`,
-            })),
-          ]}
-          onchoose={(v) => (sieve.mesh = v as typeof sieve.mesh)}
-        />
-        <Choice
-          class="min-h-9 py-1 text-sm"
-          label="What if another school"
-          value=""
-          hint="what if another school …"
-          options={RULE_IDS.flatMap((rule) =>
-            optionsOf(rule)
-              .filter((o) => o !== a.context.rules[rule])
-              .map((option) => ({
-                value: `${rule} ${option}`,
-                label: schoolLabel(rule, option),
-                group: ruleLabel(rule),
-              })),
-          )}
-          onchoose={(v) => {
-            const [rule, option] = v.split(" ");
-            const known = RULE_IDS.find((r) => r === rule);
-            if (known && option)
-              sieve.try(
-                { kind: "school", rule: known, option },
-                `${ruleLabel(known)}: ${schoolLabel(known, option)}`,
-              );
-          }}
-        />
-      </div>
-      <div class="hidden md:block print:block">
-        <SievePicture
-          {a}
-          view={sieve.view}
-          picked={shown}
-          onpick={(i) => (sieve.picked = i)}
-          bind:element={picture}
-        />
-      </div>
-      <div class="md:hidden print:hidden">
-        <label class="flex flex-col gap-1 text-sm"
-          >one category at a time
-          <Choice
-            label="one category at a time"
-            value={narrowCategory ?? ""}
-            options={a.categories.map((c) => ({
-              value: c.id,
-              label: `${CATEGORY_LABEL[c.id]}, ${percent(c.coverage)} %`,
-            }))}
-            onchoose={(v) => (sieve.narrow = v as Category)}
-          /></label
+      <Later>
+        <div
+          class="mb-2 flex flex-wrap items-center gap-2 text-sm"
+          role="group"
+          aria-label="What is shown"
         >
-        {#if narrowCategory}<SievePicture
+          <Choice
+            class="min-h-9 py-1 text-sm max-md:hidden"
+            label="Category shown"
+            value={sieve.category}
+            options={[
+              { value: "all", label: "all categories" },
+              ...a.categories.map((c) => ({
+                value: c.id,
+                label: `${CATEGORY_LABEL[c.id]}, ${percent(c.coverage)} %`,
+              })),
+            ]}
+            onchoose={(v) => (sieve.category = v as typeof sieve.category)}
+          />
+          {#each TIERS as t (t)}
+            <Toggle
+              class="min-h-9 px-2.5 py-0.5 font-normal"
+              on={sieve.tiers[t]}
+              ontoggle={(on) => (sieve.tiers = { ...sieve.tiers, [t]: on })}>{TIER_LABEL[t]}</Toggle
+            >
+          {/each}
+          <Choice
+            class="min-h-9 py-1 text-sm"
+            label="Held where"
+            value={sieve.mesh}
+            options={[
+              { value: "all", label: "wherever they rest" },
+              ...[...MESHES, "pan" as const].map((m) => ({
+                value: m,
+                label: `${MESH_LABEL[m]}, ${a.needs.filter((n) => n.restsOn === m).length}`,
+              })),
+            ]}
+            onchoose={(v) => (sieve.mesh = v as typeof sieve.mesh)}
+          />
+          <Choice
+            class="min-h-9 py-1 text-sm"
+            label="What if another school"
+            value=""
+            hint="what if another school …"
+            options={RULE_IDS.flatMap((rule) =>
+              optionsOf(rule)
+                .filter((o) => o !== a.context.rules[rule])
+                .map((option) => ({
+                  value: `${rule} ${option}`,
+                  label: schoolLabel(rule, option),
+                  group: ruleLabel(rule),
+                })),
+            )}
+            onchoose={(v) => {
+              const [rule, option] = v.split(" ");
+              const known = RULE_IDS.find((r) => r === rule);
+              if (known && option)
+                sieve.try(
+                  { kind: "school", rule: known, option },
+                  `${ruleLabel(known)}: ${schoolLabel(known, option)}`,
+                );
+            }}
+          />
+        </div>
+      </Later>
+      <Later>
+        <div class="hidden md:block print:block">
+          <SievePicture
             {a}
-            width={380}
-            view={{ categories: [narrowCategory], keep: sieve.view.keep }}
+            view={sieve.view}
             picked={shown}
             onpick={(i) => (sieve.picked = i)}
-          />{/if}
-      </div>
-      <ol class="md:hidden">
-        {#each [...MESHES, "pan" as const] as mesh (mesh)}
-          {@const here = a.needs.map((n, i) => ({ n, i })).filter((x) => x.n.restsOn === mesh)}
-          {#if here.length > 0}
-            <li class="mt-3">
-              <h2 class="flex items-center gap-2 text-lg">
-                <WeaveChip {mesh} size={22} />{MESH_LABEL[mesh]}
-                <span class="font-text text-sm font-normal text-soft">{MESH_ASKS[mesh]}</span>
-              </h2>
-              <ul class="mt-1 flex flex-wrap gap-2">
-                {#each here as x (x.i)}
-                  <li>
-                    <button
-                      class="btn min-h-11 px-3 py-1 text-left font-normal {shown === x.i
-                        ? 'btn-on'
-                        : ''}"
-                      aria-pressed={shown === x.i}
-                      onclick={() => (sieve.picked = x.i)}
-                      >{CATALOGUE.functions.get(a.context.needs[x.i]!.need.function)?.label}{a
-                        .context.needs[x.i]!.tier === "vital"
-                        ? " ◎"
-                        : ""} · {Math.round(x.n.met * 100)} %</button
-                    >
-                  </li>
-                {/each}
-              </ul>
-            </li>
-          {/if}
-        {/each}
-      </ol>
-      <p class="mt-2 hidden text-sm text-soft md:block">
-        Grain with a double ring: vital; large: core; small: useful. Its fill is how much of the
-        need is met.
-        <span class="ml-2 inline-flex flex-wrap gap-3">
-          <button class="underline" onclick={() => publish(saveSvg, false)}>SVG</button>
-          <button class="underline" onclick={() => publish(saveSvg, true)}
-            >SVG, black and white</button
+            bind:element={picture}
+          />
+        </div>
+      </Later>
+      <Later>
+        <div class="md:hidden print:hidden">
+          <label class="flex flex-col gap-1 text-sm"
+            >one category at a time
+            <Choice
+              label="one category at a time"
+              value={narrowCategory ?? ""}
+              options={a.categories.map((c) => ({
+                value: c.id,
+                label: `${CATEGORY_LABEL[c.id]}, ${percent(c.coverage)} %`,
+              }))}
+              onchoose={(v) => (sieve.narrow = v as Category)}
+            /></label
           >
-          <button class="underline" onclick={() => publish(savePng, false)}>PNG</button>
-          <button class="underline" onclick={() => publish(savePng, true)}
-            >PNG, black and white</button
-          >
-        </span>
-      </p>
+          {#if narrowCategory}<SievePicture
+              {a}
+              width={380}
+              view={{ categories: [narrowCategory], keep: sieve.view.keep }}
+              picked={shown}
+              onpick={(i) => (sieve.picked = i)}
+            />{/if}
+        </div>
+      </Later>
+      <Later>
+        <ol class="md:hidden">
+          {#each [...MESHES, "pan" as const] as mesh (mesh)}
+            {@const here = a.needs.map((n, i) => ({ n, i })).filter((x) => x.n.restsOn === mesh)}
+            {#if here.length > 0}
+              <li class="mt-3">
+                <h2 class="flex items-center gap-2 text-lg">
+                  <WeaveChip {mesh} size={22} />{MESH_LABEL[mesh]}
+                  <span class="font-text text-sm font-normal text-soft">{MESH_ASKS[mesh]}</span>
+                </h2>
+                <ul class="mt-1 flex flex-wrap gap-2">
+                  {#each here as x (x.i)}
+                    <li>
+                      <button
+                        class="btn min-h-11 px-3 py-1 text-left font-normal {shown === x.i
+                          ? 'btn-on'
+                          : ''}"
+                        aria-pressed={shown === x.i}
+                        onclick={() => (sieve.picked = x.i)}
+                        >{CATALOGUE.functions.get(a.context.needs[x.i]!.need.function)?.label}{a
+                          .context.needs[x.i]!.tier === "vital"
+                          ? " ◎"
+                          : ""} · {Math.round(x.n.met * 100)} %</button
+                      >
+                    </li>
+                  {/each}
+                </ul>
+              </li>
+            {/if}
+          {/each}
+        </ol>
+        <p class="mt-2 hidden text-sm text-soft md:block">
+          Grain with a double ring: vital; large: core; small: useful. Its fill is how much of the
+          need is met.
+          <span class="ml-2 inline-flex flex-wrap gap-3">
+            <button class="underline" onclick={() => publish(saveSvg, false)}>SVG</button>
+            <button class="underline" onclick={() => publish(saveSvg, true)}
+              >SVG, black and white</button
+            >
+            <button class="underline" onclick={() => publish(savePng, false)}>PNG</button>
+            <button class="underline" onclick={() => publish(savePng, true)}
+              >PNG, black and white</button
+            >
+          </span>
+        </p>
+      </Later>
     </section>
 
     <aside class="sheet self-start p-5" aria-live="polite">
-      {#if shown !== null}<NeedReason
-          {a}
-          index={shown}
-          base="/kit/{page.params['id']}"
-          ontry={(trial, label) => sieve.try(trial, label)}
-        />{/if}
-      <a class="btn btn-main mt-4" href="/kit/{page.params['id']}/plan">To the plan</a>
+      <Later>
+        {#if shown !== null}<NeedReason
+            {a}
+            index={shown}
+            base="/kit/{page.params['id']}"
+            ontry={(trial, label) => sieve.try(trial, label)}
+          />{/if}<a class="btn btn-main mt-4" href="/kit/{page.params['id']}/plan">To the plan</a
+        ></Later
+      >
     </aside>
 
     <Later
@@ -429,6 +441,6 @@
         </section></Later
       >
     </div>
-    <NextStep from="sieve" />
+    <Later><NextStep from="sieve" /></Later>
   </div>
 {/if}

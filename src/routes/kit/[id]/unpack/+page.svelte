@@ -30,17 +30,17 @@
   let makingFor = $state<Line | null>(null);
   /** Rows shown at once; a longer kit is shown in parts, so that the page stays quick. */
   const SHOWN = 150;
-  /** Rows of the first page that come at once: each takes the time of a third of the frame around them. */
+  /** Rows of the first page that come at once: a third of what may keep a slow phone from answering. The first comes alone: it takes as long. */
   const IN_TURN = 3;
-  let shown = $state(isFirstPage() ? IN_TURN : SHOWN);
+  let shown = $state(isFirstPage() ? 0 : SHOWN);
   const more = () => {
-    shown = shown + IN_TURN < Math.min(SHOWN, lines.length) ? shown + IN_TURN : SHOWN;
+    const next = shown === 0 ? 1 : shown + IN_TURN;
+    shown = next < Math.min(SHOWN, lines.length) ? next : SHOWN;
     if (shown < SHOWN) inTurn(more);
   };
-  onMount(() => {
-    if (shown < SHOWN) inTurn(more);
-    inTurn(() => void unpack.ready());
-  });
+  // Before the other parts: the rows are what one comes for.
+  if (isFirstPage()) inTurn(more);
+  onMount(() => inTurn(() => void unpack.ready()));
 
   function pick(id: string, bring = true) {
     unpack.picked = id;
@@ -62,50 +62,52 @@
         >{/if}
     </div>
     <p class="text-soft">Lay it all out. What the card says is a claim until it is counted.</p>
-    <PictureIn {cards} />
-    {#if writing || cardText === ""}
-      <CardEditor
-        value={cardText}
-        lines={kit.lines}
-        {doubts}
-        onchange={(text) => unpack.read(text)}
-        onpick={pick}
-        onfocus={() => (writing = true)}
-      />
-    {:else}
-      <CardText
-        {cardText}
-        lines={kit.lines}
-        {doubts}
-        picked={unpack.picked}
-        onpick={pick}
-        onadd={(n) => unpack.addFromCard(n)}
-      />
-      <p class="mt-2 flex flex-wrap gap-x-4 gap-y-1 text-sm" aria-live="polite">
-        <span
-          ><span class="underline decoration-pass decoration-2 underline-offset-4"
-            >{unpack.states.sure} sure</span
-          ></span
-        >
-        <span
-          ><span class="underline decoration-note decoration-wavy decoration-2 underline-offset-4"
-            >{unpack.states.look} to look at</span
-          ></span
-        >
-        <span class="text-soft"
-          >{many(unpack.states.unread, "line")} not read as {unpack.states.unread === 1
-            ? "an item"
-            : "items"}</span
-        >
-      </p>
-    {/if}
-    {#if unpack.columnsUnclearAt !== null}
-      <p class="noted mt-3 flex flex-wrap items-center gap-3">
-        This looks like a table, and more than one column holds numbers: which one says how many
-        there are?
-        <button class="btn" onclick={() => unpack.askColumns()}>Say what the columns are</button>
-      </p>
-    {/if}
+    <Later>
+      <PictureIn {cards} />
+      {#if writing || cardText === ""}
+        <CardEditor
+          value={cardText}
+          lines={kit.lines}
+          {doubts}
+          onchange={(text) => unpack.read(text)}
+          onpick={pick}
+          onfocus={() => (writing = true)}
+        />
+      {:else}
+        <CardText
+          {cardText}
+          lines={kit.lines}
+          {doubts}
+          picked={unpack.picked}
+          onpick={pick}
+          onadd={(n) => unpack.addFromCard(n)}
+        />
+        <p class="mt-2 flex flex-wrap gap-x-4 gap-y-1 text-sm" aria-live="polite">
+          <span
+            ><span class="underline decoration-pass decoration-2 underline-offset-4"
+              >{unpack.states.sure} sure</span
+            ></span
+          >
+          <span
+            ><span class="underline decoration-note decoration-wavy decoration-2 underline-offset-4"
+              >{unpack.states.look} to look at</span
+            ></span
+          >
+          <span class="text-soft"
+            >{many(unpack.states.unread, "line")} not read as {unpack.states.unread === 1
+              ? "an item"
+              : "items"}</span
+          >
+        </p>
+      {/if}
+      {#if unpack.columnsUnclearAt !== null}
+        <p class="noted mt-3 flex flex-wrap items-center gap-3">
+          This looks like a table, and more than one column holds numbers: which one says how many
+          there are?
+          <button class="btn" onclick={() => unpack.askColumns()}>Say what the columns are</button>
+        </p>
+      {/if}
+    </Later>
     <Later>
       <CardPictures {cards} lines={kit.lines} picked={unpack.picked} onpick={pick} />
       <CountTools picked={unpack.picked} onpick={pick} />
@@ -186,14 +188,18 @@
         onclick={() => (shown += SHOWN)}
         >Show {Math.min(SHOWN, lines.length - shown)} more of {lines.length - shown}</button
       >{/if}
-    <div class="mt-4 flex flex-wrap justify-between gap-3">
-      <button class="btn" onclick={() => unpack.addLine()}>Add a thing by hand</button>
-      <a class="btn btn-main" href="/kit/{page.params['id']}/bench">Next: the bench</a>
-    </div>
+    {#if shown >= SHOWN}
+      <div class="mt-4 flex flex-wrap justify-between gap-3">
+        <button class="btn" onclick={() => unpack.addLine()}>Add a thing by hand</button>
+        <a class="btn btn-main" href="/kit/{page.params['id']}/bench">Next: the bench</a>
+      </div>
+    {/if}
   </section>
 </div>
-<OwnType
-  bind:open={making}
-  name={makingFor ? lineName(makingFor, "") : ""}
-  onmade={(id) => makingFor && unpack.chooseType(makingFor, id)}
-/>
+<Later
+  ><OwnType
+    bind:open={making}
+    name={makingFor ? lineName(makingFor, "") : ""}
+    onmade={(id) => makingFor && unpack.chooseType(makingFor, id)}
+  /></Later
+>
