@@ -34,10 +34,9 @@
   const inHand = $derived(bench.line?.id);
   $effect(() => {
     void inHand;
+    // The first stands at its top, and its name has the focus.
     if (isNew) {
-      // It stands at its top; once it is laid out the focus costs nothing.
       isNew = false;
-      inTurn(nameUnlessFocus);
       return;
     }
     if (section) section.scrollTop = 0;
@@ -50,6 +49,8 @@
   const nameUnlessFocus = () => {
     if (document.activeElement === document.body) toName();
   };
+  // Letters act from the item on: its name has the focus before the parts under it are there, and once it is laid out that costs nothing.
+  if (isFirstPage()) inTurn(nameUnlessFocus);
   // The router takes the focus off a page that it starts with.
   afterNavigate(nameUnlessFocus);
   /** A field left, or a control that went, hands the focus back to the item: never to nothing. */
