@@ -2,7 +2,9 @@ import { decodeHTML } from "entities";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { fieldsAsList, objectsAsList } from "./objects.ts";
+import { withoutTimes } from "./leads.ts";
 import { receiptCounts } from "./receipt.ts";
+import { withoutWeights } from "./weighed.ts";
 import { talliesAsCounts } from "./tally.ts";
 
 /** Takes off what a card's text carries besides its words: markup, quoting, what is struck out. */
@@ -31,7 +33,11 @@ const withoutStruckOut: Step = each((line) => {
 
 /** `✗ cold packs 2`: ticked off as not there. */
 const withoutCrossed: Step = each((line) =>
-  /^\s*(?:[-*•]\s*)?[✗✘❌☒]|\p{L}\s*[✗✘❌☒]\s*$/u.test(line) ? "" : line,
+  /^\s*(?:[-*•]\s*)?[✗✘❌☒]|[\p{L}\d)]\s*[✗✘❌☒]\s*(?:(?:taken out|gone|missing|used|removed|out)\b.*)?$/u.test(
+    line,
+  )
+    ? ""
+    : line,
 );
 
 /** `TRIANGULAR ✓✓ 2`: what stands behind the tick is how many there are. */
@@ -151,8 +157,28 @@ const withoutBreaks: Step = (lines) => {
   return read;
 };
 
+/** "1. Sterile plasters, individually wrapped," over "   assorted sizes      24": what goes on below, set in, with the count. */
+const NUMBERED_WORDS = /^\s*(?:\d{1,2}[.)]|[-*•])\s+\p{L}\D*,\s*$/u;
+const SET_IN_WITH_COUNT =
+  /^\s{2,}(?![-*•]|\d{1,2}[.)])\p{L}\D*?(?:\s{2,}|\.{3,}\s*|\s[-–:x×]\s*)\d{1,4}\s*$/iu;
+const withoutWraps: Step = (lines) => {
+  const read = [...lines];
+  for (let i = 0; i + 1 < read.length; i++)
+    if (
+      read[i + 1]!.length < LONGEST_LINE &&
+      NUMBERED_WORDS.test(read[i]!) &&
+      SET_IN_WITH_COUNT.test(read[i + 1]!)
+    ) {
+      read[i + 1] = `${read[i]!.trimEnd()} ${read[i + 1]!.trimStart()}`;
+      read[i] = "";
+    }
+  return read;
+};
+
 const STEPS: readonly Step[] = [
   withoutSender,
+  withoutTimes,
+  withoutWeights,
   objectsAsList,
   fieldsAsList,
   withoutSpeakers,
@@ -168,6 +194,7 @@ const STEPS: readonly Step[] = [
   withoutStruckOut,
   withoutCrossed,
   withTicked,
+  withoutWraps,
   withoutBreaks,
 ];
 

@@ -110,6 +110,13 @@ export const SIZE_RULES: readonly SizeRule[] = [
     is: "plaster-strip",
   },
   {
+    name: "a plaster metres long and narrow is a tape on its spool",
+    example: ["Adhesive plaster, 2.5 cm x 5 m", "medical-tape"],
+    named: "adhesive-strip",
+    fits: ({ width, length }) => length >= ROLL_FROM_MM && width < WIDER_THAN_TAPE_MM,
+    is: "medical-tape",
+  },
+  {
     name: "a strip to wind round a finger",
     example: ["Fingertip plasters, 2 x 12 cm", "adhesive-strip"],
     named: "adhesive-knuckle",

@@ -5,6 +5,8 @@ import { hint, roleByCells, rolesByContent } from "./columnsByContent.ts";
 import { headingKey, NO_HABITS, type Habits } from "./habits.ts";
 import { roleOf } from "./headingRoles.ts";
 import type { CardRow } from "./cardRow.ts";
+import { NUMBER_WORDS } from "./numberWords.ts";
+import { withoutRunningNumbers } from "./leads.ts";
 import { plainRow } from "./plainRow.ts";
 import { tableRow } from "./tableRow.ts";
 
@@ -104,6 +106,7 @@ class RowReader {
       if (!staysOpen && !/^\s*\|/.test(line)) this.#table = null;
       return false;
     }
+    if (isUncolumned(cells, table)) return false;
     for (const { from, to, roles } of sideBySide(table.roles)) {
       const own = cells.slice(from, to);
       if (own.every((c) => c === "")) continue;
@@ -119,6 +122,16 @@ class RowReader {
     this.rows.push(...parts.map((text) => plainRow(text, i + 1)));
   }
 }
+
+/** "Item 10 Roller bandages      4" under "Item 9  Roller bandages      4": too long for its column, it moved the others. */
+const isUncolumned = (cells: readonly string[], { roles }: Table): boolean => {
+  const text = cells[roles.indexOf("text")] ?? "";
+  return (
+    cells.length < roles.length &&
+    !/\p{L}{2}/u.test(text) &&
+    cells.some((c) => /\p{L}{3}/u.test(c) && !/^\W*(?:total|sum)\b/iu.test(c))
+  );
+};
 
 /** "07-12  2  BX100  PLASTERS": so many rows that begin with a bin or an article number begin with what is no count. */
 const BIN = /^\d{1,4}-\d{1,4}\s{2,}(?=\S)/;
@@ -279,31 +292,6 @@ function withContent(
   return { ...table, roles };
 }
 
-/** Bare numbers that run 1, 2, 3 … down the card number its lines, when each has another count. */
-function withoutRunningNumbers(rows: readonly CardRow[]): CardRow[] {
-  const lead = (r: CardRow) => {
-    const m = /^\(?(\d{1,3})\)?\s+(?![x×]\s)(?=\p{L})/u.exec(r.text);
-    return r.inTable || !m ? null : { value: Number(m[1]), length: m[0].length };
-  };
-  const running = new Set<CardRow>();
-  for (let i = 0; i + 3 < rows.length; i++) {
-    let k = i;
-    while (
-      k + 1 < rows.length &&
-      lead(rows[k]!) &&
-      lead(rows[k + 1]!)?.value === lead(rows[k]!)!.value + 1
-    )
-      k++;
-    if (k - i >= 3) for (let j = i; j <= k; j++) running.add(rows[j]!);
-    i = Math.max(i, k - 1);
-  }
-  const counted = [...running].filter((r) => /\d/.test(r.text.slice(lead(r)!.length))).length;
-  if (counted < running.size * 0.6) return [...rows];
-  return rows.map((r) =>
-    running.has(r) ? { ...r, text: r.text.slice(lead(r)!.length), bullet: true } : r,
-  );
-}
-
 /** "# | Gear | Amount": beside a count, the first heading that tells nothing else names the items. */
 function withText(
   cells: readonly string[],
@@ -330,10 +318,13 @@ function rememberedHeader(line: string, { columns }: Habits): Table | null {
 /** Columns ruled by bars are not told by their blanks. */
 const isRuled = (split: Split, line: string): boolean => split === spaced && /\|.*\|/.test(line);
 
+const COUNTS_IN_WORDS = new RegExp(`\\b(?:${NUMBER_WORDS})\\s+\\p{L}{3}`, "iu");
 function tableHeader(line: string, next: string): Table | null {
   for (const split of SPLITTERS) {
     const cells = split(line);
     if (cells.length < 2 || cells.length > 20 || isRuled(split, line)) continue;
+    // "I counted twelve plasters, two wipes" heads nothing.
+    if (cells.some((c) => COUNTS_IN_WORDS.test(c))) continue;
     const roles = withText(cells, cells.map(roleOf));
     const known = roles.filter((r) => r !== null).length;
     const hasText = roles.includes("text");

@@ -8,6 +8,54 @@ const N = NUMBER_WORDS;
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const COUNT_PHRASES: readonly Phrase[] = [
   {
+    name: "each, at the end of a stock list's line",
+    example: ["EYE WASH 4OZ EA", "EYE WASH 4OZ, 1 pcs"],
+    holds: " ea",
+    pattern: /(?<=\p{L})\s+EA\.?\s*$/u,
+    read: ", 1 pcs",
+  },
+  {
+    name: "so many of it left",
+    example: ["there are nine plasters left, two wipes", "nine plasters, two wipes"],
+    holds: " left",
+    pattern: new RegExp(
+      `(?:^|(?<=[,;]\\s*))(?:there(?:'s|\\s+are|\\s+is)\\s+)?(${N})\\s+(\\p{L}{3,}(?:\\s\\p{L}{3,})?)\\s+left(?=\\s*[,.;]|\\s*$)`,
+      "giu",
+    ),
+    read: "$1 $2",
+  },
+  {
+    name: "so many of so many left",
+    example: ["plasters 18/20 left", "plasters 18"],
+    holds: "left",
+    pattern: /\b(\d{1,3})\s?\/\s?\d{1,3}\s+left\b/giu,
+    read: "$1",
+  },
+  {
+    name: "counting aloud",
+    example: ["we've got one two three strips", "we've got three strips"],
+    holds: "one two ",
+    pattern: /\bone two (?:three four five six|three four five|three four|three)\b/giu,
+    read: (counted) => counted!.split(" ").at(-1)!,
+  },
+  {
+    name: "what each holds, said behind the packs",
+    example: ["three strips each of seven", "three strips of seven"],
+    holds: " each of ",
+    pattern: new RegExp(`\\b(${PACK}(?:e?s)?)\\s+each\\s+of\\s+(${N})\\b`, "giu"),
+    read: "$1 of $2",
+  },
+  {
+    name: "so many left from a pack",
+    example: ["plasters – 17 left from a box of 40", "plasters x 17"],
+    holds: "left",
+    pattern: new RegExp(
+      `\\s*[-–,:(]?\\s*\\b(${N})\\s+left\\s+(?:from|of|out\\s+of|in)\\s+(?:an?|the|one)\\s+(?:\\p{L}+\\s+)?of\\s+(?:${N})\\)?`,
+      "giu",
+    ),
+    read: " x $1",
+  },
+  {
     name: "so many left of a pack",
     example: [
       "paracetamol packet of twenty there's twelve left",

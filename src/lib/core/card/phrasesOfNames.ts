@@ -129,6 +129,44 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "",
   },
   {
+    name: "sizes of an airway one after another, one of each",
+    example: ["nasal airways 6.0, 7.0", "nasal airways 2"],
+    holds: ["opa", "npa", "airway", "guedel"],
+    pattern:
+      /\b(opas?|npas?|airways?|guedels?):?\s+(\d{1,2}(?:\.\d)?(?:\s*(?:,|and|&)\s*\d{1,2}(?:\.\d)?){1,4})\s*$/giu,
+    read: (_, name, sizes) => `${name} ${sizes!.match(/\d+(?:\.\d)?/g)!.length}`,
+  },
+  {
+    name: "a size alone on its row, and how many",
+    example: ["7.5 cm   x 6", "7.5 cm, 6 pcs"],
+    holds: "x",
+    pattern: /^\s*(\d+(?:[.,]\d+)?\s*(?:cm|mm|in|"))\s+x\s*(\d{1,2})\s*$/iu,
+    read: "$1, $2 pcs",
+  },
+  {
+    name: "one each of several sizes with one unit",
+    example: [
+      "bandages, one each of 5, 7.5 and 10 cm",
+      "bandages, one 5 cm, one 7.5 cm, one 10 cm",
+    ],
+    holds: " each of ",
+    pattern:
+      /[,:–-]?\s*(?:one|1)\s+each\s+of\s+((?:\d+(?:\.\d+)?(?:\s*,\s*|\s+and\s+|\s*&\s*))+\d+(?:\.\d+)?)\s*(cm|mm|in|inch)\b/giu,
+    read: (_, sizes, unit) =>
+      sizes!
+        .match(/\d+(?:\.\d+)?/g)!
+        .map((n) => `, one ${n} ${unit!}`)
+        .join(""),
+  },
+  {
+    name: "the unit said with the last of two sizes",
+    example: ["gauze pads: (10) 2 x 2, (6) 4 x 4 in", "gauze pads: (10) 2 x 2 in, (6) 4 x 4 in"],
+    holds: ["x", "×"],
+    pattern:
+      /(\d+(?:\.\d+)?\s*[x×]\s*\d+(?:\.\d+)?)(?=\s*(?:,|;|and|&)\s*\(?\d+\)\s*\d+(?:\.\d+)?\s*[x×]\s*\d+(?:\.\d+)?\s*(in|inch|cm|mm)\b)/giu,
+    read: "$1 $2",
+  },
+  {
     name: "sizes of an airway over strokes, one of each",
     example: ["OPA 2/3/4", "OPA 3"],
     holds: ["opa", "npa", "airway", "guedel"],

@@ -5,6 +5,10 @@ import { half, PACK, partOf, PARTS, valueOf, type Phrase } from "./phrase.ts";
 
 const N = NUMBER_WORDS;
 
+/** So many pieces lie in so many packs, as many in each. */
+const isShared = (pieces: string, packs: string): boolean =>
+  Number(pieces) > Number(packs) && Number(pieces) % Number(packs) === 0;
+
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const PACK_PHRASES: readonly Phrase[] = [
   {
@@ -30,6 +34,142 @@ export const PACK_PHRASES: readonly Phrase[] = [
     read: "$1 ",
   },
   {
+    name: "what one pack holds, said behind packs of it",
+    example: ["2 boxes of plasters, 20 in each", "2 boxes of 20 plasters"],
+    holds: ["per", "each", "to a"],
+    pattern: new RegExp(
+      `^(\\W*(?:${N})\\s+${PACK}(?:e?s)?)\\s+(?:of\\s+)?(\\p{L}[^,]*?),\\s*(\\d{1,3})\\s+(?:per\\s+${PACK}|in\\s+each|to\\s+an?\\s+${PACK}|each)\\s*$`,
+      "iu",
+    ),
+    read: "$1 of $3 $2",
+  },
+  {
+    name: "what one pack holds, before how many packs",
+    example: ["plasters, 20 per box, 2 boxes", "plasters, 2 boxes of 20"],
+    holds: ["per ", "/"],
+    pattern: new RegExp(
+      `,?\\s*\\b(\\d{1,3})\\s*(?:pcs|pieces|pc|ea)?\\s*(?:per\\s+|\\/\\s*)(?:${PACK}),?\\s+(\\d{1,3})\\s+(${PACK}(?:e?s)?)\\b(?!\\s+of)`,
+      "giu",
+    ),
+    read: ", $2 $3 of $1",
+  },
+  {
+    name: "so many in so many packs",
+    example: ["plasters, 40 in 2 boxes", "plasters, 40 pcs"],
+    holds: " in ",
+    pattern: new RegExp(`\\b(\\d{1,4})\\s+in\\s+(\\d{1,3})\\s+${PACK}(?:e?s)\\b`, "giu"),
+    read: (all, pieces, packs) => (isShared(pieces!, packs!) ? `${pieces!} pcs` : all!),
+  },
+  {
+    name: "so many of it, in so many packs",
+    example: ["40 plasters in 2 boxes", "40 plasters"],
+    holds: ["(", " in "],
+    pattern: new RegExp(
+      `^(\\W*)(\\d{1,4})\\s+(\\p{L}.*?)\\s+(?:\\(|in\\s+)(\\d{1,3})\\s+${PACK}(?:e?s)\\)?\\s*$`,
+      "iu",
+    ),
+    read: (all, lead, pieces, name, packs) =>
+      isShared(pieces!, packs!) ? `${lead!}${pieces!} ${name!}` : all!,
+  },
+  {
+    name: "packs, and what all of them hold",
+    example: ["plasters 2 packs, total 40", "plasters, 40 pcs"],
+    holds: ["total", "in all"],
+    pattern: new RegExp(
+      `,?\\s*\\b(\\d{1,3})\\s+${PACK}(?:e?s)?\\s*[,(–-]\\s*(?:total\\s*:?\\s*(\\d{1,4})|(\\d{1,4})\\s+(?:in\\s+)?(?:total|all))\\)?`,
+      "giu",
+    ),
+    read: (all, packs, ...pieces) => {
+      const inAll = pieces[0] ?? pieces[1]!;
+      return isShared(inAll, packs!) ? `, ${inAll} pcs` : all!;
+    },
+  },
+  {
+    name: "what all of them hold, and the packs",
+    example: ["plasters 40 total (2 packs)", "plasters 40"],
+    holds: ["total", "in all"],
+    pattern: new RegExp(
+      `\\b(\\d{1,4})\\s+(?:in\\s+)?(?:total|all)\\s*\\(\\s*\\d{1,3}\\s+${PACK}(?:e?s)?\\)`,
+      "giu",
+    ),
+    read: "$1",
+  },
+  {
+    name: "packs and so many besides",
+    example: ["plasters 3 packs of 6 + 2", "plasters 20 pcs"],
+    holds: ["+", "&", "and", "plus"],
+    pattern: new RegExp(
+      `\\b(?:(\\d{1,3})\\s*(?:[x×]\\s*|${PACK}(?:e?s)?\\s+of\\s+))(\\d{1,3})\\s*(?:\\+|&|and|plus)\\s*(\\d{1,3})(?:\\s*(?:singles?|loose|odd|extra))?\\s*$`,
+      "giu",
+    ),
+    read: (_, packs, each, more) => `${Number(packs) * Number(each) + Number(more)} pcs`,
+  },
+  {
+    name: "so many in their pack and so many loose",
+    example: ["plasters 20 in box, 5 loose", "plasters 25 pcs"],
+    holds: "loose",
+    pattern: new RegExp(
+      `\\b(\\d{1,3})\\s+in\\s+(?:the\\s+|an?\\s+|its\\s+)?${PACK}\\s*(?:[,;+&]|and|plus)\\s*(\\d{1,3})\\s+loose\\b`,
+      "giu",
+    ),
+    read: (_, packed, loose) => `${Number(packed) + Number(loose)} pcs`,
+  },
+  {
+    name: "so many and so many",
+    example: ["plasters 20 + 5", "plasters 25"],
+    holds: "+",
+    pattern: /(?<=\p{L}[^\d]*\s)(\d{1,3})\s*\+\s*(\d{1,3})\s*$/gu,
+    read: (_, some, more) => `${Number(some) + Number(more)}`,
+  },
+  {
+    name: "a pack of so many, some of them used",
+    example: ["plasters, box of 20, 2 used", "plasters, 18 pcs"],
+    holds: ["used", "gone", "taken", "missing"],
+    pattern: new RegExp(
+      `\\b(?:${PACK})\\s+of\\s+(\\d{1,3})\\s*[,(;–-]\\s*(\\d{1,3})\\s+(?:used|gone|taken|missing)\\)?`,
+      "giu",
+    ),
+    read: (all, full, used) =>
+      Number(used) < Number(full) ? `${Number(full) - Number(used)} pcs` : all!,
+  },
+  {
+    name: "so many packs and a half",
+    example: ["plasters 1 1/2 boxes of 20", "plasters 30 pcs"],
+    holds: ["1/2", "½", ".5"],
+    pattern: new RegExp(
+      `\\b(\\d{1,2})(?:\\s*½|\\s+1/2|\\.5)\\s+${PACK}(?:e?s)?\\s+of\\s+(\\d{1,3})\\b`,
+      "giu",
+    ),
+    read: (_, packs, each) => `${Math.ceil((Number(packs) + 0.5) * Number(each))} pcs`,
+  },
+  {
+    name: "a number glued to its pack",
+    example: ["plasters PK20", "plasters pack of 20"],
+    holds: "pk",
+    pattern: /(?<=\p{L}\s+)(?:PK|PKT)(\d{1,3})\s*$/giu,
+    read: "pack of $1",
+  },
+  {
+    name: "packs, what one holds in brackets, and how many",
+    example: ["plasters packs (20) 2", "plasters 2 packs of 20"],
+    holds: "(",
+    pattern: new RegExp(
+      `\\b(${PACK}(?:e?s)?)\\s*\\((\\d{1,3})\\)\\s*[x×:–-]?\\s*(\\d{1,3})\\s*$`,
+      "giu",
+    ),
+    read: "$3 $1 of $2",
+  },
+  {
+    name: "pairs in a pack, said after",
+    example: ["gloves, 50 pairs per box, 2 boxes", "gloves, 2 boxes of 50 pairs"],
+    holds: ["pairs per", "pairs to", "prs per"],
+    pattern: new RegExp(
+      `\\b(\\d{1,3})\\s+(?:pairs?|prs?)\\s+(?:per|to an?|in an?)\\s+${PACK}\\s*[,;x×-]\\s*(\\d{1,3})\\s+(${PACK}(?:e?s)?)\\b`,
+      "giu",
+    ),
+    read: "$2 $3 of $1 pairs",
+  },
+  {
     name: "what one pack holds, said after",
     example: ["12 packets, 2 tablets per packet", "12 packets, 2 per packet"],
     holds: ["per", "each", "to a"],
@@ -47,6 +187,13 @@ export const PACK_PHRASES: readonly Phrase[] = [
     read: (_, n, pack, holds) => `${n} ${pack === "BX" ? "box" : "pack"} of ${holds}`,
   },
   {
+    name: "half a dozen in figures",
+    example: ["pins 1/2 doz", "pins 6"],
+    holds: "doz",
+    pattern: /(?:\b1\/2|½)\s*(?:a\s+)?doz(?:en|\b\.?)/giu,
+    read: "6",
+  },
+  {
     name: "one word for twelve",
     example: ["plasters 1 doz", "plasters 12 pcs"],
     holds: "doz",
@@ -59,6 +206,13 @@ export const PACK_PHRASES: readonly Phrase[] = [
     holds: ["/"],
     pattern: new RegExp(`\\b(${PACK})\\s*\\/\\s*(\\d+)\\b`, "giu"),
     read: "$1 of $2",
+  },
+  {
+    name: "a pack within a pack, both over their content",
+    example: ["ibuprofen PKT of 2 BOX of 50", "ibuprofen BOX of 100"],
+    holds: " of ",
+    pattern: new RegExp(`\\b${PACK} of (\\d{1,3}),?\\s+(${PACK}) of (\\d{1,4})\\b`, "giu"),
+    read: (_, inner, pack, outer) => `${pack} of ${Number(inner) * Number(outer)}`,
   },
   {
     name: "packs of so many, the number behind in brackets",
@@ -243,16 +397,6 @@ export const PACK_PHRASES: readonly Phrase[] = [
       "giu",
     ),
     read: (_, pack, loose) => String(Number(pack) + Number(loose)),
-  },
-  {
-    name: "so many in a pack by a stroke, so many packs",
-    example: ["gauze pads, 10/box, 2 boxes", "gauze pads, 2 box of 10"],
-    holds: "/",
-    pattern: new RegExp(
-      `\\b(\\d{1,4})\\s*\\/\\s*(${PACK})\\s*,\\s*(\\d{1,3})\\s+\\2(?:es|s)?\\b`,
-      "giu",
-    ),
-    read: "$3 $2 of $1",
   },
   {
     name: "not pairs",

@@ -6,6 +6,15 @@ import type { Phrase } from "./phrase.ts";
 
 const N = NUMBER_WORDS;
 
+/** Stands right before what is said behind a count. */
+const BEHIND_COUNT =
+  "(?<=[\\s(x×,:=-]\\d{1,4}(?:\\s?(?:pcs|pieces|pairs?|prs?|off|ea|left|in total))?)";
+/** Of what is there. */
+const FOUND_WORDS = [
+  ...["checked", "ok", "okay", "yes", "present", "seen", "replaced", "renewed", "topped up"],
+  ...["sealed", "intact", "in date", "complete", "correct", "counted", "fine", "all there"],
+];
+
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const REMARK_PHRASES: readonly Phrase[] = [
   {
@@ -14,6 +23,89 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     holds: "=",
     pattern:
       /\b(?:tray|box|drawer|shelf|pocket|pouch|bag|side|row|layer|tin|bin|section|compartment|bay)\s+(?:no\.?\s*)?(?:\d{1,2}|[A-F])\s*=\s*(?=\d)/giu,
+    read: "",
+  },
+  {
+    name: "what was found of it, behind its count",
+    example: ["plasters, 24 checked", "plasters, 24"],
+    holds: FOUND_WORDS,
+    pattern: new RegExp(
+      `${BEHIND_COUNT}\\s*[,;(–-]*\\s*(?:all\\s+)?(?:${FOUND_WORDS.join("|")})(?:\\s+\\d{1,2}[/.]\\d{2,4})?\\)?\\s*$`,
+      "giu",
+    ),
+    read: "",
+  },
+  {
+    name: "and what is with them",
+    example: ["12 plasters (2), along with 2 wipes", "12 plasters (2), 2 wipes"],
+    holds: ["along with", "together with"],
+    pattern: /,?\s+(?:along|together)\s+with\s+(?=[^,;]*\d)/giu,
+    read: ", ",
+  },
+  {
+    name: "what it had in it",
+    example: ["The bag had 12 plasters and 2 wipes in it.", "12 plasters and 2 wipes"],
+    holds: " had ",
+    pattern:
+      /^\W*(?:the|this|that|my|our)\s+(?:\p{L}+\s+)?\p{L}+\s+(?:had|has)\s+(?=\S.*\d)(.+?)(?:\s+in\s+(?:it|there))?\.?\s*$/iu,
+    read: "$1",
+  },
+  {
+    name: "that they come with it",
+    example: ["supplied with 12 plasters, 2 wipes", "12 plasters, 2 wipes"],
+    holds: " with ",
+    pattern: new RegExp(
+      `^\\W*(?:it\\s+)?(?:comes?|supplied|delivered|sold|shipped|packed|filled)\\s+with\\s*:?\\s+(?=(?:${N}|an?)\\s|[^,;.]{3,40}\\d)`,
+      "iu",
+    ),
+    read: "",
+  },
+  {
+    name: "a kit and in brackets what is in it",
+    example: ["Small kit (12 plasters, 2 wipes)", "12 plasters, 2 wipes"],
+    holds: ["kit", "box", "bag", "set", "pouch", "tin"],
+    pattern: new RegExp(
+      `^[^():,;\\d]{0,40}\\b(?:kit|box|bag|set|pouch|tin)\\s*\\((?=\\s*(?:(?:${N})\\s*(?:[x×]\\s*)?\\p{L}{3}|an?\\s))([^()]*[,;+&][^()]*)\\)\\s*$`,
+      "iu",
+    ),
+    read: "$1",
+  },
+  {
+    name: "that it is wrapped still",
+    example: ["two rolled bandages still in their paper, tape", "two rolled bandages, tape"],
+    holds: "still",
+    pattern:
+      /,?\s*\bstill\s+(?:in\s+(?:its|their|the)\s+(?:\p{L}+\s+)?(?:paper|wrapp(?:er|ing)|packet|packaging|box|plastic|foil|sleeve)s?|sealed|wrapped)/giu,
+    read: "",
+  },
+  {
+    name: "where they lie, behind their count",
+    example: ["gauze pads, 6 – top pocket", "gauze pads, 6"],
+    holds: ["- ", "– ", "— "],
+    pattern: new RegExp(
+      `${BEHIND_COUNT}\\s+[-–—]\\s+(?:in\\s+)?(?:the\\s+)?(?:(?:top|bottom|front|back|side|left|right|inner|outer|main|lid|mesh|zip|first|lower|upper|red|blue|green|yellow)\\s+){1,2}(?:pocket|pouch|tray|shelf|flap|bag|box|drawer|compartment|lid)s?\\s*$`,
+      "giu",
+    ),
+    read: "",
+  },
+  {
+    name: "what one of them is like, in brackets",
+    example: ["plasters - 24 (one open)", "plasters - 24"],
+    holds: "(",
+    pattern: new RegExp(
+      `${BEHIND_COUNT}\\s*\\((?:one|1)\\s+(?:of\\s+them\\s+)?(?:is\\s+)?(?:open(?:ed)?|unwrapped|faded|creased|dusty|new|damp|bent)\\)`,
+      "giu",
+    ),
+    read: "",
+  },
+  {
+    name: "how many are wanted, in brackets",
+    example: ["plasters 24 (need 20)", "plasters 24"],
+    holds: ["need", "want", "should", "target"],
+    pattern: new RegExp(
+      `${BEHIND_COUNT}\\s*\\((?:needs?|needed|want(?:ed)?|should be|target)\\s*:?\\s*\\d{1,3}\\)`,
+      "giu",
+    ),
     read: "",
   },
   {

@@ -15,12 +15,15 @@ export function plainRow(line: string, source: number): CardRow {
     text = text.slice(mark[0].length);
     bullet = true;
   }
+  // "12/3: 6 plasters": when it was written.
+  text = text.replace(/^\d{1,2}[/.]\d{1,2}(?:[/.]\d{2,4})?:\s+(?=\S)/, "");
   const listNumber = /^(?:\d{1,3}[.)]|#\d{1,3}[.:)]?|\d{1,3}\s*[:]|[a-z][.)])\s+(?=\S)/i.exec(text);
   if (listNumber) {
     text = text.slice(listNumber[0].length);
     bullet = true;
   }
-  text = text.replace(/^\[[ xX]?\]\s*/, "");
+  // A footnote's mark behind the count.
+  text = text.replace(/^\[[ xX]?\]\s*/, "").replace(/(?<=\d)\s+[*†‡]{1,3}$/, "");
   // A dot leader points at the count; numbers before it are sizes and models.
   const hasLeader = text.includes("....");
   const led = !hasLeader

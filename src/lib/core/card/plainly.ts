@@ -8,6 +8,7 @@ import { eachVariant } from "./variants.ts";
 
 /** "do.", "ditto", "-do-": the name of the row above. */
 const DITTO = /(?:^|(?<=\s))-?(?:do\.|ditto|〃|do-)(?=\s|$)/iu;
+const DITTOS = /(?<=(?:^|\s)-?(?:do\.|ditto|〃|"|do-))(?:\s+-?(?:do\.|ditto|〃|"|do-))+(?=\s|$)/giu;
 const SIZE_WORD = /\b(?:small|medium|large|lge|med|sml?|lg|big|little|xl)\b\.?/giu;
 
 /** "(i) six ", "4 pcs ": list mark and count before the name. */
@@ -30,6 +31,8 @@ function withoutDitto(rows: readonly CardRow[]): CardRow[] {
   return rows.map((row) => {
     const head = above.split(" ").at(-1)!;
     const text = row.text
+      // "do.   do.": of each word, all of the name.
+      .replace(DITTOS, " ")
       .replace(DITTO, above)
       // "blister ones": of what stands above.
       .replace(/^(\p{L}+)\s+ones\b/iu, head === "" ? "$&" : `$1 ${head}`);
@@ -40,7 +43,7 @@ function withoutDitto(rows: readonly CardRow[]): CardRow[] {
 
 /** Where things lie, not what they are. */
 const PLACE =
-  /^(?:the\s+)?(?:(?:very\s+)?(?:top|bottom|front|back|rear|side|left|right|inner|outer|inside|outside|main|middle|lower|upper|first|second|third|lid|small|big|large|zip|mesh|belt|chest)\s*)+(?:layer|pockets?|shelf|tray|lid|compartment|drawer|pouch|section|front|flap|half)?\s*$/i;
+  /^(?:the\s+)?(?:(?:very\s+)?(?:top|bottom|front|back|rear|side|left|right|inner|outer|inside|outside|main|middle|lower|upper|first|second|third|lid|small|big|large|zip|mesh|belt|chest)\s*)+(?:layer|pockets?|shelf|tray|lid|compartment|drawer|pouch|section|front|flap|half|bag|box)?\s*$/i;
 
 /** What holds things is no thing where it heads them: "Leaders' box in addition: ice packs (2), whistle". */
 const HOLDER =
@@ -53,13 +56,16 @@ function withoutPlace(row: CardRow, names: (text: string) => boolean): CardRow {
   const label = m[1]!.trim();
   const rest = row.text.slice(m[0].length);
   const namesNothing = !names(label.replace(HOLDER, " "));
-  const isPlace = PLACE.test(label) || (/:\s/.test(m[0]) && /[,;]/.test(rest) && namesNothing);
-  return isPlace && rest.split(/[,;+]/).some(names) ? { ...row, text: rest, bullet: true } : row;
+  const isPlace =
+    PLACE.test(label) || (/:\s/.test(m[0]) && /[,;+&]|\sand\s/.test(rest) && namesNothing);
+  return isPlace && rest.split(/[,;+&]|\sand\s/).some(names)
+    ? { ...row, text: rest, bullet: true }
+    : row;
 }
 
 /** "SHELF 1   plasters, 20": where things lie, set apart before them. */
 const PLACE_LABEL =
-  /^(?:shelf|drawer|door|lid|tray|pocket|bag|box|pouch|compartment|layer|rack|hook|bin|side|top|bottom|front|back|left|right)\s*(?:no\.?\s*)?(?:\d{1,2}|[A-F])?\s{2,}(?=\S)/iu;
+  /^(?:shelf|drawer|door|lid|tray|pocket|bag|box|pouch|compartment|layer|rack|hook|bin|side|top|bottom|front|back|left|right)\s*(?:no\.?\s*)?(?:\d{1,2}|[A-F])?(?:\s{2,}|\s*:\s+|\s+[-–]\s+)(?=\S)/iu;
 /** "BLEED        TQ 2 | gauze 1": a word in capitals far before a list says what the list is for. */
 const GROUP_LABEL = /^\p{Lu}[\p{Lu}/& .-]{2,20}?\s{3,}(?=\S)/u;
 function withoutGroup(row: CardRow, names: (text: string) => boolean): CardRow {
@@ -76,7 +82,10 @@ function withoutGroup(row: CardRow, names: (text: string) => boolean): CardRow {
     : row;
 }
 
-const COUNTED_FIRST = new RegExp(`^\\W*(?:${NUMBER_WORDS})\\s*(?:[x×]\\s*)?\\p{L}{2}`, "iu");
+const COUNTED_FIRST = new RegExp(
+  `^\\W*(?:(?:${NUMBER_WORDS})\\s*(?:[x×]\\s*)?|an?\\s+)\\p{L}{2}`,
+  "iu",
+);
 /** "cas cards / pencils   3 / 2": names and counts each side of a stroke. */
 function eachSideOfStroke(row: CardRow): CardRow[] {
   if (!row.text.includes(" / ")) return [row];
@@ -117,15 +126,20 @@ function oneLanguage(row: CardRow, knows: (text: string) => boolean): CardRow {
 }
 
 /** What stands between the things of a line, where no comma does. */
-const BETWEEN_THINGS = [" · ", " • ", " / ", " // ", " | ", " – ", " - ", "  "];
+const BETWEEN_THINGS = [" · ", " • ", " * ", " / ", " // ", " | ", " – ", " - ", "  "];
 const COUNT_LAST = new RegExp(
   `\\p{L}{2}.*?(?:\\s[x×]?\\s?|[(:=]\\s*)(?:${NUMBER_WORDS})\\)?\\s*(?:pcs|pairs?|prs?)?\\W*$`,
   "iu",
 );
-/** "Contents: 10 plasters". */
-const LEAD = /^\W*\p{L}[\p{L} ]{2,28}(?::|\s[-–—])\s+(?=\d+\s*[x×]?\s*\p{L})/u;
-/** Two may be a name and a remark, or a name in two languages. */
+/** "Contents: 10 plasters", "We have 10 plasters". */
+const LEAD =
+  /^\W*\p{L}[\p{L}' ]{1,28}(?::|\s[-–—]|\b(?:are|is|has|have|had|holds?|contains?|includes?|got|get|found|counted|of|with))\s+(?=(?:\d+|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty)\s*[x×]?\s*\p{L})/iu;
+/** Two may be a name and a remark, or a name in two languages, where not both begin with their count. */
 const FEWEST_THINGS = 3;
+/** Stands between things, never before a remark. */
+const LIST_MARK = /[·•*]/u;
+/** "2 tourniquets - one windlass, one ratchet": says more of what was counted. */
+const ONE_OF_THEM = /^(?:one|an?|1)\s/iu;
 /** The things between such signs, without what leads the list; null: not each of them is counted, or too few. */
 function thingsBetween(text: string, between: string): string[] | null {
   const parts = text.split(between).map((p) => p.trim());
@@ -133,25 +147,36 @@ function thingsBetween(text: string, between: string): string[] | null {
   if (!/\d/.test(parts[0]!) && parts.length > FEWEST_THINGS) parts.shift();
   const things = parts.map((p, i) => (i === 0 ? p.replace(LEAD, "") : p));
   const areCounted = things.every((p) => COUNTED_FIRST.test(p) || COUNT_LAST.test(p));
-  return things.length >= FEWEST_THINGS && areCounted ? things : null;
+  const isPair =
+    things.length === 2 &&
+    (LIST_MARK.test(between) ||
+      (things.every((p) => COUNTED_FIRST.test(p)) && !ONE_OF_THEM.test(things[1]!)));
+  return areCounted && (isPair || things.length >= FEWEST_THINGS) ? things : null;
 }
-const NUMBERS = /\d+/g;
+/** Of two each is named. */
+const NAMED_OF_THREE = 2;
 /** "10 plasters · 4 wipes · 1 whistle": each counted, and most of them named. */
 function eachBetween(row: CardRow, names: (text: string) => boolean): CardRow[] {
-  if (row.inTable || (row.text.match(NUMBERS)?.length ?? 0) < FEWEST_THINGS) return [row];
+  if (row.inTable) return [row];
   for (const between of BETWEEN_THINGS) {
     const things = row.text.includes(between) ? thingsBetween(row.text, between) : null;
-    if (things && things.filter(names).length * 3 >= things.length * 2)
+    if (
+      things &&
+      things.filter(names).length * 3 >= things.length * (things.length === 2 ? 3 : NAMED_OF_THREE)
+    )
       return things.map((text) => ({ ...row, text, bullet: true }));
   }
   return [row];
 }
 
+const IN_BRACKETS = /\([^)]*\)/g;
 /** "Plasters 40          Eye pads 2": several side by side, each named and counted. */
 function eachAcross(row: CardRow, names: (text: string) => boolean): CardRow[] {
   if (row.inTable || !/\S\s{3,}\S/.test(row.text)) return [row];
   const parts = row.text.split(/\s{3,}/);
-  return parts.every((p) => names(p) && /\d/.test(p))
+  return parts.every(
+    (p) => names(p) && /\d/.test(p) && /\p{L}{2}/u.test(p.replace(IN_BRACKETS, "")),
+  )
     ? parts.map((text) => ({ ...row, text }))
     : [row];
 }

@@ -9,8 +9,15 @@ export function stripPrices(text: string): string {
       .replace(/(?:[£€$¥]|\b(?:EUR|USD|GBP|CHF|SEK|AUD|CAD|NZD)\b)\s*\d+(?:[.,]\d+)*/g, " ")
       .replace(/\b\d+(?:[.,]\d{1,2})?\s*(?:[£€]|\b(?:EUR|USD|GBP|CHF|SEK|AUD|CAD|NZD)\b)/g, " ")
       .replace(/\$\s*(?=\s|$)/g, " ")
+      .replace(/\b(?:lot|batch|serial)\s*(?:no\.?|number|#)?\s*:?\s*(?=[A-Z]*-?\d)[\w-]+/gi, " ")
+      // "@ 0.45": what one costs.
+      .replace(/\s@\s*\d+[.,]\d{2}(?![\d.,])/g, " ")
       .replace(
-        /\b(?:exp(?:iry|ires?|\.)?|use by|best before|bbe?|dated?|tested|checked|charged|serviced|opened|lot|batch)\s*(?:date)?\s*[:.]?\s*(?:end\s+)?(?:\d{1,4}[-/.]\d{1,4}(?:[-/.]\d{1,4})?|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?\s*\d{2,4})/gi,
+        /(?<=\s|^)(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?\s+20\d\d(?!\d)/gi,
+        " ",
+      )
+      .replace(
+        /\b(?:exp(?:iry|ires?|\.)?|use by|best before|bbe?|dated?|tested|checked|charged|serviced|opened|replaced|renewed|changed|restocked|refilled|lot|batch)\s*(?:date)?\s*[:.]?\s*(?:end\s+)?(?:\d{1,4}[-/.]\d{1,4}(?:[-/.]\d{1,4})?|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?\s*\d{2,4})/gi,
         " ",
       )
       .replace(

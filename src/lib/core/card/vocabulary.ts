@@ -2,6 +2,7 @@ import { categoryOf, type NamedCatalogue } from "../catalogue/catalogue.ts";
 import type { Category } from "../model/functionRecord.ts";
 import { isCutOf } from "./abbreviation.ts";
 import { abroadOf, type Abroad } from "./abroad.ts";
+import { PACK_ONLY } from "./packWords.ts";
 import { foldedWords } from "./words.ts";
 
 /** Stands for a real thing that no item type describes. */
@@ -340,6 +341,13 @@ function ranked(said: SaidWords, { phrasesByWord, weightOf }: Vocabulary): [stri
   return [...best].sort((a, b) => b[1].score - a[1].score || (a[0] < b[0] ? -1 : 1));
 }
 
+/** "Plasters, a box": what they are packed in is not the thing, where another is named whole. */
+function packsLast(kinds: [string, Met][]): [string, Met][] {
+  const [first, second, ...others] = kinds;
+  const isPack = first?.[1].words.length === 1 && PACK_ONLY.test(first[1].words[0]!);
+  return isPack && second?.[1].whole === 1 ? [second, first, ...others] : kinds;
+}
+
 /** Weight of the words said, those apart that only say what a thing is like; and how much of it a phrase has. */
 function explainedBy(
   words: readonly string[],
@@ -364,7 +372,7 @@ function findMatch(
 ): Match {
   const said = wordsSaid(text, vocabulary, reading);
   if (said.strength.size === 0) return NOTHING;
-  const [first, ...others] = ranked(said, vocabulary);
+  const [first, ...others] = packsLast(ranked(said, vocabulary));
   const { respelt, cutShort, unknown, unknownShort, head } = said;
   if (!first) return { ...NOTHING, respelt };
   const [type, top] = first;

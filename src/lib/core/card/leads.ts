@@ -1,0 +1,96 @@
+import type { CardRow } from "./cardRow.ts";
+
+/** What stands before each of many lines and is not of the thing: when it was said, by whom, its number in the list. */
+
+/** So many lines of one kind are no chance. */
+const FEWEST = 4;
+/** Of the lines between the first and the last that begin so. */
+const MOST_OF_THEM = 0.6;
+
+const SPEAKER = "(?:\\p{Lu}[\\p{L}.]{0,15}(?:\\s\\p{L}{1,12})?:\\s+|<[^<>]{1,20}>:?\\s*)";
+/** "14:03 - Jo: ", "2:03 pm ", "<14:03> Jo: ", "14.03 Jo: ". */
+const TIMED = new RegExp(
+  `^\\W{0,2}(\\d{1,2})(?:([:])|\\.)(\\d{2})(?::\\d{2})?\\s?(?:[ap]\\.?m\\.?)?[\\])>]?\\s*(?:[-–|]\\s+)?(${SPEAKER})?(?=\\S)`,
+  "iu",
+);
+/** "Jo 14:03: ", "Jo, 2:03 pm - ". */
+const TIMED_BEHIND =
+  /^\p{Lu}[\p{L}.]{0,15}(?:\s\p{L}{1,12})?,?\s+[[(]?(\d{1,2})[:.](\d{2})(?:\s?[ap]m)?[\])]?(?::|\s[-–])\s+(?=\S)/u;
+
+/** Minutes of the day at which a line was said, and what it says; null: it does not tell. */
+function saidAt(line: string): { readonly at: number; readonly said: string } | null {
+  const before = TIMED.exec(line);
+  // "2.50 bandages": a time with a point is one where a name follows.
+  const m = before && (before[2] || before[4]) ? before : TIMED_BEHIND.exec(line);
+  if (!m) return null;
+  const [hours, minutes] = [Number(m[1]), Number(m[m === before ? 3 : 2])];
+  return hours < 24 && minutes < 60
+    ? { at: hours * 60 + minutes, said: line.slice(m[0].length) }
+    : null;
+}
+
+/** Half a day: "12:59 pm" before "1:02 pm". */
+const HALF_DAY = 12 * 60;
+/** "14:03 - Jo: plasters 40", line after line: without when, and by whom. A question asks, and lists nothing. */
+export function withoutTimes(lines: readonly string[]): string[] {
+  const said = lines.map(saidAt);
+  const told = said.filter((s) => s !== null);
+  const isTold =
+    told.length >= FEWEST &&
+    told.every((s, i) => i === 0 || (s.at - told[i - 1]!.at + HALF_DAY) % HALF_DAY < HALF_DAY / 2);
+  if (
+    !isTold ||
+    !areMost(
+      said.map((s) => s !== null),
+      lines.map((l) => l.trim() !== ""),
+    )
+  )
+    return [...lines];
+  return lines.map((line, i) => {
+    const what = said[i]?.said;
+    if (what === undefined) return line;
+    return /\?\s*$/.test(what) && !/\d/.test(what) ? "" : what;
+  });
+}
+
+/** Whether most of what is written between the first and the last of them is of them. */
+function areMost(of: readonly boolean[], written: readonly boolean[]): boolean {
+  const [first, last] = [of.indexOf(true), of.lastIndexOf(true)];
+  const between = written.slice(first, last + 1).filter(Boolean).length;
+  return of.filter(Boolean).length >= MOST_OF_THEM * between;
+}
+
+/** "Item 12 ", "Pos. 3: ", "No. 4 - ". */
+const LABELLED =
+  /^(?:item|pos|position|line|row|no|nr|art|article|ref|entry|ser|serial|sr\.?\s*no|sl\.?\s*no)\.?\s*[:#]?\s*(\d{1,4})\s*(?:[:.)]|\s[-–])?\s+(?=[\p{L}\d(])/iu;
+/** "1 - ", "4711 / ", "(12) ", "03 ". */
+const NUMBERED =
+  /^\(?(\d{1,5})\)?(?:\s*[.:)]|\s+[-–/|])?\s+(?!(?:[x×]|pcs|pieces|ea|off|no\.)\s)(?=[\p{L}\d(])/iu;
+/** "4.1 ", "2.3.12 ". */
+const SECTION = /^\d{1,2}\.(?:\d{1,2}\.)*?(\d{1,2})\.?\s+(?=[\p{L}\d(])/iu;
+/** Article numbers need not follow each other; fewer digits count. */
+const ARTICLE_FROM = 100;
+
+/** Numbers that rise down the card number its lines, where each line has another number, its count. */
+export function withoutRunningNumbers(rows: readonly CardRow[]): CardRow[] {
+  return [LABELLED, SECTION, NUMBERED].reduce<CardRow[]>(withoutNumbers, [...rows]);
+}
+
+function withoutNumbers(rows: CardRow[], lead: RegExp): CardRow[] {
+  const leads = rows.map((r) => (r.inTable ? null : lead.exec(r.text)));
+  const value = (i: number) => (leads[i] ? Number(leads[i][1]) : null);
+  const follows = (a: number, b: number) => b === a + 1 || (a >= ARTICLE_FROM && b > a);
+  const read = [...rows];
+  for (let from = 0; from < rows.length; from++) {
+    if (value(from) === null) continue;
+    let to = from;
+    while (to + 1 < rows.length && value(to + 1) !== null && follows(value(to)!, value(to + 1)!))
+      to++;
+    const rests = rows.slice(from, to + 1).map((r, k) => r.text.slice(leads[from + k]![0].length));
+    const counted = rests.filter((rest, k) => /\d/.test(rest) || rows[from + k]!.quantity !== null);
+    if (rests.length >= FEWEST && counted.length >= MOST_OF_THEM * rests.length)
+      rests.forEach((text, k) => (read[from + k] = { ...rows[from + k]!, text, bullet: true }));
+    from = to;
+  }
+  return read;
+}

@@ -1,0 +1,53 @@
+/** A card that says at the end of each line what the thing weighs or costs: numbers that count nothing. */
+
+/** "Pressure bandage 15 cm ......... 96", "6 x crepe bandage     7.20 g". */
+const AT_END =
+  /^(\s*\S.*\p{L}.*?)(?:\s*\.{3,}\s*|\s{2,}|\t\s*|\s+[-–:=]\s+)[£€$]?(\d{1,6}(?:[.,]\d{1,2})?)\s*(?:g|gr|grams?|kg|oz|EUR|GBP|USD)?\.?\s*$/iu;
+const TOTAL =
+  /^\W*(?:grand\s+|sub-?\s?)?(?:total|sum|all\s+up|together|altogether|in\s+all|weighs)\b\D{0,40}?(\d{1,6}(?:[.,]\d{1,2})?)\s*(?:g|gr|grams?|kg|oz|EUR|GBP|USD)?\.?\s*$/iu;
+/** Said above the list: what the numbers are. */
+const SAYS_WEIGHT =
+  /\b(?:weigh(?:s|ts?|ed)|grams?|grammes?|in\s+g|ounces|prices?|costs?|amount|in\s+(?:€|£|\$|eur|euros?|pounds|dollars))\b|\((?:g|oz|€|£|\$)\)/iu;
+const SAYS_COUNT = /\b(?:qty|quantity|count|pcs|pieces|number|how\s+many|held|no\.)\b/iu;
+
+/** Fewer lines may come to their sum by chance. */
+const FEWEST = 4;
+/** Of a sum that was added up by hand, with each weight rounded. */
+const ROUNDED = 0.02;
+/** Lines longer than this are prose. */
+const LONGEST = 160;
+
+/** Set apart by blanks or a tab. */
+const COLUMN = /\S(?:\s{3,}|\t)\S/u;
+
+const value = (written: string): number => Number(written.replace(",", "."));
+
+/**
+ * The lines without those numbers, where a line above says what they are, or where they come to a printed total though the lines
+ * count in other words ("3 pairs ....... 33"). As many lines as before.
+ */
+export function withoutWeights(lines: readonly string[]): string[] {
+  const ends = lines.map((l) => (l.length > LONGEST || TOTAL.test(l) ? null : AT_END.exec(l)));
+  const found = ends.filter((m) => m !== null);
+  // Of several columns the table tells what each holds.
+  const columns = found.filter((m) => COLUMN.test(m[1]!.trim())).length;
+  if (found.length < FEWEST || 2 * columns > found.length) return [...lines];
+  const first = ends.findIndex((m) => m !== null);
+  const above = lines.slice(0, first).join(" ");
+  if (SAYS_COUNT.test(above)) return [...lines];
+  const says = SAYS_WEIGHT.test(above);
+  const sum = found.reduce((s, m) => s + value(m[2]!), 0);
+  const total = lines.map((l) => TOTAL.exec(l)?.[1]).find((t) => t !== undefined);
+  const comesToTotal =
+    total !== undefined && Math.abs(value(total) - sum) <= Math.max(0.01, ROUNDED * sum);
+  const counted = found.filter((m) => COUNTED.test(m[1]!)).length;
+  const isWeighed = says
+    ? total === undefined || comesToTotal || counted > 0
+    : comesToTotal && counted >= 2;
+  if (!isWeighed) return [...lines];
+  return lines.map((line, i) => ends[i]?.[1] ?? (TOTAL.test(line) ? "" : line));
+}
+
+/** A count of its own, before the number at the end. */
+const COUNTED =
+  /\b\d+\s*[x×]\s|\s[x×]\s?\d+\b|\b\d+\s*(?:pcs|pieces|pairs?|prs?|tabs|tablets|sachets)\b|\(\d+\)/iu;
