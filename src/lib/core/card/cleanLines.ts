@@ -158,9 +158,10 @@ const withoutBreaks: Step = (lines) => {
 };
 
 /** "1. Sterile plasters, individually wrapped," over "   assorted sizes      24": what goes on below, set in, with the count. */
-const NUMBERED_WORDS = /^\s*(?:\d{1,2}[.)]|[-*•])\s+\p{L}\D*,\s*$/u;
+const NUMBERED_WORDS =
+  /^\s*(?:(?:\d{1,2}[.)]|[-*•])\s+\p{L}\D*,|\p{L}\D*\b(?:approx\.?|about|min\.?|ca\.))\s*$/u;
 const SET_IN_WITH_COUNT =
-  /^\s{2,}(?![-*•]|\d{1,2}[.)])\p{L}\D*?(?:\s{2,}|\.{3,}\s*|\s[-–:x×]\s*)\d{1,4}\s*$/iu;
+  /^\s{2,}(?![-*•]|\d{1,2}[.)])[\p{L}\d].*?(?:\s{2,}|\.{3,}\s*|\s[-–:]\s*)\d{1,4}\s*$/iu;
 const withoutWraps: Step = (lines) => {
   const read = [...lines];
   for (let i = 0; i + 1 < read.length; i++)

@@ -5,7 +5,7 @@ import { isCapitals, type Style } from "./style.ts";
 /** Lines that name a group of items: an ordered table, the first rule that tells decides. */
 
 const HEADINGS = new Set(
-  "wound care|wounds|wound|bandages|bandages and dressings|dressings|dressings and bandages|plasters|plasters and dressings|tools|tools and protection|instruments|medicines|medicine|medication|medications|meds|drugs|burns|burn care|burn|bleeding|bleeding control|cleaning|hygiene|protection|ppe|personal protection|misc|miscellaneous|other|others|other items|extras|general|trauma|airway|breathing|circulation|eyes|eye care|fractures|sprains|sprains and strains|fractures and sprains|survival|tapes|tape|gloves and masks|antiseptics|cleansing|blisters|blister care|feet|foot care|bites and stings|insect bites|equipment|hardware|paperwork|documents|stationery|documentation|contents|medicine cabinet|diagnostics|splints|supports|immobilisation|cold therapy|hot and cold|resuscitation|cpr|first aid|emergency|pockets|front pocket|main compartment|back pocket|inner pocket|outer pocket|lid|top|bottom|left|right|wipes|wipes and creams|creams|ointments|creams and ointments|tablets|gauze|gauze and pads|pads|bandaging|wound dressings|closures|signalling|lighting|warmth|exposure|skin|allergy|stings|bag|box".split(
+  "wound care|wounds|wound|bandages|bandages and dressings|dressings|dressings and bandages|plasters|plasters and dressings|tools|tools and protection|instruments|medicines|medicine|medication|medications|meds|drugs|burns|burn care|burn|bleeding|bleeding control|cleaning|hygiene|protection|ppe|personal protection|misc|miscellaneous|other|others|other items|extras|general|trauma|airway|breathing|circulation|eyes|eye care|fractures|sprains|sprains and strains|fractures and sprains|survival|tapes|tape|gloves and masks|antiseptics|cleansing|blisters|blister care|feet|foot care|bites and stings|insect bites|equipment|hardware|paperwork|documents|stationery|documentation|contents|medicine cabinet|diagnostics|splints|supports|immobilisation|cold therapy|hot and cold|resuscitation|cpr|first aid|emergency|pockets|front pocket|main compartment|back pocket|inner pocket|outer pocket|lid|top|bottom|left|right|wipes|wipes and creams|creams|ointments|creams and ointments|tablets|gauze|gauze and pads|pads|bandaging|wound dressings|closures|signalling|lighting|warmth|exposure|skin|allergy|stings|bites|cold|heat|wound closure|bag|box".split(
     "|",
   ),
 );
@@ -13,6 +13,10 @@ const HEADINGS = new Set(
 /** "Pouch 2 – airway". */
 const NUMBERED_PLACE =
   /^\W*(?:bag|box|pouch|drawer|shelf|pocket|module|kit|tray|case|layer)\s+(?:\d{1,2}|\p{Lu})\s*[:–—-]\s/iu;
+
+/** "Bag 2 (resuscitation)", "Drawer B – eyes": nothing in it is counted. */
+const NUMBERED_GROUP =
+  /^\W*(?:bag|box|pouch|drawer|shelf|pocket|module|tray|case|layer|section|part|compartment|bin)\s+(?:\d{1,2}|\p{Lu})\s*(?:\([^()\d]*\)|[:–—-]\s*[^\d]*)\s*$/iu;
 
 /** "A. Dressings", with a list mark: a heading where what is listed carries counts. */
 const SECTIONS =
@@ -26,6 +30,12 @@ const normalHeading = (text: string) =>
     .replace(/[^a-z ]/g, "")
     .replace(/\s+/g, " ")
     .trim();
+
+/** "Dressings", "Dressings and plasters": each part of it heads groups. */
+const headsGroup = (text: string): boolean => {
+  const heading = normalHeading(text);
+  return HEADINGS.has(heading) || heading.split(" and ").every((part) => HEADINGS.has(part));
+};
 
 interface Line extends Draft {
   readonly text: string;
@@ -41,6 +51,13 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   {
     name: "ends in a colon",
     tells: ({ text }) => yesIf(/:\s*(?:\([^)]*\))?\s*$/.test(text)),
+  },
+  {
+    name: "'Bag 2 (resuscitation)', over what is counted",
+    tells: ({ text, style, row, next }) =>
+      yesIf(
+        style.counts && row.quantity === null && next !== undefined && NUMBERED_GROUP.test(text),
+      ),
   },
   {
     name: "'* Cold' over a list that is set further in",
@@ -84,6 +101,30 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
       yesIf(style.bullets && !row.bullet && !names && NUMBERED_PLACE.test(text)),
   },
   {
+    name: "'-- Burns --', '[Eyes]': framed, over what is counted",
+    tells: ({ row, style, counted, text, next }) =>
+      yesIf(
+        style.counts &&
+          !counted &&
+          row.quantity === null &&
+          next !== undefined &&
+          !/\d/.test(text) &&
+          /\p{L}\W?\s*(?:[-=*~_#]{2,}|[\]~])\s*$/u.test(text),
+      ),
+  },
+  {
+    name: "'1. Burns and eyes' over what is counted without a mark",
+    tells: ({ row, style, counted, text, next }) =>
+      yesIf(
+        row.bullet &&
+          !style.bullets &&
+          style.counts &&
+          !counted &&
+          next !== undefined &&
+          headsGroup(text),
+      ),
+  },
+  {
     name: "what is counted or measured is a thing",
     tells: ({ counted, whole }) => noIf(counted || whole.sizeMm !== null),
   },
@@ -102,7 +143,7 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
     tells: ({ names, text, style }) =>
       yesIf(
         !(names && text === text.toLowerCase() && !text.endsWith("s")) &&
-          HEADINGS.has(normalHeading(text)) &&
+          headsGroup(text) &&
           (style.counts || style.bullets),
       ),
   },

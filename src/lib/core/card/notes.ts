@@ -10,6 +10,10 @@ const NOTE_START =
 const FOOTER =
   /^\W*page\s*\d|\b\d{1,2}:\d{2}\b|\b(?:tel\.?|phone|ext)\s*\.{3,}|\.{6,}\s*$|\b(?:ships?|shipping|freight|delivery|returns?|reviews?|rated|buyers|initials|families\s+of|next\s+due|inspected\s+by|rev\.)\b|\b\d{2}\/\d{2}\s*$/i;
 
+/** What an office writes on a card: numbers of seals, forms and rooms, who is answerable, how one is greeted. */
+const OFFICE =
+  /^\W*(?:seal(?:ed)?(?:\s+(?:no\.?|number|nr\.?))?\s*[:#]?\s*\d|(?:art(?:icle)?|item|stock|product|part|order|quote)\.?\s*(?:no\.?|nr\.?|number|code)\b|ean\b|gtin\b|upc\b|kit\s+(?:(?:no|nr|id|number)\b|\p{Lu}$|weight|volume)|(?:box|copy|sheet|bag|kit)\s+\d+\s*(?:of|\/)\s*\d|this\s+kit\b|©|printed\b|issued\b|valid\b|emergenc(?:y|ies)\s*:|in\s+an?\s+emergency|opening\s+hours|first\s+aiders?\s*:|responsible|room\s+\d|(?:ground|first|second|third)\s+floor|vehicle\s*:|form\s+\p{Lu}|lasts\b|contents\s+may|comments?\s*:|volume\b|capacity\b|to\s+re-?order|refills?\s*:|(?:hi|hello|dear)\s+(?:all|team|both|everyone|\p{Lu}\p{L}+)\s*[,!]|(?:best|thanks|thank\s+you|many\s+thanks|love|greetings)\s*[,!]|used\s+on\s+(?:trip|the)|ask\s+at|item\s+qty|size\s*:\s*\d+\s*[x×]\s*\d+\s*[x×]|\d+\s+kits?\s+in\b|\d+-year\s|for\s+(?:up\s+to\s+)?\d+\s+(?:persons?|people))/iu;
+
 interface Told extends Draft {
   readonly text: string;
   readonly words: number;
@@ -77,6 +81,11 @@ const IN_TEXT: readonly NoteRule[] = [
     name: "a whole line in brackets",
     example: "(keep dry and cool)",
     says: ({ text, row }) => /^\([^()]*\)\.?$/.test(text) && !row.bullet,
+  },
+  {
+    name: "an office's line",
+    example: "Seal no. 00417",
+    says: ({ text, row }) => OFFICE.test(text) && !row.bullet,
   },
   {
     name: "a line to write on",

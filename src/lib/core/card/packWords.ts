@@ -18,7 +18,7 @@ export const QUANTITY_WORD =
   /^(?:qty|quantity|count|amount|number|pcs|pieces|contains|quan|anzahl)$/i;
 
 const BOOKKEEPING: ReadonlySet<string> = new Set(
-  "pc pcs pce pces stk stück pkg pkgs pkt pkts bx bxs rl rls btl btls ea each qty quantity pair pairs pr prs x of off per unit units piece pieces pk ct no approx the is are there there's theres we i have got has um uh er erm okay ok oh so well now next here's that's some one ones".split(
+  "pc pcs pce pces stk stück pkg pkgs pkt pkts bx bxs rl rls btl btls ea each qty quantity pair pairs pr prs x of off per unit units piece pieces pk pks ct no approx the is are there there's theres we i have got has um uh er erm okay ok oh so well now next here's that's some one ones".split(
     " ",
   ),
 );

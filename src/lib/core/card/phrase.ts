@@ -16,7 +16,7 @@ export interface Phrase {
 
 /** What things are packed in, as a pattern's source. */
 export const PACK =
-  "(?:pack|pk|pkt|packet|bx|box|card|blister|strip|bag|tube|tub|tin|carton|set|sleeve|envelope|env|wallet|sheet|pouch)";
+  "(?:pack|pk|pkt|pkg|packet|bx|box|card|blister|strip|bag|tube|tub|tin|carton|set|sleeve|envelope|env|wallet|sheet|pouch)";
 
 /** Half of them, rounded up: what is begun counts. */
 export const half = (number: string) => String(Math.ceil(valueOf(number) / 2));

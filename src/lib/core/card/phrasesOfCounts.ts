@@ -126,7 +126,7 @@ export const COUNT_PHRASES: readonly Phrase[] = [
   {
     name: "a handful",
     example: ["a handful of safety pins (8)", "safety pins (8)"],
-    holds: "hand",
+    holds: ["hand", "bunch", "load", "pile", "stack"],
     pattern:
       /\b(?:a\s+)?(?:handful|bunch|load|pile|stack|couple of handfuls)\s+(?:of\s+)?(?=[^;]*\d)/giu,
     read: "",

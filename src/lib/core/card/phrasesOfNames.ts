@@ -137,6 +137,20 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: (_, name, sizes) => `${name} ${sizes!.match(/\d+(?:\.\d)?/g)!.length}`,
   },
   {
+    name: "a square's sides over a stroke",
+    example: ["dressings 10/10 cm", "dressings 10 x 10 cm"],
+    holds: "/",
+    pattern: /\b(\d{1,3})\s?\/\s?\1\s?(cm|mm)\b/giu,
+    read: "$1 x $1 $2",
+  },
+  {
+    name: "one of each of a run of sizes",
+    example: ["OPAs 1 of each 0-4", "OPAs 5"],
+    holds: "each",
+    pattern: /\b(?:1|one)\s+(?:of\s+)?each,?\s+(?:sizes?\s+)?(\d)\s*(?:[-–]|to)\s*(\d)\s*$/giu,
+    read: (all, from, to) => (to! > from! ? `${Number(to) - Number(from) + 1}` : all!),
+  },
+  {
     name: "a size alone on its row, and how many",
     example: ["7.5 cm   x 6", "7.5 cm, 6 pcs"],
     holds: "x",
@@ -178,7 +192,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["NPA 28F with lube", "NPA 28 Fr with lube"],
     holds: ["npa", "nasal", "nasopharyngeal"],
     pattern:
-      /\b(npa|nasal airway|nasopharyngeal airway)s?\s+(2\d|3[0-6])\s?F(?=\s*(?:,|w\b|with\b|$))/giu,
+      /\b(npa|nasal airway|nasopharyngeal airway)s?\s+(2\d|3[0-6])\s?F(?=\s*(?:[,+&]|w\b|with\b|and\b|$))/giu,
     read: "$1 $2 Fr",
   },
   {

@@ -34,6 +34,34 @@ export const PACK_PHRASES: readonly Phrase[] = [
     read: "$1 ",
   },
   {
+    name: "what one pack holds, at the end",
+    example: ["3 boxes gloves M 100s", "3 boxes of 100 gloves M"],
+    holds: ["0s", "0'", "0’", "5s", "5'", "5’"],
+    pattern: new RegExp(
+      `^(\\W*(?:${N})\\s+${PACK}(?:e?s)?)\\s+(?:of\\s+)?(\\p{L}[^,;]*?)\\s+(?:of\\s+)?(\\d{1,2}[05])['’]?s\\s*$`,
+      "iu",
+    ),
+    read: "$1 of $3 $2",
+  },
+  {
+    name: "a case, and in brackets the boxes in it",
+    example: ["1 case of nitrile gloves (10 boxes of 100)", "10 boxes of 100 nitrile gloves"],
+    holds: ["case", "carton", "crate"],
+    pattern: new RegExp(
+      `^\\W*(?:1|one|an?)\\s+(?:case|carton|crate)\\s+(?:of\\s+)?(\\p{L}[^(),;]*?)\\s*\\((\\d{1,3}\\s+${PACK}(?:e?s)?\\s+of\\s+\\d{1,4})\\)\\s*$`,
+      "iu",
+    ),
+    read: "$2 $1",
+  },
+  {
+    name: "what it comes in, said last without a number",
+    example: ["vinyl gloves, box", "vinyl gloves"],
+    holds: ["box", "pack", "tin", "tub", "carton"],
+    pattern:
+      /^([^\d,;]*\p{L}{3}[^\d,;]*),\s*(?:an?\s+)?(?:box|pack|packet|tin|tub|tube|carton)\s*$/iu,
+    read: "$1",
+  },
+  {
     name: "what one pack holds, said behind packs of it",
     example: ["2 boxes of plasters, 20 in each", "2 boxes of 20 plasters"],
     holds: ["per", "each", "to a"],

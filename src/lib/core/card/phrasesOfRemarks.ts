@@ -51,6 +51,16 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     read: "$1",
   },
   {
+    name: "how many of them are past their date",
+    example: ["burn gel - 6, two past date", "burn gel - 6"],
+    holds: ["past", "out of date", "expired"],
+    pattern: new RegExp(
+      `${BEHIND_COUNT}\\s*[,;(–-]\\s*(?:${N})\\s+(?:of\\s+them\\s+)?(?:past|out\\s+of|over)\\s+(?:its\\s+|their\\s+|the\\s+)?dates?\\)?`,
+      "giu",
+    ),
+    read: "",
+  },
+  {
     name: "that they come with it",
     example: ["supplied with 12 plasters, 2 wipes", "12 plasters, 2 wipes"],
     holds: " with ",

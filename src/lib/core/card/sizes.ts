@@ -101,12 +101,21 @@ function afterTimes(tokens: readonly Token[], k: number): number | null {
 /** More of one rolled thing on one line are a size. */
 const MOST_LEADING = 20;
 
+/** Bags and cloths with three sides are measured three times; of all else a third number counts. */
+const hasThreeSides = (tokens: readonly Token[]): boolean =>
+  tokens.some(
+    (t) =>
+      t.kind === "word" &&
+      /^(?:triang|bag|case|box|pouch|container|kit|tin|rucksack|sling|splint)/i.test(t.text),
+  );
+
 /** "3 x 10 cm x 4 m", "2 x 5 cm roll": a whole number that leads before a measured one is a count. */
 function leadCounts(tokens: readonly Token[], parts: readonly Part[], end: number): boolean {
   const [lead, ...others] = parts as [Part, ...Part[]];
   if (others.length === 0 || lead.mm !== null || !Number.isInteger(lead.value)) return false;
+  if (others.length > 1)
+    return others[0]!.value !== lead.value && lead.value <= MOST_LEADING && !hasThreeSides(tokens);
   if (!leads(tokens, lead.at)) return false;
-  if (others.length > 1) return others.every((o) => o.mm !== null);
   return (
     others[0]!.value !== lead.value &&
     lead.value <= MOST_LEADING &&

@@ -12,6 +12,7 @@ import {
   ONLY_PACKS,
   onlyRemarks,
   saysOnes,
+  SAYS_WHAT_LIKE,
   saysPackOf,
   SIZE_ONLY,
   SIZE_WORD,
@@ -236,6 +237,17 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
         leads &&
           /^pads?$/i.test(reading.noun.trim()) &&
           (reading.sizeMm !== null || reading.bare !== null),
+      ),
+  },
+  {
+    name: "a word that says what it is like: 'burn sheet, non-adherent, 60 x 90 cm'",
+    tells: ({ leads, first, firstMatch, reading }) =>
+      noIf(
+        !leads &&
+          first.pieces === null &&
+          firstMatch.type !== null &&
+          firstMatch.whole === 1 &&
+          SAYS_WHAT_LIKE.test(reading.noun.trim()),
       ),
   },
   {

@@ -129,3 +129,7 @@ export const ACCESSORIES: ReadonlySet<string | null> = new Set([
   "lubricant-sachet",
   NO_TYPE,
 ]);
+
+/** Names a kind where it stands alone, and says of another thing what it is like. */
+export const SAYS_WHAT_LIKE =
+  /^(?:cohesive|hydrogel|hydrocolloid|nitrile|vinyl|latex|(?:non|low)[\s-]?(?:adherent|adhesive|stick)|conforming|tubular|vacuum[\s-]?(?:packed|sealed)|compressed|vented|haemostatic|hemostatic|crepe|elastic|flat|(?:ce|fda)[\s-]?marked|in\s+(?:an?\s+|its\s+)?(?:pouch|bag|box|case|tube|tin|wallet))$/iu;

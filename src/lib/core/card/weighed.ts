@@ -33,7 +33,11 @@ export function withoutWeights(lines: readonly string[]): string[] {
   const columns = found.filter((m) => COLUMN.test(m[1]!.trim())).length;
   if (found.length < FEWEST || 2 * columns > found.length) return [...lines];
   const first = ends.findIndex((m) => m !== null);
-  const above = lines.slice(0, first).join(" ");
+  // "Weight 1.2 kg" is of the kit.
+  const above = lines
+    .slice(0, first)
+    .filter((l) => !/\d/.test(l))
+    .join(" ");
   if (SAYS_COUNT.test(above)) return [...lines];
   const says = SAYS_WEIGHT.test(above);
   const sum = found.reduce((s, m) => s + value(m[2]!), 0);

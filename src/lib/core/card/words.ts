@@ -102,6 +102,8 @@ const SAME: Readonly<Record<string, string>> = {
   pediatric: "child",
   tq: "tourniquet",
   tqs: "tourniquet",
+  opas: "opa",
+  npas: "npa",
   tuff: "tough",
   cleaning: "cleaning",
 };
