@@ -40,6 +40,10 @@ const FOLDERS = [
   "aside-21",
   "aside-22",
   "aside-23",
+  "aside-24",
+  "aside-25",
+  "aside-26",
+  "aside-27",
 ];
 
 function cardsByPeople() {

@@ -47,6 +47,10 @@ const JUDGED = [
   "tests/fixtures/aside-21",
   "tests/fixtures/aside-22",
   "tests/fixtures/aside-23",
+  "tests/fixtures/aside-24",
+  "tests/fixtures/aside-25",
+  "tests/fixtures/aside-26",
+  "tests/fixtures/aside-27",
 ];
 const SYNONYMS = "../shared/data/synonyms.csv";
 /** A name alone among two others is a harder case than most lines of a card, and shows what other words do. */

@@ -144,6 +144,11 @@ describe("tables by their headings", () => {
     Used: (i) => `${i % 3}`,
     Unit: () => "ea",
     Batch: (i) => `L${4400 + i}`,
+    UoM: (i) => (i % 3 === 2 ? "pc" : "pcs"),
+    "Last counted": (i) => `2025-10-0${i + 1}`,
+    "Counted on": (i) => `${i + 1}/10`,
+    Action: (i) => (i % 3 === 0 ? `order ${i + 1}` : "–"),
+    Colour: (i) => ["blue", "white", "gold", "black", "red"][i]!,
   };
   const DELIMITED: readonly ((cells: readonly string[]) => string)[] = [
     (cells) => cells.join("\t"),

@@ -63,6 +63,12 @@ const withMarks: Step = each((line) => line.replace(MARK_WITHIN, "; "));
 /** `(a) twenty plasters`: a clause's letter, not "a" as in "a whistle". */
 const withClausesAsList: Step = each((line) => line.replace(/^(\s*)\(\p{Ll}\)\s+(?=\S)/u, "$1- "));
 
+/** `A: 40 plasters`: an answer to `Q: What is in it?`. */
+const withoutAnswers: Step = (lines) =>
+  lines.some((l) => /^\s*Q[:.]\s/.test(l))
+    ? lines.map((l) => (/^\s*Q[:.]\s/.test(l) ? "" : l.replace(/^(\s*)A[:.]\s+/, "$1")))
+    : [...lines];
+
 /** `pink: "20 plasters"`: quotes round what is said, no inches. */
 const withoutQuotes: Step = each((line) =>
   line.replace(/(^|[\s:])["“](?=[\p{L}\d])([^"“”]*)["”]\s*$/u, "$1$2"),
@@ -162,11 +168,14 @@ const NUMBERED_WORDS =
   /^\s*(?:(?:\d{1,2}[.)]|[-*•])\s+\p{L}\D*,|\p{L}\D*\b(?:approx\.?|about|min\.?|ca\.))\s*$/u;
 const SET_IN_WITH_COUNT =
   /^\s{2,}(?![-*•]|\d{1,2}[.)])[\p{L}\d].*?(?:\s{2,}|\.{3,}\s*|\s[-–:]\s*)\d{1,4}\s*$/iu;
+/** No page is wider. */
+const LONGEST_WRAPPED = 160;
 const withoutWraps: Step = (lines) => {
   const read = [...lines];
   for (let i = 0; i + 1 < read.length; i++)
     if (
-      read[i + 1]!.length < LONGEST_LINE &&
+      read[i]!.length <= LONGEST_WRAPPED &&
+      read[i + 1]!.length <= LONGEST_WRAPPED &&
       NUMBERED_WORDS.test(read[i]!) &&
       SET_IN_WITH_COUNT.test(read[i + 1]!)
     ) {
@@ -186,6 +195,7 @@ const STEPS: readonly Step[] = [
   withoutDots,
   withMarks,
   withClausesAsList,
+  withoutAnswers,
   receiptCounts,
   talliesAsCounts,
   withoutQuotes,

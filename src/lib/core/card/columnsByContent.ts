@@ -8,11 +8,13 @@ type CellKind = "blank" | "name" | "pack" | "count" | "price" | "date" | "code" 
 const COUNT = /^\d{1,4}(?:\s*(?:x|×)\s*\d{1,3})?(?:\s*\p{L}{1,5}\.?)?$/u;
 const PRICE = /^[^\p{L}\d]{0,2}\d{1,4}[.,]\d{2}[^\p{L}\d]{0,2}$/u;
 const DATE =
-  /^(?:\d{1,2}[-/.]\d{4}|\d{4}-\d{1,2}(?:-\d{1,2})?|\d{1,2}[-/.]\d{1,2}[-/.]\d{2,4}|\p{L}{3,9}\.? \d{2,4})\W*$/u;
+  /^(?:\d{1,2}[-/.]\d{4}|(?:0[1-9]|1[0-2])[/.]\d{2}|\d{1,2}\.? \p{L}{3,9}\.? \d{2,4}|\d{4}-\d{1,2}(?:-\d{1,2})?|\d{1,2}[-/.]\d{1,2}[-/.]\d{2,4}|\p{L}{3,9}\.? \d{2,4})\W*$/u;
 const CODE = /^(?=.*\d)(?:\p{Lu}{1,4}[-. ]?\d[\w-]*|\d{5,}|\d+-\d{3,})$/u;
 /** "BX100", "EA", "PK/10": what one of the counted is. */
 const PACK = /^(?:ea|each|prs?|pairs?|(?:bx|box|pk|pkt|pack|cs|bg|ct|st)s?(?:[/ ]?\d{1,4})?)\.?$/i;
 const SIZE = /^[^\p{L}]*\d\s*(?:mm|cm|m|in|"|ml|l|g|mg|mcg|kg|oz|%|[x×])(?![\p{L}])/iu;
+
+export const isDate = (cell: string): boolean => DATE.test(cell.trim());
 
 function kindOf(cell: string, isName: (text: string) => boolean): CellKind {
   const text = cell.trim();

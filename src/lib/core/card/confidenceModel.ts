@@ -7,34 +7,34 @@ import type { CardDoubt } from "./cardDoubt.ts";
  */
 
 /** Log odds of an entry without any doubt. */
-export const BASE = 2.34;
+export const BASE = 2.37;
 
 /** What each doubt takes from the log odds. */
 export const COST: Readonly<Record<CardDoubt, number>> = {
-  "no-type": 2.63,
-  "part-of-name": 0.06,
-  respelt: 0.15,
+  "no-type": 2.64,
+  "part-of-name": 0.03,
+  respelt: 0.19,
   "cut-short": 0.0,
   "common-word": 0.26,
-  "close-second": 0.01,
-  second: 0.29,
-  "half-explained": 1.93,
-  "partly-explained": 0.53,
+  "close-second": 0.0,
+  second: 0.3,
+  "half-explained": 1.95,
+  "partly-explained": 0.57,
   "unknown-word": 0.8,
   "unknown-mark": 0.04,
   "head-elsewhere": 0.0,
-  "kind-by-size": 0.1,
+  "kind-by-size": 0.11,
   "kind-open": 1.0,
-  "count-derived": 0.73,
+  "count-derived": 0.71,
   "pack-unknown": 1.0,
-  "no-count": 0.75,
-  "number-left": 0.57,
+  "no-count": 0.77,
+  "number-left": 0.62,
   "count-unusual": 2.0,
   "fraction-lost": 2.0,
-  "holds-others": 1.53,
+  "holds-others": 1.0,
   "unit-assumed": 0.0,
   "column-guessed": 1.5,
   unticked: 1.0,
-  long: 0.12,
+  long: 0.11,
   spoken: 0.0,
 };

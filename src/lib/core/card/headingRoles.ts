@@ -28,7 +28,7 @@ const HEADER_ROLES: readonly (readonly [RegExp, ColumnRole])[] = [
     "skip",
   ],
   [
-    /^(?:notes?|remarks?|comments?|bemerkung(?:en)?|remarques?|observaciones|opmerkingen)$/i,
+    /^(?:notes?|remarks?|comments?|action|actions|to\s+do|colou?r|bemerkung(?:en)?|remarques?|observaciones|opmerkingen)$/i,
     "note",
   ],
   // As tables from abroad are headed, with their English beside them or not.
@@ -59,6 +59,8 @@ const HEADER_WORDS: readonly (readonly [RegExp, ColumnRole])[] = [
     /\b(?:min|max|minimum|maximum|par|target|required|reorder|should|ordered|requested|asked|short(?:age)?|missing|variance|back\s?order(?:ed)?)\b/i,
     "skip",
   ],
+  // When it was counted is not how many there are.
+  [/\b(?:last|date|when|day)\b|\b(?:counted|checked|found|received)\s+(?:on|by|at)\b/i, "skip"],
   [/\b(?:received|delivered|supplied|counted|found)\b/i, "quantity"],
   [/\bunit\s+of\s+(?:issue|measure|sale)\b/i, "unit"],
   [/\b(?:weight|mass)\b/i, "skip"],

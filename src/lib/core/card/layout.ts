@@ -1,7 +1,7 @@
 import { LONGEST_LINE } from "./cardLimits.ts";
 import type { ColumnRole } from "./columnRole.ts";
 import { spaced, SPLITTERS, underHeadings, type Split } from "./cells.ts";
-import { hint, roleByCells, rolesByContent } from "./columnsByContent.ts";
+import { hint, isDate, roleByCells, rolesByContent } from "./columnsByContent.ts";
 import { headingKey, NO_HABITS, type Habits } from "./habits.ts";
 import { roleOf } from "./headingRoles.ts";
 import type { CardRow } from "./cardRow.ts";
@@ -79,9 +79,11 @@ class RowReader {
       rememberedHeader(line, this.#habits) ?? tableHeader(line, next) ?? hintedHeader(line, next);
     // A heading of the table whose columns were told by what they hold has been read with it.
     if (!header || i < this.#bodyFrom) return header;
-    const below = this.#lines.slice(i + 1, i + 1 + LOOK_AHEAD);
+    const below = this.#lines
+      .slice(i + 1, i + 1 + LOOK_AHEAD)
+      .filter((l) => l.length <= LONGEST_LINE);
     return withContent(
-      withOneCount(withQuantity(header, line, below), below),
+      withOneCount(withQuantity(withoutDates(header, below), line, below), below),
       line,
       below,
       this.#isName,
@@ -236,6 +238,20 @@ function headingsAbove(line: string, width: number): string[] {
 /** Rows of a table that are looked at to tell what an unclear column holds. */
 const LOOK_AHEAD = 30;
 
+/** "Last counted", "Qty checked": what holds days counts nothing, whatever heads it. */
+function withoutDates(table: Table, below: readonly string[]): Table {
+  if (!table.roles.includes("quantity")) return table;
+  const rows = below.map((l) => table.split(l)).filter((cells) => cells.length >= 2);
+  const holdsDays = (at: number) => {
+    const cells = rows.map((r) => r[at]?.trim() ?? "").filter((c) => c !== "");
+    return cells.length >= 2 && 2 * cells.filter(isDate).length > cells.length;
+  };
+  return {
+    ...table,
+    roles: table.roles.map((r, at) => (r === "quantity" && holdsDays(at) ? "skip" : r)),
+  };
+}
+
 /** Headings that mean something else beside a column that counts. */
 const MAY_COUNT = /^(?:no\.?|nr\.?|#|nos\.?|total|sum|balance|units)$/i;
 /** "Item | No | Size": a heading that may mean a count or a code means a count when its cells do. */
@@ -244,7 +260,7 @@ function withQuantity(table: Table, header: string, below: readonly string[]): T
   const names = table.split(header);
   const rows = below.map((l) => table.split(l)).filter((cells) => cells.length >= 2);
   const counts = (at: number) => {
-    const cells = rows.map((r) => r[at] ?? "").filter((c) => c !== "");
+    const cells = rows.map((r) => r[at] ?? "").filter((c) => !/^[-:=\s]*$/.test(c));
     const numbers = cells.map((c) => /^(\d{1,4})(?:\s*\p{L}.*)?$/u.exec(c)?.[1]);
     const running = numbers.every((n, i) => i === 0 || Number(n) === Number(numbers[i - 1]) + 1);
     return cells.length >= 2 && numbers.filter(Boolean).length >= cells.length * 0.7 && !running;
@@ -325,7 +341,10 @@ function tableHeader(line: string, next: string): Table | null {
     if (cells.length < 2 || cells.length > 20 || isRuled(split, line)) continue;
     // "I counted twelve plasters, two wipes" heads nothing.
     if (cells.some((c) => COUNTS_IN_WORDS.test(c))) continue;
-    const roles = withText(cells, cells.map(roleOf));
+    const told = cells.map(roleOf);
+    // "Plasters  24  pcs" is a row: beside a number no heading is guessed.
+    if (!told.includes("text") && cells.some((c) => /^\d+$/.test(c.trim()))) continue;
+    const roles = withText(cells, told);
     const known = roles.filter((r) => r !== null).length;
     const hasText = roles.includes("text");
     if (

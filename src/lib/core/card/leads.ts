@@ -17,6 +17,7 @@ const TIMED = new RegExp(
 const TIMED_BEHIND =
   /^\p{Lu}[\p{L}.]{0,15}(?:\s\p{L}{1,12})?,?\s+[[(]?(\d{1,2})[:.](\d{2})(?:\s?[ap]m)?[\])]?(?::|\s[-–])\s+(?=\S)/u;
 
+const COUNT_ALONE = /^\d{1,4}(?:\s*\p{L}{1,5}\.?)?\s*$/u;
 /** Minutes of the day at which a line was said, and what it says; null: it does not tell. */
 function saidAt(line: string): { readonly at: number; readonly said: string } | null {
   const before = TIMED.exec(line);
@@ -24,9 +25,11 @@ function saidAt(line: string): { readonly at: number; readonly said: string } | 
   const m = before && (before[2] || before[4]) ? before : TIMED_BEHIND.exec(line);
   if (!m) return null;
   const [hours, minutes] = [Number(m[1]), Number(m[m === before ? 3 : 2])];
-  return hours < 24 && minutes < 60
-    ? { at: hours * 60 + minutes, said: line.slice(m[0].length) }
-    : null;
+  if (hours >= 24 || minutes >= 60) return null;
+  const said = line.slice(m[0].length);
+  // "14:04 Eye pads: 4": that is no speaker, it is what is counted.
+  const named = m === before && COUNT_ALONE.test(said) ? (m[4] ?? "") : "";
+  return { at: hours * 60 + minutes, said: named + said };
 }
 
 /** Half a day: "12:59 pm" before "1:02 pm". */

@@ -151,6 +151,27 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: (all, from, to) => (to! > from! ? `${Number(to) - Number(from) + 1}` : all!),
   },
   {
+    name: "two sizes of one thing, each counted",
+    example: ["five medium and two large dressings", "five medium dressings, two large dressings"],
+    holds: ["small", "medium", "large", "big"],
+    pattern: new RegExp(
+      `\\b(${N})\\s+(small|medium|large|big)\\s+and\\s+(${N})\\s+(small|medium|large|big)\\s+((?:\\p{L}+\\s+){0,2}\\p{L}{3,})(?=\\s*(?:[,.;]|$|and\\b))`,
+      "giu",
+    ),
+    read: "$1 $2 $5, $3 $4 $5",
+  },
+  {
+    name: "two sizes in brackets counted, with 'and'",
+    example: [
+      "pressure bandages, 10 cm (4) and 15 cm (2)",
+      "pressure bandages, 10 cm (4), 15 cm (2)",
+    ],
+    holds: " and ",
+    pattern:
+      /(\d\s*(?:cm|mm|in|")\s*\(\d{1,3}\))\s+and\s+(?=\d+(?:\.\d+)?\s*(?:cm|mm|in|")\s*\(\d{1,3}\))/giu,
+    read: "$1, ",
+  },
+  {
     name: "a size alone on its row, and how many",
     example: ["7.5 cm   x 6", "7.5 cm, 6 pcs"],
     holds: "x",

@@ -34,6 +34,13 @@ export const PACK_PHRASES: readonly Phrase[] = [
     read: "$1 ",
   },
   {
+    name: "by how many they are packed",
+    example: ["compress, packed by 2", "compress, pack of 2"],
+    holds: "packed",
+    pattern: /\bpacked\s+(?:by|in)\s+(\d{1,3})s?\b/giu,
+    read: "pack of $1",
+  },
+  {
     name: "what one pack holds, at the end",
     example: ["3 boxes gloves M 100s", "3 boxes of 100 gloves M"],
     holds: ["0s", "0'", "0’", "5s", "5'", "5’"],

@@ -61,6 +61,14 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     read: "",
   },
   {
+    name: "what it needs",
+    example: ["thermometer needs a battery", "thermometer"],
+    holds: " need",
+    pattern:
+      /\s*[,;–-]?\s+needs?\s+(?:an?\s+|new\s+)*(?:batter(?:y|ies)|charging|cleaning|washing|sharpening|a\s+wash)\b/giu,
+    read: "",
+  },
+  {
     name: "that they come with it",
     example: ["supplied with 12 plasters, 2 wipes", "12 plasters, 2 wipes"],
     holds: " with ",

@@ -181,6 +181,15 @@ function eachAcross(row: CardRow, names: (text: string) => boolean): CardRow[] {
     : [row];
 }
 
+/** "closure strips (10 cards of 3); gauze 10 x 10 (30)": between semicolons, each named and counted. */
+function eachClause(row: CardRow, names: (text: string) => boolean): CardRow[] {
+  if (row.inTable || row.quantity !== null || !row.text.includes("; ")) return [row];
+  const parts = row.text.split(/;\s+/).filter((p) => p !== "");
+  return parts.every((p) => names(p) && /\d/.test(p))
+    ? parts.map((text) => ({ ...row, text }))
+    : [row];
+}
+
 /** Shorter lines are one sentence, or abbreviations with their dots. */
 const LONG_LINE = 100;
 /** A line that goes on for several sentences, as dictated, is a row for each. */
@@ -209,6 +218,7 @@ export const plainly = (
     eachSentence(row)
       .flatMap((line) => eachAcross(line, names))
       .flatMap((line) => eachBetween(line, names))
+      .flatMap((line) => eachClause(line, names))
       .flatMap((said) =>
         eachSideOfStroke(
           oneLanguage(

@@ -114,7 +114,11 @@ function leadCounts(tokens: readonly Token[], parts: readonly Part[], end: numbe
   const [lead, ...others] = parts as [Part, ...Part[]];
   if (others.length === 0 || lead.mm !== null || !Number.isInteger(lead.value)) return false;
   if (others.length > 1)
-    return others[0]!.value !== lead.value && lead.value <= MOST_LEADING && !hasThreeSides(tokens);
+    return (
+      others.length >= (hasThreeSides(tokens) ? 3 : 2) &&
+      others[0]!.value !== lead.value &&
+      lead.value <= MOST_LEADING
+    );
   if (!leads(tokens, lead.at)) return false;
   return (
     others[0]!.value !== lead.value &&

@@ -7,7 +7,7 @@ const TOTAL =
   /^\W*(?:grand\s+|sub-?\s?)?(?:total|sum|all\s+up|together|altogether|in\s+all|weighs)\b\D{0,40}?(\d{1,6}(?:[.,]\d{1,2})?)\s*(?:g|gr|grams?|kg|oz|EUR|GBP|USD)?\.?\s*$/iu;
 /** Said above the list: what the numbers are. */
 const SAYS_WEIGHT =
-  /\b(?:weigh(?:s|ts?|ed)|grams?|grammes?|in\s+g|ounces|prices?|costs?|amount|in\s+(?:€|£|\$|eur|euros?|pounds|dollars))\b|\((?:g|oz|€|£|\$)\)/iu;
+  /\b(?:weigh(?:s|ts?|ed)|grams?|grammes?|in\s+g|ounces|prices?|costs?|amount\s*(?:in\s*)?(?:[€£$]|eur|gbp|usd)|in\s+(?:€|£|\$|eur|euros?|pounds|dollars))\b|\((?:g|oz|€|£|\$)\)/iu;
 const SAYS_COUNT = /\b(?:qty|quantity|count|pcs|pieces|number|how\s+many|held|no\.)\b/iu;
 
 /** Fewer lines may come to their sum by chance. */
@@ -36,12 +36,14 @@ export function withoutWeights(lines: readonly string[]): string[] {
   // "Weight 1.2 kg" is of the kit.
   const above = lines
     .slice(0, first)
-    .filter((l) => !/\d/.test(l))
+    .filter((l) => l.length <= LONGEST && !/\d/.test(l))
     .join(" ");
   if (SAYS_COUNT.test(above)) return [...lines];
   const says = SAYS_WEIGHT.test(above);
   const sum = found.reduce((s, m) => s + value(m[2]!), 0);
-  const total = lines.map((l) => TOTAL.exec(l)?.[1]).find((t) => t !== undefined);
+  const total = lines
+    .map((l) => (l.length > LONGEST ? undefined : TOTAL.exec(l)?.[1]))
+    .find((t) => t !== undefined);
   const comesToTotal =
     total !== undefined && Math.abs(value(total) - sum) <= Math.max(0.01, ROUNDED * sum);
   const counted = found.filter((m) => COUNTED.test(m[1]!)).length;
@@ -49,7 +51,9 @@ export function withoutWeights(lines: readonly string[]): string[] {
     ? total === undefined || comesToTotal || counted > 0
     : comesToTotal && counted >= 2;
   if (!isWeighed) return [...lines];
-  return lines.map((line, i) => ends[i]?.[1] ?? (TOTAL.test(line) ? "" : line));
+  return lines.map(
+    (line, i) => ends[i]?.[1] ?? (line.length <= LONGEST && TOTAL.test(line) ? "" : line),
+  );
 }
 
 /** A count of its own, before the number at the end. */

@@ -1,0 +1,259 @@
+import { expect } from "chai";
+import { readCard } from "../../src/lib/core/card/readCard.ts";
+import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
+import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
+
+/** Lines of a card by rule: what stands before each of them, each way to write a size, words that only describe, what is no item. */
+const vocabulary = vocabularyOf(NAMED_CATALOGUE);
+
+/** Name, size as printed, its millimetres, and what it is. */
+type Thing = readonly [name: string, size: string, mm: readonly number[] | null, type: string];
+const THINGS: readonly Thing[] = [
+  ["Plasters, assorted", "", null, "adhesive-strip"],
+  ["Sterile gauze pads", "10 x 10 cm", [100, 100], "gauze-pad"],
+  ["Crepe bandage", "7.5 cm", [75], "elastic-bandage"],
+  ["Triangular bandages", "", null, "triangular-bandage"],
+  ["Conforming bandage", "8 cm x 4 m", [80, 4000], "roller-bandage"],
+  ["Foil blanket", "", null, "foil-blanket"],
+  ["Burn gel sachets", "", null, "burn-gel-sachet"],
+];
+const COUNTS = [24, 6, 2, 4, 3, 1, 8];
+const sized = ([name, size]: Thing, between = " ") =>
+  size === "" ? name : `${name}${between}${size}`;
+type Body = (thing: Thing, count: number) => string;
+const BODIES: readonly Body[] = [
+  (t, n) => `${n} x ${sized(t)}`,
+  (t, n) => `${n} ${sized(t)}`,
+  (t, n) => `${sized(t)} x ${n}`,
+  (t, n) => `${sized(t)} (${n})`,
+  (t, n) => `${sized(t)} - ${n}`,
+  (t, n) => `${sized(t)}: ${n}`,
+  (t, n) => `${sized(t)} ${n}`,
+  (t, n) => `${sized(t)}, ${n} pcs`,
+  (t, n) => `${sized(t).padEnd(44)}${n}`,
+  (t, n) => `${sized(t)} ${".".repeat(44 - sized(t).length)} ${n}`,
+  (t, n) => `${sized(t)}\t${n}`,
+  (t, n) => `(${n}) ${sized(t)}`,
+  (t, n) => `${sized(t, ", ")}, qty ${n}`,
+];
+const said = (source: number, [, , mm, type]: Thing, pieces: number) =>
+  `${source} ${type} ${pieces} ${JSON.stringify(mm)}`;
+const readAs = (text: string) =>
+  readCard(text, vocabulary).entries.map(
+    (e) => `${e.source} ${e.itemType} ${e.pieces} ${JSON.stringify(e.sizeMm)}`,
+  );
+
+describe("what stands before each of many lines", () => {
+  const LEADS: Readonly<Record<string, (row: number) => string>> = {
+    "1. ": (i) => `${i + 1}. `,
+    "(1) ": (i) => `(${i + 1}) `,
+    "01 ": (i) => `0${i + 1} `,
+    "1 - ": (i) => `${i + 1} - `,
+    "1: ": (i) => `${i + 1}: `,
+    "a) ": (i) => `${"abcdefg"[i]!}) `,
+    "(iv) ": (i) => `(${["i", "ii", "iii", "iv", "v", "vi", "vii"][i]!}) `,
+    "Item 1 ": (i) => `Item ${i + 1} `,
+    "Item 9: ": (i) => `Item ${i + 6}: `,
+    "No. 1 - ": (i) => `No. ${i + 1} - `,
+    "Pos. 1 ": (i) => `Pos. ${i + 1} `,
+    "Line 1: ": (i) => `Line ${i + 1}: `,
+    "4.1 ": (i) => `4.${i + 1} `,
+    "2.3.1 ": (i) => `2.3.${i + 1} `,
+    "4711 / ": (i) => `${4711 + 13 * i} / `,
+    "FA-101 ": (i) => `FA-${101 + i} `,
+    "[x] ": () => "[x] ",
+    "14:03 ": (i) => `14:0${i + 1} `,
+    "14:03 - Jo: ": (i) => `14:0${i + 1} - Jo: `,
+    "[14:03] Jo: ": (i) => `[14:0${i + 1}] Jo: `,
+    "14.03 Jo: ": (i) => `14.0${i + 1} Jo: `,
+    "2:03 pm - Jo: ": (i) => `2:0${i + 1} pm - Jo: `,
+    "Jo 14:03: ": (i) => `Jo 14:0${i + 1}: `,
+    "03/11/2025, 14:03 - Jo: ": (i) => `03/11/2025, 14:0${i + 1} - Jo: `,
+    "Shelf 2: ": (i) => `Shelf ${1 + (i % 3)}: `,
+  };
+  for (const [lead, before] of Object.entries(LEADS))
+    it(`“${lead}” is not of the thing, however that is written`, () => {
+      const lost = BODIES.flatMap((body) => {
+        const rows = THINGS.map((t, i) => `${before(i)}${body(t, COUNTS[i]!)}`);
+        const read = readAs(["Van 4 first aid box", "", ...rows].join("\n"));
+        return THINGS.flatMap((t, i) =>
+          read.includes(said(i + 3, t, COUNTS[i]!)) ? [] : [rows[i]!],
+        );
+      });
+      expect(lost).to.deep.equal([]);
+    });
+
+  it("numbers that fall or leap count, and number no lines", () => {
+    const card = ["Van 4", "4 - plasters", "2 - eye pads", "9 - safety pins", "1 - foil blanket"];
+    expect(readCard(card.join("\n"), vocabulary).entries.map((e) => e.pieces)).to.deep.equal([
+      4, 2, 9, 1,
+    ]);
+  });
+
+  it("a question among messages lists nothing", () => {
+    const card =
+      "14:01 Jo: plasters 40\n14:02 Jo: foil blankets 6\n14:03 Pat: tape?\n14:04 Jo: 2 rolls of tape\n14:05 Jo: 3 eye pads";
+    expect(readAs(card)).to.deep.equal([
+      "1 adhesive-strip 40 null",
+      "2 foil-blanket 6 null",
+      "4 medical-tape 2 null",
+      "5 eye-pad 3 null",
+    ]);
+  });
+});
+
+describe("weights and prices at the end of each line", () => {
+  const line = (name: string, weight: number) =>
+    `${name} ${".".repeat(34 - name.length)} ${weight}`;
+  const rows = [
+    line("Pressure bandage 15 cm", 96),
+    line("Gloves, 3 pairs", 33),
+    line("Plasters x 8", 9),
+    line("Trauma shears", 71),
+  ];
+  const right = [
+    "2 pressure-bandage 1 [150]",
+    "3 disposable-gloves 3 null",
+    "4 adhesive-strip 8 null",
+    "5 trauma-shears 1 null",
+  ];
+  it("count nothing where a line above says what they are", () => {
+    expect(readAs(["Saddle bag, weights in grams", ...rows].join("\n"))).to.deep.equal(right);
+  });
+  it("nor where they come to a printed total, and the lines count in other words: 96 + 33 + 9 + 71 = 209", () => {
+    expect(readAs(["Saddle bag", ...rows, line("Total", 209)].join("\n"))).to.deep.equal(right);
+  });
+  it("the kit's own weight says nothing of the numbers below it", () => {
+    const card = "Kit weight 1.2 kg\nPlasters   20\nEye pads   2\nSafety pins   6\nWhistles   3";
+    expect(readCard(card, vocabulary).entries.map((e) => e.pieces)).to.deep.equal([20, 2, 6, 3]);
+  });
+});
+
+describe("sizes beside counts", () => {
+  const PADS: readonly (readonly [string, readonly number[]])[] = [
+    ...["10 x 10 cm", "10x10cm", "10 × 10 cm", "10cm x 10cm", "100 x 100 mm", "10X10 CM"].map(
+      (z) => [z, [100, 100]] as const,
+    ),
+    ...["10*10 cm", "10 by 10 cm", "10cm sq", "10,0 x 10,0 cm", "10/10 cm"].map(
+      (z) => [z, [100, 100]] as const,
+    ),
+    ...["4 x 4 in", "4x4in", '4" x 4"', "4-inch x 4-inch", "4'' x 4''", "4 by 4 inch"].map(
+      (z) => [z, [102, 102]] as const,
+    ),
+  ];
+  const ROLLS: typeof PADS = [
+    ...["7.5 cm x 4 m", "7,5 cm x 4 m", "75 mm x 4 m", "7.5cmx4m", "4m x 7.5cm"].map(
+      (z) => [z, [75, 4000]] as const,
+    ),
+    ["7.5 cm wide", [75]],
+    ["3-inch", [76]],
+    ['3" (7.5 cm)', [76]],
+    ["7½ cm", [75]],
+    ['1 1/2"', [38]],
+  ];
+  const forms: readonly ((name: string, size: string) => string)[] = [
+    (n, z) => `${z} ${n} x 12`,
+    (n, z) => `${n} ${z} x 12`,
+    (n, z) => `${n}, ${z}, 12`,
+    (n, z) => `${n} ${z} (12)`,
+    (n, z) => `12 x ${n} ${z}`,
+    (n, z) => `12 x ${z} ${n}`,
+    (n, z) => `${n} ${z} - 12`,
+    (n, z) => `${n} (${z}) 12`,
+    (n, z) => `${n}        ${z}        12`,
+    (n, z) => `12 pcs ${n}, ${z}`,
+  ];
+  for (const [name, type, sizes] of [
+    ["sterile gauze pads", "gauze-pad", PADS],
+    ["conforming bandages", "roller-bandage", ROLLS],
+  ] as const)
+    it(`are told from them: ${name}`, () => {
+      const lost = sizes.flatMap(([size, mm]) =>
+        forms.flatMap((form) => {
+          const line = form(name, size);
+          const read = readAs(`Box list\nEye pads 20\n${line}\nWhistle 1`);
+          return read.includes(`3 ${type} 12 ${JSON.stringify(mm)}`) ? [] : [line];
+        }),
+      );
+      expect(lost).to.deep.equal([]);
+    });
+  it("of three numbers the first counts, but not of what has three sides", () => {
+    expect(
+      readAs("3 x 10 x 10 cm gauze pads\n2 x 96 x 96 x 136 cm triangular bandage"),
+    ).to.deep.equal(["1 gauze-pad 3 [100,100]", "2 triangular-bandage 2 [960,960,1360]"]);
+  });
+});
+
+describe("words that say what a thing is like", () => {
+  const WORDS =
+    "sterile|non-adherent|low adherent|waterproof|fabric|hypoallergenic|self-adhesive|elastic|conforming|cohesive|absorbent|alcohol-free|latex-free|powder-free|nitrile|disposable|individually wrapped|assorted|large|blue|detectable|unmedicated|single use|non-woven|cotton|calico|reusable|instant|plastic|stainless steel|folded|vacuum packed|compressed|boxed|in pouch|CE marked|adjustable|transparent|hydrogel|paraffin|microporous|8-ply|unit dose|spare|new|blunt|fine point".split(
+      "|",
+    );
+  const NAMES = [
+    ["plasters", "adhesive-strip"],
+    ["crepe bandages", "elastic-bandage"],
+    ["burn sheet", "burn-sheet"],
+    ["eye pads", "eye-pad"],
+    ["trauma shears", "trauma-shears"],
+    ["face shields", "face-shield"],
+  ] as const;
+  for (const word of WORDS)
+    it(`“${word}” behind a comma makes no second thing`, () => {
+      const two = NAMES.flatMap(([name]) =>
+        [
+          `${name}, ${word} x 3`,
+          `3 x ${name}, ${word}`,
+          `${name}, ${word} ........ 3`,
+          `${name} - ${word} - 3`,
+          `${name}; ${word}; 3`,
+        ].flatMap((line) => {
+          const read = readCard(
+            `Box list\nWhistle x 1\n${line}\nMarker pen x 2`,
+            vocabulary,
+          ).entries;
+          const here = read.filter((e) => e.source === 3);
+          return here.length === 1 && here[0]!.pieces === 3 ? [] : [line];
+        }),
+      );
+      expect(two).to.deep.equal([]);
+    });
+});
+
+describe("lines that list nothing", () => {
+  const OFFICE =
+    "Kit no. 12|Weight 1.2 kg|Dimensions 20 x 15 x 8 cm|Size: 20 x 15 x 8 cm|Checked 12/3/25 by PM|Next check: May 2026|Seal no. 00417|Seal 00417 intact|Page 1 of 2|Tel 01234 567890|Emergency: dial 112|Item code 4471|Art. no. 10-2231|Price £24.99|Store below 25 °C|For 10 persons|Refills: see the intranet|© 2025 all rights reserved|Rev 3|Printed 3 May 2025|Location: main hall|Valid to 2028-05|To reorder quote 55120|Keep dry.|Batch 2025-03|Box 3 of 4|Copy 2 of 3|Sign: ______ Date: ______|Issued to: night shift|Room 204|First aiders: Ada (ext. 12), Ben (ext. 40)|EAN 4006381333931|3 kits in the building|Opening hours 8-17|Contents may vary|Used on trip 14|Thank you!|Regards, Tom|Hi all,|Dear team,".split(
+      "|",
+    );
+  const items = [
+    "6 x Safety pins",
+    "2 x Foil blanket",
+    "1 x Trauma shears",
+    "10 x Antiseptic wipes",
+  ];
+  for (const line of OFFICE)
+    it(`“${line}”, above, amid and below what does`, () => {
+      for (const at of [0, 2, 4]) {
+        const card = ["Van kit", ...items.toSpliced(at, 0, line)].join("\n");
+        const read = readCard(card, vocabulary).entries.map((e) => e.pieces);
+        expect(read, card).to.deep.equal([6, 2, 1, 10]);
+      }
+    });
+
+  const HEADINGS = [
+    "-- Burns --",
+    "== Wounds ==",
+    "[Eyes]",
+    "1. Dressings and plasters",
+    "B) Burn care",
+    "Bag 2 (resuscitation)",
+    "Pouch 1 – Airway",
+    "## Tools",
+    "WOUND CARE:",
+    "Drawer A – eyes",
+  ];
+  for (const heading of HEADINGS)
+    it(`“${heading}” heads a group`, () => {
+      const card = [heading, ...items.slice(0, 2), heading, ...items.slice(2)].join("\n");
+      expect(readCard(card, vocabulary).entries.map((e) => e.pieces)).to.deep.equal([6, 2, 1, 10]);
+    });
+});

@@ -1,0 +1,41 @@
+import { expect } from "chai";
+import { readCard } from "../../src/lib/core/card/readCard.ts";
+import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
+import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
+
+/** So many pieces, in every way that packs and what they hold are written. */
+const vocabulary = vocabularyOf(NAMED_CATALOGUE);
+const NAMES = [
+  ["antiseptic wipes", "antiseptic-wipe", null],
+  ["gauze swabs 5 x 5 cm", "gauze-pad", [50, 50]],
+  ["paracetamol 500 mg", "paracetamol", null],
+  ["safety pins", "safety-pin", null],
+] as const;
+
+/** $ stands for the name. */
+const WRITTEN: Readonly<Record<number, string>> = {
+  40: "$, 2 boxes of 20|$ - 2 boxes of 20|$: 2 boxes of 20|2 boxes of 20 $|2 boxes $, 20 per box|2 boxes of $ (20)|2 boxes of $, 20 in each|2 boxes of $ with 20 each|$, 20 per box, 2 boxes|$ 20/box, 2 boxes|$ 20/box x 2|$, box of 20 x 2|$ (box of 20), 2|$ box/20 x2|$, pack of 20 (2)|$, 2 x 20|$ (2 x 20)|2 x 20 $|2x pack of 20 $|2 20-packs $|$, 20-pack x 2|two packs of twenty $|$: two packs, twenty in each|$ two boxes containing 20 each|$ 2 boxes à 20|$ 2 pk/20|$ 2 pkts x 20|$ 2 packets (20s)|$ 2 boxes of 20 = 40|$ 40 (2 x 20)|$ 40 (2 boxes of 20)|$ = 40 (2 boxes)|$, 40 in 2 boxes|40 $ in 2 boxes|40 $ (2 boxes)|2 x $ (pack of 20)|2 x $ - pack of 20|$ packs of 20 - 2|$ packs (20) 2|$ (20 per pack) - 2 packs|$ 20/pk 2 pk|$, 2 packs (20/pack)|$ qty 2 (pack of 20)|$ pack of 20, qty 2|$ pack of 20, 2 off|$ 20 pcs/pack, 2 packs|$ 2 packs - 20 pcs each|$ 2 packs, total 40|$ 2 packs (40 in all)|$ 40 total (2 packs)",
+  30: "$ 1 1/2 boxes of 20|$ 1½ boxes of 20|$ 1.5 boxes of 20",
+  25: "$ box of 20 + 5 loose|$, 1 box of 20 and 5 loose|$ 1 x 20 + 5|$ 20 + 5|$ 20 in box, 5 loose",
+  24: "$ two dozen|$ 2 doz|2 dozen $",
+  20: "$ about 20|about 20 $|$ ~20|$ ca. 20|$ 20ish|$ 20 or so|$ 20 (approx)|$ full box (20)|$ new box of 20|$, box of 20 (unopened)|$ 3 packs of 6 + 2|$ 3 packs of 6 and 2 singles|$ (20 pieces)|$ 20pk|$ 20 pc pack|$ 20-count|$ PK20|$ pk 20|$ BX20|$ bx/20|$ 20s|$ x 20's|20-pack of $|a pack of 20 $|1 x $ (pack of 20)|$ (pack of 20) - 1",
+  18: "$, box of 20, 18 left|$ box of 20 (18 left)|$: 18 left in a box of 20|$ – 18 left from a box of 20|$ 18 of 20|$ 18 out of 20|$ 18/20|$ 18/20 left|$ box of 20, 2 used|$ box of 20 less 2|$ 3 cards of 6|$ 3 strips x 6|$ strip of 6 x 3|3 strips of 6 $",
+  12: "$ a dozen|a dozen $|$ 1 doz.",
+  10: "half a box of 20 $|$ - half a box of 20|$ 1/2 box of 20",
+  6: "half a dozen $|$ half a dozen|$ 1/2 doz",
+};
+
+describe("packs and what they hold", () => {
+  for (const [pieces, forms] of Object.entries(WRITTEN))
+    for (const form of forms.split("|"))
+      it(`“${form.replace("$", "…")}” is ${pieces}`, () => {
+        for (const [name, type, mm] of NAMES) {
+          const line = form.replace("$", name);
+          const read = readCard(`Shelf list\nFoil blanket x 2\n${line}\nWhistle x 1`, vocabulary);
+          expect(
+            read.entries.filter((e) => e.source === 3).map((e) => [e.itemType, e.pieces, e.sizeMm]),
+            line,
+          ).to.deep.equal([[type, Number(pieces), mm]]);
+        }
+      });
+});
