@@ -78,6 +78,21 @@ function placesAsWords(kinds: CellKind[], rows: readonly (readonly string[])[]):
   for (const i of names) if (again(i) >= SAID_AGAIN) kinds[i] = "words";
 }
 
+const SAYS_COUNT = /\b(?:qty|quantity|count(?:ed)?|pcs|pieces|stock|held|found|have)\b/i;
+/** "Sl. No.": numbers that run 1, 2, 3 … beside another column that counts number the lines. */
+function runningAsCodes(
+  kinds: CellKind[],
+  rows: readonly (readonly string[])[],
+  headings: readonly string[],
+): void {
+  const counts = kinds.flatMap((k, i) => (k === "count" ? [i] : []));
+  if (counts.length < 2) return;
+  const runs = (i: number) =>
+    rows.every((r, k) => parseInt(r[i] ?? "", 10) === parseInt(rows[0]![i] ?? "", 10) + k);
+  const running = counts.filter((i) => runs(i) && !SAYS_COUNT.test(headings[i] ?? ""));
+  if (running.length < counts.length) for (const i of running) kinds[i] = "code";
+}
+
 /** Counted by month or by day of the week, one column each. */
 const TIME =
   "(?:jan|feb|mar|apr|may|jun|jul|aug|sept?|oct|nov|dec|mon|tue|wed|thu|fri|sat|sun)[a-z]*\\.?(?:\\s*'?\\d{2,4})?|(?:wk|week|kw|day|visit|check|round)\\s*\\d{1,2}|\\d{1,2}[./]\\d{1,2}\\.?";
@@ -96,7 +111,7 @@ const HINTS: readonly (readonly [RegExp, ColumnRole])[] = [
   [/^(?:per|a|pks?|pkts?|u\/?m|uom|ve)\b|\b(?:pack|per|box)\b(?!s)/i, "unit"],
   [new RegExp(`^(?:${TIME})$`, "i"), "quantity"],
   [
-    /\b(?:act|actual|found|left|held|here|now|have|counted|present|in\s+box|qty|quantity|stock|packs|pcs|pieces|count|no|nr|n|on\s*board|on\s*hand|aboard)\b/i,
+    /\b(?:act|actual|found|left|held|here|now|have|counted|present|in\s+box|qty|quantity|stock|packs|pcs|pieces|count|no|nr|n|on\s*board|on\s*hand|aboard|balance|bal|remaining|available|closing)\b/i,
     "quantity",
   ],
 ];
@@ -137,6 +152,7 @@ export function rolesByContent(
     ),
   );
   placesAsWords(kinds, rows);
+  runningAsCodes(kinds, rows, headings);
   const names = kinds.filter((k) => k === "name").length;
   if (names === 0) return null;
   const roles = kinds.map((k, i) => (k === "count" ? hint(headings[i] ?? "") : ROLE[k]));

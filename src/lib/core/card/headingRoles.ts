@@ -8,11 +8,11 @@ const HEADER_ROLES: readonly (readonly [RegExp, ColumnRole])[] = [
   ],
   [/^(?:(?:no\.?|nr\.?|number)\s*of\s*(?:packs|boxes)|boxes)$/i, "quantity"],
   [
-    /^(?:item|items|description|desc\.?|product|product name|contents?|article|name|item name|item description|component|material|what|equipment|supplies|supply)$/i,
+    /^(?:item|items|description|desc\.?|product|product name|contents?|article|name|item name|item description|component|material|what|equipment|supplies|supply|particulars)$/i,
     "text",
   ],
   [
-    /^(?:qty\.?|quantity|count|amount|pieces|pcs|number|q'ty|quantities|units in kit|in kit|how many|stock|on hand|in stock|nr|no\. of|number of pieces|total qty|packs)$/i,
+    /^(?:qty\.?|quantity|count|amount|pieces|pcs|number|q'ty|quantities|units in kit|in kit|how many|stock|on hand|in stock|no\. of|number of pieces|total qty|packs)$/i,
     "quantity",
   ],
   [

@@ -31,9 +31,15 @@ export function cardRows(
   habits: Habits = NO_HABITS,
 ): CardRow[] {
   const reader = new RowReader(lines, isName, habits);
-  lines.forEach((line, i) => reader.take(line, i));
+  lines.forEach((_, i) => reader.take(i));
   return withoutRunningNumbers(withoutBins(reader.rows));
 }
+
+/** " | Item | Qty" over "1 | Plasters | 24": the first heading is empty, and no bar stands round the table. */
+const withFirstCell = (line: string, next: string): string =>
+  line.length <= LONGEST_LINE && /^\s*\|.*[^|\s]\s*$/.test(line) && /^\s*[^|\s][^|]*\|/.test(next)
+    ? `#${line}`
+    : line;
 
 /** Takes the lines of a card one after another, and knows the table they lie in. */
 class RowReader {
@@ -47,12 +53,13 @@ class RowReader {
   /** First line of that table below its headings. */
   #bodyFrom = 0;
   constructor(lines: readonly string[], isName: (text: string) => boolean, habits: Habits) {
-    this.#lines = lines;
+    this.#lines = lines.map((line, i) => withFirstCell(line, lines[i + 1] ?? ""));
     this.#isName = isName;
     this.#habits = habits;
   }
 
-  take(line: string, i: number): void {
+  take(i: number): void {
+    const line = this.#lines[i]!;
     if (line.length > LONGEST_LINE) return;
     if (line.trim() === "") {
       if (!this.#goesOnBelow(i)) this.#table = null;
