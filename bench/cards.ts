@@ -44,6 +44,8 @@ const FOLDERS = [
   "aside-25",
   "aside-26",
   "aside-27",
+  "aside-28",
+  "aside-29",
 ];
 
 function cardsByPeople() {
