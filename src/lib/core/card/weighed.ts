@@ -17,6 +17,7 @@ const ROUNDED = 0.02;
 /** Lines longer than this are prose. */
 const LONGEST = 160;
 
+const ENDS_IN_NUMBER = /\d\D{0,8}$/;
 /** Set apart by blanks or a tab. */
 const COLUMN = /\S(?:\s{3,}|\t)\S/u;
 
@@ -27,7 +28,9 @@ const value = (written: string): number => Number(written.replace(",", "."));
  * count in other words ("3 pairs ....... 33"). As many lines as before.
  */
 export function withoutWeights(lines: readonly string[]): string[] {
-  const ends = lines.map((l) => (l.length > LONGEST || TOTAL.test(l) ? null : AT_END.exec(l)));
+  const ends = lines.map((l) =>
+    l.length > LONGEST || !ENDS_IN_NUMBER.test(l) || TOTAL.test(l) ? null : AT_END.exec(l),
+  );
   const found = ends.filter((m) => m !== null);
   // Of several columns the table tells what each holds.
   const columns = found.filter((m) => COLUMN.test(m[1]!.trim())).length;
