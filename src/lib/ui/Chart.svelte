@@ -60,7 +60,7 @@
     isDrawing = true;
     try {
       const { default: Apex } = await import("apexcharts");
-      for (await nextTask(); next && !gone; await pause(BETWEEN_MS)) {
+      for (await nextTask(); next && !gone; await nextTask(BETWEEN_MS)) {
         const now = next;
         next = null;
         if (chart) await chart.updateOptions(now, false, false);
@@ -73,7 +73,6 @@
       isDrawing = false;
     }
   }
-  const pause = (ms: number) => new Promise((later) => setTimeout(later, ms));
   const isEmpty = (of: ApexOptions): boolean =>
     (of.series ?? []).every((s) => typeof s === "object" && s.data.length === 0);
   onDestroy(() => {

@@ -18,6 +18,9 @@ export interface Phrase {
 export const PACK =
   "(?:pack|pk|pkt|pkg|packet|bx|box|card|blister|strip|bag|tube|tub|tin|carton|set|sleeve|envelope|env|wallet|sheet|pouch)";
 
+/** One pack, or several. */
+export const PACKS = `${PACK}(?:e?s)?`;
+
 /** Half of them, rounded up: what is begun counts. */
 export const half = (number: string) => String(Math.ceil(valueOf(number) / 2));
 

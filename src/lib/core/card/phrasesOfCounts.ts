@@ -1,5 +1,5 @@
 import { NUMBER_WORDS } from "./numberWords.ts";
-import { COLOUR, PACK, partOf, PARTS, valueOf, type Phrase } from "./phrase.ts";
+import { COLOUR, PACK, PACKS, partOf, PARTS, valueOf, type Phrase } from "./phrase.ts";
 
 /** Ways of writing how many there are: what is left, used, put right or shared out. */
 
@@ -42,7 +42,7 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     name: "what each holds, said behind the packs",
     example: ["three strips each of seven", "three strips of seven"],
     holds: " each of ",
-    pattern: new RegExp(`\\b(${PACK}(?:e?s)?)\\s+each\\s+of\\s+(${N})\\b`, "giu"),
+    pattern: new RegExp(`\\b(${PACKS})\\s+each\\s+of\\s+(${N})\\b`, "giu"),
     read: "$1 of $2",
   },
   {

@@ -1,5 +1,5 @@
 import { NUMBER_WORDS } from "./numberWords.ts";
-import { half, PACK, partOf, PARTS, valueOf, type Phrase } from "./phrase.ts";
+import { half, PACK, PACKS, partOf, PARTS, valueOf, type Phrase } from "./phrase.ts";
 
 /** Ways of writing packs, and what one holds. */
 
@@ -30,7 +30,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     name: "packs with a sign before them",
     example: ["plasters, 1 x box (40)", "plasters, 1 box (40)"],
     holds: "x",
-    pattern: new RegExp(`\\b(\\d{1,3})\\s*[x×]\\s+(?=${PACK}(?:es|s)?\\b)`, "giu"),
+    pattern: new RegExp(`\\b(\\d{1,3})\\s*[x×]\\s+(?=${PACKS}\\b)`, "giu"),
     read: "$1 ",
   },
   {
@@ -45,7 +45,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     example: ["3 boxes gloves M 100s", "3 boxes of 100 gloves M"],
     holds: ["0s", "0'", "0’", "5s", "5'", "5’"],
     pattern: new RegExp(
-      `^(\\W*(?:${N})\\s+${PACK}(?:e?s)?)\\s+(?:of\\s+)?(\\p{L}[^,;]*?)\\s+(?:of\\s+)?(\\d{1,2}[05])['’]?s\\s*$`,
+      `^(\\W*(?:${N})\\s+${PACKS})\\s+(?:of\\s+)?(\\p{L}[^,;]*?)\\s+(?:of\\s+)?(\\d{1,2}[05])['’]?s\\s*$`,
       "iu",
     ),
     read: "$1 of $3 $2",
@@ -55,7 +55,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     example: ["1 case of nitrile gloves (10 boxes of 100)", "10 boxes of 100 nitrile gloves"],
     holds: ["case", "carton", "crate"],
     pattern: new RegExp(
-      `^\\W*(?:1|one|an?)\\s+(?:case|carton|crate)\\s+(?:of\\s+)?(\\p{L}[^(),;]*?)\\s*\\((\\d{1,3}\\s+${PACK}(?:e?s)?\\s+of\\s+\\d{1,4})\\)\\s*$`,
+      `^\\W*(?:1|one|an?)\\s+(?:case|carton|crate)\\s+(?:of\\s+)?(\\p{L}[^(),;]*?)\\s*\\((\\d{1,3}\\s+${PACKS}\\s+of\\s+\\d{1,4})\\)\\s*$`,
       "iu",
     ),
     read: "$2 $1",
@@ -73,7 +73,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     example: ["2 boxes of plasters, 20 in each", "2 boxes of 20 plasters"],
     holds: ["per", "each", "to a"],
     pattern: new RegExp(
-      `^(\\W*(?:${N})\\s+${PACK}(?:e?s)?)\\s+(?:of\\s+)?(\\p{L}[^,]*?),\\s*(\\d{1,3})\\s+(?:per\\s+${PACK}|in\\s+each|to\\s+an?\\s+${PACK}|each)\\s*$`,
+      `^(\\W*(?:${N})\\s+${PACKS})\\s+(?:of\\s+)?(\\p{L}[^,]*?),\\s*(\\d{1,3})\\s+(?:per\\s+${PACK}|in\\s+each|to\\s+an?\\s+${PACK}|each)\\s*$`,
       "iu",
     ),
     read: "$1 of $3 $2",
@@ -83,7 +83,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     example: ["plasters, 20 per box, 2 boxes", "plasters, 2 boxes of 20"],
     holds: ["per ", "/"],
     pattern: new RegExp(
-      `,?\\s*\\b(\\d{1,3})\\s*(?:pcs|pieces|pc|ea)?\\s*(?:per\\s+|\\/\\s*)(?:${PACK}),?\\s+(\\d{1,3})\\s+(${PACK}(?:e?s)?)\\b(?!\\s+of)`,
+      `,?\\s*\\b(\\d{1,3})\\s*(?:pcs|pieces|pc|ea)?\\s*(?:per\\s+|\\/\\s*)(?:${PACK}),?\\s+(\\d{1,3})\\s+(${PACKS})\\b(?!\\s+of)`,
       "giu",
     ),
     read: ", $2 $3 of $1",
@@ -92,7 +92,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     name: "so many in so many packs",
     example: ["plasters, 40 in 2 boxes", "plasters, 40 pcs"],
     holds: " in ",
-    pattern: new RegExp(`\\b(\\d{1,4})\\s+in\\s+(\\d{1,3})\\s+${PACK}(?:e?s)\\b`, "giu"),
+    pattern: new RegExp(`\\b(\\d{1,4})\\s+in\\s+(\\d{1,3})\\s+${PACKS}\\b`, "giu"),
     read: (all, pieces, packs) => (isShared(pieces!, packs!) ? `${pieces!} pcs` : all!),
   },
   {
@@ -100,7 +100,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     example: ["40 plasters in 2 boxes", "40 plasters"],
     holds: ["(", " in "],
     pattern: new RegExp(
-      `^(\\W*)(\\d{1,4})\\s+(\\p{L}.*?)\\s+(?:\\(|in\\s+)(\\d{1,3})\\s+${PACK}(?:e?s)\\)?\\s*$`,
+      `^(\\W*)(\\d{1,4})\\s+(\\p{L}.*?)\\s+(?:\\(|in\\s+)(\\d{1,3})\\s+${PACKS}\\)?\\s*$`,
       "iu",
     ),
     read: (all, lead, pieces, name, packs) =>
@@ -111,7 +111,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     example: ["plasters 2 packs, total 40", "plasters, 40 pcs"],
     holds: ["total", "in all"],
     pattern: new RegExp(
-      `,?\\s*\\b(\\d{1,3})\\s+${PACK}(?:e?s)?\\s*[,(–-]\\s*(?:total\\s*:?\\s*(\\d{1,4})|(\\d{1,4})\\s+(?:in\\s+)?(?:total|all))\\)?`,
+      `,?\\s*\\b(\\d{1,3})\\s+${PACKS}\\s*[,(–-]\\s*(?:total\\s*:?\\s*(\\d{1,4})|(\\d{1,4})\\s+(?:in\\s+)?(?:total|all))\\)?`,
       "giu",
     ),
     read: (all, packs, ...pieces) => {
@@ -124,7 +124,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     example: ["plasters 40 total (2 packs)", "plasters 40"],
     holds: ["total", "in all"],
     pattern: new RegExp(
-      `\\b(\\d{1,4})\\s+(?:in\\s+)?(?:total|all)\\s*\\(\\s*\\d{1,3}\\s+${PACK}(?:e?s)?\\)`,
+      `\\b(\\d{1,4})\\s+(?:in\\s+)?(?:total|all)\\s*\\(\\s*\\d{1,3}\\s+${PACKS}\\)`,
       "giu",
     ),
     read: "$1",
@@ -134,7 +134,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     example: ["plasters 3 packs of 6 + 2", "plasters 20 pcs"],
     holds: ["+", "&", "and", "plus"],
     pattern: new RegExp(
-      `\\b(?:(\\d{1,3})\\s*(?:[x×]\\s*|${PACK}(?:e?s)?\\s+of\\s+))(\\d{1,3})\\s*(?:\\+|&|and|plus)\\s*(\\d{1,3})(?:\\s*(?:singles?|loose|odd|extra))?\\s*$`,
+      `\\b(?:(\\d{1,3})\\s*(?:[x×]\\s*|${PACKS}\\s+of\\s+))(\\d{1,3})\\s*(?:\\+|&|and|plus)\\s*(\\d{1,3})(?:\\s*(?:singles?|loose|odd|extra))?\\s*$`,
       "giu",
     ),
     read: (_, packs, each, more) => `${Number(packs) * Number(each) + Number(more)} pcs`,
@@ -172,7 +172,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     example: ["plasters 1 1/2 boxes of 20", "plasters 30 pcs"],
     holds: ["1/2", "½", ".5"],
     pattern: new RegExp(
-      `\\b(\\d{1,2})(?:\\s*½|\\s+1/2|\\.5)\\s+${PACK}(?:e?s)?\\s+of\\s+(\\d{1,3})\\b`,
+      `\\b(\\d{1,2})(?:\\s*½|\\s+1/2|\\.5)\\s+${PACKS}\\s+of\\s+(\\d{1,3})\\b`,
       "giu",
     ),
     read: (_, packs, each) => `${Math.ceil((Number(packs) + 0.5) * Number(each))} pcs`,
@@ -188,10 +188,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     name: "packs, what one holds in brackets, and how many",
     example: ["plasters packs (20) 2", "plasters 2 packs of 20"],
     holds: "(",
-    pattern: new RegExp(
-      `\\b(${PACK}(?:e?s)?)\\s*\\((\\d{1,3})\\)\\s*[x×:–-]?\\s*(\\d{1,3})\\s*$`,
-      "giu",
-    ),
+    pattern: new RegExp(`\\b(${PACKS})\\s*\\((\\d{1,3})\\)\\s*[x×:–-]?\\s*(\\d{1,3})\\s*$`, "giu"),
     read: "$3 $1 of $2",
   },
   {
@@ -199,7 +196,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     example: ["gloves, 50 pairs per box, 2 boxes", "gloves, 2 boxes of 50 pairs"],
     holds: ["pairs per", "pairs to", "prs per"],
     pattern: new RegExp(
-      `\\b(\\d{1,3})\\s+(?:pairs?|prs?)\\s+(?:per|to an?|in an?)\\s+${PACK}\\s*[,;x×-]\\s*(\\d{1,3})\\s+(${PACK}(?:e?s)?)\\b`,
+      `\\b(\\d{1,3})\\s+(?:pairs?|prs?)\\s+(?:per|to an?|in an?)\\s+${PACK}\\s*[,;x×-]\\s*(\\d{1,3})\\s+(${PACKS})\\b`,
       "giu",
     ),
     read: "$2 $3 of $1 pairs",
@@ -254,7 +251,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     example: ["2 full boxes (40s)", "2 boxes of 40"],
     holds: "s)",
     pattern: new RegExp(
-      `\\b(${N})\\s+(?:full\\s+|new\\s+|sealed\\s+)?(${PACK}(?:es|s)?)\\s*\\((?:of\\s+)?(\\d{1,3})'?s\\)`,
+      `\\b(${N})\\s+(?:full\\s+|new\\s+|sealed\\s+)?(${PACKS})\\s*\\((?:of\\s+)?(\\d{1,3})'?s\\)`,
       "giu",
     ),
     read: "$1 $2 of $3",
@@ -338,7 +335,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     example: ["2 boxes plasters, 20 in each", "2 boxes of 20 plasters"],
     holds: "in each",
     pattern: new RegExp(
-      `\\b(${N})\\s+(${PACK}(?:es|s)?)\\s+(?:of\\s+)?([^,;\\d]*?)(?<!\\bso),?\\s+(\\d{1,3})\\s+in\\s+each\\b`,
+      `\\b(${N})\\s+(${PACKS})\\s+(?:of\\s+)?([^,;\\d]*?)(?<!\\bso),?\\s+(\\d{1,3})\\s+in\\s+each\\b`,
       "giu",
     ),
     read: "$1 $2 of $4 $3",
@@ -348,7 +345,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     example: ["1 tube of tablets, 10 in it", "1 tube of tablets, 10 per tube"],
     holds: " in ",
     pattern: new RegExp(
-      `\\b(${PACK}(?:es|s)?)\\b([^;]*?),\\s*(\\d{1,3})\\s+in\\s+(?:it|each|them)\\b`,
+      `\\b(${PACKS})\\b([^;]*?),\\s*(\\d{1,3})\\s+in\\s+(?:it|each|them)\\b`,
       "giu",
     ),
     read: "$1$2, $3 per $1",
