@@ -59,9 +59,7 @@
 />
 <svelte:head><title>Wide Sieve</title></svelte:head>
 <Weaves />
-{#if workspace.loaded}
-  <Later onshown={arrived}>{@render children()}</Later>
-{/if}
+<Later onshown={arrived}>{@render children()}</Later>
 <Message />
 {#if opened}
   <opened.Palette

@@ -40,14 +40,19 @@ class Reading {
     return this.#isLast(by) ? this.#last!.reading.columnsUnclearAt : columnsUnclearAt(...by);
   }
 
-  /** Makes the vocabulary, which the first reading would wait for: most of it is the names' words, a few hundred names a task. */
+  /** Makes the vocabulary, which the first reading would wait for. */
   async prepare(): Promise<void> {
+    await (this.#folded ??= this.#fold());
+    void this.vocabulary;
+  }
+  /** Most of it is the names' words, which are remembered once folded: a few hundred names a task. */
+  #folded: Promise<void> | null = null;
+  async #fold(): Promise<void> {
     const names = [...NAMED_CATALOGUE.words.values()].flat();
     for (let i = 0; i < names.length; i += NAMES_A_TASK) {
       names.slice(i, i + NAMES_A_TASK).forEach(foldedWords);
       await nextTask();
     }
-    void this.vocabulary;
   }
 
   /** What the columns of a table in a card seem to hold, and what stands around it. */

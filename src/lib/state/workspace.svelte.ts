@@ -60,7 +60,6 @@ class Workspace {
   redoLabel = $state<string | null>(null);
   /** Steps of undo, the newest first. */
   history = $state.raw<readonly HistoryStep[]>([]);
-  loaded = $state(false);
   /** The last thing to tell, for the live region and the strip under the trail. */
   message = $state.raw<{
     text: string;
@@ -172,7 +171,6 @@ class Workspace {
     });
     if (isFirstVisit() && this.records.size === 0 && this.setAside.length === 0)
       void this.#seedDemo();
-    this.loaded = true;
   }
 
   /** On the very first visit, when there is nothing yet: the demo is there with the first page. */

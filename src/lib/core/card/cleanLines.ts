@@ -2,7 +2,7 @@ import { decodeHTML } from "entities";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { fieldsAsList, objectsAsList } from "./objects.ts";
-import { withoutTimes } from "./leads.ts";
+import { listsSomething, withoutTimes } from "./leads.ts";
 import { receiptCounts } from "./receipt.ts";
 import { withoutWeights } from "./weighed.ts";
 import { talliesAsCounts } from "./tally.ts";
@@ -109,7 +109,7 @@ const MESSAGE =
 const withoutSender: Step = each((line) => {
   if (!MESSAGE.test(line)) return line;
   const said = line.replace(MESSAGE, "");
-  return /\?\s*$/.test(said) && !/\d/.test(said) ? "" : said;
+  return listsSomething(said) ? said : "";
 });
 
 /** "Jo: gloves?", "Mal: 3 pairs": who says it, before every line. */
@@ -127,7 +127,7 @@ const withoutSpeakers: Step = (lines) => {
   if (!isTalk) return [...lines];
   return lines.map((l) => {
     const said = l.replace(SPEAKER, "");
-    return said !== l && /\?\s*$/.test(said) && !/\d/.test(said) ? "" : said;
+    return said === l || listsSomething(said) ? said : "";
   });
 };
 

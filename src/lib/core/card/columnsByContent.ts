@@ -16,6 +16,10 @@ const SIZE = /^[^\p{L}]*\d\s*(?:mm|cm|m|in|"|ml|l|g|mg|mcg|kg|oz|%|[x×])(?![\p{
 
 export const isDate = (cell: string): boolean => DATE.test(cell.trim());
 
+/** 4, 5, 6 …: each is one more than the one before. */
+export const isRunning = (numbers: readonly number[]): boolean =>
+  numbers.every((n, i) => i === 0 || n === numbers[i - 1]! + 1);
+
 function kindOf(cell: string, isName: (text: string) => boolean): CellKind {
   const text = cell.trim();
   if (/^[-–—.\s]*$/.test(text)) return "blank";
@@ -53,10 +57,9 @@ function columnKind(
   if (share("name") >= NAMES_ALIKE) return "name";
   if (share("count") >= ALIKE) {
     const numbers = cells.map((c) => parseInt(c, 10)).filter((n) => !Number.isNaN(n));
-    const running = numbers.every((n, i) => i === 0 || n === numbers[i - 1]! + 1);
     const articles =
       new Set(numbers).size === numbers.length && numbers.every((n) => n >= SMALLEST_ARTICLE);
-    return (running || articles) && hint(heading) !== "quantity" ? "code" : "count";
+    return (isRunning(numbers) || articles) && hint(heading) !== "quantity" ? "code" : "count";
   }
   return (
     (["price", "date", "pack", "code", "size"] as const).find((k) => share(k) >= ALIKE) ?? "words"
@@ -87,8 +90,7 @@ function runningAsCodes(
 ): void {
   const counts = kinds.flatMap((k, i) => (k === "count" ? [i] : []));
   if (counts.length < 2) return;
-  const runs = (i: number) =>
-    rows.every((r, k) => parseInt(r[i] ?? "", 10) === parseInt(rows[0]![i] ?? "", 10) + k);
+  const runs = (i: number) => isRunning(rows.map((r) => parseInt(r[i] ?? "", 10)));
   const running = counts.filter((i) => runs(i) && !SAYS_COUNT.test(headings[i] ?? ""));
   if (running.length < counts.length) for (const i of running) kinds[i] = "code";
 }

@@ -1,7 +1,7 @@
 import { LONGEST_LINE } from "./cardLimits.ts";
 import type { ColumnRole } from "./columnRole.ts";
 import { spaced, SPLITTERS, underHeadings, type Split } from "./cells.ts";
-import { hint, isDate, roleByCells, rolesByContent } from "./columnsByContent.ts";
+import { hint, isDate, isRunning, roleByCells, rolesByContent } from "./columnsByContent.ts";
 import { headingKey, NO_HABITS, type Habits } from "./habits.ts";
 import { roleOf } from "./headingRoles.ts";
 import type { CardRow } from "./cardRow.ts";
@@ -269,7 +269,7 @@ function withQuantity(table: Table, header: string, below: readonly string[]): T
   const counts = (at: number) => {
     const cells = rows.map((r) => r[at] ?? "").filter((c) => !/^[-:=\s]*$/.test(c));
     const numbers = cells.map((c) => /^(\d{1,4})(?:\s*\p{L}.*)?$/u.exec(c)?.[1]);
-    const running = numbers.every((n, i) => i === 0 || Number(n) === Number(numbers[i - 1]) + 1);
+    const running = isRunning(numbers.map(Number));
     return cells.length >= 2 && numbers.filter(Boolean).length >= cells.length * 0.7 && !running;
   };
   const isCount = (at: number) => hint(names[at]!) !== "skip" && counts(at);

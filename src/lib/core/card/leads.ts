@@ -7,15 +7,18 @@ const FEWEST = 4;
 /** Of the lines between the first and the last that begin so. */
 const MOST_OF_THEM = 0.6;
 
-const SPEAKER = "(?:\\p{Lu}[\\p{L}.]{0,15}(?:\\s\\p{L}{1,12})?:\\s+|<[^<>]{1,20}>:?\\s*)";
+const NAME = "\\p{Lu}[\\p{L}.]{0,15}(?:\\s\\p{L}{1,12})?";
+const SPEAKER = `(?:${NAME}:\\s+|<[^<>]{1,20}>:?\\s*)`;
 /** "14:03 - Jo: ", "2:03 pm ", "<14:03> Jo: ", "14.03 Jo: ". */
 const TIMED = new RegExp(
   `^\\W{0,2}(\\d{1,2})(?:([:])|\\.)(\\d{2})(?::\\d{2})?\\s?(?:[ap]\\.?m\\.?)?[\\])>]?\\s*(?:[-–|]\\s+)?(${SPEAKER})?(?=\\S)`,
   "iu",
 );
 /** "Jo 14:03: ", "Jo, 2:03 pm - ". */
-const TIMED_BEHIND =
-  /^\p{Lu}[\p{L}.]{0,15}(?:\s\p{L}{1,12})?,?\s+[[(]?(\d{1,2})[:.](\d{2})(?:\s?[ap]m)?[\])]?(?::|\s[-–])\s+(?=\S)/u;
+const TIMED_BEHIND = new RegExp(
+  `^${NAME},?\\s+[[(]?(\\d{1,2})[:.](\\d{2})(?:\\s?[ap]m)?[\\])]?(?::|\\s[-–])\\s+(?=\\S)`,
+  "u",
+);
 
 const COUNT_ALONE = /^\d{1,4}(?:\s*\p{L}{1,5}\.?)?\s*$/u;
 /** Minutes of the day at which a line was said, and what it says; null: it does not tell. */
@@ -31,6 +34,9 @@ function saidAt(line: string): { readonly at: number; readonly said: string } | 
   const named = m === before && COUNT_ALONE.test(said) ? (m[4] ?? "") : "";
   return { at: hours * 60 + minutes, said: named + said };
 }
+
+/** "gloves?" asks among messages, and lists nothing; a number in it may. */
+export const listsSomething = (said: string): boolean => !/\?\s*$/.test(said) || /\d/.test(said);
 
 /** Half a day: "12:59 pm" before "1:02 pm". */
 const HALF_DAY = 12 * 60;
@@ -52,7 +58,7 @@ export function withoutTimes(lines: readonly string[]): string[] {
   return lines.map((line, i) => {
     const what = said[i]?.said;
     if (what === undefined) return line;
-    return /\?\s*$/.test(what) && !/\d/.test(what) ? "" : what;
+    return listsSomething(what) ? what : "";
   });
 }
 

@@ -170,24 +170,27 @@ function eachBetween(row: CardRow, names: (text: string) => boolean): CardRow[] 
 }
 
 const IN_BRACKETS = /\([^)]*\)/g;
+/** A row for each part where all are named, outside brackets, and counted; else the row. */
+const eachNamed = (
+  row: CardRow,
+  parts: readonly string[],
+  names: (text: string) => boolean,
+): CardRow[] =>
+  parts.every((p) => names(p) && /\d/.test(p) && /\p{L}{2}/u.test(p.replace(IN_BRACKETS, "")))
+    ? parts.map((text) => ({ ...row, text }))
+    : [row];
+
 /** "Plasters 40          Eye pads 2": several side by side, each named and counted. */
 function eachAcross(row: CardRow, names: (text: string) => boolean): CardRow[] {
   if (row.inTable || !/\S\s{3,}\S/.test(row.text)) return [row];
-  const parts = row.text.split(/\s{3,}/);
-  return parts.every(
-    (p) => names(p) && /\d/.test(p) && /\p{L}{2}/u.test(p.replace(IN_BRACKETS, "")),
-  )
-    ? parts.map((text) => ({ ...row, text }))
-    : [row];
+  return eachNamed(row, row.text.split(/\s{3,}/), names);
 }
 
 /** "closure strips (10 cards of 3); gauze 10 x 10 (30)": between semicolons, each named and counted. */
 function eachClause(row: CardRow, names: (text: string) => boolean): CardRow[] {
   if (row.inTable || row.quantity !== null || !row.text.includes("; ")) return [row];
   const parts = row.text.split(/;\s+/).filter((p) => p !== "");
-  return parts.every((p) => names(p) && /\d/.test(p))
-    ? parts.map((text) => ({ ...row, text }))
-    : [row];
+  return eachNamed(row, parts, names);
 }
 
 /** Shorter lines are one sentence, or abbreviations with their dots. */

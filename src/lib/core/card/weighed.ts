@@ -10,6 +10,10 @@ const SAYS_WEIGHT =
   /\b(?:weigh(?:s|ts?|ed)|grams?|grammes?|in\s+g|ounces|prices?|costs?|amount\s*(?:in\s*)?(?:[€£$]|eur|gbp|usd)|in\s+(?:€|£|\$|eur|euros?|pounds|dollars))\b|\((?:g|oz|€|£|\$)\)/iu;
 const SAYS_COUNT = /\b(?:qty|quantity|count|pcs|pieces|number|how\s+many|held|no\.)\b/iu;
 
+/** A count of its own, before the number at the end. */
+const COUNTED =
+  /\b\d+\s*[x×]\s|\s[x×]\s?\d+\b|\b\d+\s*(?:pcs|pieces|pairs?|prs?|tabs|tablets|sachets)\b|\(\d+\)/iu;
+
 /** Fewer lines may come to their sum by chance. */
 const FEWEST = 4;
 /** Of a sum that was added up by hand, with each weight rounded. */
@@ -58,7 +62,3 @@ export function withoutWeights(lines: readonly string[]): string[] {
     (line, i) => ends[i]?.[1] ?? (line.length <= LONGEST && TOTAL.test(line) ? "" : line),
   );
 }
-
-/** A count of its own, before the number at the end. */
-const COUNTED =
-  /\b\d+\s*[x×]\s|\s[x×]\s?\d+\b|\b\d+\s*(?:pcs|pieces|pairs?|prs?|tabs|tablets|sachets)\b|\(\d+\)/iu;

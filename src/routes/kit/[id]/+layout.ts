@@ -8,8 +8,6 @@ import type { LayoutLoad } from "./$types";
 /** The first audit takes four times as long as the second: on the first page it is a task of its own, before the page is made. */
 export const load: LayoutLoad = async ({ params }) => {
   if (!isFirstPage()) return;
-  await workspace.start();
-  await nextTask();
   const kit = workspace.kit(`kit:${params.id}`);
   const brief = kit && workspace.brief(kit.briefId);
   if (brief) audit(workspace.auditOf(kit, brief.brief), workspace.today, CATALOGUE);
