@@ -2,7 +2,7 @@
   import "../app.css";
   import { onMount, type Snippet } from "svelte";
   import { beforeNavigate } from "$app/navigation";
-  import { firstPageDone } from "$lib/ui/firstPage.ts";
+  import { allNow, firstPageDone } from "$lib/ui/firstPage.ts";
   import { shortcuts, typing } from "$lib/ui/keys.ts";
   import Later from "$lib/ui/Later.svelte";
   import DropAnywhere from "$lib/ui/DropAnywhere.svelte";
@@ -51,6 +51,7 @@
 </script>
 
 <svelte:window
+  onkeydowncapture={allNow}
   onkeydown={onKey}
   onbeforeunload={(e) => {
     // Only when something on screen is not saved does the browser ask.

@@ -25,6 +25,29 @@ async function bench(page: Page, card: string): Promise<void> {
 }
 const item = (page: Page) => page.getByRole("heading", { level: 1 });
 
+test("a letter pressed while the page is still being put together does what it does later", async ({
+  page,
+}) => {
+  await page.goto("/");
+  await page.locator('li a[href*="demo-shed-box"]').first().waitFor();
+  await saved(page);
+  // Pressed as soon as the frame stands: the item and its fields come after it.
+  await page.addInitScript(() => {
+    new MutationObserver((_, self) => {
+      if (!document.getElementById("stage")) return;
+      self.disconnect();
+      document.body.dataset["whole"] = `${document.getElementById("bench-name") !== null}`;
+      document.body.dispatchEvent(new KeyboardEvent("keydown", { key: "c", bubbles: true }));
+    }).observe(document, { childList: true, subtree: true });
+  });
+  await page.goto("/kit/demo-shed-box/bench#y20");
+  await expect(page.locator("#bench-count")).toBeFocused();
+  await expect(page.locator("body")).toHaveAttribute("data-whole", "false");
+  await page.keyboard.type("1");
+  await expect(page.locator("#bench-count")).toHaveValue("1");
+  await expect(item(page)).toHaveText("Sterile eye pad");
+});
+
 test("a crew box of 25 lines is inspected by keyboard alone in under 5 keys a line", async ({
   page,
 }) => {

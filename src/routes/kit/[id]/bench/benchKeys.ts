@@ -18,8 +18,11 @@ export interface BenchParts {
 }
 
 /** Letters act only with the focus in the item or its list, never from the trail (WCAG 2.1.4). */
-const inItem = (e: Event): boolean =>
-  e.target instanceof Element && e.target.closest("[data-keys]") !== null;
+function inItem(e: Event): boolean {
+  // A key that came before the item was there had no target; by now its name has the focus.
+  const at = e.target === document.body ? document.activeElement : e.target;
+  return at instanceof Element && at.closest("[data-keys]") !== null;
+}
 
 /** What a key pressed does on the bench: a scanner's code, a shortcut, or leaving a field. */
 export function benchKeys(parts: BenchParts): (e: KeyboardEvent) => void {
