@@ -28,6 +28,8 @@ export default defineConfig({
         "--disable-background-networking",
         "--disable-component-update",
         "--disable-sync",
+        // A test's page lives for seconds: to optimise the solver for each took a third of the processor. Code that runs long still is.
+        "--js-flags=--wasm-tiering-budget=400000000",
       ],
     },
   },

@@ -4,6 +4,7 @@ import { checkDigit } from "../../src/lib/core/count/gs1.ts";
 import { pasteCard } from "./support/card.ts";
 import { typeScan } from "./support/scan.ts";
 import { VERDICT_KEY, VERDICT_LABEL } from "../../src/lib/words/verdicts.ts";
+import { fromDemo } from "./support/demo.ts";
 
 const saved = (page: Page) =>
   expect(page.getByTestId("save-state").first()).toContainText(/^Saved/);
@@ -28,9 +29,7 @@ const item = (page: Page) => page.getByRole("heading", { level: 1 });
 test("a letter pressed while the page is still being put together does what it does later", async ({
   page,
 }) => {
-  await page.goto("/");
-  await page.locator('li a[href*="demo-shed-box"]').first().waitFor();
-  await saved(page);
+  await fromDemo(page, "/lists");
   // Pressed as soon as the frame stands: the item and its fields come after it.
   await page.addInitScript(() => {
     new MutationObserver((_, self) => {
@@ -51,10 +50,7 @@ test("a letter pressed while the page is still being put together does what it d
 test("a crew box of 25 lines is inspected by keyboard alone in under 5 keys a line", async ({
   page,
 }) => {
-  await page.goto("/");
-  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
-  await saved(page);
-  await page.goto("/kit/demo-crew-box/bench");
+  await fromDemo(page, "/kit/demo-crew-box/bench");
   let keys = 0;
   const press = async (key: string) => {
     keys++;
@@ -179,10 +175,7 @@ test("a scanned code gives the item in hand its date and lot, and never lands in
 test("labels and a contents card are printed; a look at the bag is recorded and compared", async ({
   page,
 }) => {
-  await page.goto("/");
-  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
-  await saved(page);
-  await page.goto("/kit/demo-crew-box/labels");
+  await fromDemo(page, "/kit/demo-crew-box/labels");
   await expect(page.getByTestId("labels")).toContainText("Lid pocket");
   await expect(page.getByTestId("labels")).toContainText("Paracetamol tablet 500 mg");
   for (const name of ["Labels as PDF", "Contents card as PDF"]) {

@@ -81,9 +81,7 @@ test("a class that never was: who found what, did they learn, a sheet as PDF", a
 test("a trap in the brief, a fault chosen by hand and a plan within a budget are marked", async ({
   page,
 }) => {
-  await page.goto("/");
-  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
-  await page.goto("/class");
+  await fromDemo(page, "/class");
   await choose(page, "From the kit", "Tallowmere Crew Box");
   await page.getByLabel("Faults", { exact: true }).fill("3");
   await page.getByLabel("Decoys").fill("0");

@@ -1,12 +1,10 @@
 import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
 import { choose } from "./support/choose.ts";
+import { fromDemo } from "./support/demo.ts";
 
 async function demo(page: Page, path: string): Promise<void> {
-  await page.goto("/");
-  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
-  await expect(page.getByTestId("save-state").first()).toContainText(/^Saved/);
-  await page.goto(path);
+  await fromDemo(page, path);
 }
 
 test("kits side by side: sorted, worked out to ready, explained, by school, exported", async ({

@@ -1,5 +1,6 @@
 import { expect, test, type Page } from "@playwright/test";
 import { faultless, noSideways } from "./support/axe.ts";
+import { fromDemo } from "./support/demo.ts";
 
 const stage = (s: string) => `/kit/demo-crew-box/${s}`;
 
@@ -70,18 +71,15 @@ for (const [theme, width] of [
       page,
     }) => {
       test.setTimeout(240_000);
-      await page.goto("/");
-      await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
-      const paths = typeof places === "function" ? await places(page) : places;
-      await page.evaluate((t) => localStorage.setItem("wide-sieve.theme", t), theme);
+      await page.addInitScript((t) => localStorage.setItem("wide-sieve.theme", t), theme);
       await page.setViewportSize({ width, height: 800 });
-      await page.reload();
+      await fromDemo(page, "/");
+      const paths = typeof places === "function" ? await places(page) : places;
       for (const at of paths) await looksRight(page, at, `${at} ${theme} ${width}`);
     });
 
 test("the command palette finds a place by name", async ({ page }) => {
-  await page.goto("/");
-  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
+  await fromDemo(page, "/");
   await page.keyboard.press("Control+k");
   await page.getByPlaceholder("Find a place, a kit or a command").fill("bleed pouch");
   await page.keyboard.press("Enter");

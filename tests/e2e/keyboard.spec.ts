@@ -124,8 +124,7 @@ test("from a pasted card of 25 lines to a first verdict in under a minute and tw
 test("undo goes on after a reload, a history leads back, and what was removed has its undo beside it", async ({
   page,
 }) => {
-  await page.goto("/");
-  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
+  await fromDemo(page, "/");
   await page.getByRole("button", { name: "Remove Tallowmere Crew Box from the shelf" }).click();
   await expect(page.getByRole("link", { name: "Tallowmere Crew Box" })).toHaveCount(0);
   const toast = page.getByRole("status").filter({ hasText: "off the shelf" });

@@ -2,12 +2,10 @@ import ExcelJS from "exceljs";
 import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
 import { choose } from "./support/choose.ts";
+import { fromDemo } from "./support/demo.ts";
 
 async function demo(page: Page, path: string): Promise<void> {
-  await page.goto("/");
-  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
-  await saved(page);
-  await page.goto(path);
+  await fromDemo(page, path);
 }
 const saved = (page: Page) =>
   expect(page.getByTestId("save-state").first()).toContainText(/^Saved/);

@@ -1,5 +1,6 @@
 import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
+import { fromDemo } from "./support/demo.ts";
 
 const SOLVE = { timeout: 60_000 };
 // Several plans and a curve are solved in each; a loaded machine takes its time.
@@ -9,10 +10,7 @@ const saved = (page: Page) =>
   expect(page.getByTestId("save-state").first()).toContainText(/^Saved/);
 
 async function openPlan(page: Page): Promise<void> {
-  await page.goto("/");
-  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
-  await saved(page);
-  await page.goto("/kit/demo-crew-box/plan");
+  await fromDemo(page, "/kit/demo-crew-box/plan");
   await expect(result(page)).toContainText("proven optimal", SOLVE);
 }
 const price = async (page: Page): Promise<number> =>
@@ -117,10 +115,7 @@ test("supplier's prices change the plan and say what that does; the shopping lis
 test("the price book is edited, remembers prices, and takes in a supplier's table", async ({
   page,
 }) => {
-  await page.goto("/");
-  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
-  await saved(page);
-  await page.goto("/prices");
+  await fromDemo(page, "/prices");
   await page.getByLabel("Find").fill("ratchet");
   await page.getByRole("button", { name: /^Ratchet tourniquet/ }).click();
   await page.getByLabel("Price of a pack").fill("25.5");

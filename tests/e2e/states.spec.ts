@@ -1,9 +1,9 @@
 import { expect, test, type Page } from "@playwright/test";
 import { faultless, noSideways } from "./support/axe.ts";
+import { fromDemo } from "./support/demo.ts";
 
 async function demo(page: Page): Promise<void> {
-  await page.goto("/");
-  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
+  await fromDemo(page, "/");
 }
 
 test("what opens is free of faults too: palette, keys, history, lists, pickers, dialogs, messages", async ({

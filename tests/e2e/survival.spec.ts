@@ -134,10 +134,7 @@ test("three windows change three things of one record, and each sees all of them
 test("a clock that was set back loses no event: what lies ahead of it is said", async ({
   page,
 }) => {
-  await page.goto("/");
-  await page.locator('a[href*="demo-shed-box"]').first().waitFor();
-  await saved(page);
-  await page.goto("/kit/demo-shed-box/log");
+  await fromDemo(page, "/kit/demo-shed-box/log");
   const events = page.getByTestId("events").locator("li");
   await expect(events.first()).toBeVisible();
   const all = await events.count();

@@ -1,4 +1,5 @@
 import { expect, test, type Page } from "@playwright/test";
+import { fromDemo } from "./support/demo.ts";
 
 const brief = "/kit/demo-crew-box/brief";
 const saved = (page: Page) =>
@@ -6,10 +7,7 @@ const saved = (page: Page) =>
 
 /** Two windows of one browser on the same page, the demo on the shelf. */
 async function twoWindows(page: Page, at: string): Promise<Page> {
-  await page.goto("/");
-  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
-  await saved(page);
-  await page.goto(at);
+  await fromDemo(page, at);
   const other = await page.context().newPage();
   await other.goto(at);
   return other;
@@ -51,9 +49,7 @@ test("what two windows change in different places is both in the record", async 
 test("imported settings are offered on the shelf, not put in use, and undo brings the former back", async ({
   page,
 }) => {
-  await page.goto("/");
-  await page.locator('li a[href*="demo-crew-box"]').first().waitFor();
-  await page.goto("/");
+  await fromDemo(page, "/");
   const settings = {
     kind: "settings",
     id: "settings:own",

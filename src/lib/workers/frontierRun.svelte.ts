@@ -2,7 +2,8 @@ import { untrack } from "svelte";
 import { mergePoints, risen, type Axis, type FrontierPoint } from "../core/plan/frontier.ts";
 import type { PlanRequest } from "../core/plan/request.ts";
 import { WorkerClient, type Failed } from "./client.ts";
-import { planWorker, questionOf } from "./planRun.svelte.ts";
+import { questionOf } from "./planRun.svelte.ts";
+import { planWorker } from "./planWorker.ts";
 import type { PlanAsk, PlanSays } from "./protocol.ts";
 
 /** Two workers share the points where that leaves a core for the page and the plan itself. */

@@ -1,6 +1,6 @@
 import type { Lasting } from "../core/chance/lasting.ts";
 import { WorkerClient } from "./client.ts";
-import { planWorker } from "./planRun.svelte.ts";
+import { planWorker } from "./planWorker.ts";
 import type { PlanAsk, PlanSays } from "./protocol.ts";
 
 type Ask = Omit<Extract<PlanAsk, { is: "lasting" }>, "is">;

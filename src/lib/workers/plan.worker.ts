@@ -10,16 +10,40 @@ import { plan, type PlanOutcome } from "../core/plan/plan.ts";
 import { without } from "../core/plan/without.ts";
 import { CATALOGUE } from "../data/catalogue.ts";
 import type { PlanAsk, PlanSays } from "./protocol.ts";
+import { isCompiled, type Compiled } from "./planWorker.ts";
 import { serve } from "./serve.ts";
 import { showChoice, showPlan, showQuick } from "./showPlan.ts";
 
+/** The solver's code, where a worker before this one has compiled it. */
+let given: Compiled | null = null;
+addEventListener("message", (event) => {
+  if (!isCompiled(event.data)) return;
+  given = event.data;
+  event.stopImmediatePropagation();
+});
+
+async function load(): Promise<Highs> {
+  if (given) return loadHighs({ wasmModule: given.compiled });
+  const compiled = await WebAssembly.compileStreaming(fetch(wasmUrl)).catch(() => null);
+  // Where it cannot be compiled as it comes: the solver's own way, which says what is wrong.
+  if (compiled === null) return loadHighs({ locateFile: () => wasmUrl });
+  postMessage({ compiled } satisfies Compiled);
+  return loadHighs({ wasmModule: compiled });
+}
+
 let highs: Promise<Highs> | null = null;
 /** The plan last made: what is asked about single products of it rests on it. */
-let last: { request: PlanRequest; outcome: PlanOutcome } | null = null;
+let last: { asked: string; request: PlanRequest; outcome: PlanOutcome } | null = null;
 
 serve<PlanAsk, PlanSays>(async (ask, say) => {
-  highs ??= loadHighs({ locateFile: () => wasmUrl });
-  answer(ask, highsSolver(await highs), say);
+  highs ??= load();
+  try {
+    answer(ask, highsSolver(await highs), say);
+  } catch (error) {
+    // What could not be fetched is fetched again when it is asked for again.
+    highs = null;
+    throw error;
+  }
 });
 
 const requestOf = (question: PlanQuestion): PlanRequest => ({ ...question, catalogue: CATALOGUE });
@@ -33,7 +57,7 @@ function answer(ask: PlanAsk, solver: Solver, say: (said: PlanSays) => void): vo
         if (proven) say({ is: "proven", proven: showChoice(proven) });
         say({ is: "progress", ...step });
       });
-      last = { request, outcome };
+      last = { asked: JSON.stringify(ask.request), request, outcome };
       say({ is: "progress", stage: "reasons", share: 0.95 });
       say({ is: "done", plan: showPlan(outcome, request) });
       return;
@@ -66,8 +90,14 @@ function answer(ask: PlanAsk, solver: Solver, say: (said: PlanSays) => void): vo
       return;
     }
     case "without": {
-      if (!last || last.outcome.status === "infeasible") throw new Error("there is no plan yet");
+      const asked = JSON.stringify(ask.request);
+      if (last?.asked !== asked) {
+        // It was made by another worker.
+        const request = requestOf(ask.request);
+        last = { asked, request, outcome: plan(request, solver) };
+      }
       const { request, outcome } = last;
+      if (outcome.status === "infeasible") throw new Error("there is no plan to do without it");
       say({
         is: "without",
         product: ask.product,

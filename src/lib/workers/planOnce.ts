@@ -1,6 +1,7 @@
 import type { PlanRequest } from "../core/plan/request.ts";
 import { WorkerClient } from "./client.ts";
-import { planWorker, questionOf } from "./planRun.svelte.ts";
+import { questionOf } from "./planRun.svelte.ts";
+import { planWorker } from "./planWorker.ts";
 import type { PlanAsk, PlanSays, PlanShown } from "./protocol.ts";
 
 /** One plan made in a worker of its own; rejects where the worker fails. */

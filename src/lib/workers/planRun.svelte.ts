@@ -3,11 +3,9 @@ import type { Stage } from "../core/plan/stages.ts";
 import type { PlanQuestion, PlanRequest } from "../core/plan/request.ts";
 import type { Without } from "../core/plan/without.ts";
 import { WorkerClient, type Failed } from "./client.ts";
+import { keepPlan, planMade } from "./plansMade.ts";
+import { planWorker } from "./planWorker.ts";
 import type { ChoiceShown, PlanAsk, PlanSays, PlanShown, QuickShown } from "./protocol.ts";
-
-/** A worker that plans, wherever one is wanted. */
-export const planWorker = (): Worker =>
-  new Worker(new URL("./plan.worker.ts", import.meta.url), { type: "module" });
 
 export interface Running {
   readonly stage: Stage;
@@ -16,9 +14,13 @@ export interface Running {
   readonly bound?: number | undefined;
 }
 
+/** Whoever makes a plan at the moment, by what was asked. */
+const makers = new Map<string, PlanRun>();
+
 /**
  * The planner as a screen sees it: one run at a time, the newest; a run that the user has since made
- * stale is stopped and its answer never shown.
+ * stale is stopped and its answer never shown. What was planned on this page is not planned again, and what
+ * two parts of it ask is planned once.
  */
 export class PlanRun {
   running = $state.raw<Running | null>(null);
@@ -32,6 +34,11 @@ export class PlanRun {
   without = $state.raw<Readonly<Record<string, Without | null>>>({});
   #client = new WorkerClient<PlanAsk, PlanSays>(planWorker, (said) => this.#hear(said));
   #timer: ReturnType<typeof setTimeout> | undefined;
+  #question: PlanQuestion | null = null;
+  /** The question by which the plan is found again. */
+  #key = "";
+  /** Others that asked the same while this one was at it: they hear what it hears. */
+  readonly #others = new Set<PlanRun>();
 
   /** Starts after a pause in which nothing else was asked. */
   ask(request: PlanRequest, afterMs: number): void {
@@ -43,20 +50,52 @@ export class PlanRun {
     this.failure = null;
     this.without = {};
     this.running = { stage: "waiting", share: 0 };
-    this.#timer = setTimeout(
-      () => this.#client.ask({ is: "plan", request: questionOf(request) }),
-      afterMs,
-    );
+    this.#timer = setTimeout(() => {
+      this.#question = questionOf(request);
+      this.#key = JSON.stringify(this.#question);
+      this.#begin();
+    }, afterMs);
+  }
+
+  #begin(): void {
+    const plan = planMade(this.#key);
+    const maker = makers.get(this.#key);
+    if (plan) this.#hear({ is: "done", plan });
+    else if (maker) maker.#others.add(this);
+    else {
+      makers.set(this.#key, this);
+      this.#client.ask({ is: "plan", request: this.#question! });
+    }
+  }
+
+  #done(): void {
+    if (makers.get(this.#key) !== this) return;
+    makers.delete(this.#key);
+    this.#others.clear();
+  }
+
+  /** It makes its plan no longer; who waited for that begins anew, and the rest with it. */
+  #leave(): void {
+    const maker = makers.get(this.#key);
+    if (maker !== this) {
+      if (maker) maker.#others.delete(this);
+      return;
+    }
+    makers.delete(this.#key);
+    const others = [...this.#others];
+    this.#others.clear();
+    for (const other of others) other.#begin();
   }
 
   /** Asks once what would be done without a product of the plan shown. */
   askWithout(product: string): void {
-    if (product in this.without || !this.result || !this.#client.started) return;
+    if (product in this.without || !this.result || !this.#question) return;
     this.without = { ...this.without, [product]: null };
-    this.#client.ask({ is: "without", product });
+    this.#client.ask({ is: "without", request: this.#question, product });
   }
 
   #hear(said: PlanSays | Failed): void {
+    if (said.is !== "without") for (const other of this.#others) other.#hear(said);
     switch (said.is) {
       case "progress":
         if (this.running) {
@@ -76,10 +115,13 @@ export class PlanRun {
       case "done":
         this.running = null;
         this.result = said.plan;
+        keepPlan(this.#key, said.plan);
+        this.#done();
         return;
       case "failed":
         this.running = null;
         this.failure = said.why;
+        this.#done();
         return;
       case "curve":
       case "point":
@@ -94,10 +136,10 @@ export class PlanRun {
   stop(): void {
     clearTimeout(this.#timer);
     const busy =
-      (this.running && this.running.stage !== "waiting") ||
-      Object.values(this.without).some((w) => w === null);
+      makers.get(this.#key) === this || Object.values(this.without).some((w) => w === null);
     if (busy) this.#client.stop();
     else this.#client.newRun();
+    this.#leave();
     this.running = null;
   }
 

@@ -36,8 +36,8 @@ export type PlanAsk =
     }
   /** The cheapest purchases with which the kit lasts with a chance. */
   | ({ readonly is: "lasting" } & Omit<LastingAsk, "catalogue" | "solver">)
-  /** What would be done without one product of the plan last made. */
-  | { readonly is: "without"; readonly product: string };
+  /** What would be done without one product of the plan made for the request. */
+  | { readonly is: "without"; readonly request: PlanQuestion; readonly product: string };
 
 export type PlanSays =
   | {
