@@ -3,7 +3,8 @@
  *
  *   npm run pictures [-- FOLDER …]
  *
- * Each card is drawn straight; tilted by 1.5°, blurred and saved small; and in two columns.
+ * Each card is drawn straight; tilted by 1.5°, blurred and saved small; and in two columns. What is set in
+ * columns by spaces stands in them only where each letter is as wide as the next.
  */
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -28,6 +29,8 @@ const LOOKS: readonly Look[] = [
 ];
 const SIZE = 28;
 const LINE = 42;
+const fontOf = (text: string): string =>
+  /\S {2,}\S/.test(text) ? "DejaVu Sans Mono" : "DejaVu Sans";
 
 function draw(text: string, { tilt, blur, columns }: Look): Buffer {
   const lines = text.trimEnd().split("\n");
@@ -41,7 +44,7 @@ function draw(text: string, { tilt, blur, columns }: Look): Buffer {
   g.rotate((tilt * Math.PI) / 180);
   g.translate(-canvas.width / 2, -canvas.height / 2);
   g.fillStyle = "#2b2b2b";
-  g.font = `${SIZE}px "DejaVu Sans"`;
+  g.font = `${SIZE}px "${fontOf(text)}"`;
   if (blur > 0) g.filter = `blur(${blur}px)`;
   lines.forEach((line, i) =>
     g.fillText(

@@ -39,3 +39,47 @@ describe("packs and what they hold", () => {
         }
       });
 });
+
+/** Names with a number of their own: text, item type, pieces of one. */
+const NUMBERED = [
+  ["Crepe bandage 7.5 cm", "elastic-bandage", 1],
+  ["Gauze swabs 10 x 10", "gauze-pad", 1],
+  ["Tape 2.5 cm x 5 m", "medical-tape", 1],
+  ["Paracetamol 500", "paracetamol", 1],
+  ["Ibuprofen 400mg", "ibuprofen", 1],
+  ["Saline 20 ml", "saline-ampoule", 1],
+  ["Triangular bandage 96x96x136", "triangular-bandage", 1],
+  ["Foil blanket 160 x 210", "foil-blanket", 1],
+  ["Closure strips (3s)", "closure-strips", 3],
+  ["Plasters, 20s", "adhesive-strip", 20],
+] as const;
+const GAPS = ["   ", "         ", "\t", " .... ", " - ", ": ", " = "];
+
+describe("a count that stands apart from a name with a number of its own", () => {
+  for (const gap of GAPS)
+    it(`behind ${JSON.stringify(gap)}`, () => {
+      for (const [name, type, each] of NUMBERED)
+        for (const [count, many] of [
+          ["3", 3],
+          ["12", 12],
+          ["2 x 5", 10],
+        ] as const) {
+          // "(3s) 2 x 5" is nobody's way of writing.
+          if (each > 1 && count.includes("x")) continue;
+          const text = `Eye pads${gap}6\n${name}${gap}${count}\nSlings${gap}4`;
+          const entry = readCard(text, vocabulary).entries.find((e) => e.source === 2);
+          expect([entry?.itemType, entry?.pieces], text).to.deep.equal([type, many * each]);
+        }
+    });
+  it("a year is none", () => {
+    const { entries } = readCard("Eye pads 6\nBurn gel 5 g    2028", vocabulary);
+    expect(entries[1]?.pieces).to.equal(1);
+  });
+  it("two sizes counted on one line are two things", () => {
+    const { entries } = readCard("Crepe bandage 5 cm – 2, 7.5 cm – 1", vocabulary);
+    expect(entries.map((e) => [e.sizeMm, e.pieces])).to.deep.equal([
+      [[50], 2],
+      [[75], 1],
+    ]);
+  });
+});

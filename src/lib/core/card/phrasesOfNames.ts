@@ -5,6 +5,10 @@ import { SIZE_OF, type Phrase } from "./phrase.ts";
 
 const N = NUMBER_WORDS;
 
+/** The longest side of a triangular cloth lies between 1 and 1.8 m, so that its unit is plain. */
+const unitOfCloth = (longest: number): string =>
+  longest >= 1000 ? " mm" : longest >= 100 ? " cm" : longest >= 36 && longest <= 72 ? " in" : "";
+
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const NAME_PHRASES: readonly Phrase[] = [
   {
@@ -34,6 +38,15 @@ export const NAME_PHRASES: readonly Phrase[] = [
     holds: "n/s",
     pattern: /\bn\/s(?![a-z])/giu,
     read: "nonsterile",
+  },
+  {
+    name: "three sides without a unit",
+    example: ["triangular bandages 96x96x136", "triangular bandages 96x96x136 cm"],
+    holds: "x",
+    pattern:
+      /(?<=\b(?:triang|sling).*)\b(\d{2,4})\s*[x×]\s*(\d{2,4})\s*[x×]\s*(\d{2,4})\b(?!\s*(?:[x×]\s*\d+\s*)?(?:mm|cm|m|in(?:ch)?|["”″])(?![a-z]))/giu,
+    read: (sides, ...lengths) =>
+      `${sides}${unitOfCloth(Math.max(...lengths.slice(0, 3).map(Number)))}`,
   },
   {
     name: "a square's one side",

@@ -34,6 +34,14 @@ export const PACK_PHRASES: readonly Phrase[] = [
     read: "$1 ",
   },
   {
+    name: "so many to a pack, and how many packs",
+    example: ["plasters (20s) - 3", "plasters, 3 packs of 20"],
+    holds: "s",
+    pattern:
+      /(?<=\p{L}),?\s+(?<!\b(?:size|by|x)\s*)\(?\b(\d{1,3})'?s\b\)?(?:\s*[:=–-]\s*|\s+)(?:[x×]\s*)?(\d{1,3})$/giu,
+    read: ", $2 packs of $1",
+  },
+  {
     name: "by how many they are packed",
     example: ["compress, packed by 2", "compress, pack of 2"],
     holds: "packed",

@@ -33,8 +33,29 @@ export function plainRow(line: string, source: number): CardRow {
       );
   // "Scissors (1) ....... pen tray", "In the lid: torch": where things lie is not read.
   const placed = led || !hasLeader ? null : /^(.*\p{L}.*?)\s*\.{4,}\s*[^\d]*$/u.exec(text);
-  const [named, quantity] = led
-    ? [led[1]!, inOurWords(led[2]!)]
+  const counted = led ? ([led[1]!, led[2]!] as const) : hasLeader ? null : countApart(text);
+  const [named, quantity] = counted
+    ? [counted[0], inOurWords(counted[1])]
     : [placed ? placed[1]! : text, null];
   return { source, text: stripPrices(named), quantity, inTable: false, bullet, indent };
+}
+
+/** "3", "2 x 20"; a year is no count. */
+const COUNT = /^(?!(?:19|20)\d\d$)\d{1,4}(?:\s*[x×]\s*\d{1,4})?$/;
+
+/**
+ * "Paracetamol 500     2 x 20": blanks point at the count as a dot leader does, where the name has a number of
+ * its own. Not where a number begins the line, which may be the count; nor where another ends what is before it,
+ * as columns do; nor where the name is of several things.
+ */
+function countApart(text: string): readonly [string, string] | null {
+  const [, named, gap, count] =
+    /^(.*[^\s:])(\s{2,}|\t|:\s+|\s+[-–=]\s+)(\d[\dx×\s]*)$/.exec(text) ?? [];
+  if (named === undefined || count === undefined || !COUNT.test(count)) return null;
+  if (!/\p{L}.*\d/u.test(named) || /^\d|(?:\s{2,}|,\s*)\d{1,4}$|\s\+\s/.test(named)) return null;
+  // "5 cm – 2, 7.5 cm – 1" counts twice.
+  if (!/^\s+$/.test(gap!) && /[:;]|\s[-–=]\s/.test(named)) return null;
+  // "size 7 - 8" is from one to the other.
+  const first = /[-–]/.test(gap!) ? /(\d+)$/.exec(named)?.[1] : undefined;
+  return first === undefined || Number(first) > Number.parseInt(count) ? [named, count] : null;
 }

@@ -54,11 +54,17 @@ const RUN_TOGETHER = /(?<![\p{L}\d])(?:\p{L}*rn\p{Ll}*|l\p{Ll}{3,})(?![\p{L}\d])
 const ONE_INCH = /(?<![\p{L}\d])[TIl]\s?(IN)(?=\s*x\s*\d)/giu;
 /** `%2" x 10 yd`, `3%2"`: half an inch, of which the 2 was read. */
 const HALF_INCH = /(?<![\d.,%])(?:(\d{1,2})\s?)?[¥V]?%2(?=\s?(?:["”″]|in(?:ch)?\b))/giu;
+/** "xX 6", "XxX 6": one sign that multiplies, seen twice. */
+const TIMES_TWICE = /(?<=\s)[xX×]{2,3}(?=\s?\d)/g;
+/** "gty": how many, its first letter mistaken. */
+const QUANTITY_HEAD = /(?<![\p{L}\d])[gaoG](ty)(?![\p{L}\d])/gu;
+/** "tape lin": an inch alone behind a name. */
+const INCH_ALONE = /(?<=\s)[lI]in(?=[\s,.]|$)/g;
 /** A long word nobody knows, that two known ones make: "Contentslist". */
 const JOINED_WORDS = /(?<![\p{L}\d])\p{L}{7,24}(?![\p{L}\d])/gu;
 const SHORTEST_PART = 4;
 /** Shorter ones that name things. */
-const SHORT_PARTS = new Set(["gel", "pad", "eye"]);
+const SHORT_PARTS = new Set(["gel", "pad", "eye", "set", "bag", "box", "bvm", "cpr", "aed"]);
 
 function apart(word: string, isWord: (word: string) => boolean): string {
   if (isWord(word)) return word;
@@ -114,6 +120,9 @@ export function repairText(line: string, isWord: (word: string) => boolean): str
     .replace(ONE_INCH, "1 $1")
     .replace(HALF_INCH, (_, inches?: string) => (inches ? `${inches} 1/2` : "1/2"))
     .replace(ONE_FIRST, "$11")
+    .replace(TIMES_TWICE, "x")
+    .replace(QUANTITY_HEAD, "q$1")
+    .replace(INCH_ALONE, "1 in")
     .replace(/(?<=\s)0f(?=\s)/g, "of")
     .replace(COUNT_APART, (_, gap: string, count: string) => gap + digits(count))
     .replace(NUMBER_WITH_UNIT, (whole, number: string, unit: string) =>

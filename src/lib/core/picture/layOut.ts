@@ -103,7 +103,8 @@ export function layOut({ words }: Pick<SeenPage, "words">): PageText {
   if (seen.length === 0) return { lines: [], words: [] };
   const height = median(seen.map((w) => w.box.y1 - w.box.y0));
   const width = median(seen.map((w) => (w.box.x1 - w.box.x0) / w.text.length)) || 1;
-  const rows = linesOf(seen, height, tiltOf(seen, height));
+  const tilt = tiltOf(seen, height);
+  const rows = linesOf(seen, height, tilt);
   const gutter = gutterOf(rows, width);
   if (gutter !== null) {
     const isRight = (w: SeenWord) => w.box.x0 >= gutter;
@@ -116,18 +117,26 @@ export function layOut({ words }: Pick<SeenPage, "words">): PageText {
       words: [...first!.words, ...second!.words.map((w) => ({ ...w, line: w.line + below }))],
     };
   }
-  return placed(rows, width, Math.min(...seen.map((w) => w.box.x0)));
+  return placed(rows, width, tilt);
 }
 
-function placed(rows: readonly (readonly SeenWord[])[], width: number, left: number): PageText {
+/** Further in than so many characters a line begins under the words of the one above: it goes on there. */
+const INDENT = 1.5;
+
+function placed(rows: readonly (readonly SeenWord[])[], width: number, tilt: number): PageText {
+  const left = Math.min(...rows.flat().map((w) => w.box.x0));
+  // On a tilted page the margin leans as the lines rise.
+  const fromMargin = ({ box }: SeenWord) => box.x0 + tilt * middle(box);
+  const margin = Math.min(...rows.map((row) => fromMargin(row[0]!)));
   const lines: string[] = [];
   const words: PlacedWord[] = [];
   rows.forEach((row, line) => {
-    let text = "";
+    const indent = (fromMargin(row[0]!) - margin) / width;
+    let text = indent > INDENT ? " ".repeat(Math.round(indent)) : "";
     let end = left;
     for (const word of row) {
       const gap = (word.box.x0 - end) / width;
-      if (text !== "") {
+      if (word !== row[0]) {
         const column = Math.round((word.box.x0 - left) / width);
         text += gap > COLUMN_GAP ? " ".repeat(Math.max(3, column - text.length)) : " ";
       }
