@@ -29,8 +29,9 @@ const LOOKS: readonly Look[] = [
 ];
 const SIZE = 28;
 const LINE = 42;
-const fontOf = (text: string): string =>
-  /\S {2,}\S/.test(text) ? "DejaVu Sans Mono" : "DejaVu Sans";
+/** Rows that are set in columns by spaces are a third of a card that is. */
+const isAligned = (lines: readonly string[]): boolean =>
+  3 * lines.filter((l) => /\S {3,}\S/.test(l)).length >= lines.length;
 
 function draw(text: string, { tilt, blur, columns }: Look): Buffer {
   const lines = text.trimEnd().split("\n");
@@ -44,7 +45,7 @@ function draw(text: string, { tilt, blur, columns }: Look): Buffer {
   g.rotate((tilt * Math.PI) / 180);
   g.translate(-canvas.width / 2, -canvas.height / 2);
   g.fillStyle = "#2b2b2b";
-  g.font = `${SIZE}px "${fontOf(text)}"`;
+  g.font = `${SIZE}px "${isAligned(lines) ? "DejaVu Sans Mono" : "DejaVu Sans"}"`;
   if (blur > 0) g.filter = `blur(${blur}px)`;
   lines.forEach((line, i) =>
     g.fillText(

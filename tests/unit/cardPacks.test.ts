@@ -72,8 +72,10 @@ describe("a count that stands apart from a name with a number of its own", () =>
         }
     });
   it("a year is none", () => {
-    const { entries } = readCard("Eye pads 6\nBurn gel 5 g    2028", vocabulary);
-    expect(entries[1]?.pieces).to.equal(1);
+    for (const year of ["    2028", " .... 2031"]) {
+      const { entries } = readCard(`Eye pads 6\nBurn gel 5 g${year}`, vocabulary);
+      expect(entries[1]?.pieces, year).to.equal(1);
+    }
   });
   it("two sizes counted on one line are two things", () => {
     const { entries } = readCard("Crepe bandage 5 cm – 2, 7.5 cm – 1", vocabulary);
