@@ -45,9 +45,9 @@ export const DEFICIT_WHY: Readonly<Record<Deficit["why"], string>> = {
 const isCategory = (what: string): what is Category =>
   (CATEGORIES as readonly string[]).includes(what);
 
-/** What pieces were used for: a category of injury, practice, lent. */
+/** What pieces were used for: a category of injury, practice; or that they were lent. */
 const whatFor = (what: string): string =>
-  isCategory(what) ? CATEGORY_LABEL[what].toLowerCase() : what;
+  what === "lent" ? what : `for ${isCategory(what) ? CATEGORY_LABEL[what].toLowerCase() : what}`;
 
 type NameOf = (line: string) => string;
 
@@ -73,8 +73,8 @@ const carriedText = (e: KitEvent): string =>
 
 const planDoneText = (e: KitEvent, listed: string, nameOf: NameOf): string =>
   [
-    ...(listed === "" ? [] : [`in: ${listed}`]),
-    ...(e.dropped?.length ? [`out: ${e.dropped.map(nameOf).join(", ")}`] : []),
+    ...(listed === "" ? [] : [`in came ${listed}`]),
+    ...(e.dropped?.length ? [`out went ${e.dropped.map(nameOf).join(", ")}`] : []),
     ...(e.paid ? [money(e.paid.amount, e.paid.currency)] : []),
   ].join("; ");
 
@@ -95,7 +95,7 @@ function rest(e: KitEvent, nameOf: NameOf): string {
     case "moved":
       return `${listed}${e.from ? `, from ${e.from}` : ""}${e.to ? `, to ${e.to}` : ""}`;
     case "handed-over":
-      return `${e.from ? `${e.from} to ` : "to "}${e.to ?? ""}${e.seal ? `, seal ${e.seal}` : ""}`;
+      return `${e.from ? `from ${e.from} to ` : "to "}${e.to ?? ""}${e.seal ? `, seal ${e.seal}` : ""}`;
     case "plan-done":
       return planDoneText(e, listed, nameOf);
     default:
@@ -105,8 +105,10 @@ function rest(e: KitEvent, nameOf: NameOf): string {
 
 /** An event of a kit's log in a line: "Used 4 × gauze pads, for everyday wounds. Ladder slipped." */
 export function eventText(e: KitEvent, nameOf: NameOf): string {
-  const first = [`${EVENT_KIND_LABEL[e.kind]} ${rest(e, nameOf)}`.trim()]
-    .concat(e.kind === "used" && e.what ? [`for ${whatFor(e.what)}`] : [])
+  const more = rest(e, nameOf);
+  const apart = e.kind === "plan-done" ? ": " : " ";
+  const first = [EVENT_KIND_LABEL[e.kind] + (more === "" ? "" : apart + more)]
+    .concat(e.kind === "used" && e.what ? [whatFor(e.what)] : [])
     .concat(e.kind === "put-back" && e.from ? [`from ${e.from}`] : [])
     .concat(e.price ? [money(e.price.amount, e.price.currency)] : [])
     .join(", ");
