@@ -1,43 +1,14 @@
 import { expect } from "chai";
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
+import type { FrontierPoint } from "../../src/lib/core/plan/frontier.ts";
 import type { PlanRequest } from "../../src/lib/core/plan/request.ts";
+import { FrontierRun } from "../../src/lib/workers/frontierRun.svelte.ts";
 import { planMade } from "../../src/lib/workers/plansMade.ts";
 import { PlanRun, questionOf } from "../../src/lib/workers/planRun.svelte.ts";
-import type { PlanAsk, PlanSays, PlanShown } from "../../src/lib/workers/protocol.ts";
+import type { PlanShown } from "../../src/lib/workers/protocol.ts";
 import { workspace } from "../../src/lib/state/workspace.svelte.ts";
 import { CREW_BOX, demoShelf, kitState } from "./open.ts";
-
-/** A planner that does nothing by itself: the test speaks for it. */
-class SilentPlanner {
-  static all: SilentPlanner[] = [];
-  onmessage: ((event: { data: unknown }) => void) | null = null;
-  readonly given: unknown[] = [];
-  readonly asked: { run: number; ask: PlanAsk }[] = [];
-  readonly #early: ((event: unknown) => void)[] = [];
-  ended = false;
-  constructor() {
-    SilentPlanner.all.push(this);
-  }
-  addEventListener(_: string, hear: (event: unknown) => void): void {
-    this.#early.push(hear);
-  }
-  postMessage(message: object): void {
-    if ("compiled" in message) this.given.push(message.compiled);
-    else this.asked.push(message as { run: number; ask: PlanAsk });
-  }
-  terminate(): void {
-    this.ended = true;
-  }
-  send(data: unknown): void {
-    let goesOn = true;
-    const event = { data, stopImmediatePropagation: () => (goesOn = false) };
-    for (const hear of this.#early) if (goesOn) hear(event);
-    if (goesOn) this.onmessage?.(event);
-  }
-  say(answer: PlanSays): void {
-    this.send({ run: this.asked.at(-1)!.run, answer });
-  }
-}
+import { SilentPlanner } from "./silentPlanner.ts";
 
 const PLAN = {
   status: "optimal",
@@ -81,13 +52,19 @@ async function asking(asked: PlanRequest): Promise<PlanRun> {
 
 describe("the planner as a screen sees it", () => {
   const before = globalThis.Worker;
+  const navigator = Object.getOwnPropertyDescriptor(globalThis, "navigator");
   beforeEach(async () => {
     await demoShelf();
     SilentPlanner.all = [];
     globalThis.Worker = SilentPlanner as unknown as typeof Worker;
+    // One of two cores is the page's: a curve has one planner.
+    const two = { value: { hardwareConcurrency: 2 }, configurable: true };
+    Object.defineProperty(globalThis, "navigator", two);
   });
   after(() => {
     globalThis.Worker = before;
+    if (navigator) Object.defineProperty(globalThis, "navigator", navigator);
+    else delete (globalThis as { navigator?: unknown }).navigator;
   });
   const planners = () => SilentPlanner.all;
 
@@ -210,6 +187,42 @@ describe("the planner as a screen sees it", () => {
       { is: "without", request: questionOf(asked), product: "p1" },
     ]);
     expect(again.without).to.deep.equal({ p1: null });
+  });
+
+  it("a curve is drawn point by point; whole, it is there at once the next time, on its own axis", async () => {
+    const asked = request();
+    const point = (limit: number, proven: boolean): FrontierPoint => ({
+      limit,
+      coverage: limit / 10,
+      vital: 1,
+      bound: limit / 10,
+      price: limit,
+      massG: 0,
+      grade: null,
+      packs: {},
+      dropped: [],
+      proven,
+    });
+    const run = new FrontierRun();
+    run.ask(asked, "budget", 0);
+    await soon();
+    planners()[0]!.say({ is: "curve", points: [point(1, false), point(2, false)] });
+    expect([run.points.length, run.left]).to.deep.equal([2, 2]);
+    planners()[0]!.say({ is: "point", point: point(1, true) });
+    expect([run.points.map((p) => p.proven), run.left]).to.deep.equal([[true, false], 1]);
+    planners()[0]!.say({ is: "point", point: point(2, true) });
+    expect([run.points.map((p) => p.proven), run.left]).to.deep.equal([[true, true], null]);
+    expect(planners()[0]!.ended).to.equal(true);
+
+    const before = planners().length;
+    const again = new FrontierRun();
+    again.ask({ ...asked }, "budget", 0);
+    await soon();
+    expect([again.points.length, again.left, planners().length]).to.deep.equal([2, null, before]);
+    again.ask(asked, "mass", 0);
+    await soon();
+    expect(again.left).to.equal(1);
+    again.stop();
   });
 
   it("the solver is compiled once: the next planner is given what the first made", async () => {

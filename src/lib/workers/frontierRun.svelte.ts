@@ -3,13 +3,14 @@ import { mergePoints, risen, type Axis, type FrontierPoint } from "../core/plan/
 import type { PlanRequest } from "../core/plan/request.ts";
 import { WorkerClient, type Failed } from "./client.ts";
 import { questionOf } from "./planRun.svelte.ts";
+import { curveMade, keepCurve } from "./plansMade.ts";
 import { planWorker } from "./planWorker.ts";
 import type { PlanAsk, PlanSays } from "./protocol.ts";
 
 /** Two workers share the points where that leaves a core for the page and the plan itself. */
 const workers = (): number => Math.min(2, Math.max(1, navigator.hardwareConcurrency - 1));
 
-/** A frontier as a screen sees it: quick points at once, each replaced when it is proven. */
+/** A frontier as a screen sees it: quick points at once, each replaced when it is proven. None is drawn twice. */
 export class FrontierRun {
   points = $state.raw<readonly FrontierPoint[]>([]);
   /** Points still to be proven; null: nothing is under way. */
@@ -17,6 +18,8 @@ export class FrontierRun {
   failure = $state<string | null>(null);
   #clients: WorkerClient<PlanAsk, PlanSays>[] = [];
   #timer: ReturnType<typeof setTimeout> | undefined;
+  /** Keeps the curve under its question once it is whole. */
+  #keep: (points: readonly FrontierPoint[]) => void = () => undefined;
 
   ask(request: PlanRequest, axis: Axis, afterMs: number): void {
     untrack(() => this.stop());
@@ -25,6 +28,14 @@ export class FrontierRun {
     this.left = 1;
     const question = questionOf(request);
     this.#timer = setTimeout(() => {
+      const key = JSON.stringify(question);
+      const known = curveMade(key, axis);
+      if (known) {
+        this.points = known;
+        this.left = null;
+        return;
+      }
+      this.#keep = (points) => keepCurve(key, axis, points);
       this.#clients = Array.from(
         { length: workers() },
         () =>
@@ -48,6 +59,7 @@ export class FrontierRun {
       this.left = (this.left ?? 1) - 1;
       if (this.left === 0) {
         this.points = risen(this.points);
+        this.#keep(this.points);
         this.#end();
       }
     } else if (said.is === "failed") {
