@@ -16,7 +16,7 @@ interface PlacedCell {
 }
 
 /** Cells of a line with where each starts and ends. */
-function placedCells(line: string): PlacedCell[] {
+export function placedCells(line: string): PlacedCell[] {
   const cells: PlacedCell[] = [];
   let from = /^\s*/.exec(line)![0].length;
   const end = line.trimEnd().length;
@@ -27,6 +27,17 @@ function placedCells(line: string): PlacedCell[] {
   }
   cells.push({ text: line.slice(from, end), from, to: end });
   return cells;
+}
+/** A line of which cells were put right, each where it stood before. */
+export function keptInPlace(before: string, after: string): string {
+  if (before === after || !/\S\s{2,}\S/.test(before)) return after;
+  const places = placedCells(before);
+  const cells = placedCells(after);
+  if (places.length !== cells.length) return after;
+  return cells.reduce((line, { text }, i) => {
+    const from = Math.max(places[i]!.from, i === 0 ? 0 : line.length + 2);
+    return line.padEnd(from) + text;
+  }, "");
 }
 /** "Large dressing 3        2": a name so long that one blank parts it from the count under the next heading. */
 function atHeadings(cell: PlacedCell, headings: readonly PlacedCell[], line: string): PlacedCell[] {

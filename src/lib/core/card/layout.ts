@@ -1,3 +1,4 @@
+import { alignedSplit } from "./aligned.ts";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import type { ColumnRole } from "./columnRole.ts";
 import { spaced, SPLITTERS, underHeadings, type Split } from "./cells.ts";
@@ -82,8 +83,9 @@ class RowReader {
 
   #headerAt(line: string, i: number): Table | null {
     const next = this.#lines[i + 1] ?? "";
-    const header =
+    const headed =
       rememberedHeader(line, this.#habits) ?? tableHeader(line, next) ?? hintedHeader(line, next);
+    const header = headed && this.#aligned(headed, i);
     // A heading of the table whose columns were told by what they hold has been read with it.
     if (!header || i < this.#bodyFrom) return header;
     const below = this.#lines
@@ -95,6 +97,13 @@ class RowReader {
       below,
       this.#isName,
     );
+  }
+
+  /** The table with its cells by where they stand, if blanks set its columns and some cells are empty. */
+  #aligned(table: Table, i: number): Table {
+    if (SPLITTERS.includes(table.split)) return table;
+    const aligned = alignedSplit(tableLines(this.#lines, i), table.split);
+    return aligned?.width === table.roles.length ? { ...table, split: aligned.split } : table;
   }
 
   #lookForTable(i: number): void {
@@ -178,8 +187,17 @@ interface Block {
 const FEWEST_COLUMNS = 3;
 const FEWEST_ROWS = 4;
 
+/** Lines from one on that have several cells by blanks, to the next empty one. */
+function tableLines(lines: readonly string[], from: number): string[] {
+  const empty = lines.findIndex((l, k) => k >= from && l.trim() === "");
+  return lines
+    .slice(from, Math.min(empty < 0 ? lines.length : empty, from + LOOK_AHEAD))
+    .filter((l) => l.length <= LONGEST_LINE && spaced(l).length >= 2);
+}
+
 function blockFrom(lines: readonly string[], at: number): Block | null {
-  for (const split of SPLITTERS) {
+  for (const splitter of SPLITTERS) {
+    const split = splitter === spaced ? alignedFrom(lines, at) : splitter;
     const width = split(lines[at]!).length;
     if (width < FEWEST_COLUMNS || width > 20) continue;
     const rows: string[][] = [];
@@ -192,6 +210,15 @@ function blockFrom(lines: readonly string[], at: number): Block | null {
     if (rows.length >= FEWEST_ROWS) return { split, rows };
   }
   return null;
+}
+
+/** By runs of blanks; where the lines from one on keep to columns, by those. */
+function alignedFrom(lines: readonly string[], at: number): Split {
+  const hasCells = (l: string) => l.length <= LONGEST_LINE && spaced(l).length >= 2;
+  const run = lines.slice(at, at + LOOK_AHEAD);
+  const end = run.findIndex((l) => !hasCells(l));
+  const block = end < 0 ? run : run.slice(0, end);
+  return (block.length >= FEWEST_ROWS && alignedSplit(block, spaced)?.split) || spaced;
 }
 
 /** The block of cells that a line lies in, with the lines it spans; a heading right above belongs to it. */

@@ -1,6 +1,7 @@
 import { remembering } from "../base/remembering.ts";
 import { inEnglish } from "./abroad.ts";
 import { speaksOfAbsence, speaksOfWant } from "./absence.ts";
+import { keptInPlace } from "./cells.ts";
 import { claimOf } from "./claim.ts";
 import { cleanLines, untickedLines } from "./cleanLines.ts";
 import { draftOf, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
@@ -102,7 +103,7 @@ function rowsOf(text: string, vocabulary: Vocabulary, habits: Habits): readonly 
   const lines = strokesAsCells(cleanLines(text)).map((line) =>
     line.length > LONGEST_LINE
       ? line
-      : inEnglish(repairText(line, isWord), vocabulary.abroad, knows),
+      : keptInPlace(line, inEnglish(repairText(line, isWord), vocabulary.abroad, knows)),
   );
   const names = (text: string) => namesItem(text, vocabulary);
   return cardRows(lines, names, habits).slice(0, MOST_LINES);
