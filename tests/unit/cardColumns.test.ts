@@ -102,6 +102,13 @@ describe("cells by where they stand", () => {
       ["wipes", "", "3"],
     ]);
   });
+  it("counts that stand anywhere behind their names make no columns", () => {
+    const lines = ["eye pads      1", "pins      2", "foil blankets      3", "wool      4"];
+    expect(split(lines)).to.equal(null);
+    expect(split(["pins ... 1", "wool ... 2", "gauze ... 3  10 cm", "tape ... 4  5 m"])).to.equal(
+      null,
+    );
+  });
   it("a table with every cell filled, or of two columns, needs none of this", () => {
     expect(split(["tape   5 m   2", "gauze  9 m   4"])).to.equal(null);
     expect(split(["tape   2", "gauze", "pins   3"])).to.equal(null);
@@ -121,7 +128,8 @@ describe("cells by where they stand", () => {
       fc.property(fc.array(row, { minLength: 4, maxLength: 12 }), (rows) => {
         const wide = [0, 1, 2].map((i) => Math.max(...rows.map((r) => r[i]!.length)));
         const filled = [1, 2].map((i) => rows.filter((r) => r[i] !== "").length);
-        fc.pre(filled.every((n) => n >= 2) && rows.some((r) => r.includes("")));
+        const whole = rows.filter((r) => !r.includes("")).length;
+        fc.pre(filled.every((n) => n >= 2) && whole >= 2 && whole < rows.length);
         const lines = rows.map((r) => r.map((c, i) => c.padEnd(wide[i]!)).join("  "));
         expect(split(lines)).to.deep.equal(rows.map((r) => [...r]));
       }),

@@ -9,7 +9,9 @@ import { placedCells, type Split } from "./cells.ts";
 const GUTTER = 2;
 /** Of so many lines one may run on over a gutter: a title, a total, a name too long. */
 const LINES_TO_ONE_ACROSS = 10;
-/** A column with fewer cells is none. */
+/** Two columns are a name and its count, wherever that stands. */
+const FEWEST_COLUMNS = 3;
+/** A column with fewer cells is none; nor is a table one of which fewer rows have three. */
 const FEWEST_CELLS = 2;
 
 interface Column {
@@ -40,7 +42,8 @@ export function alignedSplit(
   lines: readonly string[],
   otherwise: Split,
 ): { readonly split: Split; readonly width: number } | null {
-  if (lines.some((l) => l.includes("\t"))) return null;
+  // A leader points at its count wherever that stands.
+  if (lines.some((l) => l.includes("\t") || l.includes("..."))) return null;
   const columns = columnsOf(lines);
   const placed = (line: string): string[] | null => {
     const row = columns.map(() => "");
@@ -52,8 +55,10 @@ export function alignedSplit(
     return row;
   };
   const rows = lines.map(placed).filter((r) => r !== null);
+  const cellsIn = (row: readonly string[]) => row.filter((c) => c !== "").length;
   const isTable =
-    columns.length >= 3 &&
+    columns.length >= FEWEST_COLUMNS &&
+    rows.filter((r) => cellsIn(r) >= FEWEST_COLUMNS).length >= FEWEST_CELLS &&
     lines.length - rows.length <= lines.length / LINES_TO_ONE_ACROSS &&
     columns.every((_, i) => rows.filter((r) => r[i] !== "").length >= FEWEST_CELLS) &&
     rows.some((r) => r.includes(""));
