@@ -102,6 +102,15 @@ describe("cells by where they stand", () => {
       ["wipes", "", "3"],
     ]);
   });
+  it("a line of one cell is a title, or stands under the table: it is no row", () => {
+    const rows = [
+      "tape     5 m    2",
+      "pins            9",
+      "gauze    10 cm  4",
+      "wipes           3",
+    ];
+    expect(alignedSplit(rows, spaced)!.split("Issued by: ____")).to.deep.equal(["Issued by: ____"]);
+  });
   it("counts that stand anywhere behind their names make no columns", () => {
     const lines = ["eye pads      1", "pins      2", "foil blankets      3", "wool      4"];
     expect(split(lines)).to.equal(null);
@@ -130,6 +139,7 @@ describe("cells by where they stand", () => {
         const filled = [1, 2].map((i) => rows.filter((r) => r[i] !== "").length);
         const whole = rows.filter((r) => !r.includes("")).length;
         fc.pre(filled.every((n) => n >= 2) && whole >= 2 && whole < rows.length);
+        fc.pre(rows.every((r) => r[1] !== "" || r[2] !== ""));
         const lines = rows.map((r) => r.map((c, i) => c.padEnd(wide[i]!)).join("  "));
         expect(split(lines)).to.deep.equal(rows.map((r) => [...r]));
       }),

@@ -47,7 +47,10 @@ export function alignedSplit(
   const columns = columnsOf(lines);
   const placed = (line: string): string[] | null => {
     const row = columns.map(() => "");
-    for (const { text, from, to } of placedCells(line)) {
+    const cells = placedCells(line);
+    // One alone is a title, or what is written under the table.
+    if (cells.length < 2) return null;
+    for (const { text, from, to } of cells) {
       const over = columns.flatMap((c, i) => (from < c.to && to > c.from ? [i] : []));
       if (over.length !== 1 || row[over[0]!] !== "") return null;
       row[over[0]!] = text;

@@ -7,34 +7,34 @@ import type { CardDoubt } from "./cardDoubt.ts";
  */
 
 /** Log odds of an entry without any doubt. */
-export const BASE = 2.37;
+export const BASE = 2.38;
 
 /** What each doubt takes from the log odds. */
 export const COST: Readonly<Record<CardDoubt, number>> = {
-  "no-type": 2.63,
-  "part-of-name": 0.03,
-  respelt: 0.19,
+  "no-type": 2.61,
+  "part-of-name": 0.02,
+  respelt: 0.17,
   "cut-short": 0.0,
-  "common-word": 0.26,
+  "common-word": 0.25,
   "close-second": 0.0,
-  second: 0.35,
-  "half-explained": 1.95,
-  "partly-explained": 0.57,
+  second: 0.32,
+  "half-explained": 2.04,
+  "partly-explained": 0.68,
   "unknown-word": 0.78,
-  "unknown-mark": 0.03,
+  "unknown-mark": 0.06,
   "head-elsewhere": 0.0,
-  "kind-by-size": 0.11,
+  "kind-by-size": 0.1,
   "kind-open": 1.0,
-  "count-derived": 0.73,
+  "count-derived": 0.7,
   "pack-unknown": 1.0,
-  "no-count": 0.75,
-  "number-left": 0.62,
+  "no-count": 0.76,
+  "number-left": 0.65,
   "count-unusual": 2.0,
   "fraction-lost": 2.0,
   "holds-others": 1.0,
   "unit-assumed": 0.0,
   "column-guessed": 1.5,
   unticked: 1.0,
-  long: 0.12,
+  long: 0.08,
   spoken: 0.0,
 };

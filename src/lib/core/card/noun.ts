@@ -3,21 +3,30 @@ import { isBookkeeping, PACK_ONLY, PACK_SIZE } from "./packWords.ts";
 
 /** The words that name the thing: those that no number, no pack and no place has taken. */
 
+/** "(1 card of 5)": a card or a strip of so many names nothing either. */
+const isOfSoMany = (item: Item, i: number): boolean =>
+  /^(?:cards?|blisters?|sheets?|strips?|envelopes?|envs?)$/i.test(item.word(i)) &&
+  /^of$/i.test(item.word(i + 1)) &&
+  item.kind(i - 2) === "open" &&
+  item.kind(i - 1) === "number" &&
+  item.kind(i + 2) === "number";
+
 /** "one box of fifty plasters": what they come in names nothing; a roll or a strip may. */
 const wraps = (item: Item, i: number): boolean => {
   const before = item.kind(i - 1);
   return (
-    /^(?:box(?:es)?|bags?|cases?|pouch(?:es)?|tins?|packs?|packets?|sleeves?|wallets?|cartons?|tubs?|pots?|jars?)$/i.test(
+    isOfSoMany(item, i) ||
+    (/^(?:box(?:es)?|bags?|cases?|pouch(?:es)?|tins?|packs?|packets?|sleeves?|wallets?|cartons?|tubs?|pots?|jars?)$/i.test(
       item.word(i),
     ) &&
-    (i === 0 ||
-      ["number", "separator", "dash", "open", "colon"].includes(before!) ||
-      ((i === 1 || item.kind(i - 2) === "number") && PACK_SIZE.test(item.word(i - 1)))) &&
-    (/^(?:of|with|containing)$/i.test(item.word(i + 1)) ||
-      // "1 box gloves"
-      (/^(?:box(?:es)?|packs?|packets?|cartons?|tubs?)$/i.test(item.word(i)) &&
-        before === "number" &&
-        item.kind(i + 1) === "word"))
+      (i === 0 ||
+        ["number", "separator", "dash", "open", "colon"].includes(before!) ||
+        ((i === 1 || item.kind(i - 2) === "number") && PACK_SIZE.test(item.word(i - 1)))) &&
+      (/^(?:of|with|containing)$/i.test(item.word(i + 1)) ||
+        // "1 box gloves"
+        (/^(?:box(?:es)?|packs?|packets?|cartons?|tubs?)$/i.test(item.word(i)) &&
+          before === "number" &&
+          item.kind(i + 1) === "word")))
   );
 };
 

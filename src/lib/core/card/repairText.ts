@@ -64,7 +64,7 @@ const INCH_ALONE = /(?<=\s)[lI]in(?=[\s,.]|$)/g;
 const JOINED_WORDS = /(?<![\p{L}\d])\p{L}{7,24}(?![\p{L}\d])/gu;
 const SHORTEST_PART = 4;
 /** Shorter ones that name things. */
-const SHORT_PARTS = new Set(["gel", "pad", "eye", "set", "bag", "box", "bvm", "cpr", "aed"]);
+const SHORT_PARTS = new Set(["gel", "pad", "eye", "set", "bvm", "cpr", "aed"]);
 
 function apart(word: string, isWord: (word: string) => boolean): string {
   if (isWord(word)) return word;

@@ -376,7 +376,9 @@ function findMatch(
   const { respelt, cutShort, unknown, unknownShort, head } = said;
   if (!first) return { ...NOTHING, respelt };
   const [type, top] = first;
-  const { all, explained } = explainedBy(top.words, said, vocabulary.weightOf);
+  // "cetirizine tablets": a word of the kind's own name says nothing else, whatever it was known by.
+  const label = foldedWords(vocabulary.catalogue.types.get(type)?.label ?? "");
+  const { all, explained } = explainedBy([...top.words, ...label], said, vocabulary.weightOf);
   return {
     type,
     weight: top.score,
@@ -387,7 +389,8 @@ function findMatch(
     explained: all === 0 ? 1 : explained / all,
     unknown,
     unknownShort,
-    headElsewhere: head !== undefined && !top.words.includes(head) && explained < all,
+    headElsewhere:
+      head !== undefined && ![...top.words, ...label].includes(head) && explained < all,
     alternatives: others
       .slice(0, MOST_ALTERNATIVES)
       .map(([id]) => id)
