@@ -21,6 +21,7 @@ import {
   textRuns,
 } from "../lib/core/picture/opening.ts";
 import { pdfWords } from "../lib/core/picture/pdfWords.ts";
+import { withoutLeaders } from "../lib/core/picture/leaders.ts";
 import { stretched, turned, type Pixels } from "../lib/core/picture/prepare.ts";
 import { readUpright } from "../lib/core/picture/readPage.ts";
 import type { PageText } from "../lib/core/picture/seen.ts";
@@ -43,7 +44,7 @@ function pixelsOf(canvas: Canvas): Pixels {
 async function textOfPicture(pixels: Pixels, worker: Worker): Promise<PageText> {
   const ready = stretched(pixels);
   const { page } = await readUpright(async (quarters) => {
-    const upright = turned(ready, quarters);
+    const upright = withoutLeaders(turned(ready, quarters));
     const { data } = await worker.recognize(
       canvasOf(upright).toBuffer("image/png"),
       {},

@@ -17,6 +17,7 @@ import { joinPages } from "../../src/lib/core/picture/joinPages.ts";
 import { isHeic, isPdf, isPicture } from "../../src/lib/core/picture/kindOfFile.ts";
 import { layOut } from "../../src/lib/core/picture/layOut.ts";
 import { pdfWords } from "../../src/lib/core/picture/pdfWords.ts";
+import { withoutLeaders } from "../../src/lib/core/picture/leaders.ts";
 import { scaleFor, stretched, turned, type Pixels } from "../../src/lib/core/picture/prepare.ts";
 import { legibility, readUpright } from "../../src/lib/core/picture/readPage.ts";
 import type { SeenPage, SeenWord } from "../../src/lib/core/picture/seen.ts";
@@ -346,5 +347,50 @@ describe("a photograph taken sideways", () => {
     } finally {
       rmSync(folder, { recursive: true });
     }
+  });
+});
+
+describe("dot leaders in a picture", () => {
+  type Block = readonly [x: number, y: number, width: number, height: number];
+  const [WIDTH, HEIGHT] = [240, 60];
+  /** Black blocks on white paper. */
+  function paper(blocks: readonly Block[]): Pixels {
+    const data = new Uint8ClampedArray(4 * WIDTH * HEIGHT).fill(255);
+    for (const [x0, y0, w, h] of blocks)
+      for (let y = y0; y < y0 + h; y++)
+        for (let x = x0; x < x0 + w; x++)
+          data.fill(0, 4 * (y * WIDTH + x), 4 * (y * WIDTH + x) + 3);
+    return { width: WIDTH, height: HEIGHT, data };
+  }
+  const isDark = ({ data }: Pixels, [x, y]: Block) => data[4 * (y * WIDTH + x)]! < 128;
+  /** Five letters 20 px high, and a digit at the end of the line. */
+  const PRINT: readonly Block[] = [0, 1, 2, 3, 4, 17].map((i) => [2 + 13 * i, 10, 9, 20]);
+  const dots = (n: number, y = (_: number) => 27, gap = 12): Block[] =>
+    Array.from({ length: n }, (_, i) => [75 + gap * i, y(i), 4, 4]);
+
+  it("are taken out, and the print beside them stays as it was", () => {
+    const leader = dots(11);
+    const without = withoutLeaders(paper([...PRINT, ...leader]));
+    expect(leader.filter((d) => isDark(without, d))).to.deep.equal([]);
+    expect(without.data).to.deep.equal(paper(PRINT).data);
+  });
+  it("also on a page that is tilted: from one dot to the next the row may rise a little", () => {
+    const leader = dots(11, (i) => 22 + Math.floor(i / 2));
+    const without = withoutLeaders(paper([...PRINT, ...leader]));
+    expect(leader.filter((d) => isDark(without, d))).to.deep.equal([]);
+  });
+  for (const [what, blocks] of [
+    ["five dots: an ellipsis", dots(5)],
+    ["specks not evenly apart", [0, 9, 40, 52, 80, 88, 120].map((x): Block => [75 + x, 27, 4, 4])],
+    ["dots up and down", dots(8, (i) => 20 + 6 * (i % 2))],
+    ["dashes", Array.from({ length: 8 }, (_, i): Block => [75 + 14 * i, 24, 9, 3])],
+  ] as const)
+    it(`${what} stay`, () => {
+      const page = paper([...PRINT, ...blocks]);
+      expect(withoutLeaders(page)).to.equal(page);
+    });
+  it("letters of small print stay, however alike and evenly set they are", () => {
+    const page = paper(Array.from({ length: 14 }, (_, i): Block => [4 + 11 * i, 20, 7, 8]));
+    expect(withoutLeaders(page)).to.equal(page);
   });
 });

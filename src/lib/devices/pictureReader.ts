@@ -10,6 +10,7 @@ import {
   refuseIf,
   textRuns,
 } from "../core/picture/opening.ts";
+import { withoutLeaders } from "../core/picture/leaders.ts";
 import { pdfWords } from "../core/picture/pdfWords.ts";
 import { scaleFor, stretched, turned, type Pixels } from "../core/picture/prepare.ts";
 import { readUpright } from "../core/picture/readPage.ts";
@@ -103,7 +104,7 @@ async function readPixels(canvas: HTMLCanvasElement, recogniser: Recogniser): Pr
   const ready = stretched(pixelsOf(canvas));
   const worker = await recogniser.get();
   const { page, quarters } = await readUpright(async (q) => {
-    const upright = turned(ready, q);
+    const upright = withoutLeaders(turned(ready, q));
     const { data } = await worker.recognize(canvasOf(upright), {}, { blocks: true, text: false });
     return seenPage(data, upright);
   });
