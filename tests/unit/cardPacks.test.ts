@@ -85,3 +85,48 @@ describe("a count that stands apart from a name with a number of its own", () =>
     ]);
   });
 });
+
+/** What a column that counts may say: written, pieces; null: none of it. */
+const CELLS: readonly (readonly [string, number | null])[] = [
+  ["2 boxes of 20", 40],
+  ["2 x 10", 20],
+  ["2 pkts (10)", 20],
+  ["1 box/50", 50],
+  ["20 (2 boxes)", 20],
+  ["20 (2 x 10)", 20],
+  ["2 (20s)", 40],
+  ["3+2", 5],
+  ["3 + 2", 5],
+  ["12 + 3 loose", 15],
+  ["half box of 20", 10],
+  ["1 doz", 12],
+  ["ca. 10", 10],
+  ["4.0", 4],
+  ["04", 4],
+  ["4 off", 4],
+  ["4 (03/27)", 4],
+  ["100 / box x 2", 200],
+  ["none", null],
+  ["0", null],
+];
+
+describe("a column that counts", () => {
+  for (const [cell, pieces] of CELLS)
+    it(`“${cell}” is ${pieces ?? "nothing"}`, () => {
+      for (const sep of [";", "\t"])
+        for (const name of ["Antiseptic wipes", "Eye pads", "Safety pins"]) {
+          const row = (...cells: string[]) => cells.join(sep);
+          const card = [
+            row("Item", "Qty", "State"),
+            row("Whistle", "1", "ok"),
+            row(name, cell, "ok"),
+            row("Trauma shears", "1", "ok"),
+          ].join("\n");
+          const own = readCard(card, vocabulary).entries.filter((e) => e.source === 3);
+          expect(
+            own.map((e) => e.pieces),
+            card,
+          ).to.deep.equal(pieces === null ? [] : [pieces]);
+        }
+    });
+});

@@ -102,7 +102,8 @@ class RowReader {
   /** The table with its cells by where they stand, if blanks set its columns and some cells are empty. */
   #aligned(table: Table, i: number): Table {
     if (SPLITTERS.includes(table.split)) return table;
-    const aligned = alignedSplit(tableLines(this.#lines, i), table.split);
+    const lines = linesFrom(this.#lines, i, (l) => l.trim() === "").filter(hasCells);
+    const aligned = alignedSplit(lines, table.split);
     return aligned?.width === table.roles.length ? { ...table, split: aligned.split } : table;
   }
 
@@ -187,13 +188,17 @@ interface Block {
 const FEWEST_COLUMNS = 3;
 const FEWEST_ROWS = 4;
 
-/** Lines from one on that have several cells by blanks, to the next empty one. */
-function tableLines(lines: readonly string[], from: number): string[] {
-  const empty = lines.findIndex((l, k) => k >= from && l.trim() === "");
-  return lines
-    .slice(from, Math.min(empty < 0 ? lines.length : empty, from + LOOK_AHEAD))
-    .filter((l) => l.length <= LONGEST_LINE && spaced(l).length >= 2);
+/** Lines from one on, as far as is looked ahead, up to the first that ends them. */
+function linesFrom(
+  lines: readonly string[],
+  at: number,
+  ends: (line: string) => boolean,
+): string[] {
+  const ahead = lines.slice(at, at + LOOK_AHEAD);
+  const end = ahead.findIndex(ends);
+  return end < 0 ? ahead : ahead.slice(0, end);
 }
+const hasCells = (line: string): boolean => line.length <= LONGEST_LINE && spaced(line).length >= 2;
 
 function blockFrom(lines: readonly string[], at: number): Block | null {
   for (const splitter of SPLITTERS) {
@@ -214,10 +219,7 @@ function blockFrom(lines: readonly string[], at: number): Block | null {
 
 /** By runs of blanks; where the lines from one on keep to columns, by those. */
 function alignedFrom(lines: readonly string[], at: number): Split {
-  const hasCells = (l: string) => l.length <= LONGEST_LINE && spaced(l).length >= 2;
-  const run = lines.slice(at, at + LOOK_AHEAD);
-  const end = run.findIndex((l) => !hasCells(l));
-  const block = end < 0 ? run : run.slice(0, end);
+  const block = linesFrom(lines, at, (l) => !hasCells(l));
   return (block.length >= FEWEST_ROWS && alignedSplit(block, spaced)?.split) || spaced;
 }
 

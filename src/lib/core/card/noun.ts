@@ -3,30 +3,21 @@ import { isBookkeeping, PACK_ONLY, PACK_SIZE } from "./packWords.ts";
 
 /** The words that name the thing: those that no number, no pack and no place has taken. */
 
-/** "(1 card of 5)": a card or a strip of so many names nothing either. */
-const isOfSoMany = (item: Item, i: number): boolean =>
-  /^(?:cards?|blisters?|sheets?|strips?|envelopes?|envs?)$/i.test(item.word(i)) &&
-  /^of$/i.test(item.word(i + 1)) &&
-  item.kind(i - 2) === "open" &&
-  item.kind(i - 1) === "number" &&
-  item.kind(i + 2) === "number";
-
 /** "one box of fifty plasters": what they come in names nothing; a roll or a strip may. */
 const wraps = (item: Item, i: number): boolean => {
   const before = item.kind(i - 1);
   return (
-    isOfSoMany(item, i) ||
-    (/^(?:box(?:es)?|bags?|cases?|pouch(?:es)?|tins?|packs?|packets?|sleeves?|wallets?|cartons?|tubs?|pots?|jars?)$/i.test(
+    /^(?:box(?:es)?|bags?|cases?|pouch(?:es)?|tins?|packs?|packets?|sleeves?|wallets?|cartons?|tubs?|pots?|jars?)$/i.test(
       item.word(i),
     ) &&
-      (i === 0 ||
-        ["number", "separator", "dash", "open", "colon"].includes(before!) ||
-        ((i === 1 || item.kind(i - 2) === "number") && PACK_SIZE.test(item.word(i - 1)))) &&
-      (/^(?:of|with|containing)$/i.test(item.word(i + 1)) ||
-        // "1 box gloves"
-        (/^(?:box(?:es)?|packs?|packets?|cartons?|tubs?)$/i.test(item.word(i)) &&
-          before === "number" &&
-          item.kind(i + 1) === "word")))
+    (i === 0 ||
+      ["number", "separator", "dash", "open", "colon"].includes(before!) ||
+      ((i === 1 || item.kind(i - 2) === "number") && PACK_SIZE.test(item.word(i - 1)))) &&
+    (/^(?:of|with|containing)$/i.test(item.word(i + 1)) ||
+      // "1 box gloves"
+      (/^(?:box(?:es)?|packs?|packets?|cartons?|tubs?)$/i.test(item.word(i)) &&
+        before === "number" &&
+        item.kind(i + 1) === "word"))
   );
 };
 
@@ -70,6 +61,14 @@ const isBoxed = (item: Item, i: number): boolean => {
   );
 };
 
+/** "(1 card of 5)": nor does a card or a strip of so many. */
+const isOfSoMany = (item: Item, i: number): boolean =>
+  /^(?:cards?|blisters?|sheets?|strips?|envelopes?|envs?)$/i.test(item.word(i)) &&
+  /^of$/i.test(item.word(i + 1)) &&
+  item.kind(i - 2) === "open" &&
+  item.kind(i - 1) === "number" &&
+  item.kind(i + 2) === "number";
+
 /** As text, in the order of the card. */
 export const nounOf = (item: Item): string =>
   item.tokens
@@ -78,7 +77,7 @@ export const nounOf = (item: Item): string =>
         t.kind === "word" &&
         !item.used.has(i) &&
         !isBookkeeping(t.text) &&
-        ![wraps, liesIn, endsIn, isBoxed].some((says) => says(item, i)),
+        ![wraps, liesIn, endsIn, isBoxed, isOfSoMany].some((says) => says(item, i)),
     )
     .map((t) => t.text)
     .join(" ");

@@ -42,6 +42,23 @@ export const PACK_PHRASES: readonly Phrase[] = [
     read: ", $2 packs of $1",
   },
   {
+    name: "so many, and how many times how many that is",
+    example: ["plasters 20 (2 x 10)", "plasters 20"],
+    holds: "x",
+    pattern:
+      /\b(\d{1,4})\s*(?:\(\s*=?|=)\s*(\d{1,3})\s*[x×]\s*(\d{1,3})(?:\s*\)|(?![\d.,]|\s*\p{L}))/giu,
+    // "gauze 25 (5 x 5)" is a square.
+    read: (said, pieces, packs, each) =>
+      packs !== each && Number(packs) * Number(each) === Number(pieces) ? pieces! : said!,
+  },
+  {
+    name: "so many to a pack over a stroke, times packs",
+    example: ["plasters 100 / box x 2", "plasters, 2 packs of 100"],
+    holds: "/",
+    pattern: new RegExp(`,?\\s+(\\d{1,4})\\s*\\/\\s*(?:${PACKS})\\s*[x×]\\s*(\\d{1,3})$`, "giu"),
+    read: ", $2 packs of $1",
+  },
+  {
     name: "by how many they are packed",
     example: ["compress, packed by 2", "compress, pack of 2"],
     holds: "packed",

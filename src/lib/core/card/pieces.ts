@@ -1,5 +1,6 @@
 import type { CardRow } from "./cardRow.ts";
 import { lex } from "./lexer.ts";
+import { rephrase } from "./phrases.ts";
 import { readQuantity, type Reading } from "./quantity.ts";
 
 /** Things named as a pair that are one. */
@@ -47,7 +48,8 @@ const inText = ({ pieces, pairs, inPairs, bare }: Reading, bareIsCount: boolean)
   inPairs,
 });
 
-function inColumn(reading: Reading, text: string, quantity: string): Counts {
+function inColumn(reading: Reading, text: string, written: string): Counts {
+  const quantity = gluedPack(written) === null ? asCounted(written) : written;
   const column = readQuantity(lex(quantity));
   return {
     pieces: columnPieces(reading, column, text, quantity),
@@ -55,6 +57,12 @@ function inColumn(reading: Reading, text: string, quantity: string): Counts {
     inPairs: reading.inPairs || column.inPairs,
   };
 }
+
+/** "12 + 3 loose", "half box of 20", "4.0": what a column counts as it is said of a thing on a line. */
+const asCounted = (written: string): string =>
+  rephrase(`things ${written}`)
+    .replace(/^things:?\s*/, "")
+    .replace(/^(\d{1,4})[.,]0{1,2}$/, "$1");
 
 function columnPieces(reading: Reading, column: Reading, text: string, quantity: string): number {
   const amount = column.pieces ?? 1;
