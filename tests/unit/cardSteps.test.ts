@@ -83,6 +83,14 @@ describe("letters and digits taken for each other", () => {
     expect(repair("foilblanket 2")).to.equal("foil blanket 2");
     expect(repairText("BVMadult 1", (w) => /^(?:bvm|adult)$/i.test(w))).to.equal("BVM adult 1");
     expect(repairText("gauzexyz", (w) => w === "gauze")).to.equal("gauzexyz");
+    const known = (w: string) => /^(?:adhesive|tape|reel)$/i.test(w);
+    expect(repairText("Adhesivetapeonreel   1", known)).to.equal("Adhesive tape on reel   1");
+    expect(repairText("Adhesivetapeon   1", known)).to.equal("Adhesivetapeon   1");
+  });
+  it("a count that clings to its unit in capitals", () => {
+    expect(repair("GAUZE   AEA")).to.equal("GAUZE   4EA");
+    expect(repair("GAUZE   IRL")).to.equal("GAUZE   1RL");
+    expect(repair("PEAS   AREA, ABX OINT")).to.equal("PEAS   AREA, ABX OINT");
   });
   it("the rules of a table are no ones", () => {
     expect(repair("| gauze |50|  2 |")).to.equal("| gauze |50|  2 |");

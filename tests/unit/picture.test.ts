@@ -72,6 +72,23 @@ describe("words of a picture as lines of text", () => {
     ];
     const words = left.flatMap((t, i) => [...line(t, 0, 40 * i), ...line(right[i]!, 400, 40 * i)]);
     expect(layOut({ words }).lines).to.deep.equal([...left, "", ...right]);
+    const inWords = [
+      "four sachets of salts",
+      "twenty cotton buds",
+      "a magnifying glass",
+      "one lip balm",
+    ];
+    const spoken = left.flatMap((t, i) => [
+      ...line(t, 0, 40 * i),
+      ...line(inWords[i]!, 400, 40 * i),
+    ]);
+    expect(layOut({ words: spoken }).lines).to.deep.equal([...left, "", ...inWords]);
+    const remarks = ["in the lid", "an old one", "beside the door", "see the other list"];
+    const remarked = left.flatMap((t, i) => [
+      ...line(t, 0, 40 * i),
+      ...line(remarks[i]!, 400, 40 * i),
+    ]);
+    expect(layOut({ words: remarked }).lines.length).to.equal(4);
     const table = left.flatMap((t, i) => [...line(t, 0, 40 * i), ...line(`${i + 1}`, 400, 40 * i)]);
     expect(layOut({ words: table }).lines.length).to.equal(4);
   });

@@ -60,20 +60,37 @@ const TIMES_TWICE = /(?<=\s)[xX×]{2,3}(?=\s?\d)/g;
 const QUANTITY_HEAD = /(?<![\p{L}\d])[gaoG](ty)(?![\p{L}\d])/gu;
 /** "tape lin": an inch alone behind a name. */
 const INCH_ALONE = /(?<=\s)[lI]in(?=[\s,.]|$)/g;
+/** "AEA", "IRL": a count that clings to its unit, in capitals as a till writes them. */
+const COUNT_CLINGING =
+  /(?<=\s)(?:A(?=EA)|[Il](?=EA|RL|PK|BX|PR|PCS?))(?=\p{Lu}{2,3}(?![\p{L}\d]))/gu;
 /** A long word nobody knows, that two known ones make: "Contentslist". */
 const JOINED_WORDS = /(?<![\p{L}\d])\p{L}{7,24}(?![\p{L}\d])/gu;
 const SHORTEST_PART = 4;
 /** Shorter ones that name things. */
 const SHORT_PARTS = new Set(["gel", "pad", "eye", "set", "bvm", "cpr", "aed"]);
 
+/** What may stand between two of them: "Adhesivetapeonreel". */
+const BETWEEN = /^(?:on|of|in|with|for|and|to)/i;
+
 function apart(word: string, isWord: (word: string) => boolean): string {
   if (isWord(word)) return word;
   const isPart = (part: string) =>
     (part.length >= SHORTEST_PART || SHORT_PARTS.has(part.toLowerCase())) && isWord(part);
-  for (let at = 3; at <= word.length - 3; at++)
-    if (isPart(word.slice(0, at)) && isPart(word.slice(at)))
-      return `${word.slice(0, at)} ${word.slice(at)}`;
-  return word;
+  /** The words that it is made of, the longest first; null: it is none. */
+  const parts = (rest: string): readonly string[] | null => {
+    if (isPart(rest)) return [rest];
+    for (let at = rest.length - 3; at >= 3; at--) {
+      if (!isPart(rest.slice(0, at))) continue;
+      const after = rest.slice(at);
+      const joint = BETWEEN.exec(after)?.[0];
+      const more = parts(after) ?? (joint ? parts(after.slice(joint.length)) : null);
+      if (more === null) continue;
+      const isJoined = joint !== undefined && more.join("").length < after.length;
+      return [rest.slice(0, at), ...(isJoined ? [joint] : []), ...more];
+    }
+    return null;
+  };
+  return parts(word)?.join(" ") ?? word;
 }
 
 /** Words in capitals with a digit, a bar or a small l in them: "P0UCH", "F|RST", "FlRST". */
@@ -121,6 +138,7 @@ export function repairText(line: string, isWord: (word: string) => boolean): str
     .replace(HALF_INCH, (_, inches?: string) => (inches ? `${inches} 1/2` : "1/2"))
     .replace(ONE_FIRST, "$11")
     .replace(TIMES_TWICE, "x")
+    .replace(COUNT_CLINGING, (letter) => (letter === "A" ? "4" : "1"))
     .replace(QUANTITY_HEAD, "q$1")
     .replace(INCH_ALONE, "1 in")
     .replace(/(?<=\s)0f(?=\s)/g, "of")

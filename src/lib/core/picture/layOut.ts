@@ -1,3 +1,4 @@
+import { NUMBER_WORDS } from "../card/numberWords.ts";
 import type { Box, PageText, PlacedWord, SeenPage, SeenWord } from "./seen.ts";
 
 /**
@@ -88,13 +89,15 @@ function gutterOf(rows: readonly (readonly SeenWord[])[], width: number): number
 /** Shares of a side's rows that have a word, and a number. */
 const WITH_WORD = 0.7;
 const WITH_NUMBER = 0.6;
+/** In digits or in words; "a" and "an" stand in remarks as well. */
+const SAYS_NUMBER = new RegExp(`\\d|\\b(?:${NUMBER_WORDS}|dozen|pairs?|couple)\\b`, "i");
 function listsThings(rows: readonly (readonly SeenWord[])[]): boolean {
   const share = (test: (text: string) => boolean) =>
     rows.filter((r) => test(r.map((w) => w.text).join(" "))).length / Math.max(1, rows.length);
   return (
     rows.length >= FEWEST_ROWS &&
     share((t) => /\p{L}{4}/u.test(t)) >= WITH_WORD &&
-    share((t) => /\d/.test(t)) >= WITH_NUMBER
+    share((t) => SAYS_NUMBER.test(t)) >= WITH_NUMBER
   );
 }
 
