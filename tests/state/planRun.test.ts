@@ -81,8 +81,10 @@ describe("the planner as a screen sees it", () => {
   it("what two parts of a page ask is planned once, and both are told", async () => {
     const asked = request();
     const first = await asking(asked);
+    planners()[0]!.say({ is: "progress", stage: "price", share: 0.3 });
     const second = await asking({ ...asked });
     expect(planners().length).to.equal(1);
+    expect(second.running?.stage, "as far as the first is").to.equal("price");
     planners()[0]!.say({ is: "progress", stage: "mass", share: 0.7 });
     expect(second.running?.stage).to.equal("mass");
     planners()[0]!.say({ is: "done", plan: PLAN });

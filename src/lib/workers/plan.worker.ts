@@ -9,8 +9,8 @@ import type { PlanQuestion, PlanRequest } from "../core/plan/request.ts";
 import { plan, type PlanOutcome } from "../core/plan/plan.ts";
 import { without } from "../core/plan/without.ts";
 import { CATALOGUE } from "../data/catalogue.ts";
+import { isCompiled, type Compiled } from "./compiled.ts";
 import type { PlanAsk, PlanSays } from "./protocol.ts";
-import { isCompiled, type Compiled } from "./planWorker.ts";
 import { serve } from "./serve.ts";
 import { showChoice, showPlan, showQuick } from "./showPlan.ts";
 

@@ -61,8 +61,12 @@ export class PlanRun {
     const plan = planMade(this.#key);
     const maker = makers.get(this.#key);
     if (plan) this.#hear({ is: "done", plan });
-    else if (maker) maker.#others.add(this);
-    else {
+    else if (maker) {
+      maker.#others.add(this);
+      this.running = maker.running;
+      this.quick = maker.quick;
+      this.proven = maker.proven;
+    } else {
       makers.set(this.#key, this);
       this.#client.ask({ is: "plan", request: this.#question! });
     }
