@@ -18,3 +18,17 @@ export function remembering<T>(
     return result;
   };
 }
+
+/** The same for a function that also rests on a thing that never changes: what it gave is forgotten with that. */
+export function rememberingFor<K extends object, T>(
+  work: (text: string, of: K) => T,
+  most: number,
+  longest = Infinity,
+): (text: string, of: K) => T {
+  const known = new WeakMap<K, (text: string) => T>();
+  return (text, of) => {
+    let remembered = known.get(of);
+    if (!remembered) known.set(of, (remembered = remembering((t) => work(t, of), most, longest)));
+    return remembered(text);
+  };
+}

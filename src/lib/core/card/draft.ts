@@ -1,3 +1,5 @@
+import { rememberingFor } from "../base/remembering.ts";
+import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
 import type { CardRow } from "./cardRow.ts";
 import { lex } from "./lexer.ts";
 import { readQuantity, type Reading } from "./quantity.ts";
@@ -18,23 +20,37 @@ export interface Draft {
   readonly headNamesItem: boolean;
 }
 
-export function draftOf(row: CardRow, vocabulary: Vocabulary): Draft {
-  const segments = row.text.trim() === "" ? [] : segmentsOf(row.text, vocabulary);
-  const whole = readQuantity(lex(row.text));
-  const head = PRAISE.test(row.text) ? row.text.slice(0, row.text.indexOf(":")) : "";
-  const headNamesItem = head !== "" && isSure(matchType(head, vocabulary));
-  return { row, segments, whole, match: matchType(whole.noun, vocabulary), headNamesItem };
-}
+export const draftOf = (row: CardRow, vocabulary: Vocabulary): Draft => ({
+  row,
+  ...saidBy(row.text, vocabulary),
+});
+
+/** What a text says by itself; as a card is typed, one line of it changes and the others are read before. */
+const saidBy = rememberingFor(
+  (text: string, vocabulary: Vocabulary): Omit<Draft, "row"> => {
+    const segments = text.trim() === "" ? [] : segmentsOf(text, vocabulary);
+    const whole = readQuantity(lex(text));
+    const head = PRAISE.test(text) ? text.slice(0, text.indexOf(":")) : "";
+    const headNamesItem = head !== "" && isSure(matchType(head, vocabulary));
+    return { segments, whole, match: matchType(whole.noun, vocabulary), headNamesItem };
+  },
+  LINES_KEPT,
+  LONGEST_KEPT,
+);
 
 /** It surely names one thing. */
 export const isSure = (m: Match) =>
   m.type !== null && m.whole === 1 && m.weight >= NAMES_FROM && m.explained > 0.5;
 
 /** Whether a cell of a table, its sizes left out, names one thing. */
-export function namesItem(text: string, vocabulary: Vocabulary): boolean {
-  const { type, weight } = matchType(readQuantity(lex(text)).noun, vocabulary);
-  return type !== null && weight >= NAMES_FROM;
-}
+export const namesItem = rememberingFor(
+  (text: string, vocabulary: Vocabulary): boolean => {
+    const { type, weight } = matchType(readQuantity(lex(text)).noun, vocabulary);
+    return type !== null && weight >= NAMES_FROM;
+  },
+  LINES_KEPT,
+  LONGEST_KEPT,
+);
 
 /** "54 ESSENTIALS: everything for …" */
 export const PRAISE = /^\W*\d*\s*\p{Lu}[\p{Lu} -]{5,}:\s+\S/u;

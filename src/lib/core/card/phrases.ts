@@ -1,3 +1,5 @@
+import { remembering } from "../base/remembering.ts";
+import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
 import type { Phrase } from "./phrase.ts";
 import { COUNT_PHRASES } from "./phrasesOfCounts.ts";
 import { NAME_PHRASES } from "./phrasesOfNames.ts";
@@ -19,8 +21,13 @@ const mayHold = (small: string, holds: string | readonly string[]): boolean =>
   typeof holds === "string" ? small.includes(holds) : holds.some((h) => small.includes(h));
 
 /** A text with its odd ways of writing put into plain ones. */
-export function rephrase(text: string): string {
-  if (text.length > LONGEST) return text;
+export const rephrase = remembering(
+  (text) => (text.length > LONGEST ? text : phrased(text)),
+  LINES_KEPT,
+  LONGEST_KEPT,
+);
+
+function phrased(text: string): string {
   let said = text;
   let small = text.toLowerCase();
   for (const { holds, pattern, read } of PHRASES) {

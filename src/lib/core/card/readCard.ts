@@ -1,4 +1,4 @@
-import { remembering } from "../base/remembering.ts";
+import { rememberingFor } from "../base/remembering.ts";
 import { inEnglish } from "./abroad.ts";
 import { speaksOfAbsence, speaksOfWant } from "./absence.ts";
 import { keptInPlace } from "./cells.ts";
@@ -7,7 +7,7 @@ import { cleanLines, untickedLines } from "./cleanLines.ts";
 import { draftOf, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
 import { entryOf, type CardEntry } from "./entry.ts";
 import type { CardRow } from "./cardRow.ts";
-import { LONGEST_LINE, MOST_LINES } from "./cardLimits.ts";
+import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE, MOST_LINES } from "./cardLimits.ts";
 import { cardRows } from "./layout.ts";
 import { NO_HABITS, type Habits } from "./habits.ts";
 import { isHeading } from "./headings.ts";
@@ -98,16 +98,25 @@ export function readCard(
 
 /** The rows of a card, its tables laid out, before their wording is looked at. */
 function rowsOf(text: string, vocabulary: Vocabulary, habits: Habits): readonly CardRow[] {
-  const isWord = remembering((word) => isKnownWord(word, vocabulary), MOST_WORDS);
-  const knows = (words: string) => knowsAny(words, vocabulary);
   const lines = strokesAsCells(cleanLines(text)).map((line) =>
-    line.length > LONGEST_LINE
-      ? line
-      : keptInPlace(line, inEnglish(repairText(line, isWord), vocabulary.abroad, knows)),
+    line.length > LONGEST_LINE ? line : putRight(line, vocabulary),
   );
   const names = (text: string) => namesItem(text, vocabulary);
   return cardRows(lines, names, habits).slice(0, MOST_LINES);
 }
+
+const isWord = rememberingFor(isKnownWord, MOST_WORDS);
+
+/** A line as it was most likely printed, in English. */
+const putRight = rememberingFor(
+  (line: string, vocabulary: Vocabulary): string => {
+    const printed = repairText(line, (word) => isWord(word, vocabulary));
+    const knows = (words: string) => knowsAny(words, vocabulary);
+    return keptInPlace(line, inEnglish(printed, vocabulary.abroad, knows));
+  },
+  LINES_KEPT,
+  LONGEST_KEPT,
+);
 
 const unclearIn = (rows: readonly CardRow[]): number | null =>
   rows.find((r) => r.columnsUnclear)?.source ?? null;
