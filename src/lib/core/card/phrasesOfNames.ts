@@ -42,7 +42,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
   {
     name: "three sides without a unit",
     example: ["triangular bandages 96x96x136", "triangular bandages 96x96x136 cm"],
-    holds: "x",
+    holds: ["triang", "sling"],
     pattern:
       /(?<=\b(?:triang|sling).*)\b(\d{2,4})\s*[x×]\s*(\d{2,4})\s*[x×]\s*(\d{2,4})\b(?!\s*(?:[x×]\s*\d+\s*)?(?:mm|cm|m|in(?:ch)?|["”″])(?![a-z]))/giu,
     read: (sides, ...lengths) =>
