@@ -1,4 +1,4 @@
-import { placedCells, type Split } from "./cells.ts";
+import { placedCells, type PlacedCell, type Split } from "./cells.ts";
 
 /**
  * A table whose columns are set by blanks, some of its cells empty: what stands in a column is told by where it
@@ -19,11 +19,11 @@ interface Column {
   readonly to: number;
 }
 
-function columnsOf(lines: readonly string[]): Column[] {
-  const cells = lines.flatMap(placedCells);
+function columnsOf(rows: readonly (readonly PlacedCell[])[]): Column[] {
+  const cells = rows.flat();
   const filled = new Uint16Array(Math.max(0, ...cells.map((c) => c.to)));
   for (const { from, to } of cells) for (let at = from; at < to; at++) filled[at]!++;
-  const across = Math.floor(lines.length / LINES_TO_ONE_ACROSS);
+  const across = Math.floor(rows.length / LINES_TO_ONE_ACROSS);
   const columns: Column[] = [];
   let last: { from: number; to: number } | null = null;
   filled.forEach((n, at) => {
@@ -42,9 +42,11 @@ export function alignedSplit(
   lines: readonly string[],
   otherwise: Split,
 ): { readonly split: Split; readonly width: number } | null {
+  const cells = lines.map(placedCells);
+  if (cells.filter((c) => c.length >= FEWEST_COLUMNS).length < FEWEST_CELLS) return null;
   // A leader points at its count wherever that stands.
   if (lines.some((l) => l.includes("\t") || l.includes("..."))) return null;
-  const columns = columnsOf(lines);
+  const columns = columnsOf(cells);
   const placed = (line: string): string[] | null => {
     const row = columns.map(() => "");
     const cells = placedCells(line);

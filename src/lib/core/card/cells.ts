@@ -1,4 +1,6 @@
 import Papa from "papaparse";
+import { remembering } from "../base/remembering.ts";
+import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
 
 /** A line of a table as cells: by a delimiter, by bars, or by runs of blanks. */
 
@@ -9,14 +11,16 @@ const delimited = (delimiter: string) => (line: string) => splitQuoted(line, del
 export const spaced = (line: string) => line.trim().split(/\s{2,}|\s*\.{3,}\s*|\t+/);
 const GAP = /\s{2,}|\s*\.{3,}\s*|\t+/g;
 /** A cell with where it starts and ends on its line. */
-interface PlacedCell {
+export interface PlacedCell {
   readonly text: string;
   readonly from: number;
   readonly to: number;
 }
 
-/** Cells of a line with where each starts and ends. */
-export function placedCells(line: string): PlacedCell[] {
+/** Cells of a line with where each starts and ends; a table is looked for from each line on, over the same lines again. */
+export const placedCells = remembering(cellsPlaced, LINES_KEPT, LONGEST_KEPT);
+
+function cellsPlaced(line: string): readonly PlacedCell[] {
   const cells: PlacedCell[] = [];
   let from = /^\s*/.exec(line)![0].length;
   const end = line.trimEnd().length;

@@ -1,7 +1,7 @@
 import { alignedSplit } from "./aligned.ts";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import type { ColumnRole } from "./columnRole.ts";
-import { spaced, SPLITTERS, underHeadings, type Split } from "./cells.ts";
+import { placedCells, spaced, SPLITTERS, underHeadings, type Split } from "./cells.ts";
 import { hint, isDate, isRunning, roleByCells, rolesByContent } from "./columnsByContent.ts";
 import { headingKey, NO_HABITS, type Habits } from "./habits.ts";
 import { roleOf } from "./headingRoles.ts";
@@ -88,15 +88,14 @@ class RowReader {
     const header = headed && this.#aligned(headed, i);
     // A heading of the table whose columns were told by what they hold has been read with it.
     if (!header || i < this.#bodyFrom) return header;
-    const below = this.#lines
+    const rows = this.#lines
       .slice(i + 1, i + 1 + LOOK_AHEAD)
-      .filter((l) => l.length <= LONGEST_LINE);
-    return withContent(
-      withOneCount(withQuantity(withoutDates(header, below), line, below), below),
-      line,
-      below,
-      this.#isName,
-    );
+      .filter((l) => l.length <= LONGEST_LINE)
+      .map((l) => header.split(l))
+      .filter((cells) => cells.length >= 2);
+    const names = header.split(line);
+    const counted = withOneCount(withQuantity(withoutDates(header, rows), names, rows), rows);
+    return withContent(counted, names, rows, this.#isName);
   }
 
   /** The table with its cells by where they stand, if blanks set its columns and some cells are empty. */
@@ -179,10 +178,11 @@ function sideBySide(
   });
 }
 
+type Rows = readonly (readonly string[])[];
 /** Lines that fall into equally many cells by one delimiter, three or more. */
 interface Block {
   readonly split: Split;
-  readonly rows: readonly (readonly string[])[];
+  readonly rows: Rows;
 }
 /** Two columns read well as they are; a table has so many rows at least. */
 const FEWEST_COLUMNS = 3;
@@ -198,7 +198,8 @@ function linesFrom(
   const end = ahead.findIndex(ends);
   return end < 0 ? ahead : ahead.slice(0, end);
 }
-const hasCells = (line: string): boolean => line.length <= LONGEST_LINE && spaced(line).length >= 2;
+const hasCells = (line: string): boolean =>
+  line.length <= LONGEST_LINE && placedCells(line).length >= 2;
 
 function blockFrom(lines: readonly string[], at: number): Block | null {
   for (const splitter of SPLITTERS) {
@@ -275,9 +276,8 @@ function headingsAbove(line: string, width: number): string[] {
 const LOOK_AHEAD = 30;
 
 /** "Last counted", "Qty checked": what holds days counts nothing, whatever heads it. */
-function withoutDates(table: Table, below: readonly string[]): Table {
+function withoutDates(table: Table, rows: Rows): Table {
   if (!table.roles.includes("quantity")) return table;
-  const rows = below.map((l) => table.split(l)).filter((cells) => cells.length >= 2);
   const holdsDays = (at: number) => {
     const cells = rows.map((r) => r[at]?.trim() ?? "").filter((c) => c !== "");
     return cells.length >= 2 && 2 * cells.filter(isDate).length > cells.length;
@@ -291,10 +291,8 @@ function withoutDates(table: Table, below: readonly string[]): Table {
 /** Headings that mean something else beside a column that counts. */
 const MAY_COUNT = /^(?:no\.?|nr\.?|#|nos\.?|total|sum|balance|units)$/i;
 /** "Item | No | Size": a heading that may mean a count or a code means a count when its cells do. */
-function withQuantity(table: Table, header: string, below: readonly string[]): Table {
+function withQuantity(table: Table, names: readonly string[], rows: Rows): Table {
   if (table.roles.includes("quantity")) return table;
-  const names = table.split(header);
-  const rows = below.map((l) => table.split(l)).filter((cells) => cells.length >= 2);
   const counts = (at: number) => {
     const cells = rows.map((r) => r[at] ?? "").filter((c) => !/^[-:=\s]*$/.test(c));
     const numbers = cells.map((c) => /^(\d{1,4})(?:\s*\p{L}.*)?$/u.exec(c)?.[1]);
@@ -310,11 +308,10 @@ function withQuantity(table: Table, header: string, below: readonly string[]): T
 }
 
 /** "Qty ordered; Qty received": of several columns that count one thing the last holds, and the reader asks. */
-function withOneCount(table: Table, below: readonly string[]): Table {
+function withOneCount(table: Table, rows: Rows): Table {
   const { roles } = table;
   const counts = roles.flatMap((r, i) => (r === "quantity" ? [i] : []));
   if (counts.length < 2 || roles.filter((r) => r === "text").length !== 1) return table;
-  const rows = below.map((l) => table.split(l)).filter((cells) => cells.length >= 2);
   // "Qty … Amount": what is paid is no count.
   const whole = counts.filter((at) => rows.every((r) => !/\d[.,]\d/.test(r[at] ?? "")));
   const last = whole.at(-1) ?? counts.at(-1);
@@ -328,13 +325,11 @@ function withOneCount(table: Table, below: readonly string[]): Table {
 /** "Größe", "Ablauf": what no known word heads is told by its cells; a name it is only where no other column names. */
 function withContent(
   table: Table,
-  header: string,
-  below: readonly string[],
+  names: readonly string[],
+  rows: Rows,
   isName: (text: string) => boolean,
 ): Table {
   if (!table.roles.includes(null)) return table;
-  const names = table.split(header);
-  const rows = below.map((l) => table.split(l)).filter((cells) => cells.length >= 2);
   const roles = table.roles.map((role, at) => {
     if (role !== null) return role;
     const cells = rows.map((r) => r[at] ?? "");

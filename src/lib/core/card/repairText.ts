@@ -63,7 +63,7 @@ const INCH_ALONE = /(?<=\s)[lI]in(?=[\s,.]|$)/g;
 /** "AEA", "IRL": a count that clings to its unit, in capitals as a till writes them. */
 const COUNT_CLINGING =
   /(?<=\s)(?:A(?=EA)|[Il](?=EA|RL|PK|BX|PR|PCS?))(?=\p{Lu}{2,3}(?![\p{L}\d]))/gu;
-/** A long word nobody knows, that two known ones make: "Contentslist". */
+/** A long word nobody knows, that known ones make: "Contentslist". */
 const JOINED_WORDS = /(?<![\p{L}\d])\p{L}{7,24}(?![\p{L}\d])/gu;
 const SHORTEST_PART = 4;
 /** Shorter ones that name things. */
@@ -82,11 +82,11 @@ function apart(word: string, isWord: (word: string) => boolean): string {
     for (let at = rest.length - 3; at >= 3; at--) {
       if (!isPart(rest.slice(0, at))) continue;
       const after = rest.slice(at);
+      const more = parts(after);
+      if (more) return [rest.slice(0, at), ...more];
       const joint = BETWEEN.exec(after)?.[0];
-      const more = parts(after) ?? (joint ? parts(after.slice(joint.length)) : null);
-      if (more === null) continue;
-      const isJoined = joint !== undefined && more.join("").length < after.length;
-      return [rest.slice(0, at), ...(isJoined ? [joint] : []), ...more];
+      const beyond = joint === undefined ? null : parts(after.slice(joint.length));
+      if (beyond) return [rest.slice(0, at), joint!, ...beyond];
     }
     return null;
   };
