@@ -392,6 +392,33 @@ export function smallCase(seed: number): PlanRequest {
   };
 }
 
+/** The same, with a thing or two to be had in larger packs as well: as heavy a piece, dearer or cheaper. */
+export function casePacks(seed: number): PlanRequest {
+  const r = smallCase(seed);
+  const random = randomFrom(seed * 31 + 7);
+  for (let i = 0; i < 8; i++) random();
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
+  const { products } = r.book;
+  const larger = products.slice(0, 2).flatMap((p, k) =>
+    [pick([2, 3]), pick([2, 4])].slice(0, 2 - k).map((times, i): Product => ({
+      ...p,
+      id: `${p.id}-${i}`,
+      pack: p.pack * times,
+      price: {
+        ...p.price,
+        amount: roundMoney(p.price.amount * times * pick([0.6, 0.9, 1, 1.3]), "EUR"),
+      },
+      massG: p.massG! * times,
+      ...(p.bulkMl === undefined ? {} : { bulkMl: p.bulkMl * times }),
+      source: pick(["Mill", "Ferry"]),
+    })),
+  );
+  const question = random() < 0.7 ? "best" : r.question;
+  const { sources: _, ...plain } = r.book;
+  const book = random() < 0.8 ? plain : r.book;
+  return { ...r, question, book: { ...book, products: [...products, ...larger] } };
+}
+
 /** What is wrong with a plan, in words; null: it is the best there is, keeps its limits and gives its reasons. */
 export function wrongWith(r: PlanRequest, outcome: PlanOutcome): string | null {
   const { best } = tryAll(r);

@@ -2,6 +2,7 @@ import { audit, type Audit } from "../audit/audit.ts";
 import { SKILLS } from "../model/itemType.ts";
 import { roundMoney } from "../base/money.ts";
 import { LOAD_TOLERANCE, POINTS_TOLERANCE, SHARE_TOLERANCE } from "../base/tolerance.ts";
+import { atRisk } from "./companions.ts";
 import { candidates, type Candidates } from "./candidates.ts";
 import { vitalOf, type Choice } from "./choice.ts";
 import { greedyPlan, planBound } from "./greedy.ts";
@@ -11,6 +12,7 @@ import { leavingOf } from "./leaving.ts";
 import { limitsLoad, NO_LIMITS, type Limits } from "./limits.ts";
 import { minimise } from "./minimise.ts";
 import { modelOptions } from "./modelOptions.ts";
+import { neverLeft } from "./neverLeft.ts";
 import { planModel } from "./planModel.ts";
 import { asksForTarget, mayLeaveFreely, type Course, type PlanRequest } from "./request.ts";
 import { search, type Found, type Progress, type SearchTask } from "./search.ts";
@@ -140,8 +142,9 @@ function planWithin(
   const { limits } = request;
   const now = performance.now();
   const forMs = 1000 * (request.timeLimitS ?? TIME_LIMIT_S);
-  const solve = (within: Limits, until: number, wanted?: (choice: Choice) => boolean) =>
-    solveWith({ request, c, solver, progress, limits: within, until, wanted });
+  const asked = { request, c, solver, progress };
+  const solve = (within: Limits, until: number, more: Pick<Asked, "wanted" | "unlimited"> = {}) =>
+    solveWith({ ...asked, limits: within, until, ...more });
   if (mayLeaveFreely(request.question) || !limitsLoad(limits)) return solve(limits, now + forMs);
   const leavesNothing = { ...NO_LIMITS, budget: limits.budget };
   const quick = greedyPlan({ ...request, limits: leavesNothing }, c);
@@ -149,10 +152,27 @@ function planWithin(
   if (!quick.reaches || keeps || !surelyExceeds(request, c, solver, quick.choice)) {
     // Where the quick one keeps the limits, so will the best, most likely: all of the time is for it.
     const until = now + (keeps ? forMs : forMs / 2);
-    const free = solve(leavesNothing, until, (x) => keepsLimits(x, limits));
+    const free = solve(leavesNothing, until, { wanted: (x) => keepsLimits(x, limits) });
     if (isFound(free) && keepsLimits(free.choice, limits)) return free;
+    return solve(limits, now + forMs, { unlimited: boundOf(free, request, c) });
   }
   return solve(limits, now + forMs);
+}
+
+/**
+ * The best plan that leaves nothing at home and keeps no limit on the load, where none that keeps them can be
+ * better: what stays at home takes from stocks, and nothing more, where it is no companion of anything; and
+ * the audit shared out as the programme has it. undefined: it is no bound.
+ */
+function boundOf(
+  free: Found | "none" | "late",
+  request: PlanRequest,
+  c: Candidates,
+): Choice | undefined {
+  if (!isFound(free) || free.status !== "optimal" || !free.uncut) return undefined;
+  const leave = leavingOf(request.question, true);
+  const companions = atRisk(c, { leave, keep: neverLeft(request) });
+  return companions.size === 0 ? free.choice : undefined;
 }
 
 /**
@@ -182,17 +202,13 @@ function surelyExceeds(
 
 const isFound = (x: Found | "none" | "late"): x is Found => typeof x !== "string";
 
+type Asked = Omit<SearchTask, "leave">;
+
 /** One search under these limits; where the time runs out before anything is found, the quick answer. */
-function solveWith({
-  wanted,
-  ...asked
-}: Omit<SearchTask, "leave" | "wanted"> & {
-  readonly wanted: ((choice: Choice) => boolean) | undefined;
-}): Found | "none" | "late" {
+function solveWith(asked: Asked): Found | "none" | "late" {
   const { request, c, limits, solver } = asked;
   const task = { ...asked, leave: leavingOf(request.question, limitsLoad(limits)) };
-  const found = search(wanted ? { ...task, wanted } : task);
-  if (found === "refused") return "none";
+  const found = search(task);
   if (found === "late") return inTime(request, c, limits, solver);
   if (!isFound(found) || found.status === "optimal") return found;
   // The relaxation may know better how far it is from the best.
@@ -221,6 +237,7 @@ function inTime(
     gapIn: bound?.of ?? "coverage",
     tiesProven: false,
     mostCoverage: 100,
+    uncut: false,
   };
 }
 

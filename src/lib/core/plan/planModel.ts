@@ -4,6 +4,7 @@ import { isWhole, wholeDown, wholeUp } from "../base/tolerance.ts";
 import { minorPrice } from "../model/priceBook.ts";
 import { companionFactor } from "../sieve/real.ts";
 import { isProductLine, usefulLines, type Candidates, type Use } from "./candidates.ts";
+import { gatherAmounts } from "./amounts.ts";
 import { atRisk, presenceColumns } from "./companions.ts";
 import {
   addColumn,
@@ -12,6 +13,7 @@ import {
   onlyWith,
   type Entries,
   type LinearModel,
+  type Row,
 } from "./linearModel.ts";
 import { orderColumns } from "./orders.ts";
 import { lineLoad } from "../bag/load.ts";
@@ -55,15 +57,17 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
   const stocks = stocksOf(c.uses);
   const { arcs, vitalCoverage, coverage } = shareColumns(model, c, stocks, uses, present, options);
   const supplyOf = suppliesOf(model, c, stocks, packs, left);
-  supplyRows(model, arcs, supplyOf);
+  const seeAmounts = supplyRows(model, arcs, supplyOf);
   servedFirst({ model, follows, arcs, needs: c.context.needs });
 
   // What it costs and what is carried.
   const price = [...perPack(packs, (k) => minorPrice(c.products[k]!)), ...postage];
   const mass = perPack(packs, (k) => c.products[k]!.massG ?? 0);
   const bulk = perPack(packs, (k) => c.products[k]!.bulkMl ?? 0);
-  if (limits.budget !== null)
-    addRow(model, { upper: toMinor(limits.budget, c.currency), entries: price });
+  const budget =
+    limits.budget === null
+      ? null
+      : model.rows[addRow(model, { upper: toMinor(limits.budget, c.currency), entries: price })]!;
   const bagG = c.context.audit.kit.container?.massG ?? 0;
   const load = { c, left, keep: options.keep };
   const carriedMass = carriedOf(mass, bagG, { ...load, of: massOf });
@@ -72,7 +76,9 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
     [limits.massG, carriedMass],
     [limits.volumeMl, carriedBulk],
   ] as const)
-    if (limit !== null) addRow(model, { upper: limit - held, entries });
+    if (limit !== null)
+      seeAmounts.push(model.rows[addRow(model, { upper: limit - held, entries })]!);
+  gatherAmounts({ model, follows, packs }, seeAmounts);
   const leftMass = leaving({ ...load, of: massOf }, 1);
   return {
     model,
@@ -86,6 +92,7 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
     coverage,
     price,
     mass,
+    budget,
     leftMass,
     carriedMass,
     carriedBulk,
@@ -255,12 +262,16 @@ function suppliesOf(
   return supplies;
 }
 
-/** No more is shared out of a stock than it holds; a tool serves every need at once, whatever else it serves. */
+/**
+ * No more is shared out of a stock than it holds; a tool serves every need at once, whatever else it serves.
+ * @returns the rows
+ */
 function supplyRows(
   model: LinearModel,
   arcs: readonly Arc[],
   supplyOf: ReadonlyMap<number, Supply>,
-): void {
+): Row[] {
+  const before = model.rows.length;
   for (const [stock, own] of group(arcs, (a) => a.stock)) {
     const { held, changes } = supplyOf.get(stock)!;
     const sharing = own[0]!.tool ? [...group(own, (a) => a.need).values()] : [own];
@@ -275,6 +286,7 @@ function supplyRows(
       });
     }
   }
+  return model.rows.slice(before);
 }
 
 const perPack = (packs: readonly number[], of: (k: number) => number): Entries =>

@@ -1,6 +1,6 @@
 import type { PriceBook } from "../model/priceBook.ts";
 import type { Leaving } from "./leaving.ts";
-import type { Entries, LinearModel } from "./linearModel.ts";
+import type { Entries, LinearModel, Row } from "./linearModel.ts";
 import type { Portions } from "./portions.ts";
 import type { Stocks } from "./stocks.ts";
 
@@ -34,7 +34,7 @@ export interface PlanModel {
   readonly arcs: readonly Arc[];
   /** Units a stock holds: what its lines hold and each column adds. */
   readonly supplyOf: ReadonlyMap<number, Supply>;
-  /** Yes-or-no columns that follow from the rest, and how. */
+  /** Columns that follow from the rest, and how. */
   readonly follows: Follows[];
   /** Coverage of vital needs and of all, both on 0–100, as entries of a row. */
   readonly vitalCoverage: Entries;
@@ -42,6 +42,8 @@ export interface PlanModel {
   /** Price in minor units, bought mass in g. */
   readonly price: Entries;
   readonly mass: Entries;
+  /** The row that holds the price to the budget; null: no budget. */
+  readonly budget: Row | null;
   /** What stays at home, g: as little as the limits allow. */
   readonly leftMass: Entries;
   /** What is carried in the end, g and ml. */
@@ -63,7 +65,7 @@ interface Leave {
   readonly gone: number | null;
 }
 
-/** A column whose value is known once the others are: given their values, 0 or 1. */
+/** A column whose value is known once the others are. */
 export interface Follows {
   readonly column: number;
   readonly value: (x: ArrayLike<number>) => number;

@@ -15,6 +15,7 @@ import {
 } from "./linearModel.ts";
 import { minimise } from "./minimise.ts";
 import { modelOptions } from "./modelOptions.ts";
+import { cheapestSizes, inSmallest, packSizes, smallestOnly } from "./packSizes.ts";
 import { planModel } from "./planModel.ts";
 import type { PlanModel } from "./programme.ts";
 import { mayLeaveFreely, type PlanRequest } from "./request.ts";
@@ -54,6 +55,8 @@ export interface Found {
   readonly tiesProven: boolean;
   /** No plan that does as much for the levels before it covers more, 0–100. */
   readonly mostCoverage: number;
+  /** Whether the audit shared out nothing otherwise than the programme, so that its bounds are the programme's own. */
+  readonly uncut: boolean;
 }
 
 /** What may be asked of a search beside its request. */
@@ -68,8 +71,10 @@ export interface SearchTask {
   readonly until: number;
   /** Of a point of a curve: so many points of coverage (0–100) off is near enough, and ties do not matter. */
   readonly within?: number;
+  /** No plan under these limits is better than this one, which may break them. */
+  readonly unlimited?: Choice | undefined;
   /** Whether the plan found will do; where not, it is not worth finishing. */
-  readonly wanted?: (choice: Choice) => boolean;
+  readonly wanted?: ((choice: Choice) => boolean) | undefined;
 }
 
 /** Plans that the audit shares out otherwise are cut off so often; more than this never occurred. */
@@ -84,17 +89,23 @@ const BACK_S = 2;
 /**
  * The best plan under these limits: one level after another, each held while the next is bettered. What
  * the audit shares out otherwise, so that it does not do what the programme claims, is cut off and sought
- * again. `none`: there is no plan. `late`: none was found in time. `refused`: not what was wanted.
+ * again. `none`: there is no plan. `late`: none was found in time.
  */
-export function search(task: SearchTask): Found | "none" | "late" | "refused" {
+export function search(task: SearchTask): Found | "none" | "late" {
   const run = new Run(task);
   const { levels, stretches } = run;
+  if (task.unlimited) run.leaveFrom(task.unlimited);
   const settled = new Set<Level>();
   // Of those that settle two levels, the one that closes the tree fastest.
   const closing = stretches.find((s) => s.settles.length > 1) ?? stretches.at(-1)!;
   for (const [i, stretch] of stretches.entries()) {
     if (stretch.settles.length > 0 && stretch.settles.every((l) => settled.has(l))) continue;
     const level = stretch.settles[0] ?? levels[0]!;
+    if (stretch.settles.length > 1 && run.isHadForTheMoney(stretches, level)) {
+      run.hold(level);
+      settled.add(level);
+      continue;
+    }
     const gap = run.better(stretch, level, 0.1 + (0.8 * i) / (stretches.length + 1));
     if (gap === "none" || gap === "late") return gap;
     const choice = run.best!.choice;
@@ -102,7 +113,7 @@ export function search(task: SearchTask): Found | "none" | "late" | "refused" {
       const most = Math.min(gap, level.valueOf(choice) - level.least);
       return {
         ...{ status: "feasible", choice, gap: Math.abs(level.scale) * most, gapIn: level.of },
-        ...{ tiesProven: false, mostCoverage: run.mostCoverage },
+        ...{ tiesProven: false, mostCoverage: run.mostCoverage, uncut: run.uncut },
       };
     }
     // A curve needs no more.
@@ -111,12 +122,14 @@ export function search(task: SearchTask): Found | "none" | "late" | "refused" {
     for (const l of stretch.settles) run.hold(l);
     for (const l of stretch.settles) settled.add(l);
   }
-  if (task.wanted?.(run.best!.choice) === false) return "refused";
-  const tiesProven = task.within === undefined && run.settleTies(closing, TIES_S * 1000);
-  run.putBack();
+  const isWanted = task.wanted?.(run.best!.choice) !== false;
+  const tiesProven =
+    isWanted && task.within === undefined && run.settleTies(closing, TIES_S * 1000);
+  if (isWanted) run.putBack();
   const { choice } = run.best!;
-  const { mostCoverage } = run;
-  return { status: "optimal", choice, gap: 0, gapIn: levels[0]!.of, tiesProven, mostCoverage };
+  const { mostCoverage, uncut } = run;
+  const proven = { status: "optimal", choice, gap: 0, gapIn: levels[0]!.of } as const;
+  return { ...proven, tiesProven, mostCoverage, uncut };
 }
 
 /** A plan and its values of the programme's columns. */
@@ -132,6 +145,7 @@ class Run {
   best: Held | null = null;
   /** 0–100. */
   mostCoverage = 100;
+  uncut = true;
   readonly #task: SearchTask;
   readonly #m: PlanModel;
   readonly #asked: Asked;
@@ -175,7 +189,9 @@ class Run {
       within === undefined
         ? stretch.tolerance
         : Math.max(stretch.tolerance, within * stretch.factor);
-    let bound = stretch.least;
+    const alone = level.of === "coverage" && stretch.factor === 1;
+    if (this.#isKnownBest(stretch, level)) return 0;
+    let bound = alone ? this.#moneyNoObject(stretch, { gap: enough, onStep }) : stretch.least;
     for (let round = 0; round <= MOST_CUTS; round++) {
       if (value() - bound <= enough || this.#isFull(level)) return 0;
       const solved = this.#solve(stretch.entries, { gap: enough, onStep });
@@ -194,6 +210,90 @@ class Run {
       if (agreed) return 0;
     }
     return this.best ? Math.max(0, value() - bound) / stretch.factor : "late";
+  }
+
+  /**
+   * The packs of a plan without limits on the load, with as little left at home as keeps them: where that does
+   * as much, nothing is better.
+   */
+  leaveFrom(unlimited: Choice): void {
+    const m = this.#m;
+    const free = this.#fix(m.packs, columnsOf(unlimited, m, this.#task.c));
+    const { rows } = m.model;
+    const before = rows.length;
+    for (const l of this.levels)
+      addRow(m.model, { upper: l.valueOf(unlimited) + l.slack, entries: l.entries });
+    minimise(m, m.leftMass);
+    const solved = this.#task.solver(m.model, { timeLimitS: BACK_S });
+    rows.length = before;
+    free();
+    if (solved.x.length === m.model.columns.length) this.#take(solved.x, () => true);
+  }
+
+  /** Whether the best found does as much as the plan without limits, up to the last level of the stretch. */
+  #isKnownBest(stretch: Stretch, level: Level): boolean {
+    const { unlimited } = this.#task;
+    const { best } = this;
+    if (!unlimited || !best) return false;
+    const upTo = this.levels.indexOf(stretch.settles.at(-1) ?? level);
+    return this.levels
+      .slice(0, upTo + 1)
+      .every((l) => l.valueOf(best.choice) <= l.valueOf(unlimited) + l.tolerance);
+  }
+
+  /**
+   * Whether the budget buys as much coverage as could be had for any money: tried where it hardly lowers the
+   * relaxation, before coverage and price are sought together.
+   */
+  isHadForTheMoney(stretches: readonly Stretch[], level: Level): boolean {
+    const { budget } = this.#m;
+    const alone = stretches.find((s) => s.settles.length === 1 && s.settles[0] === level);
+    if (level.of !== "coverage" || !budget || !alone || !this.best) return false;
+    const relaxed = () => {
+      minimise(this.#m, alone.entries);
+      return this.#task.solver(this.#m.model, { relaxed: true }).objective;
+    };
+    const within = relaxed();
+    const { upper } = budget;
+    budget.upper = Infinity;
+    const without = relaxed();
+    budget.upper = upper;
+    if (!(within - without <= HARDLY)) return false;
+    const bound = this.#moneyNoObject(alone, { gap: alone.tolerance });
+    this.mostCoverage = Math.min(this.mostCoverage, alone.slack - bound);
+    return alone.valueOf(this.best.choice) - bound <= alone.tolerance;
+  }
+
+  /**
+   * What could be had if money were no object: several packs of a small size do what one of a larger does,
+   * so only the smallest of each is looked at. What is found is bought as cheaply as it can be; where the
+   * budget buys it, it is the best.
+   * @returns a bound
+   */
+  #moneyNoObject(stretch: Stretch, { gap, onStep }: { gap: number; onStep?: OnStep }): number {
+    const m = this.#m;
+    const sizes = packSizes(m);
+    if (sizes.length === 0) return stretch.least;
+    const prices = new Map(m.price);
+    let bound = stretch.least;
+    for (let round = 0; round <= MOST_CUTS; round++) {
+      const before = this.best ? stretch.valueOf(this.best.choice) : Infinity;
+      if (before - bound <= gap) break;
+      const again = smallestOnly(m, sizes);
+      const upper = m.budget?.upper ?? Infinity;
+      if (m.budget) m.budget.upper = Infinity;
+      const start = (x: ArrayLike<number>) => inSmallest(x, sizes);
+      const solved = this.#solve(stretch.entries, { gap, onStep, start });
+      again();
+      if (m.budget) m.budget.upper = upper;
+      if (solved === null || solved.status === "infeasible") break;
+      bound = Math.max(bound, solved.bound);
+      if (solved.x.length === 0) break;
+      const x = cheapestSizes(solved.x, sizes, (column) => prices.get(column) ?? 0);
+      const agreed = this.#take(x, (c) => stretch.valueOf(c) <= before + stretch.tolerance);
+      if (agreed || solved.status === "time-limit") break;
+    }
+    return bound;
   }
 
   /**
@@ -272,12 +372,19 @@ class Run {
       onStep,
       atMostS = Infinity,
       afresh = false,
-    }: { gap?: number; onStep?: OnStep; atMostS?: number; afresh?: boolean },
+      start: from = (x) => x,
+    }: {
+      gap?: number;
+      onStep?: OnStep;
+      atMostS?: number;
+      afresh?: boolean;
+      start?: (x: ArrayLike<number>) => ArrayLike<number>;
+    },
   ): Solved | null {
     const timeLimitS = Math.min(atMostS, (this.#until - performance.now()) / 1000);
     if (timeLimitS <= 0) return null;
     minimise(this.#m, entries);
-    const start = this.best && !afresh ? this.#again(this.best) : undefined;
+    const start = this.best && !afresh ? from(this.#again(this.best)) : undefined;
     return this.#task.solver(this.#m.model, { start, timeLimitS, onStep, gap });
   }
 
@@ -289,14 +396,21 @@ class Run {
   #take(x: ArrayLike<number>, better: (choice: Choice) => boolean): boolean {
     const { request, c } = this.#task;
     const m = this.#m;
-    const choice = choiceOf(x, m, c, request, dropsUseless(request, this.#task.limits));
+    const { limits } = this.#task;
+    const choice = choiceOf(x, m, c, request, dropsUseless(request, limits));
+    const isWithin = limits.budget === null || choice.price <= limits.budget + MONEY_SLACK;
     if (this.#asked.holds(choice, x)) {
-      if (!this.best || better(choice)) this.best = { choice, x };
+      if (isWithin && (!this.best || better(choice))) this.best = { choice, x };
       return true;
     }
+    this.uncut = false;
     // It may be the best so far all the same.
     const { best } = this;
-    if (request.question === "best" && (!best || isRather(choice, best.choice, this.levels)))
+    if (
+      isWithin &&
+      request.question === "best" &&
+      (!best || isRather(choice, best.choice, this.levels))
+    )
       this.best = { choice, x: columnsOf(choice, m, c) };
     if (!cutExchanges(m, this.#cuts, c, this.#inOrder(x), choice.after)) forbid(m, x);
     return false;
@@ -343,6 +457,11 @@ const ANY = 1e20;
 /** Whole numbers come back but for the solver's tolerance. */
 const valueOf = (tie: Tie, x: ArrayLike<number>): number =>
   tie.entries.reduce((s, [y, v]) => s + v * Math.round(x[y]!), 0);
+
+/** Points of coverage: where the budget costs the relaxation more, it costs the plan something too, most likely. */
+const HARDLY = 0.1;
+/** Prices are rounded to the minor unit; sums of them are off by no more. */
+const MONEY_SLACK = 1e-6;
 
 type OnStep = (best: number, bound: number) => void;
 
