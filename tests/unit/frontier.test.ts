@@ -155,6 +155,21 @@ describe("a frontier", () => {
       100 * exact.after.coverage! + 5,
     );
   }).timeout(120_000);
+  for (const [axis, budget] of [
+    ["budget", null],
+    ["mass", null],
+    ["mass", 40],
+  ] as const)
+    it(`no plan of a limit covers a twentieth of a point more: ${axis}, budget ${budget}`, () => {
+      const { audit, book } = planCase("small", 4);
+      const limits = { ...NO_LIMITS, budget };
+      const r = {
+        ...request(audit, [], { question: "best", limits }),
+        book: { ...book, currency: "EUR" },
+      };
+      for (const { bound, coverage } of frontier(r, axis, solver, 4).points)
+        expect(100 * (bound - coverage)).to.be.at.most(GAP + 1e-6);
+    }).timeout(120_000);
   it("against mass carries less as the limit falls, and never more than it", () => {
     const { audit, book } = planCase("small", 4);
     const r = {

@@ -190,7 +190,10 @@ class Run {
         ? stretch.tolerance
         : Math.max(stretch.tolerance, within * stretch.factor);
     const alone = level.of === "coverage" && stretch.factor === 1;
-    if (this.#isKnownBest(stretch, level)) return 0;
+    if (this.#isKnownBest(stretch, level)) {
+      if (level.of === "coverage") this.#noneCoversMore(-level.valueOf(this.best!.choice));
+      return 0;
+    }
     let bound = alone ? this.#moneyNoObject(stretch, { gap: enough, onStep }) : stretch.least;
     for (let round = 0; round <= MOST_CUTS; round++) {
       if (value() - bound <= enough || this.#isFull(level)) return 0;
@@ -198,8 +201,7 @@ class Run {
       if (solved === null) break;
       if (solved.status === "infeasible") return this.best ? 0 : "none";
       bound = Math.max(bound, solved.bound);
-      if (level.of === "coverage")
-        this.mostCoverage = Math.min(this.mostCoverage, stretch.slack - bound / stretch.factor);
+      if (level.of === "coverage") this.#noneCoversMore(stretch.slack - bound / stretch.factor);
       if (solved.x.length === 0) break;
       const before = value();
       const agreed = this.#take(
@@ -228,6 +230,11 @@ class Run {
     rows.length = before;
     free();
     if (solved.x.length === m.model.columns.length) this.#take(solved.x, () => true);
+  }
+
+  /** @param points 0–100 */
+  #noneCoversMore(points: number): void {
+    this.mostCoverage = Math.min(this.mostCoverage, points);
   }
 
   /** Whether the best found does as much as the plan without limits, up to the last level of the stretch. */
@@ -260,7 +267,6 @@ class Run {
     budget.upper = upper;
     if (!(within - without <= HARDLY)) return false;
     const bound = this.#moneyNoObject(alone, { gap: alone.tolerance });
-    this.mostCoverage = Math.min(this.mostCoverage, alone.slack - bound);
     return alone.valueOf(this.best.choice) - bound <= alone.tolerance;
   }
 
@@ -288,6 +294,7 @@ class Run {
       if (m.budget) m.budget.upper = upper;
       if (solved === null || solved.status === "infeasible") break;
       bound = Math.max(bound, solved.bound);
+      this.#noneCoversMore(-bound);
       if (solved.x.length === 0) break;
       const x = cheapestSizes(solved.x, sizes, (column) => prices.get(column) ?? 0);
       const agreed = this.#take(x, (c) => stretch.valueOf(c) <= before + stretch.tolerance);
