@@ -1,4 +1,4 @@
-import { addColumn, addRow, type LinearModel, type Row } from "./linearModel.ts";
+import { addColumn, addRow, SAME_COEFFICIENT, type LinearModel, type Row } from "./linearModel.ts";
 import type { Follows } from "./programme.ts";
 
 /**
@@ -14,8 +14,6 @@ interface Programme {
   readonly packs: readonly number[];
 }
 
-/** Two coefficients of one row are the same but for the arithmetic of floats. */
-const SAME = 1e-9;
 /** A pack of six and one of four are both halves of a dozen: an amount may be so small a part of a pack. */
 const SMALLEST_PARTS = [1, 2, 3, 4, 5, 6, 10, 12];
 
@@ -67,7 +65,7 @@ function alikeBut(inRows: ReadonlyMap<number, ReadonlyMap<Row, number>>): number
 function inProportion(a: ReadonlyMap<Row, number>, b: ReadonlyMap<Row, number>): boolean {
   const times = first(a) / first(b);
   for (const [row, v] of a)
-    if (Math.abs(v - times * b.get(row)!) > SAME * Math.abs(v)) return false;
+    if (Math.abs(v - times * b.get(row)!) > SAME_COEFFICIENT * Math.abs(v)) return false;
   return times > 0;
 }
 
@@ -76,7 +74,8 @@ function wholeParts(sizes: readonly number[]): number[] | null {
   const smallest = Math.min(...sizes);
   for (const n of SMALLEST_PARTS) {
     const parts = sizes.map((s) => (n * s) / smallest);
-    if (parts.every((p) => Math.abs(p - Math.round(p)) <= SAME * p)) return parts.map(Math.round);
+    if (parts.every((p) => Math.abs(p - Math.round(p)) <= SAME_COEFFICIENT * p))
+      return parts.map(Math.round);
   }
   return null;
 }

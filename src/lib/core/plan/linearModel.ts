@@ -13,6 +13,8 @@ export interface Row {
 }
 /** A sum over columns. */
 export type Entries = readonly (readonly [column: number, coefficient: number])[];
+/** Coefficients that differ by no more than this share of them are the same but for the arithmetic of floats. */
+export const SAME_COEFFICIENT = 1e-9;
 /** Always minimised. */
 export interface LinearModel {
   columns: Column[];

@@ -1,3 +1,4 @@
+import { SAME_COEFFICIENT } from "./linearModel.ts";
 import type { PlanModel } from "./programme.ts";
 
 /**
@@ -10,9 +11,6 @@ export interface PackSizes {
   /** The most that can be had of it, in packs of the smallest. */
   readonly most: number;
 }
-
-/** Two coefficients of one row are the same but for the arithmetic of floats. */
-const SAME = 1e-9;
 
 /** Things to be had in several sizes of pack, each a whole number of times the smallest. */
 export function packSizes(m: Pick<PlanModel, "model" | "packs" | "budget">): PackSizes[] {
@@ -32,14 +30,14 @@ export function packSizes(m: Pick<PlanModel, "model" | "packs" | "budget">): Pac
   const found: PackSizes[] = [];
   for (const group of alike.values()) {
     const size = (x: number) => Math.abs(inRows.get(x)![0]![1]);
-    const left = group.sort((a, b) => size(a) - size(b));
-    while (left.length > 0) {
-      const smallest = left[0]!;
-      const sizes = left.flatMap((column) => {
+    const rest = group.sort((a, b) => size(a) - size(b));
+    while (rest.length > 0) {
+      const smallest = rest[0]!;
+      const sizes = rest.flatMap((column) => {
         const times = timesOf(inRows.get(column)!, inRows.get(smallest)!);
         return times === null ? [] : [{ column, times }];
       });
-      for (const { column } of sizes) left.splice(left.indexOf(column), 1);
+      for (const { column } of sizes) rest.splice(rest.indexOf(column), 1);
       const most = sizes.reduce((s, { column, times }) => s + times * columns[column]!.upper, 0);
       if (sizes.length > 1) found.push({ sizes, most });
     }
@@ -53,10 +51,10 @@ type InRows = readonly (readonly [row: number, coefficient: number])[];
 function timesOf(larger: InRows, smaller: InRows): number | null {
   const times = larger[0]![1] / smaller[0]![1];
   const whole = Math.round(times);
-  if (whole < 1 || Math.abs(times - whole) > SAME * whole) return null;
+  if (whole < 1 || Math.abs(times - whole) > SAME_COEFFICIENT * whole) return null;
   const same = larger.every(([, v], i) => {
     const [, one] = smaller[i]!;
-    return Math.abs(v - whole * one) <= SAME * Math.abs(v);
+    return Math.abs(v - whole * one) <= SAME_COEFFICIENT * Math.abs(v);
   });
   return same ? whole : null;
 }

@@ -102,6 +102,8 @@ export function search(task: SearchTask): Found | "none" | "late" {
     if (stretch.settles.length > 0 && stretch.settles.every((l) => settled.has(l))) continue;
     const level = stretch.settles[0] ?? levels[0]!;
     if (stretch.settles.length > 1 && run.isHadForTheMoney(stretches, level)) {
+      // A curve needs no more.
+      if (task.within !== undefined) break;
       run.hold(level);
       settled.add(level);
       continue;
@@ -116,7 +118,6 @@ export function search(task: SearchTask): Found | "none" | "late" {
         ...{ tiesProven: false, mostCoverage: run.mostCoverage, uncut: run.uncut },
       };
     }
-    // A curve needs no more.
     if (task.within !== undefined && level.of === "coverage") break;
     if (!stretch.isSettled(choice)) continue;
     for (const l of stretch.settles) run.hold(l);
@@ -184,17 +185,13 @@ class Run {
     const onStep = (found: number, least: number) =>
       progress({ stage: level.of, share, best: scale * found, bound: scale * least });
     const value = () => (this.best ? stretch.valueOf(this.best.choice) : Infinity);
-    const { within } = this.#task;
-    const enough =
-      within === undefined
-        ? stretch.tolerance
-        : Math.max(stretch.tolerance, within * stretch.factor);
+    const enough = this.#enough(stretch);
     const alone = level.of === "coverage" && stretch.factor === 1;
     if (this.#isKnownBest(stretch, level)) {
       if (level.of === "coverage") this.#noneCoversMore(-level.valueOf(this.best!.choice));
       return 0;
     }
-    let bound = alone ? this.#moneyNoObject(stretch, { gap: enough, onStep }) : stretch.least;
+    let bound = alone ? this.#moneyNoObject(stretch, onStep) : stretch.least;
     for (let round = 0; round <= MOST_CUTS; round++) {
       if (value() - bound <= enough || this.#isFull(level)) return 0;
       const solved = this.#solve(stretch.entries, { gap: enough, onStep });
@@ -225,11 +222,15 @@ class Run {
     const before = rows.length;
     for (const l of this.levels)
       addRow(m.model, { upper: l.valueOf(unlimited) + l.slack, entries: l.entries });
-    minimise(m, m.leftMass);
-    const solved = this.#task.solver(m.model, { timeLimitS: BACK_S });
+    const solved = this.#solve(m.leftMass, { atMostS: BACK_S, afresh: true });
     rows.length = before;
     free();
-    if (solved.x.length === m.model.columns.length) this.#take(solved.x, () => true);
+    if (solved?.x.length === m.model.columns.length) this.#take(solved.x, () => true);
+  }
+
+  /** Proof enough when bound and value are so near. */
+  #enough({ tolerance, factor }: Stretch): number {
+    return Math.max(tolerance, (this.#task.within ?? 0) * factor);
   }
 
   /** @param points 0–100 */
@@ -256,6 +257,7 @@ class Run {
     const { budget } = this.#m;
     const alone = stretches.find((s) => s.settles.length === 1 && s.settles[0] === level);
     if (level.of !== "coverage" || !budget || !alone || !this.best) return false;
+    if (this.#isKnownBest(alone, level)) return true;
     const relaxed = () => {
       minimise(this.#m, alone.entries);
       return this.#task.solver(this.#m.model, { relaxed: true }).objective;
@@ -266,8 +268,8 @@ class Run {
     const without = relaxed();
     budget.upper = upper;
     if (!(within - without <= HARDLY)) return false;
-    const bound = this.#moneyNoObject(alone, { gap: alone.tolerance });
-    return alone.valueOf(this.best.choice) - bound <= alone.tolerance;
+    const bound = this.#moneyNoObject(alone);
+    return alone.valueOf(this.best.choice) - bound <= this.#enough(alone);
   }
 
   /**
@@ -276,12 +278,14 @@ class Run {
    * budget buys it, it is the best.
    * @returns a bound
    */
-  #moneyNoObject(stretch: Stretch, { gap, onStep }: { gap: number; onStep?: OnStep }): number {
+  #moneyNoObject(stretch: Stretch, onStep?: OnStep): number {
     const m = this.#m;
+    const gap = this.#enough(stretch);
     const sizes = packSizes(m);
     if (sizes.length === 0) return stretch.least;
     const prices = new Map(m.price);
     let bound = stretch.least;
+    let last = "";
     for (let round = 0; round <= MOST_CUTS; round++) {
       const before = this.best ? stretch.valueOf(this.best.choice) : Infinity;
       if (before - bound <= gap) break;
@@ -298,7 +302,10 @@ class Run {
       if (solved.x.length === 0) break;
       const x = cheapestSizes(solved.x, sizes, (column) => prices.get(column) ?? 0);
       const agreed = this.#take(x, (c) => stretch.valueOf(c) <= before + stretch.tolerance);
-      if (agreed || solved.status === "time-limit") break;
+      const packs = m.packs.map((y) => (y < 0 ? 0 : x[y])).join(" ");
+      // What was cut off as these packs alone comes again in the smallest.
+      if (agreed || solved.status === "time-limit" || packs === last) break;
+      last = packs;
     }
     return bound;
   }
