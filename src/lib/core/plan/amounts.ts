@@ -23,8 +23,7 @@ export function gatherAmounts({ model, follows, packs }: Programme, rows: readon
   for (const x of packs) if (x >= 0) inRows.set(x, new Map());
   for (const row of rows) for (const [x, v] of row.entries) inRows.get(x)?.set(row, v);
   for (const alike of alikeBut(inRows)) {
-    const sizeOf = new Map(alike.map((x) => [x, Math.abs(first(inRows.get(x)!))] as const));
-    const parts = wholeParts(alike.map((x) => sizeOf.get(x)!));
+    const parts = wholeParts(alike.map((x) => Math.abs(first(inRows.get(x)!))));
     if (!parts) continue;
     const upper = alike.reduce((s, x, i) => s + parts[i]! * model.columns[x]!.upper, 0);
     const amount = addColumn(model, { upper, integer: true });

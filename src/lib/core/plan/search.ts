@@ -152,6 +152,7 @@ class Run {
   readonly #asked: Asked;
   readonly #cuts = noCuts();
   #until: number;
+  #boundForAnyMoney: number | undefined;
 
   constructor(task: SearchTask) {
     const { request, c, limits, until } = task;
@@ -228,6 +229,16 @@ class Run {
     if (solved?.x.length === m.model.columns.length) this.#take(solved.x, () => true);
   }
 
+  #withoutBudget<T>(work: () => T): T {
+    const { budget } = this.#m;
+    if (!budget) return work();
+    const { upper } = budget;
+    budget.upper = Infinity;
+    const result = work();
+    budget.upper = upper;
+    return result;
+  }
+
   /** Proof enough when bound and value are so near. */
   #enough({ tolerance, factor }: Stretch): number {
     return Math.max(tolerance, (this.#task.within ?? 0) * factor);
@@ -263,11 +274,7 @@ class Run {
       return this.#task.solver(this.#m.model, { relaxed: true }).objective;
     };
     const within = relaxed();
-    const { upper } = budget;
-    budget.upper = Infinity;
-    const without = relaxed();
-    budget.upper = upper;
-    if (!(within - without <= HARDLY)) return false;
+    if (!(within - this.#withoutBudget(relaxed) <= HARDLY)) return false;
     const bound = this.#moneyNoObject(alone);
     return alone.valueOf(this.best.choice) - bound <= this.#enough(alone);
   }
@@ -276,9 +283,13 @@ class Run {
    * What could be had if money were no object: several packs of a small size do what one of a larger does,
    * so only the smallest of each is looked at. What is found is bought as cheaply as it can be; where the
    * budget buys it, it is the best.
-   * @returns a bound
+   * @returns a bound; asked again, the same
    */
   #moneyNoObject(stretch: Stretch, onStep?: OnStep): number {
+    return (this.#boundForAnyMoney ??= this.#soughtForAnyMoney(stretch, onStep));
+  }
+
+  #soughtForAnyMoney(stretch: Stretch, onStep?: OnStep): number {
     const m = this.#m;
     const gap = this.#enough(stretch);
     const sizes = packSizes(m);
@@ -290,12 +301,11 @@ class Run {
       const before = this.best ? stretch.valueOf(this.best.choice) : Infinity;
       if (before - bound <= gap) break;
       const again = smallestOnly(m, sizes);
-      const upper = m.budget?.upper ?? Infinity;
-      if (m.budget) m.budget.upper = Infinity;
       const start = (x: ArrayLike<number>) => inSmallest(x, sizes);
-      const solved = this.#solve(stretch.entries, { gap, onStep, start });
+      const solved = this.#withoutBudget(() =>
+        this.#solve(stretch.entries, { gap, onStep, start }),
+      );
       again();
-      if (m.budget) m.budget.upper = upper;
       if (solved === null || solved.status === "infeasible") break;
       bound = Math.max(bound, solved.bound);
       this.#noneCoversMore(-bound);
