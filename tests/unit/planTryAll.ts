@@ -13,7 +13,7 @@ import {
   movedLine,
   usefulLines,
 } from "../../src/lib/core/plan/candidates.ts";
-import type { Choice } from "../../src/lib/core/plan/choice.ts";
+import { isUntrustworthy, type Choice } from "../../src/lib/core/plan/choice.ts";
 import { limitsLoad, NO_LIMITS } from "../../src/lib/core/plan/limits.ts";
 import { neverLeft } from "../../src/lib/core/plan/neverLeft.ts";
 import { owningOf } from "../../src/lib/core/plan/owning.ts";
@@ -199,7 +199,9 @@ function* waysOf(
     lines.forEach((line, l) => {
       const steps = chosen[c.products.length + l]!;
       const p = portions[l];
-      if (dropsUseless && !keep.has(line.id) && !useful.has(l)) return;
+      // What cannot be trusted is taken out in any case; it would take what is good from where it does more.
+      const goes = dropsUseless || isUntrustworthy(c, l);
+      if (goes && !keep.has(line.id) && !useful.has(l)) return;
       if (p && steps === p.steps) return;
       owned += owning.line[l]!;
       const part =

@@ -7,12 +7,13 @@ import { actionsOf } from "../../src/lib/core/plan/actions.ts";
 import { boughtLine } from "../../src/lib/core/plan/candidates.ts";
 import { bagRoomMl, keptToBag } from "../../src/lib/core/plan/fitBag.ts";
 import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
-import { kitLoad } from "../../src/lib/core/bag/load.ts";
+import { kitLoad, lineLoad } from "../../src/lib/core/bag/load.ts";
 import { plan } from "../../src/lib/core/plan/plan.ts";
 import { vitalOf } from "../../src/lib/core/plan/choice.ts";
 import type { PlanRequest } from "../../src/lib/core/plan/request.ts";
 import { NO_LIMITS } from "../../src/lib/core/plan/limits.ts";
 import { partOf, portionsOf } from "../../src/lib/core/plan/portions.ts";
+import { measureOf } from "../../src/lib/core/sieve/measure.ts";
 import { without } from "../../src/lib/core/plan/without.ts";
 import { auditFile, good, need, TODAY } from "./build.ts";
 import { product, purchasesOf, realSolver, request, solved } from "./planBuild.ts";
@@ -168,6 +169,30 @@ describe("repacking and swapping under a limit on weight", () => {
       rest: 0,
     });
     expect(partOf(pads, CATALOGUE.types.get("gauze-pad")!, 5).counted).to.equal(5);
+  });
+  it("weighs what is carried by its share of the whole, whatever it is: three of a strip of five, 1.8 g of 3", () => {
+    const strip = good("s", "ibuprofen", 1, { dosesPerPiece: 5 });
+    const type = CATALOGUE.types.get("ibuprofen")!;
+    expect(lineLoad(strip, type).massG).to.be.closeTo(5 * 0.6, 1e-9);
+    expect(lineLoad(partOf(strip, type, 3), type).massG).to.be.closeTo(3 * 0.6, 1e-9);
+    const shapes = [
+      {},
+      { dosesPerPiece: 5 },
+      { volumeMl: 40 },
+      { sizeMm: [75, 4000] as [number, number] },
+    ];
+    for (const type of CATALOGUE.types.values())
+      for (const shape of shapes)
+        for (const pieces of [1, 4]) {
+          const line = good("l", type.id, pieces, shape);
+          const units = pieces * measureOf(line, type).perPiece;
+          const { step, steps } = portionsOf(line, type)!;
+          const kept = units - step * Math.ceil(steps / 2);
+          const [whole, part] = [line, partOf(line, type, kept)].map((l) => lineLoad(l, type));
+          const told = `${type.id} ${JSON.stringify(shape)}`;
+          expect(part!.massG, told).to.be.closeTo((whole!.massG * kept) / units, 1e-6);
+          expect(part!.volumeMl, told).to.be.closeTo((whole!.volumeMl * kept) / units, 1e-6);
+        }
   });
   it("keeps of twelve pads the four that are needed and fit, and says so", () => {
     const each = CATALOGUE.types.get("gauze-pad")!.massG!;

@@ -16,7 +16,7 @@ export interface Load {
 export function lineLoad(line: Line, type: ItemType | null): Load {
   if (!type) return { massG: 0, volumeMl: 0 };
   const { perPiece } = measureOf(line, type);
-  const scale = !type.typical ? 1 : type.measure === "dose" ? perPiece : perPiece / type.typical;
+  const scale = type.measure === "dose" ? perPiece : perPiece / (type.typical ?? perPiece);
   const pieces = piecesOf(line) * scale;
   return { massG: pieces * (type.massG ?? 0), volumeMl: pieces * (type.bulkMl ?? 0) };
 }

@@ -161,7 +161,7 @@ function carriedLoad(kit: AuditFile, purchases: readonly Purchase[], catalogue: 
 }
 
 /** Failed, past its date, or a medicine nobody can identify: not merely spare. */
-function isUntrustworthy(c: Candidates, l: number): boolean {
+export function isUntrustworthy(c: Candidates, l: number): boolean {
   const fact = c.pairing.facts[l]!;
   const { type } = c.context.lines[l]!;
   const inNameOnly =
