@@ -129,11 +129,22 @@ describe("the plan in words", () => {
   it("a purchase is for what it serves, and goes with what it is needed beside", () => {
     const name = (id: string) => id.toUpperCase();
     const serves = [{ need: "a" }, { need: "b" }];
-    expect(purposeText({ serves, companionOf: [] }, name)).to.equal("A, B");
-    expect(purposeText({ serves, companionOf: ["c"] }, name)).to.equal(
+    expect(purposeText({ serves, companionOf: [], fills: null }, name, "EUR")).to.equal("A, B");
+    expect(purposeText({ serves, companionOf: ["c"], fills: null }, name, "EUR")).to.equal(
       "A, B; goes with what does C",
     );
-    expect(purposeText({ serves: [], companionOf: ["c"] }, name)).to.equal("goes with what does C");
+    expect(purposeText({ serves: [], companionOf: ["c"], fills: null }, name, "EUR")).to.equal(
+      "goes with what does C",
+    );
+    const fills = { packs: 2, source: "Mill", sum: 40 } as const;
+    const order = (because: "least-order" | "free-postage") =>
+      purposeText({ serves: [], companionOf: [], fills: { ...fills, because } }, name, "EUR");
+    expect(order("least-order")).to.equal(
+      "2 packs to fill the order: Mill takes no order under €40.00",
+    );
+    expect(order("free-postage")).to.equal(
+      "2 packs to fill the order: from €40.00 Mill charges no postage",
+    );
   });
   it("the question names its target where it has one", () => {
     expect(questionLabel("cheapest", "95 % covered")).to.equal("Cheapest that is 95 % covered");

@@ -1,5 +1,7 @@
 import { expect } from "chai";
 import { readFileSync } from "node:fs";
+import type { SourceTerms } from "../../src/lib/core/model/priceBook.ts";
+import { actionsOf } from "../../src/lib/core/plan/actions.ts";
 import { plan } from "../../src/lib/core/plan/plan.ts";
 import { NO_LIMITS } from "../../src/lib/core/plan/limits.ts";
 import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
@@ -119,6 +121,38 @@ describe("orders", () => {
   it("an order below the least is not placed: for 3.00 Mill sends nothing, with 2.00 too little is asked", () => {
     const terms = [{ source: "Mill", minimum: 3.01 }];
     expect(solved(asked(terms), solver).choice.price).to.equal(6);
+  });
+  describe("with more than is of use in it", () => {
+    const only = (terms: Omit<SourceTerms, "source">, amount: number) => {
+      const pads = product("pads", "gauze-pad", 1, amount, { source: "Mill" });
+      const book = { ...bookOf([pads]), sources: [{ source: "Mill", ...terms }] };
+      const r = { ...request(auditFile([pad], []), []), book };
+      const outcome = solved(r, solver);
+      const [action] = actionsOf(outcome, r);
+      const fills = action && "fills" in action ? action.fills : undefined;
+      return { price: outcome.choice.price, bought: purchasesOf(outcome), fills };
+    };
+    it("two pads of 2.00 where Mill takes no order under 3.50, one of them for the order", () => {
+      expect(only({ minimum: 3.5 }, 2)).to.deep.equal({
+        price: 4,
+        bought: ["2 pads"],
+        fills: { packs: 1, because: "least-order", source: "Mill", sum: 3.5 },
+      });
+    });
+    it("two of 3.00 sent for nothing are cheaper than one with 5.00 of postage", () => {
+      expect(only({ postage: 5, freeFrom: 6 }, 3)).to.deep.equal({
+        price: 6,
+        bought: ["2 pads"],
+        fills: { packs: 1, because: "free-postage", source: "Mill", sum: 6 },
+      });
+    });
+    it("not where the postage is less than what would fill the order: 4.00 and 2.50", () => {
+      expect(only({ postage: 2.5, freeFrom: 8 }, 4)).to.deep.equal({
+        price: 6.5,
+        bought: ["1 pads"],
+        fills: null,
+      });
+    });
   });
   it("postage counts against the budget", () => {
     const terms = ["Mill", "Ferry"].map((source) => ({ source, postage: 2.5 }));

@@ -240,10 +240,15 @@ function mostPacks(r: PlanRequest, c: ReturnType<typeof candidates>, k: number):
   const units = own[0]?.tool ? Math.max(0, ...asked) : asked.reduce((a, b) => a + b, 0);
   const fills = Math.max(companion, Math.ceil(units / c.supply[line]! - 1e-9) || 0);
   const { budget } = r.limits;
-  const price = c.products[k]!.price.amount;
-  return budget === null || price === 0
-    ? fills
-    : Math.min(fills, Math.floor(budget / price + 1e-9));
+  const { price, source } = c.products[k]!;
+  // More than are of use may bring an order to its least, or to where it is sent for nothing.
+  const terms = r.book.sources?.find((t) => t.source === source);
+  const sum = Math.max(terms?.minimum ?? 0, terms?.freeFrom ?? 0);
+  const order = fills > 0 && price.amount > 0 ? Math.ceil(sum / price.amount - 1e-9) : 0;
+  const most = Math.max(fills, order);
+  return budget === null || price.amount === 0
+    ? most
+    : Math.min(most, Math.floor(budget / price.amount + 1e-9));
 }
 
 /** Jobs that things share, so that needs compete for them; the last do companion work too. */

@@ -404,7 +404,7 @@ function planBlocks(plan: ReportPlan, a: Audit): Block[] {
         return [
           ACTION_LABEL[x.kind],
           `${x.packs} × ${x.product.title}`,
-          purposeText(x, need),
+          purposeText(x, need, plan.currency),
           `+${number(x.gain, 1)}`,
           money(x.price, plan.currency),
           PHASE_LABEL[x.phase],

@@ -1,4 +1,4 @@
-import { isWhole, wholeUp } from "../base/tolerance.ts";
+import { isWhole, POINTS_TOLERANCE, wholeUp } from "../base/tolerance.ts";
 import { priceOf } from "../model/priceBook.ts";
 import { creditFor, typeLookup } from "../catalogue/catalogue.ts";
 import { audit, type Audit } from "../audit/audit.ts";
@@ -13,6 +13,7 @@ import { lineLoad } from "../bag/load.ts";
 import type { PlanOutcome } from "./plan.ts";
 import { mayPropose } from "../catalogue/mayPropose.ts";
 import { bookOf, type PlanRequest } from "./request.ts";
+import { orderFill, type OrderFill } from "./orderFill.ts";
 import type { Purchase } from "./orders.ts";
 import type { Product } from "../model/priceBook.ts";
 
@@ -39,6 +40,8 @@ export type Action =
       readonly spare: number;
       readonly price: number;
       readonly massG: number;
+      /** Packs that are bought for the order's sake; null: none. */
+      readonly fills: OrderFill | null;
       /** Lost coverage, in points, were this alone left out. */
       readonly gain: number;
       readonly gainPerPrice: number | null;
@@ -305,6 +308,7 @@ function buy(
         ? "replace"
         : "add";
   const pieces = p.packs * p.product.pack;
+  const spare = Math.max(0, pieces - wholeUp(used));
   const price = priceOf(p.product, p.packs);
   const gain = pointsLost(choice.after, missing);
   return {
@@ -313,7 +317,8 @@ function buy(
     product: p.product,
     packs: p.packs,
     pieces,
-    spare: Math.max(0, pieces - wholeUp(used)),
+    spare,
+    fills: orderFill(p, () => idlePacks(p, outcome, auditOf), choice.purchases, request.book),
     price,
     massG: (p.product.massG ?? 0) * p.packs,
     gain,
@@ -332,6 +337,28 @@ function buy(
           ),
     instead: kind === "swap" || kind === "replace" ? going.map((l) => l.line) : [],
   };
+}
+
+/** So many packs could be missing, and no coverage with them. */
+function idlePacks(
+  { product, packs }: Purchase,
+  { choice }: Solved,
+  auditOf: (kit: AuditFile) => Audit,
+): number {
+  const id = PRODUCT_PREFIX + product.id;
+  const kept = (n: number) =>
+    withLines(choice.kit, (lines) =>
+      lines.flatMap((l) =>
+        l.id !== id ? [l] : n > 0 ? [{ ...l, counted: n * product.pack }] : [],
+      ),
+    );
+  let idle = 0;
+  while (
+    idle < packs &&
+    pointsLost(choice.after, auditOf(kept(packs - idle - 1))) < POINTS_TOLERANCE
+  )
+    idle++;
+  return idle;
 }
 
 /** The next cheapest product of another kind or pack for the same units of the need. */

@@ -28,10 +28,9 @@ export interface Quick {
   readonly reaches: boolean;
 }
 
-/** A thing given away still counts as costing something, or it would always come first. */
 /** A relaxation's bound is rounded up to a whole minor unit but for this. */
 const STAGE_SLACK = 1e-6;
-
+/** A thing given away still counts as costing something, or it would always come first. */
 const LEAST_PRICE = 0.01;
 
 export function greedyPlan(request: PlanRequest, given?: Candidates): Quick {

@@ -51,6 +51,19 @@ function goodsBySource(purchases: readonly Purchase[]): Map<string, number> {
   return goods;
 }
 
+/**
+ * Packs beyond those that are of use: as many as may bring an order to its least, and as cost less than the
+ * postage they save. 0: nothing depends on what is ordered.
+ */
+export function sparePacks(p: Product, book: PriceBook): number {
+  const terms = book.sources?.find((t) => t.source === sourceOf(p));
+  const price = minorPrice(p);
+  if (!terms || isBrought(p) || price === 0) return 0;
+  const { postage = 0, freeFrom, minimum = 0 } = terms;
+  const saves = freeFrom === undefined ? 0 : toMinor(postage, book.currency);
+  return Math.ceil(toMinor(minimum, book.currency) / price) + Math.floor(saves / price);
+}
+
 interface OrderColumns {
   readonly model: LinearModel;
   readonly follows: Follows[];

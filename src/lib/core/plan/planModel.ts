@@ -15,7 +15,7 @@ import {
   type LinearModel,
   type Row,
 } from "./linearModel.ts";
-import { orderColumns } from "./orders.ts";
+import { orderColumns, sparePacks } from "./orders.ts";
 import { lineLoad } from "../bag/load.ts";
 import { portionsOf, wholeOf } from "./portions.ts";
 import {
@@ -47,7 +47,7 @@ export function planModel(c: Candidates, limits: Limits, options: ModelOptions):
   const gates = atRisk(c, options);
 
   // What is decided: packs to buy, steps of lines to leave, sources to go to; companions follow.
-  const packs = packColumns(model, c, uses, gates, limits);
+  const packs = packColumns(model, c, uses, gates, limits, options);
   const left = leftColumns(model, follows, c, options);
   const { maxSources, book } = options;
   const postage = orderColumns({ model, follows, products: c.products, packs, book, maxSources });
@@ -105,20 +105,26 @@ const usesThatCount = (c: Candidates, options: ModelOptions): readonly Use[] =>
     ? c.uses.filter((u) => c.context.needs[u.need]!.tier !== "vital" || isWhole(u.f))
     : c.uses;
 
-/** Packs of each product: no more than would fill all it serves, or than the budget buys. */
+/**
+ * Packs of each product: no more than would fill all it serves, or bring an order to where it is taken or sent
+ * for nothing, or than the budget buys.
+ */
 function packColumns(
   model: LinearModel,
   c: Candidates,
   uses: readonly Use[],
   companions: ReadonlySet<string>,
   limits: Limits,
+  { book }: ModelOptions,
 ): number[] {
   const usesOf = group(uses, (u) => u.line);
+  const useful = usefulLines(c);
   const isCompanion = new Set([...companions].flatMap((x) => c.companionLines.get(x) ?? []));
   return c.products.map((p, k) => {
     const line = c.firstProduct + k;
     const serves = mostPacks(usesOf.get(line) ?? [], c.supply[line]!, c.context.needs);
-    const most = Math.max(serves, isCompanion.has(line) ? 1 : 0);
+    const spare = useful.has(line) ? sparePacks(p, book) : 0;
+    const most = Math.max(serves, isCompanion.has(line) ? 1 : 0) + spare;
     if (most === 0) return -1;
     const affordable =
       limits.budget === null || p.price.amount === 0

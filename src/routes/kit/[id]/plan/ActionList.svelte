@@ -72,7 +72,7 @@
           : lineLabel(x.line);
   const why = (x: Action) => {
     if ("serves" in x)
-      return `${purposeText(x, needName)}${x.spare > 0 ? `; ${number(x.spare)} left over` : ""}`;
+      return `${purposeText(x, needName, currency)}${x.spare > 0 ? `; ${number(x.spare)} left over` : ""}`;
     switch (x.kind) {
       case "move":
         return `within reach${x.label ? ", and marked" : ""}`;
