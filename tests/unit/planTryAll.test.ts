@@ -10,6 +10,7 @@ import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { auditFile, good, need, TODAY } from "./build.ts";
 import { bookOf, product, purchasesOf, realSolver, request, solved } from "./planBuild.ts";
 import {
+  caseOdd,
   casePacks,
   isBetter,
   levelsOfChoice,
@@ -28,6 +29,7 @@ describe("a plan against trying everything", () => {
   for (const [of, made, upTo] of [
     ["300 made-up kits", smallCase, 90_300],
     ["100 with things in packs of several sizes", casePacks, 90_100],
+    ["80 with what is less usual", caseOdd, 90_080],
   ] as const)
     it(`${of}: no better plan there is, no false 'no plan', no limit broken`, () => {
       const wrong: string[] = [];

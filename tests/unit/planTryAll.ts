@@ -1,11 +1,11 @@
 import { randomFrom } from "../../bench/planCases.ts";
 import { audit } from "../../src/lib/core/audit/audit.ts";
 import { kitLoad } from "../../src/lib/core/bag/load.ts";
-import { roundMoney } from "../../src/lib/core/base/money.ts";
+import { fromMinor, roundMoney } from "../../src/lib/core/base/money.ts";
 import type { AuditFile } from "../../src/lib/core/model/auditFile.ts";
 import type { Line } from "../../src/lib/core/model/kit.ts";
 import type { Need } from "../../src/lib/core/model/list.ts";
-import { SKILLS, type Skill } from "../../src/lib/core/model/itemType.ts";
+import { SKILLS, type ItemType, type Skill } from "../../src/lib/core/model/itemType.ts";
 import type { PriceBook, Product, SourceTerms } from "../../src/lib/core/model/priceBook.ts";
 import {
   boughtLine,
@@ -216,7 +216,7 @@ function* waysOf(
     if (volumeMl > (limits.volumeMl ?? Infinity) + 1e-6) return null;
     const all = [...carried, ...bought.map((b) => boughtLine(b.product, b.packs, r.today))];
     const file: AuditFile = { ...kept, kit: { ...kept.kit, lines: all } };
-    const minor = bought.reduce((s, b) => s + owning.pack[b.k]! * b.packs, owned) / 100;
+    const minor = bought.reduce((s, b) => s + owning.pack[b.k]! * b.packs, owned);
     return {
       after: audit(file, r.today, r.catalogue),
       price,
@@ -224,7 +224,7 @@ function* waysOf(
       products: bought.filter((b) => !b.product.id.startsWith("bring:")).length,
       massG,
       volumeMl,
-      owning: roundMoney(minor + sent + coursePrice, r.book.currency),
+      owning: roundMoney(fromMinor(minor, r.book.currency) + sent + coursePrice, r.book.currency),
     };
   }
 }
@@ -424,6 +424,121 @@ export function casePacks(seed: number): PlanRequest {
   const { sources: _, ...plain } = r.book;
   const book = random() < 0.8 ? plain : r.book;
   return { ...r, question, book: { ...book, products: [...products, ...larger] } };
+}
+
+/**
+ * The same, with what is less usual: owners' own things, things carried elsewhere, own item types in metres, doses
+ * and millilitres, lines not yet counted or read, out of reach or not marked, other schools, a currency without cents.
+ */
+export function caseOdd(seed: number): PlanRequest {
+  const r = smallCase(seed);
+  const random = randomFrom(seed * 17 + 3);
+  for (let i = 0; i < 8; i++) random();
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
+  const chance = (p: number) => random() < p;
+  const { audit, book } = r;
+  const { needs } = audit.list;
+  const own: ItemType = {
+    ...{ id: "own-thing", label: "own thing", skill: "anyone", alsoCalled: [] },
+    ...pick([
+      { measure: "each", use: "tool" } as const,
+      { measure: "each", use: "single" } as const,
+      { measure: "metre", typical: 2, use: "single" } as const,
+      { measure: "dose", typical: 4, use: "single" } as const,
+      { measure: "millilitre", typical: 30, use: "single" } as const,
+    ]),
+    functions: [...new Set(needs.map((n) => n.function))]
+      .slice(0, 2)
+      .map((fn) => ({ function: fn, credit: pick([0.3, 0.8, 1]) })),
+    ...{ sterile: chance(0.5), dated: chance(0.5), medicine: false, clash: [] },
+    ...{ massG: 12, bulkMl: 30 },
+  };
+  const typed = <T extends { itemType: string | null }>(x: T): T =>
+    chance(0.3) ? { ...x, itemType: own.id } : x;
+  const lines = audit.kit.lines.map((line): Line => {
+    const { counted, condition, expires, ...rest } = typed(line);
+    return {
+      ...rest,
+      ...(chance(0.2) ? { claimed: counted ?? 0 } : { counted: counted ?? 0 }),
+      ...(chance(0.2) || !condition ? {} : { condition }),
+      ...(chance(0.2) || !expires ? {} : { expires }),
+      ...(chance(0.1) ? { reachS: pick([20, 90]) } : {}),
+      ...(chance(0.1) ? { labelled: false } : {}),
+      ...(chance(0.1) ? { findable: false } : {}),
+    };
+  });
+  const inYen = chance(0.3);
+  const money = (amount: number) => (inYen ? Math.round(amount * 10) : amount);
+  const currency = inYen ? "JPY" : "EUR";
+  const asked = needs.map((n): Need => {
+    const perPerson = chance(0.2);
+    const quantity = perPerson ? { perPerson: 1 } : n.quantity;
+    const spec = chance(0.1) ? { minLengthMm: pick([75, 1500]) } : n.spec;
+    return { ...n, quantity, ...(spec ? { spec } : {}) };
+  });
+  const tier = pick(["vital", "core"] as const);
+  const inhaler = { itemType: "reliever-inhaler", counted: 1, dosesPerPiece: 40 };
+  const theirs = chance(0.3)
+    ? {
+        need: { id: "t", function: "reliever-inhaler", tier, quantity: { base: 1 }, theirs: true },
+        lines: chance(0.5)
+          ? [
+              {
+                id: "T",
+                ...inhaler,
+                expires: pick(["2035-01", "2020-01"]),
+                condition: pick(["sound", "failed"] as const),
+              },
+            ]
+          : [],
+      }
+    : null;
+  const elsewhere = lines.flatMap((l) =>
+    chance(0.2) && l.itemType !== null ? [{ itemType: l.itemType, pieces: pick([1, 2]) }] : [],
+  );
+  const houseRules = {
+    ...audit.houseRules,
+    ...(chance(0.2) ? { duplicates: "lean" as const } : {}),
+    ...(chance(0.2) ? { devices: "protocol-only" as const } : {}),
+    ...(chance(0.2) ? { thresholds: { ready: pick([0.5, 0.7]) } } : {}),
+    ...(chance(0.1) ? { passMarks: { vital: 0.8, core: 0.5 } } : {}),
+  };
+  const { budget } = r.limits;
+  return {
+    ...r,
+    audit: {
+      ...audit,
+      houseRules,
+      itemTypes: [own],
+      brief: { ...audit.brief, people: pick([1, 3]), carriedElsewhere: elsewhere },
+      list: { ...audit.list, needs: theirs ? [...asked, theirs.need] : asked },
+      kit: {
+        ...audit.kit,
+        lines: [...lines, ...(theirs?.lines ?? [])],
+        ...(chance(0.3) ? { container: { massG: 15 } } : {}),
+      },
+    },
+    book: {
+      ...book,
+      currency,
+      products: book.products.map((p) => ({
+        ...typed(p),
+        price: { amount: money(p.price.amount), currency },
+      })),
+      ...(book.sources
+        ? {
+            sources: book.sources.map(({ source, postage, freeFrom, minimum }) => ({
+              source,
+              ...(postage === undefined ? {} : { postage: money(postage) }),
+              ...(freeFrom === undefined ? {} : { freeFrom: money(freeFrom) }),
+              ...(minimum === undefined ? {} : { minimum: money(minimum) }),
+            })),
+          }
+        : {}),
+    },
+    limits: { ...r.limits, budget: budget === null ? null : money(budget) },
+    ...(r.courses ? { courses: r.courses.map((c) => ({ ...c, price: money(c.price) })) } : {}),
+  };
 }
 
 /** What is wrong with a plan, in words; null: it is the best there is, keeps its limits and gives its reasons. */
