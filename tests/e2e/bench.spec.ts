@@ -47,6 +47,36 @@ test("a letter pressed while the page is still being put together does what it d
   await expect(item(page)).toHaveText("Sterile eye pad");
 });
 
+test("a name that leaves the kind open is asked about with the thing in the hand, before it is sound", async ({
+  page,
+}) => {
+  await bench(page, "1 x tourniquet\n3 safety pins\n1 whistle");
+  await expect(item(page)).toHaveText("tourniquet");
+  await page.keyboard.press("Enter");
+  const which = page.getByRole("group", { name: /Which tourniquet is it/ });
+  await expect(which.getByRole("button").first()).toBeFocused();
+  await page.keyboard.press("ArrowDown");
+  await expect(which.getByRole("button", { name: /Stretch-wrap/ })).toBeFocused();
+  await page.keyboard.press("5");
+  await expect(item(page)).toHaveText("Windlass tourniquet");
+  await expect(item(page)).toBeFocused();
+  await page.keyboard.press("Enter");
+  await expect(item(page)).toHaveText("Safety pin");
+
+  // What was read wrong is put right here too.
+  await page.keyboard.press("j");
+  await page.keyboard.press("i");
+  await page.keyboard.type("pealess whistle?");
+  await page.keyboard.press("Escape");
+  await expect(item(page)).toHaveText("Whistle");
+  await expect(item(page)).toBeFocused();
+  await page.keyboard.press("i");
+  await page.keyboard.type("eye pad");
+  await expect(page.getByRole("option", { name: "Sterile eye pad" })).toBeVisible();
+  await page.keyboard.press("Enter");
+  await expect(item(page)).toHaveText("Sterile eye pad");
+});
+
 test("a crew box of 25 lines is inspected by keyboard alone in under 5 keys a line", async ({
   page,
 }) => {

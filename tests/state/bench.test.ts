@@ -60,6 +60,27 @@ describe("the bench", () => {
     expect(bench.kit.lines.find((l) => l.id === line.id)!.counted).to.equal(undefined);
   });
 
+  it("asks which kind it is before it goes on, and begins the inspection of that kind", () => {
+    const kit = kitState(workspace.addKit("Canoe"));
+    const strap = { id: "L1", itemType: "phlebotomy-strap", text: "1 tourniquet", claimed: 1 };
+    kit.update("read", (r) => ({
+      ...r,
+      kit: { ...r.kit, lines: [strap, { id: "L2", itemType: "whistle", claimed: 1 }] },
+      doubts: { L1: { confidence: 0.8, alternatives: [], open: "tourniquet" } },
+    }));
+    const bench = new BenchState(kit, null);
+    expect(bench.openName?.ask).to.equal("Which tourniquet is it?");
+    for (const p of bench.points) bench.answer(p.id, true);
+    expect(bench.line!.id, "stays until it is said").to.equal("L1");
+    bench.choose("windlass-tourniquet");
+    expect(bench.openName).to.equal(undefined);
+    expect(bench.line).to.deep.include({ id: "L1", itemType: "windlass-tourniquet" });
+    expect(bench.complete, "none of its points was looked at").to.equal(false);
+    expect(bench.nextPoint?.id).to.equal("not-a-trainer");
+    workspace.undo();
+    expect(bench.openName, "undone, it is asked again").to.not.equal(undefined);
+  });
+
   it("takes date and lot off a scanned code, and learns what it is", () => {
     const bench = new BenchState(kitState(), null);
     const line = bench.line!;

@@ -14,11 +14,47 @@ import {
   takeFact,
   unseen,
 } from "../../src/lib/core/audit/secondOpinion.ts";
+import { retyped } from "../../src/lib/core/inspect/retyped.ts";
 import { splitLine } from "../../src/lib/core/inspect/splitLine.ts";
 import type { Kit, Line } from "../../src/lib/core/model/kit.ts";
 import { isDay, isMonth } from "../../src/lib/core/base/dates.ts";
 import { ITEM_TYPES } from "../../src/lib/data/itemTypes.ts";
 import { auditFile, good, need, TODAY } from "./build.ts";
+
+describe("a line that turns out to be another thing", () => {
+  const gloves = ["glove-no-pinholes", "glove-size-fits"];
+  it("keeps the inspection where all is asked of both: gloves of another material", () => {
+    const line = { itemType: "vinyl-gloves", failedPoints: gloves };
+    expect(retyped(line, "nitrile-gloves", CATALOGUE)).to.deep.equal({
+      itemType: "nitrile-gloves",
+      failedPoints: ["glove-size-fits", "glove-no-pinholes"],
+      okPoints: undefined,
+    });
+  });
+  it("begins anew where nothing is asked of both: the purpose of a strap says nothing of a windlass", () => {
+    const line = { itemType: "phlebotomy-strap", failedPoints: ["tq-purpose-made"] };
+    expect(retyped(line, "windlass-tourniquet", CATALOGUE)).to.deep.equal({
+      itemType: "windlass-tourniquet",
+      ...{ failedPoints: undefined, okPoints: undefined, checkedOn: undefined },
+    });
+  });
+  it("keeps what was asked of both, and asks for the rest: of gauze a wrapper, of gloves a date", () => {
+    const sound = { itemType: "nitrile-gloves", failedPoints: [] };
+    const gauze = retyped(sound, "gauze-pad", CATALOGUE);
+    expect(gauze).to.deep.include({ failedPoints: undefined, okPoints: ["date-legible"] });
+    const bad = { itemType: "nitrile-gloves", failedPoints: ["date-legible"], okPoints: [] };
+    expect(retyped(bad, "gauze-pad", CATALOGUE)).to.deep.include({
+      ...{ failedPoints: ["date-legible"], okPoints: [], checkedOn: undefined },
+    });
+  });
+  it("leaves what was not looked at, and what stays the same, as it is", () => {
+    expect(retyped({ itemType: "whistle" }, "gauze-pad", CATALOGUE)).to.deep.equal({
+      itemType: "gauze-pad",
+    });
+    const same = { itemType: "whistle", failedPoints: ["whistle-loud"] };
+    expect(retyped(same, "whistle", CATALOGUE)).to.deep.equal({ itemType: "whistle" });
+  });
+});
 
 describe("inspection points", () => {
   it("come 2 to 9 to a type, looked at before felt, felt before tried", () => {

@@ -27,6 +27,7 @@
         ["J  K", "next item, item before"],
         ["C  E  S", "count, date, size"],
         ["0–9", "begins a date"],
+        ["I", "which kind it is, or something else"],
         ["G", "same date as the item before"],
         ["L", "next place"],
         ["N  B", "note; why this verdict"],

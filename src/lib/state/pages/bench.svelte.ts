@@ -2,6 +2,7 @@ import { proposeVerdict } from "../../core/audit/verdict.ts";
 import { parseGs1 } from "../../core/count/gs1.ts";
 import { answerPoint } from "../../core/inspect/answerPoint.ts";
 import { pointsFor } from "../../core/inspect/points.ts";
+import { retyped } from "../../core/inspect/retyped.ts";
 import { lineCondition } from "../../core/inspect/quality.ts";
 import { LOCATIONS } from "../../core/model/location.ts";
 import { lineMark } from "../../core/shown/lineMark.ts";
@@ -41,6 +42,11 @@ export class BenchState {
   );
   type = $derived.by(() => (this.line?.itemType ? this.kit.typeOf(this.line.itemType) : undefined));
   name = $derived.by(() => (this.line ? lineName(this.line, this.type?.label) : ""));
+  /** The question that its name leaves open, until it is answered. */
+  openName = $derived.by(() => {
+    const open = this.line && this.kit.record?.doubts[this.line.id]?.open;
+    return open === undefined ? undefined : CATALOGUE.openNames.find((o) => o.id === open);
+  });
   points = $derived.by(() => (this.line ? pointsFor(this.line.itemType, CATALOGUE) : []));
   failed = $derived.by(() => this.line?.failedPoints ?? []);
   answered = $derived.by(() => new Set([...(this.line?.okPoints ?? []), ...this.failed]));
@@ -67,6 +73,19 @@ export class BenchState {
     this.picked = this.order[to]!.id;
   }
 
+  /** Says what the thing in the hand is; a scanner knows it from now on. */
+  choose(itemType: string | null): void {
+    const { line } = this;
+    if (!line) return;
+    this.kit.updateLine(
+      line.id,
+      `${this.name} is something else`,
+      retyped(line, itemType, CATALOGUE),
+    );
+    if (line.gtin && itemType)
+      workspace.learnBarcode(line.gtin, itemType, this.kit.typeOf(itemType)?.label, line.sizeMm);
+  }
+
   /** One point answered, saved at once; the next item when all is looked at and nothing failed. */
   answer(pointId: string, good: boolean): void {
     const { line } = this;
@@ -75,7 +94,7 @@ export class BenchState {
     const inspection = { points, line, complete: this.complete };
     const { patch, all, failed } = answerPoint(inspection, pointId, good, workspace.today);
     this.kit.updateLine(line.id, `inspect ${this.name}`, patch);
-    if (all && failed === 0) this.go(1);
+    if (all && failed === 0 && !this.openName) this.go(1);
   }
 
   /** The usual answer: what is not yet failed is sound; counted as claimed unless counted. */

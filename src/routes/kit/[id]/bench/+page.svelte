@@ -18,6 +18,7 @@
   import Points from "./Points.svelte";
   import Stopwatch from "./Stopwatch.svelte";
   import VerdictPicker from "./VerdictPicker.svelte";
+  import WhatItIs from "./WhatItIs.svelte";
 
   const kit = useKit();
   const bench = new BenchState(kit, page.url.hash.slice(1) || null);
@@ -26,6 +27,7 @@
   let stopwatch = $state<Stopwatch>();
   let picker = $state<VerdictPicker>();
   let beside = $state<ItemContext>();
+  let whatItIs = $state<WhatItIs>();
 
   let section = $state<HTMLElement>();
   let items = $state(false);
@@ -66,6 +68,8 @@
     bench.go(step);
     document.getElementById(`bench-${bench.picked}`)?.scrollIntoView({ block: "nearest" });
   }
+  /** What nobody has said what it is cannot be sound: that is asked first. */
+  const sound = () => (bench.openName ? void whatItIs?.ask() : bench.restIsSound());
   async function focus(id: string, first = "") {
     const before = bench.scans;
     await tick();
@@ -84,6 +88,8 @@
     bench,
     go,
     focus,
+    sound,
+    ask: () => void whatItIs?.ask(),
     decide: (verdict) => picker?.decide(verdict),
     pickPhoto: () => beside?.pickPhoto(),
     pickWrapper: () => beside?.pickWrapper(),
@@ -155,7 +161,13 @@
       <div class="flex flex-wrap items-baseline justify-between gap-2">
         <p class="text-sm text-soft">
           Item {bench.at + 1} of {bench.order
-            .length}{#if line.text && line.text !== type?.label}{" "}· listed as “{line.text}”{/if}
+            .length}{#if line.text && line.text !== type?.label && !bench.openName}{" "}· listed as
+            “{line.text}”{/if}
+          {#if !bench.openName}<button
+              class="ml-1 min-h-6 underline underline-offset-4"
+              onclick={() => whatItIs?.ask()}
+              >something else?<span class="kbd ml-1 pointer-coarse:hidden">I</span></button
+            >{/if}
         </p>
         <label class="hidden items-center gap-2 text-sm text-soft sm:flex"
           >looked at by
@@ -173,7 +185,9 @@
       </div>
       <div class="flex flex-wrap items-end justify-between gap-2">
         <h1 id="bench-name" tabindex="-1" class="text-3xl break-words outline-none sm:text-4xl">
-          {type?.label ?? lineName(line, undefined)}
+          {bench.openName
+            ? lineName(line, type?.label)
+            : (type?.label ?? lineName(line, undefined))}
         </h1>
         <span class="flex flex-wrap gap-2">
           {#each type?.functions.slice(0, 3) ?? [] as f (f.function)}
@@ -188,6 +202,7 @@
 
       <Later>
         {#key `${line.id} ${bench.scans}`}
+          <WhatItIs bind:this={whatItIs} {bench} ondone={toName} />
           <Facts {line} {type} />
           <Points
             points={bench.points}
@@ -201,7 +216,7 @@
       </Later>
       <Later>
         <div class="mt-3 flex flex-wrap gap-2">
-          <button class="btn btn-main" onclick={() => bench.restIsSound()}
+          <button class="btn btn-main" onclick={sound}
             >{bench.failed.length > 0 ? "The rest is sound" : "All sound"}
             <span class="kbd pointer-coarse:hidden">Enter</span></button
           >
@@ -243,7 +258,7 @@
         <button class="btn flex-1 px-2" onclick={() => go(-1)} disabled={bench.at <= 0}>Back</button
         >
         <button class="btn flex-1 px-2" onclick={() => (items = true)}>Items</button>
-        <button class="btn btn-main flex-[1.6] px-2" onclick={() => bench.restIsSound()}
+        <button class="btn btn-main flex-[1.6] px-2" onclick={sound}
           >{bench.failed.length > 0 ? "Rest is sound" : "All sound"}</button
         >
         <button

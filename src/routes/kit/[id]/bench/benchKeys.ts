@@ -11,6 +11,10 @@ export interface BenchParts {
   readonly go: (step: 1 | -1) => void;
   /** @param first typed into the field that gets the focus */
   readonly focus: (id: string, first?: string) => void;
+  /** All, or the rest, is sound. */
+  readonly sound: () => void;
+  /** Asks what the item is. */
+  readonly ask: () => void;
   readonly decide: (verdict: VerdictId) => void;
   readonly pickPhoto: () => void;
   readonly pickWrapper: () => void;
@@ -42,6 +46,7 @@ export function benchKeys(parts: BenchParts): (e: KeyboardEvent) => void {
     ArrowDown: () => go(1),
     ArrowUp: () => go(-1),
     ...Object.fromEntries(VERDICTS.map((v) => [VERDICT_KEY[v], () => parts.decide(v)])),
+    i: () => parts.ask(),
     b: () => focus("bench-why"),
     c: () => focus("bench-count"),
     e: () => focus("bench-date"),
@@ -53,7 +58,7 @@ export function benchKeys(parts: BenchParts): (e: KeyboardEvent) => void {
     v: () => parts.pickWrapper(),
     u: () => workspace.undo(),
     o: () => bench.nextOrder(),
-    Enter: (e) => !onControl(e) && bench.restIsSound(),
+    Enter: (e) => !onControl(e) && parts.sound(),
     Space: (e) => !onControl(e) && parts.pressStopwatch(),
     "(\\d)": (e) => !onControl(e) && focus("bench-date", e.key),
   });

@@ -3,6 +3,7 @@
   import { CATALOGUE } from "$lib/data/catalogue.ts";
   import { useKit } from "$lib/state/kit.svelte.ts";
   import { doubtTexts } from "$lib/words/cardDoubts.ts";
+  import WhichKind from "$lib/ui/WhichKind.svelte";
   import { number } from "$lib/words/sentences.ts";
 
   /** What the reader asks about a line: whether it was read right, or which of several kinds it is. */
@@ -19,24 +20,7 @@
 </script>
 
 {#if open}
-  <div class="noted mt-2 py-2" role="group" aria-label="{open.ask} {name}">
-    <p class="font-semibold">
-      {open.ask}
-      <span class="text-sm font-normal text-soft"
-        >Until you say, it counts as the least of them.</span
-      >
-    </p>
-    <ul class="mt-1 grid gap-1">
-      {#each open.kinds as [id, tell], i (id)}
-        <li class="flex flex-wrap items-center gap-x-3">
-          <button class="btn min-h-11 px-3 py-1 text-left" onclick={() => onchoose(id)}
-            >{kit.typeOf(id)?.label ?? id} <span class="kbd">{i + 1}</span></button
-          >
-          <span class="min-w-0 flex-1 basis-52 text-sm text-soft">{tell}</span>
-        </li>
-      {/each}
-    </ul>
-  </div>
+  <WhichKind {open} {name} {onchoose} />
 {:else}
   <div class="noted mt-2 flex flex-wrap items-center gap-2 py-2">
     <span class="font-semibold">Read right?</span>
