@@ -129,6 +129,60 @@ describe("weights and prices at the end of each line", () => {
   });
 });
 
+describe("a bag with a number", () => {
+  const kinds = (card: string) =>
+    readCard(card, vocabulary).entries.map((e) => [e.itemType, e.pieces]);
+  it("is a place over what has its count in front, and two pouches where counts stand behind", () => {
+    expect(kinds("1 whistle\nPouch 2\n4 eye pads\nPouch 3\n6 safety pins")).to.deep.equal([
+      ["whistle", 1],
+      ["eye-pad", 4],
+      ["safety-pin", 6],
+    ]);
+    expect(kinds("Whistles 3\nPouch 2\nEye pads 4\nSafety pins 6")[1]).to.deep.equal([
+      "container",
+      2,
+    ]);
+  });
+});
+
+describe("sizes by a letter", () => {
+  for (const line of [
+    "Nitrile gloves size L 5 pairs",
+    "Nitrile gloves L 5 pairs",
+    "Nitrile gloves, size XL, 5 pairs",
+    "Nitrile gloves S/M - 5 prs",
+    "5 pairs nitrile gloves size m",
+    "Nitrile gloves (XXL) 5 pairs",
+  ])
+    it(`“${line}” are five pairs, and surely`, () => {
+      const [, entry] = readCard(`4 eye pads\n${line}\n1 whistle`, vocabulary).entries;
+      expect(entry).to.deep.include({ itemType: "nitrile-gloves", pieces: 5, sizeMm: null });
+      expect(entry!.confidence).to.be.at.least(0.9);
+    });
+  it("the letter stays in the line's own text", () => {
+    const [entry] = readCard("Cervical collar size L 2 pcs", vocabulary).entries;
+    expect(entry).to.deep.include({ itemType: "cervical-collar", pieces: 2 });
+    expect(entry!.text).to.contain("(L)");
+  });
+});
+
+describe("a make that nobody knows", () => {
+  const open = (line: string) =>
+    readCard(`4 eye pads\n${line}\n1 whistle`, vocabulary).entries[1]?.open;
+  it("leaves the kind of a tourniquet open, before or behind it", () => {
+    for (const line of ["Zorb tourniquet 2", "Tourniquet ZRB 2", "Tourniquet (zorb-style) x2"])
+      expect(open(line), line).to.equal("tourniquet");
+  });
+  it("behind a dressing it may name another thing", () => {
+    expect(open("Zorb dressing 3")).to.equal("dressing");
+    expect(open("Dressing zorbs 3")).to.equal(undefined);
+  });
+  it("what is known tells", () => {
+    expect(open("Tourniquet, windlass 2")).to.equal(undefined);
+    expect(open("Tourniquet strap rubber 2")).to.equal(undefined);
+  });
+});
+
 describe("sizes beside counts", () => {
   const PADS: readonly (readonly [string, readonly number[]])[] = [
     ...["10 x 10 cm", "10x10cm", "10 × 10 cm", "10cm x 10cm", "100 x 100 mm", "10X10 CM"].map(
@@ -250,6 +304,10 @@ describe("lines that list nothing", () => {
     "## Tools",
     "WOUND CARE:",
     "Drawer A – eyes",
+    "Compartment B",
+    "Drawer 3",
+    "Module III",
+    "Bag C",
   ];
   for (const heading of HEADINGS)
     it(`“${heading}” heads a group`, () => {

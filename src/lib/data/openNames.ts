@@ -9,6 +9,7 @@ export const OPEN_NAMES: readonly OpenName[] = [
     id: "tourniquet",
     ask: "Which tourniquet is it?",
     words: ["tourniquet", "tq", "limb", "medical"],
+    madeBy: true,
     kinds: [
       [
         "phlebotomy-strap",
@@ -47,6 +48,7 @@ export const OPEN_NAMES: readonly OpenName[] = [
     id: "chest-seal",
     ask: "Which chest seal is it?",
     words: ["chest", "seal", "chestseal"],
+    madeBy: true,
     kinds: [
       ["plain-chest-seal", "a smooth sticky sheet, no valve or channels in it"],
       ["vented-chest-seal", "a valve, or channels that run from its middle to the edge"],

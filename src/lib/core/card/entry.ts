@@ -1,4 +1,3 @@
-import type { Catalogue } from "../catalogue/catalogue.ts";
 import type { CardDoubt } from "./cardDoubt.ts";
 import { confidenceOf, doubtsOf } from "./confidence.ts";
 import type { Habits } from "./habits.ts";
@@ -11,7 +10,7 @@ import { countOf } from "./pieces.ts";
 import type { Reading } from "./quantity.ts";
 import type { Segment } from "./segments.ts";
 import type { Style } from "./style.ts";
-import { NO_TYPE, type Match } from "./vocabulary.ts";
+import { isKnownWord, NO_TYPE, type Match, type Vocabulary } from "./vocabulary.ts";
 
 /** One item that a card names. */
 export interface CardEntry {
@@ -70,7 +69,7 @@ interface EntryContext {
   readonly amongItems: boolean;
   /** Its box is left open where others are ticked. */
   readonly isUnticked: boolean;
-  readonly catalogue: Catalogue;
+  readonly vocabulary: Vocabulary;
   readonly habits: Habits;
 }
 
@@ -78,14 +77,17 @@ interface EntryContext {
 export function entryOf(
   segment: Segment,
   draft: Draft,
-  { style, amongItems, isUnticked, catalogue, habits }: EntryContext,
+  { style, amongItems, isUnticked, vocabulary, habits }: EntryContext,
 ): CardEntry | null {
   const { match, reading } = segment;
   const { row } = draft;
   const named = isNamed(match);
-  const open = openNameOf(reading.noun, catalogue);
-  if (!isItem(segment, draft, style, amongItems, open !== null)) return null;
+  const { catalogue } = vocabulary;
   const type = named && match.type !== NO_TYPE ? match.type : null;
+  // Where some kind is named, a word beyond the name is what told it.
+  const tells = (word: string) => type !== null || isKnownWord(word, vocabulary);
+  const open = openNameOf(reading.noun, catalogue, tells);
+  if (!isItem(segment, draft, style, amongItems, open !== null)) return null;
   const isMetric = habits.bareUnit === null ? style.metric : habits.bareUnit === "cm";
   const sized = sizeOf(reading, row, type, isMetric);
   const byVolume = kindByVolume(type, reading.noun, reading.volumeMl);

@@ -18,6 +18,13 @@ const NUMBERED_PLACE =
 const NUMBERED_GROUP =
   /^\W*(?:bag|box|pouch|drawer|shelf|pocket|module|tray|case|layer|section|part|compartment|bin)\s+(?:\d{1,2}|\p{Lu})\s*(?:\([^()\d]*\)|[:–—-]\s*[^\d]*)\s*$/iu;
 
+/** "Compartment B", "Drawer 3": alone; no kit holds three drawers, so it is not a count. */
+const PLACE_ALONE =
+  /^\W*(?:(?:compartment|section|layer|shelf|drawer|pocket|module|bay|level|tier|zone|tray|side)\s+(?:\d{1,2}|\p{L}|[ivx]{2,4})|(?:bag|box|pouch|case|sack|tin|kit)\s+(?:\p{L}|[ivx]{2,4}))\W*$/iu;
+/** "Pouch 2", which may be two pouches: a group where what follows has its count in front. */
+const BAG_WITH_NUMBER = /^\W*(?:bag|box|pouch|case|sack|tin|kit)\s+\d{1,2}\W*$/iu;
+const COUNT_IN_FRONT = /^\W*\d/;
+
 /** "A. Dressings", with a list mark: a heading where what is listed carries counts. */
 const SECTIONS =
   /^(?:wounds?|wound care|bandages?|dressings?|bandages and dressings|dressings and bandages|tools|instruments|equipment|medicines?|medications?|meds|burns?|burn care|bleeding|cleaning|hygiene|protection|ppe|misc|miscellaneous|others?|extras|eyes?|eye care|airway|resuscitation|sprains|fractures)$/;
@@ -57,6 +64,16 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
     tells: ({ text, style, row, next }) =>
       yesIf(
         style.counts && row.quantity === null && next !== undefined && NUMBERED_GROUP.test(text),
+      ),
+  },
+  {
+    name: "'Compartment B' or 'Pouch 2' alone, over what lies there",
+    tells: ({ text, row, next }) =>
+      yesIf(
+        row.quantity === null &&
+          next !== undefined &&
+          (PLACE_ALONE.test(text) ||
+            (BAG_WITH_NUMBER.test(text) && COUNT_IN_FRONT.test(next.row.text))),
       ),
   },
   {

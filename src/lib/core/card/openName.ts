@@ -6,8 +6,13 @@ import { foldedWords } from "./words.ts";
 /**
  * The name that leaves open which kind it is; null: the words tell, or name another thing.
  * @param noun words that name the thing, counts and sizes off
+ * @param tells whether a word beyond the name may tell the kind; one that nobody knows does not
  */
-export function openNameOf(noun: string, { openNames }: Catalogue): OpenName | null {
+export function openNameOf(
+  noun: string,
+  { openNames }: Catalogue,
+  tells: (word: string) => boolean = () => true,
+): OpenName | null {
   const all = foldedWords(noun);
   const words = all.filter((w) => !isPlainWord(w));
   if (words.length === 0) return null;
@@ -15,7 +20,8 @@ export function openNameOf(noun: string, { openNames }: Catalogue): OpenName | n
     openNames.find(
       (o) =>
         words.includes(o.words[0]!) &&
-        words.every((w) => o.words.includes(w)) &&
+        words.every((w) => o.words.includes(w) || !tells(w)) &&
+        (o.madeBy || o.words.includes(words.at(-1)!)) &&
         !o.tells?.some((w) => all.includes(w)),
     ) ?? null
   );

@@ -10,6 +10,9 @@ const unitOfCloth = (longest: number): string =>
   longest >= 1000 ? " mm" : longest >= 100 ? " cm" : longest >= 36 && longest <= 72 ? " in" : "";
 
 /** An ordered table: an earlier phrase may make what a later one reads. */
+/** "L", "XXL", "S/M". */
+const LETTER_SIZE = "(?:x{0,3}[sl]|m)(?:\\s?[/–-]\\s?(?:x{0,3}[sl]|m))?";
+
 export const NAME_PHRASES: readonly Phrase[] = [
   {
     name: "with, shortened",
@@ -122,6 +125,36 @@ export const NAME_PHRASES: readonly Phrase[] = [
     pattern:
       /\b(npas?|opas?|airways?|guedels?|nasopharyngeal|oropharyngeal)\s+(\d{1,2}(?:\.\d)?)\s+(?=x\s?\d)/giu,
     read: "$1 size $2 ",
+  },
+  {
+    name: "a size by its letter, said to be one",
+    example: ["nitrile gloves size L 5 pairs", "nitrile gloves (L) 5 pairs"],
+    holds: "size",
+    pattern: new RegExp(
+      `,?\\s*\\(?\\bsize\\s*:?\\s*(${LETTER_SIZE}|[A-J])\\b\\)?(?![-'’.]?\\p{L})`,
+      "giu",
+    ),
+    read: " ($1)",
+  },
+  {
+    name: "a size by its letter, of what is worn",
+    example: ["nitrile gloves L 5 pairs", "nitrile gloves (L) 5 pairs"],
+    holds: ["glove", "vest", "collar", "splint", "support", "brace", "apron", "gown", "coverall"],
+    pattern: new RegExp(
+      `\\b((?:gloves?|vests?|collars?|splints?|supports?|braces?|aprons?|gowns?|coveralls?)(?:,?\\s+(?:nitrile|latex|vinyl|powder[- ]free|blue|black|disposable|sterile|non[- ]sterile))*),?\\s+(${LETTER_SIZE})\\b(?=\\s*(?:$|[-–:,(×]|x?\\s?\\d))`,
+      "giu",
+    ),
+    read: "$1 ($2)",
+  },
+  {
+    name: "a size by its letter, behind the pairs",
+    example: ["gloves: 5 pairs L, 3 pairs M", "gloves: 5 pairs (L), 3 pairs (M)"],
+    holds: ["pair", "pr"],
+    pattern: new RegExp(
+      `\\b(\\d+\\s+(?:pairs?|prs?))\\s+(${LETTER_SIZE})\\b(?=\\s*(?:$|[,;&]|and\\b))`,
+      "giu",
+    ),
+    read: "$1 ($2)",
   },
   {
     name: "millilitres as one says them",

@@ -67,7 +67,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
   },
   {
     name: "what one pack holds, at the end",
-    example: ["3 boxes gloves M 100s", "3 boxes of 100 gloves M"],
+    example: ["3 boxes gloves M 100s", "3 boxes of 100 gloves (M)"],
     holds: ["0s", "0'", "0’", "5s", "5'", "5’"],
     pattern: new RegExp(
       `^(\\W*(?:${N})\\s+${PACKS})\\s+(?:of\\s+)?(\\p{L}[^,;]*?)\\s+(?:of\\s+)?(\\d{1,2}[05])['’]?s\\s*$`,

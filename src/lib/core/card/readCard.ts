@@ -176,7 +176,7 @@ function takeSegment(
   // "chalk – no, that is not first aid": what was said before it on the line is taken back.
   if (segment.absent && segment.corrects && found.length > foundBefore) found.pop();
   if (segment.absent || isNone(segment, draft.row)) return;
-  const entry = entryOf(segment, draft, { ...card, catalogue: vocabulary.catalogue });
+  const entry = entryOf(segment, draft, card);
   const last = found.at(-1);
   // "six, sorry, five sachets": what is corrected named nothing yet; then this is the item itself.
   const namedHere = found.length > foundBefore || draft.segments[0]!.corrects;

@@ -7,6 +7,8 @@ export interface OpenName {
   readonly words: readonly string[];
   /** Words that mostly describe, but of this thing tell the kind. */
   readonly tells?: readonly string[];
+  /** A word that nobody knows behind it is a make; of other things it may name what belongs to them: "dressing tray". */
+  readonly madeBy?: boolean;
   /** Item type and how one tells it in the hand; the least of them first. */
   readonly kinds: readonly (readonly [itemType: string, tell: string])[];
 }
