@@ -55,6 +55,9 @@ const TESTS: Readonly<Record<string, readonly string[]>> = {
     "plan",
     "planShown",
     "planWishes",
+    "places",
+    "planPacks",
+    "planTryAll",
     "frontier",
   ],
 };
@@ -141,16 +144,16 @@ function mutantsOf(file: string): Mutant[] {
 
 /** Changes that have survived before, each by the words that it changes. */
 const NAMED: readonly (readonly [string, string, string])[] = [
-  ["plan/plan.ts", "    forbid(m, solved.x);", ""],
-  ["plan/planModel.ts", "  fullBeforeVital(model, c, stocks, shared);", ""],
+  ["plan/search.ts", " forbid(m, x);\n    return false;", ";\n    return false;"],
+  ["plan/planModel.ts", "  servedFirst({ model, follows, arcs, needs: c.context.needs });", ""],
   ["score/grade.ts", "value < lowest.value - SHARE_TOLERANCE", "value < lowest.value"],
   ["base/tolerance.ts", "value >= asked - SHARE_TOLERANCE", "value >= asked"],
-  ["plan/stages.ts", "const GRAMS_A_PACK = 0.1;", "const GRAMS_A_PACK = 0;"],
+  ["plan/search.ts", "[lightest, fewestProducts]", "[fewestProducts]"],
   ["plan/priceList.ts", ".slice(-MOST_HISTORY)", ""],
   ["sieve/usable.ts", 'c !== "sting" && ', ""],
   ["card/toLines.ts", "const DOUBTFUL_BELOW = 0.9;", "const DOUBTFUL_BELOW = 0.5;"],
   ["card/mergeCard.ts", "record.kit.lines.filter(isTouched)", "record.kit.lines"],
-  ["card/mergeCard.ts", "line.counted !== undefined ||", ""],
+  ["card/isTouched.ts", "line.counted !== undefined ||", ""],
 ];
 const TESTS_OF_NAMED: Readonly<Record<string, readonly string[]>> = {
   ...TESTS,
@@ -192,7 +195,7 @@ function place(k: number): string {
   const root = resolve(`.tmp/mutants/${k}`);
   rmSync(root, { recursive: true, force: true });
   mkdirSync(root, { recursive: true });
-  for (const dir of ["src", "tests", "bench", ".svelte-kit"])
+  for (const dir of ["src", "tests", "bench", "scripts", ".svelte-kit"])
     cpSync(dir, join(root, dir), { recursive: true });
   for (const f of ["package.json", "tsconfig.json"]) cpSync(f, join(root, f));
   symlinkSync(resolve("node_modules"), join(root, "node_modules"));

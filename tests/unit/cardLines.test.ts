@@ -166,6 +166,29 @@ describe("sizes by a letter", () => {
   });
 });
 
+describe("what a thing is counted in", () => {
+  for (const [line, type, pieces] of [
+    ["Cohesive wrap 7.5 cm - 2 rolls", "cohesive-wrap", 2],
+    ["Ibuprofen 200 mg, 1 blister of 12", "ibuprofen", 12],
+    ["Blue detectable plasters 1 box (100 pcs)", "adhesive-strip", 100],
+    ["Haemostatic gauze 1 roll (z-fold)", "haemostatic-gauze", 1],
+  ] as const)
+    it(`says nothing else of it: “${line}”`, () => {
+      const [, entry] = readCard(`4 eye pads\n${line}\n1 whistle`, vocabulary).entries;
+      expect(entry).to.deep.include({ itemType: type, pieces });
+      expect(entry!.confidence).to.be.at.least(0.9);
+    });
+  it("tells the kind where nothing else does: gauze by the roll", () => {
+    expect(readCard("4 eye pads\nGauze 2 rolls", vocabulary).entries[1]!.itemType).to.equal(
+      "roller-bandage",
+    );
+  });
+  it("a box tells no kind of gloves: it is asked", () => {
+    const [, entry] = readCard("4 eye pads\nGloves - 1 box (50 prs)", vocabulary).entries;
+    expect(entry).to.deep.include({ pieces: 50, open: "gloves" });
+  });
+});
+
 describe("a make that nobody knows", () => {
   const open = (line: string) =>
     readCard(`4 eye pads\n${line}\n1 whistle`, vocabulary).entries[1]?.open;

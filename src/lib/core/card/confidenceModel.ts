@@ -7,34 +7,34 @@ import type { CardDoubt } from "./cardDoubt.ts";
  */
 
 /** Log odds of an entry without any doubt. */
-export const BASE = 2.38;
+export const BASE = 2.32;
 
 /** What each doubt takes from the log odds. */
 export const COST: Readonly<Record<CardDoubt, number>> = {
-  "no-type": 2.58,
-  "part-of-name": 0.0,
-  respelt: 0.16,
+  "no-type": 2.64,
+  "part-of-name": 0.01,
+  respelt: 0.14,
   "cut-short": 0.0,
   "common-word": 0.26,
   "close-second": 0.0,
-  second: 0.29,
+  second: 0.3,
   "half-explained": 1.99,
-  "partly-explained": 0.9,
-  "unknown-word": 0.77,
-  "unknown-mark": 0.06,
+  "partly-explained": 0.71,
+  "unknown-word": 0.79,
+  "unknown-mark": 0.02,
   "head-elsewhere": 0.0,
-  "kind-by-size": 0.11,
+  "kind-by-size": 0.09,
   "kind-open": 1.0,
-  "count-derived": 0.75,
+  "count-derived": 0.77,
   "pack-unknown": 1.0,
-  "no-count": 0.74,
-  "number-left": 0.65,
+  "no-count": 0.67,
+  "number-left": 0.66,
   "count-unusual": 2.0,
   "fraction-lost": 2.0,
   "holds-others": 1.0,
   "unit-assumed": 0.0,
   "column-guessed": 1.5,
   unticked: 1.0,
-  long: 0.14,
+  long: 0.24,
   spoken: 0.0,
 };

@@ -3,6 +3,9 @@ import type { OpenName } from "../catalogue/openName.ts";
 import { isPlainWord } from "./vocabulary.ts";
 import { foldedWords } from "./words.ts";
 
+/** "gloves, 1 box": what it comes in tells no kind. A roll does, and so may a pack. */
+const BOXED = /^(?:box|bx|carton|packet|pkt|wallet|sleeve)$/;
+
 /**
  * The name that leaves open which kind it is; null: the words tell, or name another thing.
  * @param noun words that name the thing, counts and sizes off
@@ -14,7 +17,7 @@ export function openNameOf(
   tells: (word: string) => boolean = () => true,
 ): OpenName | null {
   const all = foldedWords(noun);
-  const words = all.filter((w) => !isPlainWord(w));
+  const words = all.filter((w) => !isPlainWord(w) && !BOXED.test(w));
   if (words.length === 0) return null;
   return (
     openNames.find(

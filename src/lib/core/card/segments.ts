@@ -1,5 +1,6 @@
 import { ABSENT, isSaidAbsent } from "./absence.ts";
 import { lex, type Token } from "./lexer.ts";
+import { PACK } from "./packWords.ts";
 import { readQuantity, type Reading } from "./quantity.ts";
 import { startsItem, type LineSaid, type Stretch } from "./startsItem.ts";
 import {
@@ -211,7 +212,9 @@ function finish(
   const own = text.slice(from, to);
   const said = withoutOwnThings(own, vocabulary);
   const absent = isSaidAbsent(own, said);
-  const match = outsideBrackets(tokens, matchType(sameAs ?? reading.noun, vocabulary), vocabulary);
+  const noun = sameAs ?? reading.noun;
+  const named = countedIn(tokens, noun, matchType(noun, vocabulary), vocabulary);
+  const match = outsideBrackets(tokens, named, vocabulary);
   return {
     tokens,
     text: own.trim(),
@@ -220,6 +223,28 @@ function finish(
     absent,
     corrects,
   };
+}
+
+/** "cohesive wrap, 2 rolls", "1 blister of 12": the same is named without what it is only counted in. */
+function countedIn(
+  tokens: readonly Token[],
+  noun: string,
+  match: Match,
+  vocabulary: Vocabulary,
+): Match {
+  if (match.type === null || match.explained === 1) return match;
+  const units = tokens.filter(
+    (t, i) => t.kind === "word" && PACK.test(t.text) && tokens[i - 1]?.kind === "number",
+  );
+  if (units.length === 0) return match;
+  const isUnit = (word: string) => units.some((t) => t.text === word);
+  const rest = noun
+    .split(" ")
+    .filter((w) => !isUnit(w))
+    .join(" ");
+  const same = matchType(rest, vocabulary);
+  const { explained, headElsewhere } = same;
+  return same.type === match.type ? { ...match, explained, headElsewhere } : match;
 }
 
 /** "paracetamol (locked tin)": what holds a thing is not the thing. */

@@ -75,7 +75,8 @@ export function askTarget(m: PlanModel, request: PlanRequest, c: Candidates): vo
 
 /**
  * The levels of a question, the first first. cheapest: price, coverage. best: vital coverage, coverage,
- * price. lightest: mass carried, price, coverage. own: what it costs over five years, price, coverage. What weighs least, and the fewest products, come last (ties.ts).
+ * price. lightest: mass carried, price, coverage. own: what it costs over five years, price, coverage. What weighs least, and
+ * the fewest products, come last (`lightest`, `fewestProducts`).
  */
 export function levelsOf(request: PlanRequest, m: PlanModel, c: Candidates): Level[] {
   const minor = fromMinor(1, request.book.currency);
