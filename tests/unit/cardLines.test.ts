@@ -166,6 +166,18 @@ describe("sizes by a letter", () => {
   });
 });
 
+describe("how many of it, among other numbers", () => {
+  for (const [line, pieces] of [
+    ["Safety pins, 3 sizes, 12 total", 12],
+    ["Ibuprofen 2 tabs/pk x 6", 12],
+    ["Aspirin 2 caplets per packet (6)", 12],
+  ] as const)
+    it(`“${line}” are ${pieces}`, () => {
+      const [, entry] = readCard(`4 eye pads\n${line}\n1 whistle`, vocabulary).entries;
+      expect(entry!.pieces).to.equal(pieces);
+    });
+});
+
 describe("what a thing is counted in", () => {
   for (const [line, type, pieces] of [
     ["Cohesive wrap 7.5 cm - 2 rolls", "cohesive-wrap", 2],

@@ -105,9 +105,9 @@ export const NAME_PHRASES: readonly Phrase[] = [
   {
     name: "in how many sizes it comes",
     example: ["plasters, set of 14 in 3 sizes", "plasters, set of 14"],
-    holds: " in ",
+    holds: ["sizes", "types", "colo", "shapes"],
     pattern:
-      /\s+in\s+(?:\d|two|three|four|five)\s+(?:different\s+)?(?:sizes|types|colou?rs|shapes)\b/giu,
+      /(?:\s+in\s+(?:\d|two|three|four|five)\s+(?:different\s+)?(?:sizes|types|colou?rs|shapes)\b|,\s+\d\s+(?:different\s+)?(?:sizes|types|colou?rs|shapes)\b(?=\s*[,;(]))/giu,
     read: "",
   },
   {
@@ -131,7 +131,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["nitrile gloves size L 5 pairs", "nitrile gloves (L) 5 pairs"],
     holds: "size",
     pattern: new RegExp(
-      `,?\\s*\\(?\\bsize\\s*:?\\s*(${LETTER_SIZE}|[A-J])\\b\\)?(?![-'’.]?\\p{L})`,
+      `,?\\s*\\(?\\bsize(?:\\s*:\\s*|\\s+)(${LETTER_SIZE}|[A-J])\\b\\)?(?![-'’.]?\\p{L})`,
       "giu",
     ),
     read: " ($1)",

@@ -54,9 +54,12 @@ export const PACK_PHRASES: readonly Phrase[] = [
   {
     name: "so many to a pack over a stroke, times packs",
     example: ["plasters 100 / box x 2", "plasters, 2 packs of 100"],
-    holds: "/",
-    pattern: new RegExp(`,?\\s+(\\d{1,4})\\s*\\/\\s*(?:${PACKS})\\s*[x×]\\s*(\\d{1,3})$`, "giu"),
-    read: ", $2 packs of $1",
+    holds: ["/", "per "],
+    pattern: new RegExp(
+      `,?\\s+(\\d{1,4})\\s*(?:pcs|tabs?|tablets?|caps?|capsules?|caplets?)?\\s*(?:\\/\\s*|per\\s+)(?:${PACKS})(?:\\s*[x×]\\s*(\\d{1,3})|\\s*\\((\\d{1,3})\\))$`,
+      "giu",
+    ),
+    read: (_, pieces, packs, inBrackets) => `, ${packs ?? inBrackets} packs of ${pieces}`,
   },
   {
     name: "by how many they are packed",
