@@ -5,6 +5,7 @@
  *   npm run mutants                    a sample of each folder, and the named ones
  *   npm run mutants -- --all           every mutant that can be made
  *   npm run mutants -- --seed 7 --per 20 --only sieve
+ *   npm run mutants -- --all --only sieve --file sift     of one file
  *
  * A change that cannot matter (it only makes the search slower, or turns within a tolerance) counts as
  * a survivor too: the share is a floor.
@@ -72,6 +73,7 @@ const arg = (name: string): string | undefined => {
 const all = process.argv.includes("--all");
 const perFolder = Number(arg("per") ?? "40");
 const only = arg("only");
+const fileAsked = arg("file") ?? "";
 let state = Number(arg("seed") ?? "1");
 const random = (): number => {
   // mulberry32: the same sample for the same seed
@@ -168,13 +170,15 @@ function chosen(): Mutant[] {
   for (const folder of Object.keys(TESTS)) {
     if (only && only !== folder) continue;
     const dir = `src/lib/core/${folder}`;
-    const found = readdirSync(dir).flatMap((f) => mutantsOf(join(dir, f)));
+    const found = readdirSync(dir)
+      .filter((f) => f.includes(fileAsked))
+      .flatMap((f) => mutantsOf(join(dir, f)));
     if (all) sample.push(...found);
     else
       for (let i = 0; i < perFolder && found.length > 0; i++)
         sample.push(...found.splice(Math.floor(random() * found.length), 1));
   }
-  if (!only)
+  if (!only && !fileAsked)
     for (const [name, before, after] of NAMED) {
       const file = `src/lib/core/${name}`;
       const from = readFileSync(file, "utf8").indexOf(before);

@@ -134,6 +134,9 @@ describe("mesh 2, Real", () => {
         2,
       ),
     ).to.equal(0.5);
+    // Of what was counted and found gone there is none.
+    const gone = [good("a", "nasal-airway"), good("b", "lubricant-sachet", 0)];
+    expect(at(valuesOf([n], gone, { brief }), 2)).to.equal(0.25);
     const elsewhere = [
       { itemType: "lubricant-sachet", pieces: 1, condition: "sound" as const, expires: "none" },
     ];

@@ -1,6 +1,7 @@
 import { expect } from "chai";
 import { worthChecking } from "../../src/lib/core/audit/audit.ts";
 import { THRESHOLDS } from "../../src/lib/core/model/houseRules.ts";
+import type { Need } from "../../src/lib/core/model/list.ts";
 import { gradeOf } from "../../src/lib/core/score/grade.ts";
 import { proposeVerdict } from "../../src/lib/core/audit/verdict.ts";
 import { replacementPrice } from "../../src/lib/core/plan/replacement.ts";
@@ -103,6 +104,17 @@ describe("interval", () => {
     expect(a.interval).to.deep.equal([0.25, 0.75]);
     expect(a.coverage).to.equal(0.75);
   });
+  const SLING = { id: "a", itemType: "triangular-bandage", expires: "none" } as const;
+  const PAD = { id: "a", itemType: "gauze-pad", counted: 1, condition: "sound" } as const;
+  const pad = (more: Partial<Need> = {}) => need("p", "medium-wound-pad", more);
+  for (const [what, n, line] of [
+    ["a count", need("s", "sling"), { ...SLING, claimed: 1, condition: "sound" }],
+    ["a condition", need("s", "sling"), { ...SLING, counted: 1 }],
+    ["a date", pad(), { ...PAD, location: "outside" }],
+    ["a size asked for", pad({ spec: { minSizeMm: [100, 100] } }), { ...PAD, expires: "2030-01" }],
+  ] as const)
+    it(`${what} that was not read is nothing, then all of it`, () =>
+      expect(auditOf([n], [line]).interval).to.deep.equal([0, 1]));
   it("an unknown reach fails as too late, an unknown length as no length", () => {
     const late = auditOf(
       [need("t", "limb-tourniquet", { tier: "vital", access: "seconds" })],
