@@ -472,3 +472,21 @@ describe("a companion in the low reading", () => {
     expect(primed("failed").needs[0]!.met).to.equal(0.5);
   });
 });
+
+describe("all meshes together", () => {
+  it("what a pair gives is the product: 0.5 credit, worn, half a year past, 20 s for 15, carried for others: 0.05", () => {
+    const stray = ownType("stray", "stray sling", {
+      functions: [{ function: "sling", credit: 0.5 }],
+      ...{ skill: "advanced", dated: true },
+    });
+    const line = good("a", "stray", 1, { condition: "worn", expires: "2026-03", reachS: 20 });
+    const [sifted] = auditOf([need("s", "sling", { access: "seconds" })], [line], {
+      itemTypes: [stray],
+      houseRules: { dates: "tiered", advanced: "carry" },
+    }).needs;
+    [1, 0.5, 0.5, 0.25, 0.125, 0.1, 0.05].forEach((value, mesh) =>
+      expect(sifted!.values[mesh], `mesh ${mesh + 1}`).to.be.closeTo(value, 1e-12),
+    );
+    expect(sifted!.pairs[0]!.f).to.be.closeTo(0.05, 1e-12);
+  });
+});

@@ -325,6 +325,14 @@ describe("a shopping list", () => {
       /^Shopping list: Box[\s\S]*In all .*5\.50/,
     );
   });
+  it("names two stand-ins, the cheapest a piece first: 0.50, then 0.90, and not 1.20", () => {
+    const five = products[0]!;
+    const large = { source: "Kiln", sizeMm: [100, 100] as [number, number] };
+    const three = product("three", "gauze-pad", 3, 3.6, large);
+    const hundred = product("hundred", "gauze-pad", 100, 50, large);
+    const book = bookOf([five, three, products[2]!, hundred]);
+    expect(alternates(five, book, typeOf).map((p) => p.id)).to.deep.equal(["hundred", "ten"]);
+  });
   it("names no stand-in that is smaller, out of stock or for licensed use", () => {
     const five = products[0]!;
     const ten = { ...products[2]!, inStock: false };
