@@ -158,18 +158,18 @@
       onfocusout={left}
       class="min-w-0 p-4 pb-24 sm:p-5 sm:pb-24 lg:min-h-0 lg:overflow-y-auto lg:pb-5"
     >
-      <div class="flex flex-wrap items-baseline justify-between gap-2">
-        <p class="text-sm text-soft">
+      <div class="flex items-baseline justify-between gap-2">
+        <p class="min-w-0 text-sm break-words text-soft">
           Item {bench.at + 1} of {bench.order
             .length}{#if line.text && line.text !== type?.label && !bench.openName}{" "}· listed as
             “{line.text}”{/if}
           {#if !bench.openName}<button
-              class="ml-1 min-h-6 underline underline-offset-4"
+              class="min-h-6 underline underline-offset-4 pointer-coarse:min-h-11"
               onclick={() => whatItIs?.ask()}
-              >something else?<span class="kbd ml-1 pointer-coarse:hidden">I</span></button
+              >not that?<span class="kbd ml-1 pointer-coarse:hidden">I</span></button
             >{/if}
         </p>
-        <label class="hidden items-center gap-2 text-sm text-soft sm:flex"
+        <label class="hidden shrink-0 items-center gap-2 text-sm text-soft sm:flex"
           >looked at by
           <input
             class="field min-h-8 w-36 py-0.5 text-sm"
