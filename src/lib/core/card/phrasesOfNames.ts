@@ -9,10 +9,10 @@ const N = NUMBER_WORDS;
 const unitOfCloth = (longest: number): string =>
   longest >= 1000 ? " mm" : longest >= 100 ? " cm" : longest >= 36 && longest <= 72 ? " in" : "";
 
-/** An ordered table: an earlier phrase may make what a later one reads. */
 /** "L", "XXL", "S/M". */
 const LETTER_SIZE = "(?:x{0,3}[sl]|m)(?:\\s?[/–-]\\s?(?:x{0,3}[sl]|m))?";
 
+/** An ordered table: an earlier phrase may make what a later one reads. */
 export const NAME_PHRASES: readonly Phrase[] = [
   {
     name: "with, shortened",

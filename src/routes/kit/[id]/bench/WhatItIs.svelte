@@ -21,10 +21,17 @@
 
   /** The question that is open, or the field that says what it is. */
   export async function ask(): Promise<void> {
-    if (!bench.openName) {
-      changing = true;
-      await picker.use();
-    }
+    if (!bench.openName) await change();
+    else await focusFirst();
+  }
+  /** It is none of these, or not what was read. */
+  async function change(): Promise<void> {
+    changing = true;
+    // Once it is there the next key is already its own.
+    if (!picker.made) await picker.use();
+    await focusFirst();
+  }
+  async function focusFirst(): Promise<void> {
     await tick();
     box?.querySelector<HTMLElement>("button, input")?.focus();
   }
@@ -37,10 +44,10 @@
 
   /** Among the kinds: a number chooses one, arrows go up and down. */
   function kindKey(e: KeyboardEvent) {
-    const kind = bench.openName?.kinds[Number(e.key) - 1];
+    const kind = changing ? undefined : bench.openName?.kinds[Number(e.key) - 1];
     const step = { ArrowDown: 1, ArrowUp: -1 }[e.key];
     if (kind) choose(kind[0]);
-    else if (step !== undefined && bench.openName) {
+    else if (step !== undefined && bench.openName && !changing) {
       const buttons = [...(box?.querySelectorAll("button") ?? [])];
       buttons[buttons.indexOf(e.target as HTMLButtonElement) + step]?.focus();
     } else if (e.key === "Escape") {
@@ -55,8 +62,9 @@
 {#if bench.line}
   <!-- svelte-ignore a11y_no_static_element_interactions -->
   <div bind:this={box} onkeydown={kindKey}>
-    {#if bench.openName}
+    {#if bench.openName && !changing}
       <WhichKind open={bench.openName} name={bench.name} onchoose={choose} />
+      <button class="btn mt-1" onclick={change}>None of these</button>
     {:else if changing && picker.made}
       <div class="mt-2 max-w-md">
         <picker.made
