@@ -57,6 +57,7 @@ const TESTS: Readonly<Record<string, readonly string[]>> = {
     "planShown",
     "planWishes",
     "places",
+    "planForbid",
     "planPacks",
     "planTryAll",
     "frontier",
@@ -146,7 +147,7 @@ function mutantsOf(file: string): Mutant[] {
 
 /** Changes that have survived before, each by the words that it changes. */
 const NAMED: readonly (readonly [string, string, string])[] = [
-  ["plan/search.ts", " forbid(m, x);\n    return false;", ";\n    return false;"],
+  ["plan/forbid.ts", "upper - at + 1],", "upper - at],"],
   ["plan/planModel.ts", "  servedFirst({ model, follows, arcs, needs: c.context.needs });", ""],
   ["score/grade.ts", "value < lowest.value - SHARE_TOLERANCE", "value < lowest.value"],
   ["base/tolerance.ts", "value >= asked - SHARE_TOLERANCE", "value >= asked"],

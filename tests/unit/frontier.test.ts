@@ -247,6 +247,9 @@ describe("a frontier", () => {
     expect(kneesOf(bent)).to.deep.equal([2]);
     expect(kneesOf([0, 1, 2, 3].map((i) => point(i, i / 10)))).to.deep.equal([]);
     expect(kneesOf([])).to.deep.equal([]);
+    // Five bends of half and less, and a long way on that buys nothing: the three that fall most are named.
+    const long = [0, 0.5, 0.7, 0.78, 0.81, 0.82].map((c, i) => point(i, c));
+    expect(kneesOf([...long, point(100, 0.821)])).to.deep.equal([1, 2, 3]);
     // Slopes 64, 24, 8, 3, 1; on the whole 20: no bend matters from where a coin buys less than that.
     const many = [0, 64, 88, 96, 99, 100].map((c, i) => point(i, c / 100));
     expect(kneesOf(many).length).to.be.at.most(3);

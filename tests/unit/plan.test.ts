@@ -421,6 +421,29 @@ describe("actions", () => {
     };
     expect([moved(true), moved(false)]).to.deep.equal([[false], [true]]);
   });
+  it("say of each thing that goes why: failed, past its date, in name only, not asked for", () => {
+    const gauze = { itemType: "gauze-pad", condition: "sound", location: "outside" } as const;
+    const file = auditFile(
+      [need("p", "medium-wound-pad"), need("t", "limb-tourniquet")],
+      [
+        good("torn", "gauze-pad", 1, { condition: "failed" }),
+        { id: "old", ...gauze, counted: 1, expires: "2020-01" },
+        good("strap", "phlebotomy-strap"),
+        { id: "unread", ...gauze, counted: 1 },
+        good("whistle", "whistle"),
+      ],
+    );
+    const r = request(file, [], { question: "lightest", target: 0.1 });
+    const drops = actionsOf(solve(r), r).flatMap((a) =>
+      a.kind === "drop" ? [[a.line, a.because]] : [],
+    );
+    expect(Object.fromEntries(drops)).to.deep.equal({
+      torn: "failed",
+      old: "past-date",
+      strap: "in-name-only",
+      whistle: "not-asked",
+    });
+  });
   it("do not ask to check what the plan does not lean on", () => {
     const file = auditFile(
       [need("s", "sling")],

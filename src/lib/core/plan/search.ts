@@ -1,18 +1,11 @@
 import type { Candidates } from "./candidates.ts";
 import { choiceOf, vitalOf, type Choice } from "./choice.ts";
 import { cutExchanges, noCuts } from "./exchange.ts";
+import { forbid } from "./forbid.ts";
 import { greedyPlan } from "./greedy.ts";
 import { dropsUseless, type Leaving } from "./leaving.ts";
 import type { Limits } from "./limits.ts";
-import {
-  addRow,
-  onlyWith,
-  times,
-  valueAt,
-  type Entries,
-  type Solved,
-  type Solver,
-} from "./linearModel.ts";
+import { addRow, times, valueAt, type Entries, type Solved, type Solver } from "./linearModel.ts";
 import { minimise } from "./minimise.ts";
 import { modelOptions } from "./modelOptions.ts";
 import { cheapestSizes, inSmallest, packSizes, smallestOnly } from "./packSizes.ts";
@@ -32,7 +25,6 @@ import {
   type Tie,
 } from "./stages.ts";
 import { columnsOf } from "./warmStart.ts";
-import { yesNo } from "./yesNo.ts";
 import { atLeast } from "../base/tolerance.ts";
 
 export type Progress = (step: {
@@ -524,35 +516,4 @@ function isRather(a: Choice, b: Choice, levels: readonly Level[]): boolean {
     if (Math.abs(d) > l.tolerance) return d < 0;
   }
   return false;
-}
-
-/** Cuts off exactly this set of packs and of what stays at home: at least one must differ. */
-function forbid(m: PlanModel, x: ArrayLike<number>): void {
-  const { model } = m;
-  const differs: [number, number][] = [];
-  let constant = 0;
-  for (const column of [...m.packs, ...m.left.map((l) => l?.column ?? -1)]) {
-    if (column < 0) continue;
-    const at = Math.round(x[column]!);
-    const { upper } = model.columns[column]!;
-    if (upper === 0) continue;
-    if (at === 0 && upper === 1) differs.push([column, 1]);
-    else if (at === 1 && upper === 1) {
-      differs.push([column, -1]);
-      constant += 1;
-    } else {
-      const more = yesNo(m, (y) => y[column]! > at + 0.5);
-      const fewer = yesNo(m, (y) => y[column]! < at - 0.5);
-      onlyWith(model, more, 1 / (at + 1), column);
-      addRow(model, {
-        upper,
-        entries: [
-          [column, 1],
-          [fewer, upper - at + 1],
-        ],
-      });
-      differs.push([more, 1], [fewer, 1]);
-    }
-  }
-  addRow(model, { lower: 1 - constant, entries: differs });
 }
