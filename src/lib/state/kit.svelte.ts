@@ -13,6 +13,7 @@ import { replay } from "../core/events/replay.ts";
 import type { KitEvent } from "../core/model/event.ts";
 import { wholeFileOf } from "../core/records/auditOf.ts";
 import { lineCondition } from "../core/inspect/quality.ts";
+import { retyped } from "../core/inspect/retyped.ts";
 import { convertBook, rateBetween } from "../core/plan/convertBook.ts";
 import type { PriceBook } from "../core/model/priceBook.ts";
 import { kitLoad } from "../core/bag/load.ts";
@@ -164,6 +165,13 @@ export class KitState {
         return { ...r, doubts };
       },
     );
+  }
+
+  /** Says that a line is another thing; a code scanned off it means that from now on. */
+  retype(line: Line, itemType: string | null, name: string): void {
+    this.updateLine(line.id, `${name} is something else`, retyped(line, itemType, CATALOGUE));
+    if (line.gtin && itemType)
+      workspace.learnBarcode(line.gtin, itemType, this.typeOf(itemType)?.label, line.sizeMm);
   }
 
   /** @param also ids that are given out and not in the kit yet */

@@ -52,7 +52,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
       packs !== each && Number(packs) * Number(each) === Number(pieces) ? pieces! : said!,
   },
   {
-    name: "so many to a pack over a stroke, times packs",
+    name: "so many to a pack, times packs",
     example: ["plasters 100 / box x 2", "plasters, 2 packs of 100"],
     holds: ["/", "per "],
     pattern: new RegExp(

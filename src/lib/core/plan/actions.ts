@@ -308,7 +308,6 @@ function buy(
         ? "replace"
         : "add";
   const pieces = p.packs * p.product.pack;
-  const spare = Math.max(0, pieces - wholeUp(used));
   const price = priceOf(p.product, p.packs);
   const gain = pointsLost(choice.after, missing);
   return {
@@ -317,7 +316,7 @@ function buy(
     product: p.product,
     packs: p.packs,
     pieces,
-    spare,
+    spare: Math.max(0, pieces - wholeUp(used)),
     fills: orderFill(p, () => idlePacks(p, outcome, auditOf), choice.purchases, request.book),
     price,
     massG: (p.product.massG ?? 0) * p.packs,

@@ -1,5 +1,5 @@
 import type { PriceBook } from "../model/priceBook.ts";
-import { belowMinimum, postages, sourceOf, type Purchase } from "./orders.ts";
+import { belowMinimum, postages, sourceOf, termsFor, type Purchase } from "./orders.ts";
 
 /** Packs that no need asks for: an order is taken, or sent for nothing, only with them. */
 export interface OrderFill {
@@ -18,7 +18,7 @@ export function orderFill(
   book: PriceBook,
 ): OrderFill | null {
   const source = sourceOf(product);
-  const terms = book.sources?.find((t) => t.source === source);
+  const terms = termsFor(product, book);
   if (!terms?.minimum && terms?.freeFrom === undefined) return null;
   const idle = idlePacks();
   if (idle === 0) return null;

@@ -17,6 +17,10 @@ export interface Purchase {
 const NO_SOURCE = "";
 export const sourceOf = (p: Product): string => p.source ?? NO_SOURCE;
 
+/** What the source of a product asks beside its prices; undefined: nothing. */
+export const termsFor = (p: Product, { sources }: PriceBook): SourceTerms | undefined =>
+  sources?.find((t) => t.source === sourceOf(p));
+
 /** Postage by source, of orders that cost any; in the price book's currency. */
 export interface Postage {
   readonly source: string;
@@ -56,7 +60,7 @@ function goodsBySource(purchases: readonly Purchase[]): Map<string, number> {
  * postage they save. 0: nothing depends on what is ordered.
  */
 export function sparePacks(p: Product, book: PriceBook): number {
-  const terms = book.sources?.find((t) => t.source === sourceOf(p));
+  const terms = termsFor(p, book);
   const price = minorPrice(p);
   if (!terms || isBrought(p) || price === 0) return 0;
   const { postage = 0, freeFrom, minimum = 0 } = terms;

@@ -2,7 +2,6 @@ import { proposeVerdict } from "../../core/audit/verdict.ts";
 import { parseGs1 } from "../../core/count/gs1.ts";
 import { answerPoint } from "../../core/inspect/answerPoint.ts";
 import { pointsFor } from "../../core/inspect/points.ts";
-import { retyped } from "../../core/inspect/retyped.ts";
 import { lineCondition } from "../../core/inspect/quality.ts";
 import { LOCATIONS } from "../../core/model/location.ts";
 import { lineMark } from "../../core/shown/lineMark.ts";
@@ -73,17 +72,9 @@ export class BenchState {
     this.picked = this.order[to]!.id;
   }
 
-  /** Says what the thing in the hand is; a scanner knows it from now on. */
+  /** Says what the thing in the hand is. */
   choose(itemType: string | null): void {
-    const { line } = this;
-    if (!line) return;
-    this.kit.updateLine(
-      line.id,
-      `${this.name} is something else`,
-      retyped(line, itemType, CATALOGUE),
-    );
-    if (line.gtin && itemType)
-      workspace.learnBarcode(line.gtin, itemType, this.kit.typeOf(itemType)?.label, line.sizeMm);
+    if (this.line) this.kit.retype(this.line, itemType, this.name);
   }
 
   /** One point answered, saved at once; the next item when all is looked at and nothing failed. */

@@ -5,7 +5,6 @@ import { mergeCard } from "../../core/card/mergeCard.ts";
 import { lex } from "../../core/card/lexer.ts";
 import { readQuantity } from "../../core/card/quantity.ts";
 import { mergeLines } from "../../core/count/scanned.ts";
-import { retyped } from "../../core/inspect/retyped.ts";
 import type { Line } from "../../core/model/kit.ts";
 import { aliasRecord } from "../../core/records/aliasRecord.ts";
 import { habitOfLesson } from "../../core/card/learned.ts";
@@ -96,16 +95,8 @@ export class UnpackState {
   /** Says what a line is, and remembers it for the next card or scan. */
   chooseType(line: Line, itemType: string | null): void {
     const isOpen = this.doubts[line.id]?.open !== undefined;
-    this.kit.updateLine(
-      line.id,
-      `${lineName(line, undefined)} is something else`,
-      retyped(line, itemType, CATALOGUE),
-    );
-    if (!itemType) return;
-    if (line.gtin) {
-      workspace.learnBarcode(line.gtin, itemType, this.kit.typeOf(itemType)?.label, line.sizeMm);
-      return;
-    }
+    this.kit.retype(line, itemType, lineName(line, undefined));
+    if (!itemType || line.gtin) return;
     const name = line.text ? nameOnCard(line.text) : "";
     // A name that leaves the kind open means another kind on the next card: that is asked again.
     if (!name || isOpen) return;

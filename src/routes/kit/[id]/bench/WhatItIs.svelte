@@ -18,6 +18,8 @@
   const picker = new FirstUse(typePicker);
   let changing = $state(false);
   let box = $state<HTMLElement>();
+  /** The question as it stands there. */
+  const asked = $derived(changing ? undefined : bench.openName);
 
   /** The question that is open, or the field that says what it is. */
   export async function ask(): Promise<void> {
@@ -44,10 +46,10 @@
 
   /** Among the kinds: a number chooses one, arrows go up and down. */
   function kindKey(e: KeyboardEvent) {
-    const kind = changing ? undefined : bench.openName?.kinds[Number(e.key) - 1];
+    const kind = asked?.kinds[Number(e.key) - 1];
     const step = { ArrowDown: 1, ArrowUp: -1 }[e.key];
     if (kind) choose(kind[0]);
-    else if (step !== undefined && bench.openName && !changing) {
+    else if (step !== undefined && asked) {
       const buttons = [...(box?.querySelectorAll("button") ?? [])];
       buttons[buttons.indexOf(e.target as HTMLButtonElement) + step]?.focus();
     } else if (e.key === "Escape") {
@@ -62,8 +64,8 @@
 {#if bench.line}
   <!-- svelte-ignore a11y_no_static_element_interactions -->
   <div bind:this={box} onkeydown={kindKey}>
-    {#if bench.openName && !changing}
-      <WhichKind open={bench.openName} name={bench.name} onchoose={choose} />
+    {#if asked}
+      <WhichKind open={asked} name={bench.name} onchoose={choose} />
       <button class="btn mt-1" onclick={change}>None of these</button>
     {:else if changing && picker.made}
       <div class="mt-2 max-w-md">
