@@ -4,8 +4,7 @@ import { fromDemo } from "./support/demo.ts";
 test("will it last: chances, one more of what, an assumption changed and taken back", async ({
   page,
 }) => {
-  await fromDemo(page, "/kit/demo-crew-box/plan");
-  await page.getByRole("link", { name: "Will it last?" }).click();
+  await fromDemo(page, "/kit/demo-crew-box/last");
   const lasts = page.getByTestId("lasts");
   await expect(lasts).toContainText("of 100");
   const before = await lasts.innerText();

@@ -3,6 +3,7 @@ import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
 import { choose } from "./support/choose.ts";
 import { fromDemo } from "./support/demo.ts";
+import { follow } from "./support/follow.ts";
 
 async function demo(page: Page, path: string): Promise<void> {
   await fromDemo(page, path);
@@ -200,26 +201,27 @@ test("units, dates and money are shown as the user chose, and stored as before",
   await expect(page.getByText("A gauze pad is 3 × 3.9 in, a roll 3 in × 4.9 yd")).toBeVisible();
   await choose(page, "Dates and numbers", /2027.*Mai|Mai|German|31\.05/);
   await expect(page.getByText("The last day of May is 31. Mai 2027")).toBeVisible();
-  await page.goto("/kit/demo-crew-box/brief");
+  await follow(page, "/kit/demo-crew-box/brief");
   // 188 cm are 74.02 in; 410 g are 14.46 oz
   await expect(page.getByLabel("Tallest")).toHaveValue("74,02");
   await expect(page.getByLabel("Empty bag weighs")).toHaveValue("14,46");
   await page.getByLabel("Tallest").fill("72");
-  await page.goto("/settings");
+  await follow(page, "/settings");
   await page.getByRole("radio", { name: /^Metric/ }).click();
-  await page.goto("/kit/demo-crew-box/brief");
+  await follow(page, "/kit/demo-crew-box/brief");
   await expect(page.getByLabel("Tallest")).toHaveValue("182,88");
 
   // A kit priced in another currency waits for the user's own rate, then everything is in it.
-  await page.goto("/settings");
+  await follow(page, "/settings");
   await page.getByLabel("Currency of new audits").fill("GBP");
-  await page.goto("/");
+  await follow(page, "/");
   await page.getByLabel("A kit comes on the bench").fill("Bought abroad");
   await page.getByRole("button", { name: "New kit" }).click();
   await page.getByLabel("Price paid").fill("20");
-  await page.goto(page.url().replace("/brief", "/plan"));
+  await page.waitForURL(/brief$/);
+  await follow(page, new URL(page.url()).pathname.replace("/brief", "/plan"));
   await expect(page.getByText("This audit is in GBP, the price book is in EUR")).toBeVisible();
-  await page.goto("/settings");
+  await follow(page, "/settings");
   await page.getByLabel("Another currency").fill("EUR");
   await page.getByRole("button", { name: "Add a rate" }).click();
   await page.getByLabel("Worth of one EUR in GBP").fill("0,5");

@@ -1,6 +1,7 @@
 import { expect, test, type Page } from "@playwright/test";
 import { faultless, noSideways } from "./support/axe.ts";
 import { fromDemo } from "./support/demo.ts";
+import { follow } from "./support/follow.ts";
 
 async function demo(page: Page): Promise<void> {
   await fromDemo(page, "/");
@@ -27,7 +28,7 @@ test("what opens is free of faults too: palette, keys, history, lists, pickers, 
   await expect(page.getByText("off the shelf")).toBeVisible();
   await faultless(page, "a message with its undo");
 
-  await page.goto("/kit/demo-crew-box/brief");
+  await follow(page, "/kit/demo-crew-box/brief");
   await page.getByLabel("Reference list").first().click();
   await expect(page.getByRole("option").first()).toBeVisible();
   await faultless(page, "an open list", "[role=listbox]");
@@ -35,7 +36,7 @@ test("what opens is free of faults too: palette, keys, history, lists, pickers, 
   await page.getByLabel("People", { exact: true }).fill("none");
   await faultless(page, "a field with a mistake in it");
 
-  await page.goto("/kit/demo-crew-box/unpack");
+  await follow(page, "/kit/demo-crew-box/unpack");
   await page.getByRole("button", { name: "Edit the card" }).click();
   await page.locator(".cm-content").waitFor();
   await page.locator(".cm-content").press("Control+f");
@@ -54,7 +55,7 @@ test("what opens is free of faults too: palette, keys, history, lists, pickers, 
   await faultless(page, "a term that explains itself");
   await page.keyboard.press("Escape");
 
-  await page.goto("/kit/demo-shed-box/log");
+  await follow(page, "/kit/demo-shed-box/log");
   for (const [button, name] of [
     [/What was taken\?/, "What was taken?"],
     [/Ready to go/, "Ready to go?"],
@@ -66,14 +67,14 @@ test("what opens is free of faults too: palette, keys, history, lists, pickers, 
     await page.keyboard.press("Escape");
     await expect(page.getByRole("dialog")).toHaveCount(0);
   }
-  await page.goto("/class");
+  await follow(page, "/class");
   await page.getByRole("button", { name: "Show a made-up class of 24" }).click();
   await expect(page.getByTestId("students").locator("tbody tr")).toHaveCount(24);
   await faultless(page, "the class");
-  await page.goto("/drill");
+  await follow(page, "/drill");
   await page.getByRole("button", { name: "Show me one" }).click();
   await faultless(page, "a drill");
-  await page.goto("/kit/demo-crew-box/last");
+  await follow(page, "/kit/demo-crew-box/last");
   await expect(page.getByTestId("lasts")).toContainText("of 100");
   await faultless(page, "will it last");
 });
@@ -89,15 +90,12 @@ test("a kit with nothing in it, 320 px wide, and colours that the reader forces"
   await page.waitForURL(/brief$/);
   const kit = new URL(page.url()).pathname.replace(/\/brief$/, "");
   for (const stage of ["unpack", "bench", "sieve", "plan", "log", "report", "calendar"]) {
-    await page.goto(`${kit}/${stage}`);
-    await expect(page.locator("h1").first()).toBeVisible();
+    await follow(page, `${kit}/${stage}`);
     await faultless(page, `empty ${stage}`);
   }
   await page.setViewportSize({ width: 320, height: 640 });
-  await page.evaluate(() => localStorage.removeItem("wide-sieve.seen"));
   for (const stage of ["brief", "unpack", "bench", "sieve", "log", "last"]) {
-    await page.goto(`${kit}/${stage}`);
-    await expect(page.locator("h1").first()).toBeVisible();
+    await follow(page, `${kit}/${stage}`);
     await noSideways(page, `320 px ${stage}`);
   }
   await page.emulateMedia({ forcedColors: "active" });

@@ -194,7 +194,7 @@ function madeUp(seed: number): { file: AuditFile; incidents: Incidents } {
 describe("chance: the fast way against the plain one", () => {
   it("every outing comes out the same, in both readings", () => {
     let fell = 0;
-    for (let s = 1; s <= 24; s++) {
+    for (let s = 1; s <= 12; s++) {
       const { file, incidents } = madeUp(s);
       const m = modelOf(file, incidents, TODAY, CATALOGUE);
       const player = playerOf(m);
@@ -212,7 +212,7 @@ describe("chance: the fast way against the plain one", () => {
       }
     }
     // Both kinds of outing are among them.
-    expect(fell).to.be.within(300, 3300);
+    expect(fell).to.be.within(150, 1650);
   });
 
   it("is the same to the last bit however its blocks are shared out", () => {

@@ -33,11 +33,10 @@ const bestFor = (seed: number, budget: number) => {
 
 describe("a plan that the audit itself checks", () => {
   // In these the audit shares out otherwise than the programme's answers: each is cut off, and the gap
-  // to the best that may still be there narrows. Without the cut the same answer comes back: 3.33, 3.83, 1.34.
+  // to the best that may still be there narrows. Without the cut the same answer comes back: 3.33, 3.83.
   for (const [seed, budget, gap] of [
     [4, 20, 2.51],
     [26, 60, 3.45],
-    [45, 20, 0.68],
   ] as const)
     it(`cuts off what the audit refuses (kit ${seed}, budget ${budget})`, () => {
       const best = bestFor(seed, budget).outcome;

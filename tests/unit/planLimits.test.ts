@@ -149,7 +149,7 @@ describe("under limits on money, weight, space and sources, against every way th
         expect(choice.load.massG).to.be.at.most((massG ?? Infinity) + SAME);
         expect(choice.load.volumeMl).to.be.at.most((volumeMl ?? Infinity) + SAME);
       }),
-      { numRuns: 120, seed: 21 },
+      { numRuns: 80, seed: 21 },
     );
   }).timeout(120_000);
 
@@ -169,7 +169,7 @@ describe("under limits on money, weight, space and sources, against every way th
         if (vitalOf(after) < vital + SAME)
           expect(after.coverage, JSON.stringify(c)).to.be.at.least(coverage - SAME);
       }),
-      { numRuns: 120, seed: 22 },
+      { numRuns: 80, seed: 22 },
     );
   }).timeout(120_000);
 
@@ -226,7 +226,7 @@ describe("under limits on money, weight, space and sources, against every way th
           }
         }
       }),
-      { numRuns: 200, seed: 24 },
+      { numRuns: 140, seed: 24 },
     );
     expect(named).to.be.greaterThan(20);
   }).timeout(120_000);

@@ -163,7 +163,8 @@ export const briefCautions = (brief: Brief, rules: HouseRules = {}): readonly Ca
 
 /** What a caution stands for: the brief, a line of the kit, a need asked for, a product bought. */
 export type CautionFor =
-  { readonly is: "brief" } | { readonly is: "line" | "need" | "product"; readonly id: string };
+  | { readonly is: "brief" }
+  | { readonly is: "line" | "need" | "product"; readonly id: string };
 
 /** What an audit, and the plan that goes with it, must be cautious about. */
 export interface CautionMatter {

@@ -13,7 +13,14 @@ import { day, milligrams, needLabel, number, size } from "./sentences.ts";
 /** Why one factor is what it is, by which rule, and where it is changed. */
 export interface FactorReason {
   readonly factor:
-    "credit" | "spec" | "dose" | "companions" | "sound" | "fresh" | "handy" | "usable";
+    | "credit"
+    | "spec"
+    | "dose"
+    | "companions"
+    | "sound"
+    | "fresh"
+    | "handy"
+    | "usable";
   readonly value: number;
   readonly text: string;
   readonly change: "list" | "house-rules" | "bench" | "brief";

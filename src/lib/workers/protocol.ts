@@ -101,7 +101,8 @@ export type ChanceSays =
 
 /** What a spreadsheet says. */
 export type SheetSays =
-  { readonly is: "text"; readonly text: string } | { readonly is: "problem"; readonly why: string };
+  | { readonly is: "text"; readonly text: string }
+  | { readonly is: "problem"; readonly why: string };
 
 /** A report to be made into a PDF, away from the page. */
 export interface PdfAsk {

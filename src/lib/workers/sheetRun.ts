@@ -5,7 +5,8 @@ import type { SheetSays } from "./protocol.ts";
 const LONGEST_MS = 20_000;
 
 type Read =
-  { readonly ok: true; readonly text: string } | { readonly ok: false; readonly why: string };
+  | { readonly ok: true; readonly text: string }
+  | { readonly ok: false; readonly why: string };
 
 /** The text of a spreadsheet, read away from the page. */
 export function readSheet(bytes: ArrayBuffer): Promise<Read> {

@@ -228,11 +228,12 @@ function serversByNeed(context: AuditContext, today: string): NeedServers {
     const expires = context.lines[l]!.line.expires;
     return expires && expires !== "none" ? lastGoodDay(expires) : "9999";
   };
+  const [low, high] = runs[0]!;
   const servers = context.needs.map((_, n) =>
-    runs[0]![HIGH][n]!.pairs.map((p, k) => ({
+    high[n]!.pairs.map((p, k) => ({
       f: p.f,
       line: p.pair.line,
-      yield: [runs[0]![LOW][n]!.pairs[k]!.yield, p.yield] as const,
+      yield: [low[n]!.pairs[k]!.yield, p.yield] as const,
       until: [untilOf(n, k, LOW), untilOf(n, k, HIGH)] as const,
     }))
       .filter((s) => s.until[LOW] > 0 || s.until[HIGH] > 0)

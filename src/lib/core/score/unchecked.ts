@@ -2,7 +2,14 @@ import type { AuditContext } from "../sieve/context.ts";
 import type { Pairing } from "../sieve/pairs.ts";
 
 export type UncheckedFact =
-  "count" | "size" | "measure" | "strength" | "condition" | "date" | "reach" | "latex";
+  | "count"
+  | "size"
+  | "measure"
+  | "strength"
+  | "condition"
+  | "date"
+  | "reach"
+  | "latex";
 
 /**
  * What nobody has looked at yet, line by line. A count and a condition always matter; a size, a

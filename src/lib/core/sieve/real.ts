@@ -17,7 +17,13 @@ export const companionFactor = (missing: number): number => COMPANION_MISSING **
 
 /** What decided a credit: the catalogue, the need's own entry, a house rule, or children in the party. */
 type CreditSource =
-  "catalogue" | "accept" | "devices" | "improvised" | "cutting" | "children" | "none";
+  | "catalogue"
+  | "accept"
+  | "devices"
+  | "improvised"
+  | "cutting"
+  | "children"
+  | "none";
 export interface EffectiveCredit {
   readonly credit: number;
   /** Units of the function per unit of measure. */

@@ -320,7 +320,8 @@ function eventsOfFile(text: string, r: KitRecord, kit: KitState) {
   const records = (json as { records?: unknown[] }).records;
   if (Array.isArray(records)) {
     const same = records.find((x) => (x as { id?: unknown }).id === r.id) as
-      { events?: unknown } | undefined;
+      | { events?: unknown }
+      | undefined;
     json = { ...kit.whole, events: same?.events ?? [] };
     if (!same) return { ok: false as const, problems: [{ where: "", what: notOfThisKit }] };
   }
