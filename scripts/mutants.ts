@@ -7,8 +7,9 @@
  *   npm run mutants -- --seed 7 --per 20 --only sieve
  *   npm run mutants -- --all --only sieve --file sift     of one file
  *
- * A change that cannot matter (it only makes the search slower, or turns within a tolerance) counts as
- * a survivor too: the share is a floor.
+ * How near and how long is not changed: the numbers of tolerances and times, and whether a value at exactly a
+ * tolerance is in or out. Any other change that cannot matter (it only makes the search slower) counts as a
+ * survivor too: the share is a floor.
  */
 import { spawn } from "node:child_process";
 import {
@@ -46,6 +47,8 @@ const TESTS: Readonly<Record<string, readonly string[]>> = {
   ],
   score: ["scores", "audits", "meshes", "inspect", "compare", "shown", "sums", "trade"],
   plan: [
+    "planParts",
+    "planProgramme",
     "prices",
     "money",
     "scores",
@@ -107,6 +110,16 @@ const CALLS: Readonly<Record<string, string>> = {
   floor: "ceil",
 };
 
+/** What says how near is near enough, or how long is long enough. */
+const NEAR_OR_LONG =
+  /\b[A-Z_]*(?:TOLERANCE|SLACK)\b|\b(?:(?:TIME|POINT)_LIMIT|MOMENT|TIES|BACK)_S\b|\bMOST_(?:CUTS|AT_ONCE|LOOKED_AT)\b/;
+const COMPARES: ReadonlySet<ts.SyntaxKind> = new Set([
+  ts.SyntaxKind.LessThanToken,
+  ts.SyntaxKind.LessThanEqualsToken,
+  ts.SyntaxKind.GreaterThanToken,
+  ts.SyntaxKind.GreaterThanEqualsToken,
+]);
+
 function mutantsOf(file: string): Mutant[] {
   const source = readFileSync(file, "utf8");
   const tree = ts.createSourceFile(file, source, ts.ScriptTarget.Latest, true);
@@ -119,9 +132,12 @@ function mutantsOf(file: string): Mutant[] {
   const visit = (node: ts.Node): void => {
     if (ts.isTypeNode(node) || ts.isInterfaceDeclaration(node) || ts.isTypeAliasDeclaration(node))
       return;
+    if (ts.isVariableDeclaration(node) && NEAR_OR_LONG.test(node.name.getText(tree))) return;
     if (ts.isBinaryExpression(node)) {
-      const other = SWAPS.get(node.operatorToken.kind);
-      if (other) add(node.operatorToken, other);
+      const { kind } = node.operatorToken;
+      const other = SWAPS.get(kind);
+      const isWithin = COMPARES.has(kind) && NEAR_OR_LONG.test(node.getText(tree));
+      if (other && !isWithin) add(node.operatorToken, other);
     } else if (ts.isConditionalExpression(node))
       add(
         node,

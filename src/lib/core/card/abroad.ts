@@ -1,5 +1,6 @@
-import { PACK } from "./packWords.ts";
 import type { WordsAbroad } from "../catalogue/catalogue.ts";
+import { remembering } from "../base/remembering.ts";
+import { PACK } from "./packWords.ts";
 import { withoutAccents } from "./words.ts";
 
 /** Names in other languages, read by the English one that stands for them. */
@@ -9,9 +10,9 @@ export interface Abroad {
   readonly counted: Words;
 }
 interface Words {
-  readonly pattern: RegExp;
   /** The words of each name, without a plural's s, by the first: most lines hold none whole. */
   readonly byFirst: ReadonlyMap<string, readonly (readonly string[])[]>;
+  /** By those words, with a blank between them. */
   readonly english: ReadonlyMap<string, string>;
 }
 
@@ -24,22 +25,10 @@ function wordsOf(table: Readonly<Record<string, readonly string[]>>): Words {
   const english = new Map<string, string>();
   for (const [name, abroad] of Object.entries(table))
     for (const words of abroad) english.set(keyOf(words), name);
-  // The longest first: "venda triangular" before "venda".
-  const longestFirst = [...english.keys()].sort((a, b) => b.length - a.length);
   const byFirst = new Map<string, string[][]>();
-  for (const words of longestFirst.map((key) => key.split(" ")))
+  for (const words of [...english.keys()].map((key) => key.split(" ")))
     byFirst.set(words[0]!, [...(byFirst.get(words[0]!) ?? []), words]);
-  const alternatives = longestFirst.map((key) =>
-    key
-      .split(" ")
-      .map((w) => `${w}s?`)
-      .join(BETWEEN),
-  );
-  return {
-    pattern: new RegExp(`(?<![\\p{L}\\d])(?:${alternatives.join("|")})(?![\\p{L}\\d])`, "giu"),
-    byFirst,
-    english,
-  };
+  return { byFirst, english };
 }
 
 /** "10 cm", "x 4 m", "500 mg": says the same in every language. */
@@ -47,12 +36,32 @@ const MEASURED = /\d+(?:[.,]\d+)?\s*(?:mm|cm|m|ml|cl|l|mg|g|kg)(?!\p{L})/giu;
 
 const WORD = /\p{L}+/gu;
 
-/** Whether all words of some name stand in a text, in whatever order. */
-function mayName(text: string, { byFirst }: Words): boolean {
+const NOTHING = /(?!)/g;
+
+/** Few cards are of more than one language, which has some dozens of names. */
+const MOST_PATTERNS = 200;
+
+/** Finds names, each given by its words, a line each: to look for all there are would be slow, and slow to prepare. */
+const patternOf = remembering((names) => {
+  const alternatives = names.split("\n").map((name) =>
+    name
+      .split(" ")
+      .map((word) => `${word}s?`)
+      .join(BETWEEN),
+  );
+  return new RegExp(`(?<![\\p{L}\\d])(?:${alternatives.join("|")})(?![\\p{L}\\d])`, "giu");
+}, MOST_PATTERNS);
+
+/** What finds the names all of whose words stand in a text, in whatever order; null: there are none. */
+function namesIn(text: string, { byFirst }: Words): RegExp | null {
   const words = new Set((text.toLowerCase().match(WORD) ?? []).map((w) => w.replace(/s$/, "")));
+  const names: string[] = [];
   for (const word of words)
-    if (byFirst.get(word)?.some((name) => name.every((w) => words.has(w)))) return true;
-  return false;
+    for (const name of byFirst.get(word) ?? [])
+      if (name.every((w) => words.has(w))) names.push(name.join(" "));
+  // The longest first: "venda triangular" before "venda".
+  names.sort((a, b) => b.length - a.length);
+  return names.length === 0 ? null : patternOf(names.join("\n"));
 }
 
 const SMALL = new RegExp(`^(?:${SMALL_WORDS})$`);
@@ -83,15 +92,16 @@ export function inEnglish(
   knows: (text: string) => boolean,
 ): string {
   const plain = withoutAccents(line);
-  if (!mayName(plain, names)) return line;
-  if (plain.search(names.pattern) < 0) return line;
+  const named = namesIn(plain, names);
+  if (named === null || plain.search(named) < 0) return line;
+  const packed = namesIn(plain, counted) ?? NOTHING;
   const rest = plain
-    .replace(names.pattern, " ")
-    .replace(counted.pattern, " ")
+    .replace(named, " ")
+    .replace(packed, " ")
     .replace(MEASURED, " ")
     // "L", "sachet": sizes by their letter and packs are called so in many languages.
     .replace(WORD, (word) => (word.length === 1 || PACK.test(word) ? " " : word));
   if (knows(rest)) return line;
   const read = (words: Words) => (found: string) => words.english.get(keyOf(found)) ?? found;
-  return plain.replace(names.pattern, read(names)).replace(counted.pattern, read(counted));
+  return plain.replace(named, read(names)).replace(packed, read(counted));
 }

@@ -390,14 +390,7 @@ export function placeNumbers(item: Item, rules: readonly NumberRule[] = NUMBER_R
   const found = new Placed();
   tokens.forEach((_, i) => {
     if (PAIR.test(item.word(i))) found.inPairs = true;
-    const isTwin =
-      /^twin-?packs?$/i.test(item.word(i)) ||
-      (/^twin$/i.test(item.word(i)) &&
-        item.kind(i - 1) === "open" &&
-        item.kind(i + 1) === "close") ||
-      (/^(?:twin|double)$/i.test(item.word(i)) &&
-        /^(?:packs?|pks?|pkts?)$/i.test(item.word(i + 1)));
-    if (isTwin) found.inner ??= 2;
+    if (isTwin(item, i)) found.inner ??= 2;
   });
   for (let i = 0; i < tokens.length; i++) {
     const n = item.number(i);
@@ -421,6 +414,16 @@ export function placeNumbers(item: Item, rules: readonly NumberRule[] = NUMBER_R
     rules.find((rule) => rule.takes(place, found))?.place(place, found);
   }
   return found;
+}
+
+/** "twin-pack", "(twin)", "double pack": holds two. */
+function isTwin(item: Item, i: number): boolean {
+  const word = item.word(i).toLowerCase();
+  if (!word.startsWith("twin") && word !== "double") return false;
+  if (/^twin-?packs?$/.test(word)) return true;
+  const isOfPacks = /^(?:packs?|pks?|pkts?)$/i.test(item.word(i + 1));
+  const isInBrackets = item.kind(i - 1) === "open" && item.kind(i + 1) === "close";
+  return (word === "double" && isOfPacks) || (word === "twin" && (isOfPacks || isInBrackets));
 }
 
 /** "(2/pk)", "5 per pack" from here on. */

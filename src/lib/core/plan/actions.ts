@@ -271,7 +271,9 @@ function buy(
       if (s.pair.line !== index || s.units <= 0 || s.f <= 0) continue;
       const asked = context.needs[n]!;
       serves.push({ need: asked.need.id, mesh: before.needs[n]!.restsOn, units: s.units });
-      used += type!.use === "tool" ? 1 : s.units / s.yield / measureOf(line, type!).perPiece;
+      const pieces = s.units / s.yield / measureOf(line, type!).perPiece;
+      // A tool serves every need at once; anything else is used up.
+      used = type!.use === "tool" ? Math.max(used, pieces) : used + pieces;
       const weight = (asked.weight * s.units * s.f) / asked.required;
       if (weight > main.weight) main = { need: n, weight };
     }

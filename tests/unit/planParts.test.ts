@@ -1,0 +1,259 @@
+import { expect } from "chai";
+import { candidates } from "../../src/lib/core/plan/candidates.ts";
+import { actionsOf } from "../../src/lib/core/plan/actions.ts";
+import { atRisk } from "../../src/lib/core/plan/companions.ts";
+import { frontierLimits, kneesOf, risen, stepsOf } from "../../src/lib/core/plan/frontier.ts";
+import type { FrontierPoint } from "../../src/lib/core/plan/frontier.ts";
+import { unreachableNeeds } from "../../src/lib/core/plan/infeasible.ts";
+import { leavingOf } from "../../src/lib/core/plan/leaving.ts";
+import { valueAt, type Solver } from "../../src/lib/core/plan/linearModel.ts";
+import { belowMinimum, postages, sparePacks } from "../../src/lib/core/plan/orders.ts";
+import { owningOf } from "../../src/lib/core/plan/owning.ts";
+import { partOf, portionsOf, wholeOf } from "../../src/lib/core/plan/portions.ts";
+import { stocksOf } from "../../src/lib/core/plan/stocks.ts";
+import { without } from "../../src/lib/core/plan/without.ts";
+import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
+import type { Line } from "../../src/lib/core/model/kit.ts";
+import { auditFile, good, need } from "./build.ts";
+import { bookOf, product, realSolver, request, solved } from "./planBuild.ts";
+
+/** The steps that a plan is made of, each by itself, with numbers worked out by hand. */
+
+let solver: Solver;
+before(async () => {
+  solver = await realSolver();
+});
+
+const type = (id: string) => CATALOGUE.types.get(id)!;
+const roll = (counted: number, metres: number): Line =>
+  good("roll", "medical-tape", counted, { sizeMm: [25, metres * 1000] });
+
+describe("what of a line may be left at home", () => {
+  const tape = type("medical-tape");
+  it("a roll of 1.7 m by the half metre: three halves, and 0.2 m go with the last", () => {
+    const { step, steps, rest } = portionsOf(roll(1, 1.7), tape)!;
+    expect([step, steps]).to.deep.equal([0.5, 3]);
+    expect(rest).to.be.closeTo(0.2, 1e-9);
+  });
+  it("a roll of 1 m may be halved, one of 0.9 m is carried whole or not at all", () => {
+    expect(portionsOf(roll(1, 1), tape)).to.deep.equal({ step: 0.5, steps: 2, rest: 0 });
+    expect(portionsOf(roll(1, 0.9), tape)).to.deep.equal({ step: 0.9, steps: 1, rest: 0 });
+  });
+  it("a roll that must not be cut goes whole; of two rolls, one at a time", () => {
+    expect(portionsOf(roll(1, 4), tape, false)).to.deep.equal({ step: 4, steps: 1, rest: 0 });
+    expect(portionsOf(roll(2, 4), tape)).to.deep.equal({ step: 4, steps: 2, rest: 0 });
+  });
+  it("nothing of nothing", () => expect(portionsOf(roll(0, 4), tape)).to.equal(null));
+  it("all of it or nothing: one step, be it half a unit", () => {
+    expect(wholeOf(0.5)).to.deep.equal({ step: 0.5, steps: 1, rest: 0 });
+    expect(wholeOf(0)).to.equal(null);
+  });
+  it("what is carried of a roll keeps its width; of pieces, their number; claimed stays claimed", () => {
+    expect(partOf(roll(1, 4), tape, 1.5).sizeMm).to.deep.equal([25, 1500]);
+    expect(partOf(good("p", "gauze-pad", 5), type("gauze-pad"), 2).counted).to.equal(2);
+    const claimed: Line = { id: "c", itemType: "gauze-pad", claimed: 5 };
+    expect(partOf(claimed, type("gauze-pad"), 2)).to.deep.equal({ ...claimed, claimed: 2 });
+  });
+});
+
+describe("what is left over of a purchase", () => {
+  const tweezers = (pack: number) => product("t", "tweezers-fine", pack, 3);
+  const bought = (needs: Parameters<typeof auditFile>[0], pack: number) => {
+    const r = request(auditFile(needs, []), [tweezers(pack)], { target: 0.7 });
+    const [action] = actionsOf(solved(r, solver), r);
+    if (!action || !("product" in action)) throw new Error();
+    return [action.packs, action.spare];
+  };
+  const splinters = need("s", "splinter-removal");
+  it("one tool serves two needs: of a pack of three, two are over", () =>
+    expect(bought([splinters, need("t", "tick-removal")], 3)).to.deep.equal([1, 2]));
+  it("two are asked of one tool, two packs of one bought: none is over", () =>
+    expect(bought([need("s", "splinter-removal", { quantity: { base: 2 } })], 1)).to.deep.equal([
+      2, 0,
+    ]));
+});
+
+describe("why no plan can do it", () => {
+  it("what clashes and asks for no more training than there is, is a clash", () => {
+    // Anyone may put on a plaster, and the party is anyone: it is the adhesive that forbids it.
+    const file = auditFile([need("c", "small-wound-cover", { tier: "vital" })], [], {
+      brief: { sensitivities: ["adhesive"], skill: "anyone" },
+    });
+    const r = request(file, [product("p", "adhesive-strip", 10, 1)]);
+    expect(unreachableNeeds(candidates(r), r.book)).to.deep.equal([
+      { code: "sensitivity", need: "c", clash: ["adhesive"] },
+    ]);
+  });
+});
+
+describe("what a source asks beside its prices", () => {
+  const mill = { source: "mill", postage: 4, freeFrom: 20, minimum: 10 };
+  const book = { ...bookOf([]), sources: [mill] };
+  const pads = product("pads", "gauze-pad", 1, 2.5, { source: "mill" });
+  const of = (packs: number) => [{ product: pads, packs }];
+  it("postage below 20.00, none from there on", () => {
+    expect(postages(of(7), book)).to.deep.equal([{ source: "mill", price: 4 }]);
+    expect(postages(of(8), book)).to.deep.equal([]);
+  });
+  it("an order of 10.00 is enough, one of 7.50 is not; none needs nothing", () => {
+    expect(belowMinimum(of(4), book)).to.deep.equal([]);
+    expect(belowMinimum(of(3), book)).to.deep.equal([mill]);
+    expect(belowMinimum([], book)).to.deep.equal([]);
+  });
+  it("four packs come to the least order, and one more costs less than the postage it saves: five", () => {
+    expect(sparePacks(pads, book)).to.equal(5);
+    // Without free postage only the order has to be filled; without either nothing depends on it.
+    const { freeFrom: _, ...charged } = mill;
+    expect(sparePacks(pads, { ...book, sources: [charged] })).to.equal(4);
+    expect(sparePacks(pads, { ...book, sources: [] })).to.equal(0);
+  });
+});
+
+describe("lines and products that do the same", () => {
+  const use = (line: number, f: number) => ({
+    ...{ line, need: 0, f, r: 1, yield: 1, tool: false, companions: [] },
+  });
+  it("are one stock, by its first; what does it less well is another", () => {
+    const { members, firsts, stockOf } = stocksOf([use(4, 1), use(2, 1), use(3, 0.5)] as never);
+    expect(members).to.deep.equal([[2, 4], [3]]);
+    expect([...firsts]).to.deep.equal([2, 3]);
+    expect([...stockOf]).to.deep.equal([
+      [2, 2],
+      [4, 2],
+      [3, 3],
+    ]);
+  });
+});
+
+describe("what a kit costs over five years", () => {
+  it("a product that keeps two years is bought three times, one that keeps for ever once", () => {
+    const r = request(auditFile([need("p", "medium-wound-pad")], []), [
+      product("short", "gauze-pad", 1, 2, { shelfMonths: 24 }),
+      product("long", "gauze-pad", 1, 5, { shelfMonths: null }),
+    ]);
+    expect(owningOf(r, candidates(r)).pack).to.deep.equal([600, 500]);
+  });
+});
+
+describe("what may stay at home", () => {
+  it("parts under a limit or for the lightest, whole lines over the years, else nothing", () => {
+    expect(leavingOf("cheapest", false)).to.equal("none");
+    expect(leavingOf("cheapest", true)).to.equal("parts");
+    expect(leavingOf("lightest", false)).to.equal("parts");
+    expect(leavingOf("own", true)).to.equal("whole");
+  });
+  it("a companion is at risk where no line that stays is one", () => {
+    const file = auditFile(
+      [need("n", "airway-adjunct", { companions: ["airway-lubricant"] })],
+      [good("jelly", "lubricant-sachet"), good("a", "nasal-airway")],
+      { brief: { skill: "advanced" } },
+    );
+    const r = request(file, []);
+    const c = candidates(r);
+    const [companion] = [...c.companionLines.keys()];
+    const risks = (leave: "none" | "parts", keep: string[]) => [
+      ...atRisk(c, { leave, keep: new Set(keep) }),
+    ];
+    expect(risks("none", [])).to.deep.equal([]);
+    expect(risks("parts", ["jelly"])).to.deep.equal([]);
+    expect(risks("parts", [])).to.deep.equal([companion]);
+  });
+});
+
+const point = (limit: number, coverage: number, more: Partial<FrontierPoint> = {}) => ({
+  ...{ limit, coverage, vital: 1, bound: coverage, proven: true, price: limit, massG: 0 },
+  ...{ packs: {} },
+  ...more,
+});
+
+describe("a curve of plans", () => {
+  it("never falls: a worse point is the one before it, under its own limit", () => {
+    const [first, worse, better] = risen([
+      point(10, 50),
+      point(20, 49),
+      point(30, 60, { vital: 1 }),
+    ] as FrontierPoint[]);
+    expect(worse).to.deep.equal({ ...first, limit: 20, bound: 50, proven: true });
+    expect(better!.coverage).to.equal(60);
+    // Less covered but more that is vital is no fall.
+    const [, vital] = risen([
+      point(10, 50, { vital: 0.5 }),
+      point(20, 40, { vital: 0.6 }),
+    ] as FrontierPoint[]);
+    expect(vital!.coverage).to.equal(40);
+  });
+  it("says at each step what comes in and what goes out", () =>
+    expect(
+      stepsOf([
+        point(0, 0),
+        point(10, 30, { packs: { a: 2, b: 1 } }),
+        point(20, 30, { packs: { a: 2, b: 1 } }),
+        point(30, 45, { packs: { b: 3 } }),
+      ] as FrontierPoint[]),
+    ).to.deep.equal([
+      {
+        at: 1,
+        gain: 30,
+        enters: [
+          { product: "a", packs: 2 },
+          { product: "b", packs: 1 },
+        ],
+        leaves: [],
+      },
+      {
+        at: 3,
+        gain: 15,
+        enters: [{ product: "b", packs: 2 }],
+        leaves: [{ product: "a", packs: 2 }],
+      },
+    ]));
+  it("has a knee where the slope falls to half or less: from 4 a coin to 2, not from 2 to 1.5", () => {
+    const knees = (...at: [number, number][]) =>
+      kneesOf(at.map(([limit, coverage]) => point(limit, coverage)) as FrontierPoint[]);
+    expect(knees([0, 0], [10, 40], [20, 60])).to.deep.equal([1]);
+    expect(knees([0, 0], [10, 20], [20, 35])).to.deep.equal([]);
+    // What lies under the line from point to point bends nothing.
+    expect(knees([0, 0], [10, 40], [15, 41], [20, 60])).to.deep.equal([1]);
+    expect(knees([0, 0])).to.deep.equal([]);
+  });
+  it("goes from nothing to what everything costs, closer together at the beginning", () => {
+    const r = request(auditFile([need("p", "medium-wound-pad", { quantity: { base: 4 } })], []), [
+      product("one", "gauze-pad", 1, 2.5),
+    ]);
+    // Four pads are 10.00; a third of the way is less than a third of it.
+    const limits = frontierLimits(r, "budget", 4);
+    expect([limits[0], limits.at(-1)]).to.deep.equal([0, 10]);
+    expect(limits[1]).to.be.within(0.5, 3.3);
+    expect([...limits].sort((a, b) => a - b)).to.deep.equal(limits);
+  });
+});
+
+describe("a plan without one of its products", () => {
+  const file = auditFile([need("p", "medium-wound-pad", { quantity: { base: 2 } })], []);
+  it("costs 2.00 more for two packs: each may cost 1.00 more before it would change", () => {
+    const r = request(
+      file,
+      [product("a", "gauze-pad", 1, 2), product("b", "gauze-pad", 1, 3, { massG: 12 })],
+      { target: 1 },
+    );
+    const w = without(r, solved(r, solver), "a", solver);
+    expect(w).to.deep.include({ none: false, priceMore: 2, changesAtPrice: 3, massMoreG: 4 });
+  });
+  it("there may be none", () => {
+    const r = request(file, [product("a", "gauze-pad", 1, 2)], { target: 1 });
+    expect(without(r, solved(r, solver), "a", solver)).to.deep.equal({ none: true, proven: true });
+  });
+});
+
+describe("a sum over columns", () => {
+  it("2 of the first and 3 of the third", () =>
+    expect(
+      valueAt(
+        [
+          [0, 2],
+          [2, 3],
+        ],
+        [5, 7, 11],
+      ),
+    ).to.equal(43));
+});
