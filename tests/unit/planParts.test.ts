@@ -10,6 +10,8 @@ import { valueAt, type Solver } from "../../src/lib/core/plan/linearModel.ts";
 import { belowMinimum, postages, sparePacks } from "../../src/lib/core/plan/orders.ts";
 import { owningOf } from "../../src/lib/core/plan/owning.ts";
 import { partOf, portionsOf, wholeOf } from "../../src/lib/core/plan/portions.ts";
+import { NO_LIMITS } from "../../src/lib/core/plan/limits.ts";
+import { plan } from "../../src/lib/core/plan/plan.ts";
 import { stocksOf } from "../../src/lib/core/plan/stocks.ts";
 import { without } from "../../src/lib/core/plan/without.ts";
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
@@ -71,6 +73,42 @@ describe("what is left over of a purchase", () => {
     expect(bought([need("s", "splinter-removal", { quantity: { base: 2 } })], 1)).to.deep.equal([
       2, 0,
     ]));
+});
+
+describe("what goes, and what is still to be looked at", () => {
+  const sling = need("s", "sling");
+  const actions = (r: ReturnType<typeof request>) => actionsOf(solved(r, solver), r);
+  it("what failed goes before the kit is carried; what nobody asks for, with the next order", () => {
+    const file = auditFile(
+      [sling],
+      [
+        good("tri", "triangular-bandage"),
+        good("old", "triangular-bandage", 1, { condition: "failed" }),
+        good("compass", "compass"),
+      ],
+    );
+    const drops = actions(request(file, [], { question: "lightest", target: 1 })).flatMap((a) =>
+      a.kind === "drop" ? [[a.line, a.because, a.phase]] : [],
+    );
+    expect(drops).to.deep.equal([
+      ["old", "failed", "before-carried"],
+      ["compass", "not-asked", "next-order"],
+    ]);
+  });
+  it("only what the plan leans on is to be checked, and not what is carried elsewhere", () => {
+    const file = auditFile(
+      [sling, need("w", "signal")],
+      [
+        { id: "tri", itemType: "triangular-bandage", claimed: 1 },
+        { id: "compass", itemType: "compass", claimed: 1 },
+      ],
+      { brief: { carriedElsewhere: [{ itemType: "whistle", pieces: 1, reachS: 10 }] } },
+    );
+    const checks = actions(request(file, [], { target: 0.1 })).flatMap((a) =>
+      a.kind === "check" ? [a.line] : [],
+    );
+    expect(checks).to.deep.equal(["tri"]);
+  });
 });
 
 describe("why no plan can do it", () => {
@@ -242,6 +280,35 @@ describe("a plan without one of its products", () => {
   it("there may be none", () => {
     const r = request(file, [product("a", "gauze-pad", 1, 2)], { target: 1 });
     expect(without(r, solved(r, solver), "a", solver)).to.deep.equal({ none: true, proven: true });
+  });
+});
+
+describe("where the solver finds nothing in its time", () => {
+  /** Only what the programme's relaxation says is known. */
+  const late: Solver = (model, options) =>
+    options?.relaxed
+      ? solver(model, options)
+      : { status: "time-limit", x: [], objective: Infinity, bound: -Infinity };
+  const packOf4 = product("pads", "gauze-pad", 4, 4, { shelfMonths: null });
+  const pads = (base: number) =>
+    auditFile([need("p", "medium-wound-pad", { quantity: { base } })], []);
+  const said = (r: ReturnType<typeof request>) => {
+    const outcome = plan(r, late);
+    if (outcome.status === "infeasible") throw new Error(JSON.stringify(outcome.why));
+    return outcome;
+  };
+  it("the quick answer stands, with how far it may be from the best: half a pack would do, 2.00", () => {
+    const outcome = said(request(pads(2), [packOf4], { target: 1 }));
+    expect(outcome.choice.price).to.equal(4);
+    expect(outcome).to.include({ status: "feasible", gapIn: "price", tiesProven: false });
+    expect(outcome.gap).to.be.closeTo(2, 1e-6);
+  });
+  it("5.00 buy a pack of four of eight, and two thirds of a single pad: 8.33 points", () => {
+    const limits = { ...NO_LIMITS, budget: 5 };
+    const one = product("one", "gauze-pad", 1, 1.5);
+    const outcome = said(request(pads(8), [packOf4, one], { question: "best", limits }));
+    expect(outcome.gapIn).to.equal("coverage");
+    expect(outcome.gap).to.be.closeTo(100 / 12, 1e-4);
   });
 });
 

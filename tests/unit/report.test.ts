@@ -16,6 +16,7 @@ import { toPdf } from "../../src/lib/report/toPdf.ts";
 import { compareTable } from "../../src/lib/core/formats/compareTable.ts";
 import { compareKits } from "../../src/lib/core/compare/compareKits.ts";
 import { PRICE_BOOK } from "../../src/lib/data/priceBook.ts";
+import type { AuditFile } from "../../src/lib/core/model/auditFile.ts";
 import { auditFile, good, need, TODAY } from "./build.ts";
 
 const records = demoRecords();
@@ -141,19 +142,14 @@ describe("the comparison as a table", () => {
 });
 
 describe("the published verdict", () => {
-  const day = (lines: Parameters<typeof auditFile>[1]) =>
-    audit(
-      auditFile(
-        [
-          need("t", "limb-tourniquet", { tier: "vital" }),
-          need("s", "sling"),
-          need("l", "light", { tier: "useful" }),
-        ],
-        lines,
-      ),
-      TODAY,
-      CATALOGUE,
-    );
+  const day = (lines: Parameters<typeof auditFile>[1], events: AuditFile["events"] = []) => {
+    const needs = [
+      need("t", "limb-tourniquet", { tier: "vital" }),
+      need("s", "sling"),
+      need("l", "light", { tier: "useful" }),
+    ];
+    return audit({ ...auditFile(needs, lines), events }, TODAY, CATALOGUE);
+  };
   const whole = [
     good("tq", "windlass-tourniquet"),
     good("tri", "triangular-bandage"),
@@ -198,6 +194,12 @@ describe("the published verdict", () => {
       line(day([]), plan({ actions: buys(5), price: 26 }), { price: 50, massG: 900 }),
     ).to.match(/^Leave it on the shelf, for this brief: .*five purchases for €26\.00.*€50\.00\.$/);
     expect(line(day([]), null)).to.equal("Leave it on the shelf, for this brief.");
+  });
+  it("a kit that somebody carries is on no shelf; one that was only counted still is", () => {
+    const after = (kind: "carried" | "counted") =>
+      line(day([], [{ id: "e", on: "2026-11-01", kind }]), null);
+    expect(after("carried")).to.equal("Do not carry it as it is, for this brief.");
+    expect(after("counted")).to.equal("Leave it on the shelf, for this brief.");
   });
   it("says what it is for, does well, lacks, is made of, and what stays short, with no slip", () => {
     const a = day([good("tq", "windlass-tourniquet"), good("junior", "adhesive-junior", 40)]);

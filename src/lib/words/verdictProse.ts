@@ -1,6 +1,7 @@
 import type { Audit } from "../core/audit/audit.ts";
 import { isWhole } from "../core/base/tolerance.ts";
 import { kitLoad } from "../core/bag/load.ts";
+import type { EventKind } from "../core/model/event.ts";
 import { paddingOf } from "../core/count/padding.ts";
 import type { Action } from "../core/plan/actions.ts";
 import { CATEGORY_LABEL } from "./labels.ts";
@@ -45,6 +46,20 @@ const inWords = (n: number): string => NUMBER_WORDS[n] ?? String(n);
 /** A kit that leaves more than half of one's own to be bought brings too little to start from. */
 const MOST_OF_OWN = 0.5;
 
+/** Events that a kit has which somebody carries: it is on no shop's shelf to be left there. */
+const IN_SERVICE: ReadonlySet<EventKind> = new Set([
+  "used",
+  "put-back",
+  "carried",
+  "sealed",
+  "handed-over",
+  "plan-done",
+]);
+const notThisOne = (a: Audit): string =>
+  a.context.audit.events?.some((e) => IN_SERVICE.has(e.kind))
+    ? "Do not carry it as it is, for this brief"
+    : "Leave it on the shelf, for this brief";
+
 /** "Carry it", "Carry it after these five purchases", "Leave it on the shelf", for this brief. */
 export function carryLine(a: Audit, { plan, buildOwn, pending }: VerdictMatter): string {
   if (a.grade === null) return "Nothing to judge: the list asks for nothing under this brief.";
@@ -53,11 +68,11 @@ export function carryLine(a: Audit, { plan, buildOwn, pending }: VerdictMatter):
       ? "Carry it, for this brief."
       : "Carry it, for this brief, once what is taken on trust here has been checked.";
   if (pending) return "Not ready as it is; what would make it so is still being worked out.";
-  if (plan?.gradeAfter !== "Ready") return "Leave it on the shelf, for this brief.";
+  if (plan?.gradeAfter !== "Ready") return `${notThisOne(a)}.`;
   const bought = plan.actions.filter((x) => "product" in x).length;
   if (bought === 0) return "Carry it, for this brief, after what is done below without buying.";
   if (buildOwn && plan.price > MOST_OF_OWN * buildOwn.price)
-    return `Leave it on the shelf, for this brief: to make it ready takes ${bought === 1 ? "a purchase" : `${inWords(bought)} purchases`} for ${money(plan.price, plan.currency)}, an empty bag filled by the same list ${money(buildOwn.price, plan.currency)}.`;
+    return `${notThisOne(a)}: to make it ready takes ${bought === 1 ? "a purchase" : `${inWords(bought)} purchases`} for ${money(plan.price, plan.currency)}, an empty bag filled by the same list ${money(buildOwn.price, plan.currency)}.`;
   return `Carry it, for this brief, after ${bought === 1 ? "this one purchase" : `these ${inWords(bought)} purchases`} (${money(plan.price, plan.currency)}).`;
 }
 
