@@ -273,6 +273,38 @@ describe("sizes beside counts", () => {
   });
 });
 
+describe("a line that goes on", () => {
+  const read = (text: string) =>
+    readCard(text, vocabulary).entries.map((e) => `${e.pieces} ${e.itemType}`);
+  it("with what is there besides, and with what is not", () =>
+    expect(
+      read("You get: 2 eye pads and a foil blanket. There is also a whistle. Not included: tape."),
+    ).to.deep.equal(["2 eye-pad", "1 foil-blanket", "1 whistle"]));
+  it("an abbreviation with its dot ends no sentence", () =>
+    expect(read("Whistle 1\n2 Triang. Bandage missing")).to.deep.equal(["1 whistle"]));
+  it("said aloud, no comma written: what is put right is put right", () =>
+    expect(
+      read(
+        "right there's four eye pads no three eye pads two foil blankets a pair of scissors there's twenty five safety pins",
+      ),
+    ).to.deep.equal(["3 eye-pad", "2 foil-blanket", "1 small-scissors", "25 safety-pin"]));
+});
+
+describe("two numbers without a unit", () => {
+  const sizeOf = (line: string) => readCard(`Whistle 1\n${line}`, vocabulary).entries[1]?.sizeMm;
+  for (const [line, mm] of [
+    // Inches are written in quarters, and no plaster in inches is longer than 4.5.
+    ["Washproof plasters 7.2x2.5   20", [25, 72]],
+    ["Fabric plasters 7.2x1.9 10", [19, 72]],
+    ["plasters 7x2, 10", [20, 70]],
+    ["plasters 1x3, 10", [25, 76]],
+    ["gauze pads 10x7.5, 5", [75, 100]],
+  ] as const)
+    it(`“${line}”`, () => expect(sizeOf(line)).to.deep.equal(mm));
+  it("the dot of “No.8” makes no eight tenths of it", () =>
+    expect(sizeOf("Field dressing No.8 x 2")).to.equal(null));
+});
+
 describe("words that say what a thing is like", () => {
   const WORDS =
     "sterile|non-adherent|low adherent|waterproof|fabric|hypoallergenic|self-adhesive|elastic|conforming|cohesive|absorbent|alcohol-free|latex-free|powder-free|nitrile|disposable|individually wrapped|assorted|large|blue|detectable|unmedicated|single use|non-woven|cotton|calico|reusable|instant|plastic|stainless steel|folded|vacuum packed|compressed|boxed|in pouch|CE marked|adjustable|transparent|hydrogel|paraffin|microporous|8-ply|unit dose|spare|new|blunt|fine point".split(

@@ -7,13 +7,13 @@
 export const NAMES_ABROAD: Readonly<Record<string, readonly string[]>> = {
   "triangular bandage": ["dreiecktuch", "dreiecktücher", "dreieckstuch", "bandage triangulaire", "écharpe triangulaire", "venda triangular", "pañuelo triangular", "benda triangolare", "telo triangolare", "driekante doek", "driekanteverband", "driehoeksverband"],
   "bandaged dressing": ["verbandpäckchen", "wundverbandpäckchen", "snelverband", "pansement individuel", "pansement d'urgence"],
-  "pressure bandage": ["druckverband", "notverband", "pansement compressif", "bandage compressif", "vendaje compresivo", "venda compresiva", "bendaggio compressivo", "drukverband", "wonddrukverband"],
+  "pressure bandage": ["druckverband", "notverband", "pansement compressif", "coussin hémostatique", "coussin hémostatique d'urgence", "bandage compressif", "vendaje compresivo", "venda compresiva", "bendaggio compressivo", "drukverband", "wonddrukverband"],
   "burn sheet": ["brandwundenverbandtücher", "verbandtücher", "brandwundenverbandtuch", "verbandtuch", "drap stérile brûlure", "sábana quemados", "telo ustioni", "brandwondenlaken"],
   "plasters": ["pflaster", "wundpflaster", "pflasterstrip", "heftpflasterstrip", "pansement adhésif", "pansement assorti", "cerotto", "cerotti", "cerotti assortiti", "pleister", "wondpleister", "vingerpleister", "vendita", "apósito adhesivo", "tira adhesiva"],
   "plaster strip to cut": ["wundschnellverband", "pansement à découper", "bande pansement à découper", "tira adhesiva cortar", "cerotto a taglio", "wondpleister op rol"],
   "fingertip plasters": ["fingerkuppenverband", "fingerkuppenverbände", "fingerkuppenpflaster", "fingerverband", "fingerverbände", "pansement doigt", "vingertoppleister"],
   "conforming bandage": ["mullbinde", "mullbinden", "fixierbinde", "fixierbinden", "bande de gaze", "bande extensible", "bande de fixation", "venda de gasa", "benda di garza", "benda orlata", "bende orlate", "hydrofiel windsel", "hydrofiele windsels", "gaaswindsel"],
-  "elastic bandage": ["idealbinde", "idealbinden", "elastische binde", "elastische binden", "bande élastique", "venda elástica", "benda elastica", "bende elastiche", "elastische zwachtel", "elastisch windsel"],
+  "elastic bandage": ["idealbinde", "idealbinden", "elastische binde", "elastische binden", "bande élastique", "bande de crêpe", "bande crêpe", "venda elástica", "benda elastica", "bende elastiche", "elastische zwachtel", "elastisch windsel"],
   "cohesive bandage": ["haftbinde", "haftbinden", "kohäsive binde", "bande cohésive", "venda cohesiva", "benda coesiva", "cohesief windsel", "zelfklevende zwachtel"],
   "sterile gauze pads": ["kompresse steril", "kompressen steril", "wundkompresse", "wundkompressen", "mullkompresse", "mullkompressen", "compresse stérile", "compresse de gaze", "gasa estéril", "gasa", "compresa estéril", "compresa de gasa", "garza sterile", "garze sterili", "compressa di garza", "compresse di garza", "steriel gaas", "steriel gaasje", "gaaskompres", "gaaskompressen", "gaasje"],
   "non-adherent pads": ["wundauflage", "wundauflagen", "compresse non adhérente", "apósito no adherente", "medicazione non aderente", "wondkompres", "niet verklevend kompres"],
@@ -100,10 +100,10 @@ export const NAMES_ABROAD: Readonly<Record<string, readonly string[]>> = {
 // prettier-ignore
 export const COUNTED_ABROAD: Readonly<Record<string, readonly string[]>> = {
   pcs: ["stück", "stk", "st", "pièces", "unidades", "uds", "pezzi", "pz", "stuks"],
-  box: ["bte", "boîte", "caja", "scatola", "schachtel", "doos"],
-  pack: ["packung", "pckg", "paquet", "paquete", "confezione", "conf", "pakje"],
+  box: ["bte", "boîte", "caja", "scatola", "scatole", "schachtel", "schachteln", "karton", "doos", "doosje"],
+  pack: ["packung", "packungen", "pckg", "pck", "päckchen", "paquet", "paquete", "confezione", "confezioni", "conf", "pakje"],
   pair: ["paar", "paire", "par", "paio", "paia"],
-  roll: ["rolle", "rouleau", "rollo", "rotolo", "rol"],
+  roll: ["rolle", "rollen", "rouleau", "rouleaux", "rollo", "rotolo", "rotoli", "rol"],
   sterile: ["steril", "stérile", "estéril", "sterili", "steriel"],
   of: ["à", "de", "da", "zu je", "van"],
 };

@@ -94,6 +94,28 @@ export const SPLITTERS: readonly Split[] = [
   spaced,
 ];
 
+const QUOTED = `"(?:[^"]|"")*"`;
+/** `"Eye pads, sterile","4"`, `1;"Eye pads";4`: the line begins with a quote, or with its number. */
+const QUOTED_CELLS = new RegExp(
+  `^\\s*(?:\\d{1,3}\\s*[,;]\\s*)?${QUOTED}(?:\\s*[,;]\\s*(?:${QUOTED}|[^",;]*))+\\s*$`,
+);
+/**
+ * The lines of a card with those that are cells in quotes set apart by tabs: what stands in quotes holds no inches, and no
+ * end of a cell. As they are where a line without quotes has as many cells: that is their heading, and a table reads them.
+ */
+export function quotedAsCells(lines: readonly string[]): readonly string[] {
+  const first = lines.find((line) => QUOTED_CELLS.test(line));
+  if (first === undefined) return lines;
+  const delimiter = /"\s*;|;\s*"/.test(first) ? ";" : ",";
+  const cells = splitQuoted(first, delimiter).length;
+  const isHeading = (line: string) => !line.includes('"') && line.split(delimiter).length === cells;
+  return lines.some(isHeading)
+    ? lines
+    : lines.map((line) =>
+        QUOTED_CELLS.test(line) ? splitQuoted(line, delimiter).join("\t") : line,
+      );
+}
+
 /** Cells of one line; quotes hold delimiters, doubled quotes are one (RFC 4180). */
 function splitQuoted(line: string, delimiter: string): string[] {
   // An inch sign within a cell quotes nothing.

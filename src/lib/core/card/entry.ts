@@ -191,7 +191,7 @@ function bareSize(
   const isWide = counted && reading.pieces !== a * b && isWidePad(a, b);
   const isPad = isWide || (counted ? isUsualPad(a, b) || isMadeInCm(a, b) : isBarePad(a, b, type));
   if (!isPad || !isPadLike(type, reading.noun)) return { sizeMm: null, bareIsCount: true };
-  return sizeIn([a, b], metric || isWide || isMetricPad(a, b) ? CM : INCH);
+  return sizeIn([a, b], metric || isWide || isMadeMetric(a, b, type) ? CM : INCH);
 }
 
 /** Two numbers alone: a usual size, the smaller first, or one that is made; "plasters 20x20" are packs. */
@@ -209,9 +209,16 @@ const isPadLike = (type: string | null, noun: string): boolean =>
     ? /^pads?$/i.test(noun.trim())
     : /pad|gauze|dressing|adhesive|tulle|bandage|patch|sheet|tape|cold-pack/.test(type);
 
-/** Squares of gauze are made in 2, 3 and 4 inches, and in 5, 7.5, 10 and 20 cm. */
+/** Squares of gauze are made in 2, 3 and 4 inches, and in 5, 7.5, 10 and 20 cm; halves are centimetres too. */
 const isMetricPad = (a: number, b: number): boolean =>
-  (a === b && a >= 5) || a % 1 === 0.5 || isMadeInCm(a, b);
+  (a === b && a >= 5) || [a, b].some((n) => n % 1 === 0.5 || !isOfInches(n)) || isMadeInCm(a, b);
+
+/** Inches are written in quarters: "7.2", "1.9" are centimetres. */
+const isOfInches = (n: number): boolean => Number.isInteger(4 * n);
+/** The longest plaster that is made in inches is 4.5 long: "plasters 7 x 2". */
+const LONGEST_PLASTER_IN = 4.5;
+const isMadeMetric = (a: number, b: number, type: string | null): boolean =>
+  isMetricPad(a, b) || (type === "adhesive-strip" && Math.max(a, b) > LONGEST_PLASTER_IN);
 
 /** Pads, dressings and sheets that are made in these centimetres, and in no such inches. */
 const MADE_IN_CM = new Set(

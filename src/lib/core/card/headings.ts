@@ -1,5 +1,6 @@
 import { isSure, type Draft } from "./draft.ts";
 import { firstTold, noIf, yesIf, type Rule } from "./firstTold.ts";
+import { CARRIED, PART_OF_ONE, PLACE_WORDS } from "./placeWords.ts";
 import { isCapitals, type Style } from "./style.ts";
 
 /** Lines that name a group of items: an ordered table, the first rule that tells decides. */
@@ -11,18 +12,24 @@ const HEADINGS = new Set(
 );
 
 /** "Pouch 2 – airway". */
-const NUMBERED_PLACE =
-  /^\W*(?:bag|box|pouch|drawer|shelf|pocket|module|kit|tray|case|layer)\s+(?:\d{1,2}|\p{Lu})\s*[:–—-]\s/iu;
+const NUMBERED_PLACE = new RegExp(
+  `^\\W*(?:${PLACE_WORDS})\\s+(?:\\d{1,2}|\\p{Lu})\\s*[:–—-]\\s`,
+  "iu",
+);
 
 /** "Bag 2 (resuscitation)", "Drawer B – eyes": nothing in it is counted. */
-const NUMBERED_GROUP =
-  /^\W*(?:bag|box|pouch|drawer|shelf|pocket|module|tray|case|layer|section|part|compartment|bin)\s+(?:\d{1,2}|\p{Lu})\s*(?:\([^()\d]*\)|[:–—-]\s*[^\d]*)\s*$/iu;
+const NUMBERED_GROUP = new RegExp(
+  `^\\W*(?:${PLACE_WORDS})\\s+(?:\\d{1,2}|\\p{Lu})\\s*(?:\\([^()\\d]*\\)|[:–—-]\\s*[^\\d]*)\\s*$`,
+  "iu",
+);
 
-/** "Compartment B", "Drawer 3": alone; no kit holds three drawers, so it is not a count. */
-const PLACE_ALONE =
-  /^\W*(?:(?:compartment|section|layer|shelf|drawer|pocket|module|bay|level|tier|zone|tray|side)\s+(?:\d{1,2}|\p{L}|[ivx]{2,4})|(?:bag|box|pouch|case|sack|tin|kit)\s+(?:\p{L}|[ivx]{2,4}))\W*$/iu;
+/** "Compartment B", "Drawer 3", "Bag II": alone, and no count. */
+const PLACE_ALONE = new RegExp(
+  `^\\W*(?:(?:${PART_OF_ONE})\\s+(?:\\d{1,2}|\\p{L}|[ivx]{2,4})|(?:${CARRIED})\\s+(?:\\p{L}|[ivx]{2,4}))\\W*$`,
+  "iu",
+);
 /** "Pouch 2", which may be two pouches: a group where what follows has its count in front. */
-const BAG_WITH_NUMBER = /^\W*(?:bag|box|pouch|case|sack|tin|kit)\s+\d{1,2}\W*$/iu;
+const BAG_WITH_NUMBER = new RegExp(`^\\W*(?:${CARRIED})\\s+\\d{1,2}\\W*$`, "i");
 const COUNT_IN_FRONT = /^\W*\d/;
 
 /** "A. Dressings", with a list mark: a heading where what is listed carries counts. */
@@ -98,14 +105,14 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
       ),
   },
   {
-    name: "'KM 32 post', first of all: no word of it is known",
+    name: "'KM 32 post', first of all: no word of it is known, and nothing is so large",
     tells: ({ isFirst, row, match, segments, style }) =>
       yesIf(
         isFirst &&
           !row.bullet &&
           !style.spoken &&
           match.type === null &&
-          segments.every((s) => s.match.type === null),
+          segments.every((s) => s.match.type === null && s.reading.sizeMm === null),
       ),
   },
   {

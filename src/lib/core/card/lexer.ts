@@ -146,7 +146,9 @@ const STEPS: readonly Step[] = [
     const found = unitAfter(text, gap);
     return found && { length: found.length, token: found.token(before) };
   },
-  function number(text) {
+  function number(text, before, gap) {
+    // "No.8": the dot shortens the word before it.
+    if (text.startsWith(".") && before?.kind === "word" && gap === 0) return null;
     const found = /^[\d.¼½¾⅓⅔⅛⅜⅝⅞]/u.test(text) ? numberAt(text) : null;
     return (
       found && {

@@ -15,5 +15,8 @@ export const VALUE_OF: Readonly<Record<string, number>> = Object.fromEntries([
   ["a dozen", 12],
 ]);
 
+export const TENS_SAID = TENS.join("|");
+/** Source of a pattern for a count in words. */
+export const NUMBER_SAID = `a hundred|a dozen|(?:${TENS_SAID})(?:[ -](?:${ONES.join("|")}))?|${TEENS.join("|")}|${ONES.join("|")}`;
 /** Source of a pattern for a count in figures or words. */
-export const NUMBER_WORDS = `\\d{1,4}|a hundred|a dozen|(?:${TENS.join("|")})(?:[ -](?:${ONES.join("|")}))?|${TEENS.join("|")}|${ONES.join("|")}`;
+export const NUMBER_WORDS = `\\d{1,4}|${NUMBER_SAID}`;

@@ -39,6 +39,14 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     read: (counted) => counted!.split(" ").at(-1)!,
   },
   {
+    name: "so many of each of two in brackets",
+    example: ["spacers (adult + child) x1 each", "spacers (adult + child) x 2"],
+    holds: " each",
+    pattern:
+      /(?<=\(\p{L}[^()+&,/\d]*(?:[+&,/]|\band\b)[^()+&,/\d]*\))\s*[x×:–-]?\s*(\d{1,2})\s+(?:of\s+)?each\b/giu,
+    read: (_, n) => ` x ${2 * Number(n)}`,
+  },
+  {
     name: "what each holds, said behind the packs",
     example: ["three strips each of seven", "three strips of seven"],
     holds: " each of ",

@@ -22,6 +22,20 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "with ",
   },
   {
+    name: "non-, shortened",
+    example: ["swabs n/woven", "swabs non-woven"],
+    holds: "n/",
+    pattern: /\bn\/(?=wov|adh|stick|ster|lat|irrit)/giu,
+    read: "non-",
+  },
+  {
+    name: "waterproof, shortened",
+    example: ["w/proof plasters", "waterproof plasters"],
+    holds: "w/pr",
+    pattern: /\bw\/pro?o?f\b/giu,
+    read: "waterproof",
+  },
+  {
     name: "a dressing with its bandage",
     example: ["wound dressings with bandage 12 x 12 cm", "wound bandaged dressing 12 x 12 cm"],
     holds: "dressing",
@@ -267,7 +281,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["dressing sterile f/a med 12 x 12 cm", "medium dressing sterile 12 x 12 cm"],
     holds: ["dressing", "drsg"],
     pattern:
-      /\b(?:dressings?|drsgs?)((?:,?\s+(?:sterile|wound))?)(?:,?\s+(?:f\/a|first aid))?,?\s+(med|lge|lrg|sml)\b\.?/giu,
+      /\b(?:dressings?|drsgs?)((?:,?\s+(?:sterile|wound))?)(?:,?\s+(?:f\/a|first aid))?(?:,?\s+|\s*\()(med|lge|lrg|sml)\b\.?\)?/giu,
     read: (_, sterile, size) => `${SIZE_OF[size!.toLowerCase()]!} dressing${sterile!}`,
   },
   {
@@ -312,7 +326,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["standard dressing no. 8 or 13", "bandaged dressing"],
     holds: "dressing",
     pattern:
-      /\b(?:(?:standard|wound|sterile|unmedicated|first aid)\s+)*dressings?,?\s+(?:no|nr|number)s?\.?\s?(?:[789]|1[345])\b(?:\s*(?:or|\/)\s*(?:no\.?\s?)?(?:[789]|1[345])\b)?/giu,
+      /\b(?:(?:standard|wound|sterile|unmedicated|first aid)\s+)*dressings?,?\s+(?:no|nr|number)s?\.?\s?(?:[789]|1[345])\b(?:\s*(?:or|\/)\s*(?:no\.?\s?)?(?:[789]|1[345])\b)?(?!.*\b(?:no|nr)\.?\s?\d)/giu,
     read: "bandaged dressing",
   },
   {

@@ -302,6 +302,16 @@ export const PACK_PHRASES: readonly Phrase[] = [
     read: (_, n) => `${half(n!)} pcs`,
   },
   {
+    name: "half a box, and in brackets what a full one holds",
+    example: ["plasters: half a box (box = 100)", "plasters: 50 pcs"],
+    holds: "half",
+    pattern: new RegExp(
+      `\\bhalf\\s+(?:an?\\s+)?${PACK}(\\s+of\\s+\\p{L}[\\p{L} ]{2,30}?)?\\s*\\(\\s*(?:(?:full\\s+)?${PACK}\\s*(?:=|of|holds?)\\s*(${N})|(${N})\\s+(?:in|to)\\s+an?\\s+(?:full\\s+)?${PACK})\\s*\\)`,
+      "giu",
+    ),
+    read: (_, of, first, second) => `${half((first ?? second)!)} pcs${of ?? ""}`,
+  },
+  {
     name: "a box of so many, half of it left",
     example: ["swabs, box of 100, about half left", "swabs, 50 pcs"],
     holds: "half",

@@ -1,5 +1,6 @@
 import { saysGone } from "./absence.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
+import { PLACE_WORDS } from "./placeWords.ts";
 import type { Phrase } from "./phrase.ts";
 
 /** What is said of a thing besides: its state, its date, where it lies; it goes, for it names and counts nothing. */
@@ -21,8 +22,10 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     name: "which of several it lies in",
     example: ["tray 1 = 20 strips, tray 2 = 12 pads", "20 strips, 12 pads"],
     holds: "=",
-    pattern:
-      /\b(?:tray|box|drawer|shelf|pocket|pouch|bag|side|row|layer|tin|bin|section|compartment|bay)\s+(?:no\.?\s*)?(?:\d{1,2}|[A-F])\s*=\s*(?=\d)/giu,
+    pattern: new RegExp(
+      `\\b(?:${PLACE_WORDS})\\s+(?:no\\.?\\s*)?(?:\\d{1,2}|[A-F])\\s*=\\s*(?=\\d)`,
+      "gi",
+    ),
     read: "",
   },
   {
@@ -61,11 +64,29 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     read: "",
   },
   {
+    name: "without what it is fastened or worked with",
+    example: ["a triangular bandage with no pins", "a triangular bandage"],
+    holds: " with",
+    pattern:
+      /(?<=\p{L}{3}),?\s+with(?:\s+no|out(?:\s+(?:any|its|their|the))?)\s+(?:safety\s+)?(?:pins?|clips?|hooks?|fasteners?|caps?|covers?|tags?|bulbs?|handles?|straps?|batter(?:y|ies))\b/giu,
+    read: "",
+  },
+  {
     name: "what it needs",
     example: ["thermometer needs a battery", "thermometer"],
     holds: " need",
     pattern:
       /\s*[,;–-]?\s+needs?\s+(?:an?\s+|new\s+)*(?:batter(?:y|ies)|charging|cleaning|washing|sharpening|a\s+wash)\b/giu,
+    read: "",
+  },
+  {
+    name: "that it is there",
+    example: ["There is also a whistle.", "a whistle."],
+    holds: "there",
+    pattern: new RegExp(
+      `^\\W*there(?:['’]?s|\\s+(?:is|are))\\s+(?:also\\s+)?(?=(?:${N}|an?)\\s)`,
+      "iu",
+    ),
     read: "",
   },
   {

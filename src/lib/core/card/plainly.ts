@@ -1,5 +1,6 @@
 import type { CardRow } from "./cardRow.ts";
-import { NUMBER_WORDS } from "./numberWords.ts";
+import { NUMBER_SAID, NUMBER_WORDS, TENS_SAID } from "./numberWords.ts";
+import { PLACE_WORDS } from "./placeWords.ts";
 import { rephrase } from "./phrases.ts";
 import { speaksOfAbsence } from "./absence.ts";
 import { eachVariant } from "./variants.ts";
@@ -58,14 +59,17 @@ function withoutPlace(row: CardRow, names: (text: string) => boolean): CardRow {
   const namesNothing = !names(label.replace(HOLDER, " "));
   const isPlace =
     PLACE.test(label) || (/:\s/.test(m[0]) && /[,;+&]|\sand\s/.test(rest) && namesNothing);
-  return isPlace && rest.split(/[,;+&]|\sand\s/).some(names)
+  // "Dressings: 6 medium, 2 eye": the label is the name of all.
+  return isPlace && rest.split(/[,;+&]|\sand\s/).some(names) && eachVariant(row.text).length === 1
     ? { ...row, text: rest, bullet: true }
     : row;
 }
 
 /** "SHELF 1   plasters, 20": where things lie, set apart before them. */
-const PLACE_LABEL =
-  /^(?:shelf|drawer|door|lid|tray|pocket|bag|box|pouch|compartment|layer|rack|hook|bin|side|top|bottom|front|back|left|right)\s*(?:no\.?\s*)?(?:\d{1,2}|[A-F])?(?:\s{2,}|\s*:\s+|\s+[-–]\s+)(?=\S)/iu;
+const PLACE_LABEL = new RegExp(
+  `^(?:${PLACE_WORDS}|door|lid|hook|top|bottom|front|back|left|right)\\s*(?:no\\.?\\s*)?(?:\\d{1,2}|[A-F])?(?:\\s{2,}|\\s*:\\s+|\\s+[-–]\\s+)(?=\\S)`,
+  "i",
+);
 /** "BLEED        TQ 2 | gauze 1": a word in capitals far before a list says what the list is for. */
 const GROUP_LABEL = /^\p{Lu}[\p{Lu}/& .-]{2,20}?\s{3,}(?=\S)/u;
 function withoutGroup(row: CardRow, names: (text: string) => boolean): CardRow {
@@ -193,19 +197,43 @@ function eachClause(row: CardRow, names: (text: string) => boolean): CardRow[] {
   return eachNamed(row, parts, names);
 }
 
+/** "There is also a whistle": goes on with what is there. */
+const SAYS_MORE = /^(?:there(?:['’]?s|\s+(?:is|are))|also|plus)\b/i;
 /** Shorter lines are one sentence, or abbreviations with their dots. */
 const LONG_LINE = 100;
-/** A line that goes on for several sentences, as dictated, is a row for each. */
+/** "two bandages three eye pads a pair of shears": where the next thing said aloud begins. */
+const NEXT_SAID = new RegExp(
+  `(?<!\\b(?:no|sorry|wait|mean|about|like|it|says?|count|see|of|by|point|and|${TENS_SAID}))\\s+(?=(?:an?\\s+(?:pair|box|roll|pack|packet|couple)(?:\\s+of)?|${NUMBER_SAID})\\s+\\p{L}{3})`,
+  "iu",
+);
+const THERE_IS = /\s+(?=there(?:['’]?s|\s+(?:is|are))\s)/i;
+/** Things said aloud and written down without a comma, where each is surely named: a row for each. */
+function eachSaid(row: CardRow, names: (text: string) => boolean): CardRow[] {
+  if (row.inTable || /[,;:|•·(]|\.\s|\s[-–—]\s/.test(row.text)) return [row];
+  const parts = row.text.split(THERE_IS).flatMap((said) => {
+    const [lead = "", ...things] = said.split(NEXT_SAID);
+    const [first = "", ...others] = names(lead) ? [lead, ...things] : things;
+    const areNamed = names(first) && others.length > 0 && others.every(names);
+    return areNamed ? [names(lead) ? first : `${lead} ${first}`, ...others] : [said];
+  });
+  return parts.length >= FEWEST_THINGS ? parts.map((text) => ({ ...row, text })) : [row];
+}
+
+/** Fewer words are an abbreviation with its dot: "2 Triang. Bandage". */
+const SHORTEST_SENTENCE = 3;
+/** A line that goes on for several sentences, as dictated, or says besides what is not there, is a row for each. */
 function eachSentence(row: CardRow): CardRow[] {
   if (row.inTable) return [row];
   const missing = row.text.split(
-    /(?<=[.;])\s+(?=(?:missing|absent|wanted|short|not\s+(?:there|found|present)|to\s+(?:buy|order|replace))\s*:)/iu,
+    /(?<=[.;])\s+(?=(?:missing|absent|wanted|short|not\s+(?:there|found|present|included|supplied|provided)|sold\s+separately|to\s+(?:buy|order|replace))\s*:)/iu,
   );
   if (missing.length > 1) return missing.flatMap((text) => eachSentence({ ...row, text }));
-  if (row.text.length < LONG_LINE) return [row];
-  return row.text
-    .split(/(?<=\p{Ll}{3}\)?)\.\s+(?=\p{Lu}\p{Ll})/u)
-    .map((text) => ({ ...row, text }));
+  const sentences = row.text.split(/(?<=\p{Ll}{3}\)?)\.\s+(?=\p{Lu}\p{Ll})/u);
+  const areWhole = sentences.every((s) => s.trim().split(/\s+/).length >= SHORTEST_SENTENCE);
+  const saysMore = sentences.slice(1).some((s) => SAYS_MORE.test(s) || speaksOfAbsence(s));
+  return row.text.length >= LONG_LINE || (areWhole && saysMore)
+    ? sentences.map((text) => ({ ...row, text }))
+    : [row];
 }
 
 /**
@@ -219,6 +247,7 @@ export const plainly = (
 ): CardRow[] =>
   withoutDitto(rows).flatMap((row) =>
     eachSentence(row)
+      .flatMap((line) => eachSaid(line, names))
       .flatMap((line) => eachAcross(line, names))
       .flatMap((line) => eachBetween(line, names))
       .flatMap((line) => eachClause(line, names))

@@ -1,7 +1,7 @@
 import { rememberingFor } from "../base/remembering.ts";
 import { inEnglish } from "./abroad.ts";
 import { speaksOfAbsence, speaksOfWant } from "./absence.ts";
-import { keptInPlace } from "./cells.ts";
+import { keptInPlace, quotedAsCells } from "./cells.ts";
 import { claimOf } from "./claim.ts";
 import { cleanLines, untickedLines } from "./cleanLines.ts";
 import { draftOf, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
@@ -98,7 +98,7 @@ export function readCard(
 
 /** The rows of a card, its tables laid out, before their wording is looked at. */
 function rowsOf(text: string, vocabulary: Vocabulary, habits: Habits): readonly CardRow[] {
-  const lines = strokesAsCells(cleanLines(text)).map((line) =>
+  const lines = strokesAsCells(quotedAsCells(cleanLines(text))).map((line) =>
     line.length > LONGEST_LINE ? line : putRight(line, vocabulary),
   );
   const names = (text: string) => namesItem(text, vocabulary);

@@ -23,6 +23,10 @@ const SIZE_THEN_COUNT = whole(
 const SIZE_THEN_COUNT_TIMES = whole(
   `(\\d+(?:[.,]\\d+)?\\s*${UNIT}(?:\\s*[x×]\\s*\\d+(?:[.,]\\d+)?\\s*${UNIT})?)\\s*:?\\s+(\\d{1,3})\\s*[x×]`,
 );
+/** "2.5 cm 1 roll", "10 x 10 cm 5", "10x10 5": nothing between them, the size with its unit or two sides. */
+const SIZE_BLANK_COUNT = whole(
+  `(\\d+(?:[.,]\\d+)?\\s*(?:${UNIT}(?:\\s*[x×]\\s*\\d+(?:[.,]\\d+)?\\s*${UNIT})?|[x×]\\s*\\d+(?:[.,]\\d+)?\\s*${UNIT}?))\\s+(\\d{1,3})(?:\\s*(?:pcs|off|rolls?))?`,
+);
 /** "10x10 (3)": a size without its unit, told from a count by the brackets. */
 const BARE_SIZE_THEN_COUNT = whole(
   `(\\d+(?:[.,]\\d+)?\\s*[x×]\\s*\\d+(?:[.,]\\d+)?)\\s*\\((\\d{1,3})\\)`,
@@ -53,10 +57,15 @@ const COUNT_THEN_ANY = whole(
 );
 const COUNT_THEN_MODIFIER = whole(`(${N})\\s+(${MODIFIER})(?:\\s+ones?)?`);
 
+/** Kinds by one word or two, as dressings, bandages and plasters are sorted: "6 medium, 2 extra large, 2 eye". */
+const COUNT_THEN_KIND = whole(
+  `(${N})\\s+((?:extra[ -]?)?(?:small|medium|large|big|little)|(?:non-?)?(?:adherent|stick|sterile)|eye|burns?|wound|trauma|pressure|finger|fingertip|knuckle|blister|crepe|crêpe|triangular|conforming|elastic|cohesive|tubular)`,
+);
 const COUNT_THEN_BRACKETS = whole(`(${N})\\s*\\((${MODIFIER})\\)`);
 
 const ANY_UNIT = new RegExp(UNIT, "iu");
 const COUNT_NAME_BRACKETS = new RegExp(`^(${N})\\s+(\\p{L}[^(]*?)\\s*\\(([^)]*)\\)\\s*$`, "iu");
+const NAME_COUNT_BRACKETS = /^(\p{L}[^\d(]*?)\s*(?:[x×:,–-]\s*)?(\d{1,3})\s*\(([^)]*)\)\s*$/u;
 const COUNT_NAME_LIST = new RegExp(
   `^(${N})\\s+(\\p{L}[^:\\d,;()–—-]*?)\\s*(?::|\\s[-–—]|,)\\s+(.*)$`,
   "iu",
@@ -148,6 +157,15 @@ export const VARIANTS: readonly VariantPattern[] = [
     },
   },
   {
+    name: "sizes with their counts behind, a blank between",
+    example: ["Tape 2.5 cm 1 roll, 5 cm 2 rolls", ["Tape 2.5 cm x 1 pcs", "Tape 5 cm x 2 pcs"]],
+    split: (text) => {
+      const [name, list] = nameAndList(text) ?? [];
+      if (name === undefined) return null;
+      return eachPart(list!, SIZE_BLANK_COUNT, (size, n) => `${name} ${size} x ${n} pcs`);
+    },
+  },
+  {
     name: "models with their counts behind",
     example: [
       "Dressing, sterile, No. 8 x 6, No. 9 x 3",
@@ -229,6 +247,17 @@ export const VARIANTS: readonly VariantPattern[] = [
     },
   },
   {
+    name: "so many behind the name, and in brackets which",
+    example: ["Bandages ×5 (2 crepe, 3 conforming)", ["2 crepe Bandages", "3 conforming Bandages"]],
+    split: (text) => {
+      const m = NAME_COUNT_BRACKETS.exec(text.trim());
+      if (!m) return null;
+      const parts = eachPart(m[3]!, COUNT_THEN_WORDS, (n, kind) => ({ n, kind }));
+      const sum = parts?.reduce((s, p) => s + Number(p.n), 0);
+      return parts && sum === Number(m[2]) ? parts.map((p) => `${p.n} ${p.kind} ${m[1]}`) : null;
+    },
+  },
+  {
     name: "kinds of what a heading names, each with its count",
     example: ["Dressings: medium ×4, eye ×2", ["medium Dressings x 4", "eye Dressings x 2"]],
     split: (text) => {
@@ -237,6 +266,7 @@ export const VARIANTS: readonly VariantPattern[] = [
       return (
         eachPart(m[2]!, WORDS_THEN_BRACKETS, (kind, n) => `${kind} ${m[1]} x ${n}`) ??
         eachPart(m[2]!, WORDS_THEN_COUNT, (kind, n) => `${kind} ${m[1]} x ${n}`) ??
+        eachPart(m[2]!, COUNT_THEN_KIND, (n, kind) => `${n} ${kind} ${m[1]}`) ??
         eachPart(m[2]!, COUNT_THEN_ANY, (n, kind) =>
           /^(?:with|in|from|that)\b/i.test(kind) ? `${n} ${m[1]} ${kind}` : `${n} ${kind} ${m[1]}`,
         )

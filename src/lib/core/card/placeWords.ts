@@ -1,0 +1,9 @@
+/** Words for where things lie in a kit or a cupboard, as parts of patterns that ignore capitals. */
+
+/** Parts of one: no kit holds three drawers, so a number behind one is none that counts. */
+export const PART_OF_ONE =
+  "compartment|section|part|layer|level|tier|shelf|drawer|pocket|module|bay|zone|tray|side|row|rack|bin";
+/** What is carried by itself: "pouch 2" may be two pouches. */
+export const CARRIED = "bag|box|pouch|case|sack|tin|kit";
+/** All of them. */
+export const PLACE_WORDS = `${PART_OF_ONE}|${CARRIED}`;
