@@ -46,6 +46,8 @@ const FOLDERS = [
   "aside-27",
   "aside-28",
   "aside-29",
+  "aside-30",
+  "aside-31",
 ];
 
 function cardsByPeople() {

@@ -53,6 +53,8 @@ const JUDGED = [
   "tests/fixtures/aside-27",
   "tests/fixtures/aside-28",
   "tests/fixtures/aside-29",
+  "tests/fixtures/aside-30",
+  "tests/fixtures/aside-31",
 ];
 const SYNONYMS = "../shared/data/synonyms.csv";
 /** A name alone among two others is a harder case than most lines of a card, and shows what other words do. */

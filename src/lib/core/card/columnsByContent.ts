@@ -110,6 +110,9 @@ const HINTS: readonly (readonly [RegExp, ColumnRole])[] = [
     /\b(?:weight|mass|g|kg|price|value|cost|loc|location|lagerort|drawer|bin|shelf|page)\b/i,
     "skip",
   ],
+  // What went out and came back: what came back is there.
+  [/^(?:out|sent|given\s+out|went\s+out)$/i, "skip"],
+  [/^(?:in|back|came\s+back|returned)$/i, "quantity"],
   [/^(?:per|a|pks?|pkts?|u\/?m|uom|ve)\b|\b(?:pack|per|box)\b(?!s)/i, "unit"],
   [new RegExp(`^(?:${TIME})$`, "i"), "quantity"],
   [

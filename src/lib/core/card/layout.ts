@@ -405,11 +405,11 @@ function hintedHeader(line: string, next: string): Table | null {
     const told = roles.slice(1).filter((r) => r !== null).length;
     const isTable =
       roles.includes("text") && told >= 2 && roles.filter((r) => r === "quantity").length === 1;
-    if (isTable && split(next).length >= 2 && /\d/.test(next))
-      return {
-        split: split === spaced ? underHeadings(line) : split,
-        roles,
-      };
+    const byHeading = split === spaced ? underHeadings(line) : split;
+    // "NO. OUT BACK" over "20 [ ] [ ]": boxes to tick count nothing.
+    const isCounted = !/^\W+$/.test(byHeading(next)[roles.indexOf("quantity")] ?? "");
+    if (isTable && isCounted && split(next).length >= 2 && /\d/.test(next))
+      return { split: byHeading, roles };
   }
   return null;
 }

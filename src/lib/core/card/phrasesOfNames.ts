@@ -143,9 +143,9 @@ export const NAME_PHRASES: readonly Phrase[] = [
   {
     name: "a size by its letter, said to be one",
     example: ["nitrile gloves size L 5 pairs", "nitrile gloves (L) 5 pairs"],
-    holds: "size",
+    holds: ["size", "sz", "gr", "taille", "talla", "taglia", "maat"],
     pattern: new RegExp(
-      `,?\\s*\\(?\\bsize(?:\\s*:\\s*|\\s+)(${LETTER_SIZE}|[A-J])\\b\\)?(?![-'’.]?\\p{L})`,
+      `,?\\s*\\(?\\b(?:size|sz\\.?|gr\\.|größe|grösse|taille|talla|taglia|maat)(?:\\s*:\\s*|\\s+)(${LETTER_SIZE}|[A-J])\\b\\)?(?![-'’.]?\\p{L})`,
       "giu",
     ),
     read: " ($1)",

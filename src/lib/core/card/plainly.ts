@@ -206,6 +206,11 @@ const NEXT_SAID = new RegExp(
   `(?<!\\b(?:no|sorry|wait|mean|about|like|it|says?|count|see|of|by|point|and|${TENS_SAID}))\\s+(?=(?:an?\\s+(?:pair|box|roll|pack|packet|couple)(?:\\s+of)?|${NUMBER_SAID})\\s+\\p{L}{3})`,
   "iu",
 );
+/** "two bandages a foil blanket": what an article begins is another thing, where both are surely named. */
+const eachOne = (said: string, names: (text: string) => boolean): string[] => {
+  const [first = "", ...others] = said.split(/\s+(?=an?\s+\p{L}{3})/iu);
+  return others.length > 0 && names(first) && others.every(names) ? [first, ...others] : [said];
+};
 const THERE_IS = /\s+(?=there(?:['’]?s|\s+(?:is|are))\s)/i;
 /** Things said aloud and written down without a comma, where each is surely named: a row for each. */
 function eachSaid(row: CardRow, names: (text: string) => boolean): CardRow[] {
@@ -214,7 +219,8 @@ function eachSaid(row: CardRow, names: (text: string) => boolean): CardRow[] {
     const [lead = "", ...things] = said.split(NEXT_SAID);
     const [first = "", ...others] = names(lead) ? [lead, ...things] : things;
     const areNamed = names(first) && others.length > 0 && others.every(names);
-    return areNamed ? [names(lead) ? first : `${lead} ${first}`, ...others] : [said];
+    if (!areNamed) return [said];
+    return [names(lead) ? first : `${lead} ${first}`, ...others].flatMap((s) => eachOne(s, names));
   });
   return parts.length >= FEWEST_THINGS ? parts.map((text) => ({ ...row, text })) : [row];
 }

@@ -195,5 +195,5 @@ const oneDimensional = (tokens: readonly Token[]): boolean =>
   tokens.some(
     (t) =>
       t.kind === "word" &&
-      /bandage|tape|roll|wrap|scissor|shear|tweezer|tourniquet|strap|cord/i.test(t.text),
+      /bandage|tape|roll|wrap|scissor|shear|tweezer|tourniquet|strap|cord|pressure/i.test(t.text),
   );

@@ -59,7 +59,7 @@ const COUNT_THEN_MODIFIER = whole(`(${N})\\s+(${MODIFIER})(?:\\s+ones?)?`);
 
 /** Kinds by one word or two, as dressings, bandages and plasters are sorted: "6 medium, 2 extra large, 2 eye". */
 const COUNT_THEN_KIND = whole(
-  `(${N})\\s+((?:extra[ -]?)?(?:small|medium|large|big|little)|(?:non-?)?(?:adherent|stick|sterile)|eye|burns?|wound|trauma|pressure|finger|fingertip|knuckle|blister|crepe|crêpe|triangular|conforming|elastic|cohesive|tubular)`,
+  `(${N})\\s+((?:(?:extra[ -]?)?(?:small|medium|large|big|little)|(?:non-?)?(?:adherent|stick|sterile)|eye|burns?|wound|trauma|pressure|finger|fingertip|knuckle|blister|crepe|crêpe|triangular|conforming|elastic|cohesive|tubular)(?:\\s*\\(${SIZE}\\))?)`,
 );
 const COUNT_THEN_BRACKETS = whole(`(${N})\\s*\\((${MODIFIER})\\)`);
 
