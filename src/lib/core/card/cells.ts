@@ -101,19 +101,19 @@ const QUOTED_CELLS = new RegExp(
 );
 /**
  * The lines of a card with those that are cells in quotes set apart by tabs: what stands in quotes holds no inches, and no
- * end of a cell. As they are where a line without quotes has as many cells: that is their heading, and a table reads them.
+ * end of a cell. As they are where a line without quotes above them has as many cells, or many among them: that is a table
+ * with its heading, or one that quotes only what must be, and is read as such.
  */
 export function quotedAsCells(lines: readonly string[]): readonly string[] {
-  const first = lines.find((line) => QUOTED_CELLS.test(line));
-  if (first === undefined) return lines;
-  const delimiter = /"\s*;|;\s*"/.test(first) ? ";" : ",";
-  const cells = splitQuoted(first, delimiter).length;
-  const isHeading = (line: string) => !line.includes('"') && line.split(delimiter).length === cells;
-  return lines.some(isHeading)
-    ? lines
-    : lines.map((line) =>
-        QUOTED_CELLS.test(line) ? splitQuoted(line, delimiter).join("\t") : line,
-      );
+  const isQuoted = (line: string) => QUOTED_CELLS.test(line);
+  const at = lines.findIndex(isQuoted);
+  if (at < 0) return lines;
+  const delimiter = /"\s*;|;\s*"/.test(lines[at]!) ? ";" : ",";
+  const cells = splitQuoted(lines[at]!, delimiter).length;
+  const isPlain = (line: string) => !line.includes('"') && line.split(delimiter).length === cells;
+  const quoted = lines.filter(isQuoted).length;
+  if (lines.slice(0, at).some(isPlain) || 2 * lines.filter(isPlain).length > quoted) return lines;
+  return lines.map((line) => (isQuoted(line) ? splitQuoted(line, delimiter).join("\t") : line));
 }
 
 /** Cells of one line; quotes hold delimiters, doubled quotes are one (RFC 4180). */

@@ -213,8 +213,8 @@ const isPadLike = (type: string | null, noun: string): boolean =>
 const isMetricPad = (a: number, b: number): boolean =>
   (a === b && a >= 5) || [a, b].some((n) => n % 1 === 0.5 || !isOfInches(n)) || isMadeInCm(a, b);
 
-/** Inches are written in quarters: "7.2", "1.9" are centimetres. */
-const isOfInches = (n: number): boolean => Number.isInteger(4 * n);
+/** Inches are written in eighths: "7.2", "1.9" are centimetres. */
+const isOfInches = (n: number): boolean => Number.isInteger(8 * n);
 /** The longest plaster that is made in inches is 4.5 long: "plasters 7 x 2". */
 const LONGEST_PLASTER_IN = 4.5;
 const isMadeMetric = (a: number, b: number, type: string | null): boolean =>

@@ -1,7 +1,8 @@
 import type { CardRow } from "./cardRow.ts";
-import { NUMBER_SAID, NUMBER_WORDS, TENS_SAID } from "./numberWords.ts";
+import { NUMBER_WORDS } from "./numberWords.ts";
 import { PLACE_WORDS } from "./placeWords.ts";
 import { rephrase } from "./phrases.ts";
+import { eachSaid } from "./saidAloud.ts";
 import { speaksOfAbsence } from "./absence.ts";
 import { eachVariant } from "./variants.ts";
 
@@ -201,30 +202,6 @@ function eachClause(row: CardRow, names: (text: string) => boolean): CardRow[] {
 const SAYS_MORE = /^(?:there(?:['’]?s|\s+(?:is|are))|also|plus)\b/i;
 /** Shorter lines are one sentence, or abbreviations with their dots. */
 const LONG_LINE = 100;
-/** "two bandages three eye pads a pair of shears": where the next thing said aloud begins. */
-const NEXT_SAID = new RegExp(
-  `(?<!\\b(?:no|sorry|wait|mean|about|like|it|says?|count|see|of|by|point|and|${TENS_SAID}))\\s+(?=(?:an?\\s+(?:pair|box|roll|pack|packet|couple)(?:\\s+of)?|${NUMBER_SAID})\\s+\\p{L}{3})`,
-  "iu",
-);
-/** "two bandages a foil blanket": what an article begins is another thing, where both are surely named. */
-const eachOne = (said: string, names: (text: string) => boolean): string[] => {
-  const [first = "", ...others] = said.split(/\s+(?=an?\s+\p{L}{3})/iu);
-  return others.length > 0 && names(first) && others.every(names) ? [first, ...others] : [said];
-};
-const THERE_IS = /\s+(?=there(?:['’]?s|\s+(?:is|are))\s)/i;
-/** Things said aloud and written down without a comma, where each is surely named: a row for each. */
-function eachSaid(row: CardRow, names: (text: string) => boolean): CardRow[] {
-  if (row.inTable || /[,;:|•·(]|\.\s|\s[-–—]\s/.test(row.text)) return [row];
-  const parts = row.text.split(THERE_IS).flatMap((said) => {
-    const [lead = "", ...things] = said.split(NEXT_SAID);
-    const [first = "", ...others] = names(lead) ? [lead, ...things] : things;
-    const areNamed = names(first) && others.length > 0 && others.every(names);
-    if (!areNamed) return [said];
-    return [names(lead) ? first : `${lead} ${first}`, ...others].flatMap((s) => eachOne(s, names));
-  });
-  return parts.length >= FEWEST_THINGS ? parts.map((text) => ({ ...row, text })) : [row];
-}
-
 /** Fewer words are an abbreviation with its dot: "2 Triang. Bandage". */
 const SHORTEST_SENTENCE = 3;
 /** A line that goes on for several sentences, as dictated, or says besides what is not there, is a row for each. */

@@ -122,6 +122,13 @@ function nameAndList(text: string): [name: string, list: string] | null {
   return m && [m[1]!.trim(), m[2]!];
 }
 
+/** Of so many things with one name the kinds, each with its count; null: they do not add up. */
+function whichOfThem(count: string, name: string, kinds: string): string[] | null {
+  const parts = eachPart(kinds, COUNT_THEN_WORDS, (n, kind) => ({ n, kind }));
+  const sum = parts?.reduce((s, p) => s + Number(p.n), 0);
+  return parts && sum === Number(count) ? parts.map((p) => `${p.n} ${p.kind} ${name}`) : null;
+}
+
 /** "Plasters: 11 (fabric), 4 (blue)": the name, and what stands behind a colon or a dash. */
 const NAME_THEN_LIST = /^(\p{L}[^:\d,;()]*?)\s*(?::|\s[-–—])\s+(.*)$/u;
 /** The same, or behind a comma. */
@@ -240,10 +247,7 @@ export const VARIANTS: readonly VariantPattern[] = [
     ],
     split: (text) => {
       const m = COUNT_NAME_BRACKETS.exec(text.trim());
-      if (!m) return null;
-      const parts = eachPart(m[3]!, COUNT_THEN_WORDS, (n, kind) => ({ n, kind }));
-      const sum = parts?.reduce((s, p) => s + Number(p.n), 0);
-      return parts && sum === Number(m[1]) ? parts.map((p) => `${p.n} ${p.kind} ${m[2]}`) : null;
+      return m && whichOfThem(m[1]!, m[2]!, m[3]!);
     },
   },
   {
@@ -251,10 +255,7 @@ export const VARIANTS: readonly VariantPattern[] = [
     example: ["Bandages ×5 (2 crepe, 3 conforming)", ["2 crepe Bandages", "3 conforming Bandages"]],
     split: (text) => {
       const m = NAME_COUNT_BRACKETS.exec(text.trim());
-      if (!m) return null;
-      const parts = eachPart(m[3]!, COUNT_THEN_WORDS, (n, kind) => ({ n, kind }));
-      const sum = parts?.reduce((s, p) => s + Number(p.n), 0);
-      return parts && sum === Number(m[2]) ? parts.map((p) => `${p.n} ${p.kind} ${m[1]}`) : null;
+      return m && whichOfThem(m[2]!, m[1]!, m[3]!);
     },
   },
   {

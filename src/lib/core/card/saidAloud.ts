@@ -1,0 +1,36 @@
+import type { CardRow } from "./cardRow.ts";
+import { NUMBER_SAID, TENS_SAID } from "./numberWords.ts";
+
+/** What was said aloud and written down without a comma, as dictation gives it. */
+
+type Names = (text: string) => boolean;
+/** Two may be a name and a remark. */
+const FEWEST_THINGS = 3;
+
+/** "two bandages three eye pads a pair of shears": where the next thing said aloud begins. */
+const NEXT_SAID = new RegExp(
+  `(?<!\\b(?:no|sorry|wait|mean|about|like|it|says?|count|see|of|by|point|and|${TENS_SAID}))\\s+(?=(?:an?\\s+(?:pair|box|roll|pack|packet|couple)(?:\\s+of)?|${NUMBER_SAID})\\s+\\p{L}{3})`,
+  "iu",
+);
+/** "two bandages a foil blanket": what an article begins is another thing, where both are surely named. */
+const eachOne = (said: string, names: Names): string[] => {
+  const [first = "", ...others] = said.split(/\s+(?=an?\s+\p{L}{3})/iu);
+  return others.length > 0 && names(first) && others.every(names) ? [first, ...others] : [said];
+};
+const THERE_IS = /\s+(?=there(?:['’]?s|\s+(?:is|are))\s)/i;
+/**
+ * Things said aloud and written down without a comma, where each is surely named: a row for each; else the row.
+ * @param names whether a text surely names one thing
+ */
+export function eachSaid(row: CardRow, names: Names): CardRow[] {
+  if (row.inTable || /[,;:|•·(]|\.\s|\s[-–—]\s/.test(row.text)) return [row];
+  const parts = row.text.split(THERE_IS).flatMap((said) => {
+    const [lead = "", ...things] = said.split(NEXT_SAID);
+    if (things.length === 0) return [said];
+    const [first = "", ...others] = names(lead) ? [lead, ...things] : things;
+    const areNamed = names(first) && others.length > 0 && others.every(names);
+    if (!areNamed) return [said];
+    return [names(lead) ? first : `${lead} ${first}`, ...others].flatMap((s) => eachOne(s, names));
+  });
+  return parts.length >= FEWEST_THINGS ? parts.map((text) => ({ ...row, text })) : [row];
+}
