@@ -21,7 +21,7 @@ reporter=(--reporter scripts/bothReporter.cjs --reporter-option)
   step "types" npm run --silent types
   COMPRESS=no step "build" npm run --silent build
   step "state tests" npm run --silent state -- "${reporter[@]}" output=.tmp/state.json
-  step "hostile inputs, a seeded part" npx tsx scripts/hostile.ts 200 7 60
+  step "hostile inputs, a seeded part" npx tsx scripts/hostile.ts 120 7 60
   exit "$failed"
 ) >.tmp/lint.log 2>&1 &
 lint=$!

@@ -145,7 +145,7 @@ test("all kits on one screen; a recall fails a lot in each that holds it", async
 test("a plan that was carried out is in the kit and in its log, with what was paid", async ({
   page,
 }) => {
-  await fromDemo(page, "/kit/demo-crew-box/plan");
+  await fromDemo(page, "/kit/demo-bleed-pouch/plan");
   await expect(page.getByTestId("plan-result")).toBeVisible({ timeout: 60_000 });
   await page.getByRole("button", { name: "Bought and packed" }).click();
   await page.getByLabel("Paid in all").fill("70");

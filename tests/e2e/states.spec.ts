@@ -74,7 +74,7 @@ test("what opens is free of faults too: palette, keys, history, lists, pickers, 
   await follow(page, "/drill");
   await page.getByRole("button", { name: "Show me one" }).click();
   await faultless(page, "a drill");
-  await follow(page, "/kit/demo-crew-box/last");
+  await follow(page, "/kit/demo-shed-box/last");
   await expect(page.getByTestId("lasts")).toContainText("of 100");
   await faultless(page, "will it last");
 });

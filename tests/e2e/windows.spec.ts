@@ -1,7 +1,8 @@
 import { expect, test, type Page } from "@playwright/test";
 import { fromDemo } from "./support/demo.ts";
 
-const brief = "/kit/demo-crew-box/brief";
+/** Of the small pouch: what makes it ready is worked out in each window. */
+const brief = "/kit/demo-bleed-pouch/brief";
 const saved = (page: Page) =>
   expect(page.getByTestId("save-state").first()).toContainText(/^Saved/);
 
@@ -30,7 +31,7 @@ test("two windows type 200 letters each into one field: nothing is lost, one cop
   await saved(other);
   await page.goto("/");
   await page.reload();
-  const kits = page.getByRole("link", { name: /Tallowmere Crew Box/ });
+  const kits = page.getByRole("link", { name: /Sedgewick Slim Bleed Pouch/ });
   await expect(kits.first()).toBeVisible();
   expect(await kits.count()).toBeLessThanOrEqual(3);
 });
