@@ -79,6 +79,7 @@ const LEAST_COST: Partial<Record<CardDoubt, number>> = {
   "column-guessed": 1.5,
   "pack-unknown": 1,
   "count-unusual": 2,
+  "size-unusual": 2,
   "fraction-lost": 2,
   unticked: 1,
   "holds-others": 1,

@@ -301,6 +301,14 @@ describe("two numbers without a unit", () => {
     ["gauze pads 10x7.5, 5", [75, 100]],
   ] as const)
     it(`“${line}”`, () => expect(sizeOf(line)).to.deep.equal(mm));
+  it("of what is made in no such size, a recogniser may have lost the comma: it is asked", () => {
+    const doubts = (line: string) =>
+      readCard(`Whistle 1\n${line}`, vocabulary).entries[1]?.doubts.includes("size-unusual");
+    expect(doubts("Medical tape 25 cm x 10 m, 1")).to.equal(true);
+    expect(doubts("Medical tape 2.5 cm x 10 m, 1")).to.equal(false);
+    expect(doubts("Foil blanket 210 x 160 cm, 1")).to.equal(false);
+    expect(doubts("Foil blanket 21 x 16 m, 1")).to.equal(true);
+  });
   it("the dot of “No.8” makes no eight tenths of it", () =>
     expect(sizeOf("Field dressing No.8 x 2")).to.equal(null));
 });

@@ -22,6 +22,7 @@ const SAID: Readonly<Record<CardDoubt, string>> = {
   "no-count": "no number stands there",
   "number-left": "a number on the line was not used",
   "count-unusual": "more than kits hold of it",
+  "size-unusual": "none of its kind is made so large: was a decimal comma lost?",
   "fraction-lost": "a fraction of the size could not be read",
   "holds-others": "it may only hold the other things",
   "unit-assumed": "the size has no unit",

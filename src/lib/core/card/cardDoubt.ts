@@ -38,6 +38,8 @@ export const CARD_DOUBTS = [
   "number-left",
   /** More than a kit holds of such a thing. */
   "count-unusual",
+  /** Larger than any of its kind is made, as where a decimal comma was lost. */
+  "size-unusual",
   /** A recogniser took a fraction of an inch for another sign: the size is not whole. */
   "fraction-lost",
   /** A bag, box or tin on a line with other things, or a numbered one. */

@@ -20,6 +20,7 @@ interface Circumstances {
   readonly spoken: boolean;
   readonly numberLeft: boolean;
   readonly countUnusual: boolean;
+  readonly sizeUnusual: boolean;
   readonly fractionLost: boolean;
   readonly holdsOthers: boolean;
   readonly unitAssumed: boolean;
@@ -50,6 +51,7 @@ export function doubtsOf({ match, reading }: Segment, c: Circumstances): CardDou
     "no-count": !c.piecesSure && !c.counted && c.cardCounts,
     "number-left": c.numberLeft,
     "count-unusual": c.countUnusual,
+    "size-unusual": c.sizeUnusual,
     "fraction-lost": c.fractionLost,
     "holds-others": c.holdsOthers,
     "unit-assumed": c.unitAssumed,

@@ -30,6 +30,7 @@ export const COST: Readonly<Record<CardDoubt, number>> = {
   "no-count": 0.67,
   "number-left": 0.66,
   "count-unusual": 2.0,
+  "size-unusual": 2.0,
   "fraction-lost": 2.0,
   "holds-others": 1.0,
   "unit-assumed": 0.0,

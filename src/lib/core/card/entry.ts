@@ -1,4 +1,6 @@
 import type { CardDoubt } from "./cardDoubt.ts";
+import type { ItemType } from "../model/itemType.ts";
+import { LENGTH_FROM_MM } from "../sieve/measure.ts";
 import { confidenceOf, doubtsOf } from "./confidence.ts";
 import type { Habits } from "./habits.ts";
 import type { Draft } from "./draft.ts";
@@ -54,6 +56,18 @@ const MOST_ML = 25_000;
 const isUnusual = (pieces: number, bulkMl: number | undefined): boolean =>
   pieces > MOST_PIECES || pieces * (bulkMl ?? 0) > MOST_ML;
 
+/** The widest bandage or tape on a roll. */
+const WIDEST_ROLL_MM = 200;
+/** The longest shorter side of a blanket or sheet. */
+const WIDEST_SHEET_MM = 2500;
+/** "tape 25 cm" of a card that says 2.5: a recogniser lost the comma. */
+const isTooLarge = (size: readonly number[] | null, type: ItemType | undefined): boolean =>
+  size !== null &&
+  ((type?.measure === "metre" &&
+    size[0]! > WIDEST_ROLL_MM &&
+    (size.length > 1 || size[0]! < LENGTH_FROM_MM)) ||
+    (size.length > 1 && size.at(-2)! > WIDEST_SHEET_MM));
+
 /** "(4 per unit)" beside a column that counts: what the words count is a part of what was taken. */
 const agrees = (reading: Reading, row: CardRow, pieces: number): boolean =>
   row.quantity === null ||
@@ -104,6 +118,7 @@ export function entryOf(
     counted: isCounted(reading, row),
     cardCounts: style.counts,
     spoken: style.spoken,
+    sizeUnusual: isTooLarge(sized.sizeMm, shippedT),
     fractionLost: LOST_FRACTION.test(row.text),
     holdsOthers: refined === "container" && mayHoldOthers(segment, draft),
     unitAssumed: reading.sizeMm === null && sized.sizeMm !== null,

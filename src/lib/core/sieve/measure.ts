@@ -2,7 +2,7 @@ import type { ItemType } from "../model/itemType.ts";
 import type { Line } from "../model/kit.ts";
 
 /** A single printed number on a thing measured in metres is a length from here up, else a width. */
-const LENGTH_FROM_MM = 300;
+export const LENGTH_FROM_MM = 300;
 
 /** Printed width and length in mm; null: not known. */
 export interface Extent {
