@@ -280,6 +280,13 @@ describe("a line that goes on", () => {
     expect(
       read("You get: 2 eye pads and a foil blanket. There is also a whistle. Not included: tape."),
     ).to.deep.equal(["2 eye-pad", "1 foil-blanket", "1 whistle"]));
+  it("of commas behind a quote that is never closed is read, and not sought through for ever", () =>
+    expect(read(`Whistle 1\n"a"${", ".repeat(900)}"`)[0]).to.equal("1 whistle"));
+  it("in another language: what is said to be wanting is not there", () =>
+    expect(read("Whistle 1\nSchere: fehlt\nPinzette 1")).to.deep.equal([
+      "1 whistle",
+      "1 tweezers-fine",
+    ]));
   it("an abbreviation with its dot ends no sentence", () =>
     expect(read("Whistle 1\n2 Triang. Bandage missing")).to.deep.equal(["1 whistle"]));
   it("said aloud, no comma written: what is put right is put right", () =>

@@ -1,6 +1,6 @@
 import Papa from "papaparse";
 import { remembering } from "../base/remembering.ts";
-import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
+import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE } from "./cardLimits.ts";
 
 /** A line of a table as cells: by a delimiter, by bars, or by runs of blanks. */
 
@@ -97,7 +97,8 @@ export const SPLITTERS: readonly Split[] = [
 const QUOTED = `"(?:[^"]|"")*"`;
 /** `"Eye pads, sterile","4"`, `1;"Eye pads";4`: the line begins with a quote, or with its number. */
 const QUOTED_CELLS = new RegExp(
-  `^\\s*(?:\\d{1,3}\\s*[,;]\\s*)?${QUOTED}(?:\\s*[,;]\\s*(?:${QUOTED}|[^",;]*))+\\s*$`,
+  // A cell without quotes takes its blanks with it: if they could go to either side, a long line would never end.
+  `^\\s*(?:\\d{1,3}\\s*[,;]\\s*)?${QUOTED}\\s*(?:[,;](?:\\s*${QUOTED}\\s*|[^",;]*))+$`,
 );
 /**
  * The lines of a card with those that are cells in quotes set apart by tabs: what stands in quotes holds no inches, and no
@@ -105,7 +106,7 @@ const QUOTED_CELLS = new RegExp(
  * with its heading, or one that quotes only what must be, and is read as such.
  */
 export function quotedAsCells(lines: readonly string[]): readonly string[] {
-  const isQuoted = (line: string) => QUOTED_CELLS.test(line);
+  const isQuoted = (line: string) => line.length <= LONGEST_LINE && QUOTED_CELLS.test(line);
   const at = lines.findIndex(isQuoted);
   if (at < 0) return lines;
   const delimiter = /"\s*;|;\s*"/.test(lines[at]!) ? ";" : ",";

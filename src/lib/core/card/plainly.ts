@@ -2,7 +2,7 @@ import type { CardRow } from "./cardRow.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { PLACE_WORDS } from "./placeWords.ts";
 import { rephrase } from "./phrases.ts";
-import { eachSaid } from "./saidAloud.ts";
+import { eachSaid, FEWEST_THINGS } from "./saidAloud.ts";
 import { speaksOfAbsence } from "./absence.ts";
 import { eachVariant } from "./variants.ts";
 
@@ -139,8 +139,6 @@ const COUNT_LAST = new RegExp(
 /** "Contents: 10 plasters", "We have 10 plasters". */
 const LEAD =
   /^\W*\p{L}[\p{L}' ]{1,28}(?::|\s[-–—]|\b(?:are|is|has|have|had|holds?|contains?|includes?|got|get|found|counted|of|with))\s+(?=(?:\d+|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty)\s*[x×]?\s*\p{L})/iu;
-/** Two may be a name and a remark, or a name in two languages, where not both begin with their count. */
-const FEWEST_THINGS = 3;
 /** Stands between things, never before a remark. */
 const LIST_MARK = /[·•*]/u;
 /** "2 tourniquets - one windlass, one ratchet": says more of what was counted. */

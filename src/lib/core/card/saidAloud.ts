@@ -4,8 +4,8 @@ import { NUMBER_SAID, TENS_SAID } from "./numberWords.ts";
 /** What was said aloud and written down without a comma, as dictation gives it. */
 
 type Names = (text: string) => boolean;
-/** Two may be a name and a remark. */
-const FEWEST_THINGS = 3;
+/** Two may be a name and a remark, or a name in two languages. */
+export const FEWEST_THINGS = 3;
 
 /** "two bandages three eye pads a pair of shears": where the next thing said aloud begins. */
 const NEXT_SAID = new RegExp(
