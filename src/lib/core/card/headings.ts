@@ -105,7 +105,7 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
       ),
   },
   {
-    name: "'KM 32 post', first of all: no word of it is known, and nothing is so large",
+    name: "'KM 32 post', first of all: no word of it is known, and it has no size",
     tells: ({ isFirst, row, match, segments, style }) =>
       yesIf(
         isFirst &&
