@@ -9,7 +9,8 @@ import {
   POINTS,
   quickFrontier,
 } from "../src/lib/core/plan/frontier.ts";
-import { greedyPlan, planBound } from "../src/lib/core/plan/greedy.ts";
+import { planBound } from "../src/lib/core/plan/bound.ts";
+import { greedyPlan } from "../src/lib/core/plan/greedy.ts";
 import { minimise } from "../src/lib/core/plan/minimise.ts";
 import { highsSolver } from "../src/lib/core/plan/highsSolver.ts";
 import { times, type LinearModel, type Solver } from "../src/lib/core/plan/linearModel.ts";

@@ -5,7 +5,14 @@
  */
 import { plan } from "../src/lib/core/plan/plan.ts";
 import { realSolver } from "../tests/unit/planBuild.ts";
-import { caseOdd, casePacks, smallCase, TooMany, wrongWith } from "../tests/unit/planTryAll.ts";
+import {
+  caseOdd,
+  casePacks,
+  caseRivals,
+  smallCase,
+  TooMany,
+  wrongWith,
+} from "../tests/unit/planTryAll.ts";
 
 const [from = 1, to = 5000] = process.argv.slice(2).map(Number);
 const solver = await realSolver();
@@ -13,6 +20,7 @@ for (const [of, made] of [
   ["small kits", smallCase],
   ["with things in packs of several sizes", casePacks],
   ["with what is less usual", caseOdd],
+  ["with needs that want the same things", caseRivals],
 ] as const) {
   const counts = { tried: 0, "too many ways": 0, "no plan": 0, "not proven": 0, wrong: 0 };
   for (let seed = from; seed <= to; seed++) {

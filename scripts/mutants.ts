@@ -49,6 +49,7 @@ const TESTS: Readonly<Record<string, readonly string[]>> = {
   plan: [
     "planParts",
     "planProgramme",
+    "planCuts",
     "prices",
     "money",
     "scores",
@@ -62,6 +63,7 @@ const TESTS: Readonly<Record<string, readonly string[]>> = {
     "places",
     "planForbid",
     "planPacks",
+    "planLate",
     "planTryAll",
     "frontier",
   ],

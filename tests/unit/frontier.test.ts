@@ -12,7 +12,8 @@ import {
   stepsOf,
   type FrontierPoint,
 } from "../../src/lib/core/plan/frontier.ts";
-import { greedyPlan, planBound } from "../../src/lib/core/plan/greedy.ts";
+import { planBound } from "../../src/lib/core/plan/bound.ts";
+import { greedyPlan } from "../../src/lib/core/plan/greedy.ts";
 import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
 import { plan } from "../../src/lib/core/plan/plan.ts";
 import { NO_LIMITS } from "../../src/lib/core/plan/limits.ts";

@@ -1,11 +1,20 @@
 import { expect } from "chai";
 import { planCase } from "../../bench/planCases.ts";
+import { greedyPlan } from "../../src/lib/core/plan/greedy.ts";
 import { plan } from "../../src/lib/core/plan/plan.ts";
 import { NO_LIMITS } from "../../src/lib/core/plan/limits.ts";
 import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import { auditFile, need, TODAY } from "./build.ts";
 import { product, purchasesOf, realSolver, request, solved } from "./planBuild.ts";
+import {
+  caseOdd,
+  casePacks,
+  caseRivals,
+  isBetter,
+  levelsOfChoice,
+  smallCase,
+} from "./planTryAll.ts";
 
 let solver: Solver;
 before(async () => {
@@ -72,4 +81,49 @@ describe("between plans of one price", () => {
   ])
     it(`fewer packs are bought, whichever stands first (${products[0]!.id})`, () =>
       expect(purchasesOf(solved(request(file, products), solver))).to.deep.equal(["1 four"]));
+});
+
+describe("programmes to solve until a plan is proven", () => {
+  // Of 40 kits together. What is cut off too weakly, or asked where it was known, takes more.
+  for (const [name, made, most] of [
+    ["small kits", smallCase, 163],
+    ["packs of several sizes", casePacks, 203],
+    ["what is less usual", caseOdd, 176],
+    ["needs that want the same things", caseRivals, 250],
+  ] as const)
+    it(`${name}: at most ${most}`, () => {
+      let programmes = 0;
+      for (let seed = 95_001; seed <= 95_040; seed++)
+        // Without a limit on time it is the same on any machine.
+        plan(made(seed), (model, { timeLimitS: _, ...options } = {}) => {
+          programmes++;
+          return solver(model, options);
+        });
+      expect(programmes).to.be.at.most(most);
+    });
+});
+
+describe("a plan found without the programme", () => {
+  // Of 100 kits each, where one is found and there is a best: the first two levels are the best there are.
+  for (const [name, made, share] of [
+    ["small kits", smallCase, 51 / 53],
+    ["packs of several sizes", casePacks, 86 / 93],
+    ["what is less usual", caseOdd, 43 / 49],
+    ["needs that want the same things", caseRivals, 56 / 77],
+  ] as const)
+    it(`${name}: mostly as good as the best`, () => {
+      let found = 0;
+      let best = 0;
+      for (let seed = 96_001; seed <= 96_100; seed++) {
+        const r = { ...made(seed), courses: [] };
+        const quick = greedyPlan(r);
+        if (!quick.reaches) continue;
+        const [is, could] = [quick.choice, solved(r, solver).choice].map((choice) =>
+          levelsOfChoice(choice, r.question).slice(0, 2),
+        );
+        found++;
+        if (!isBetter(could!, is!)) best++;
+      }
+      expect(best / found).to.be.at.least(share);
+    });
 });

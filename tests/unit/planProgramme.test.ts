@@ -12,7 +12,7 @@ import type { PlanRequest } from "../../src/lib/core/plan/request.ts";
 import { askTarget, levelsOf } from "../../src/lib/core/plan/stages.ts";
 import { columnsOf } from "../../src/lib/core/plan/warmStart.ts";
 import { realSolver } from "./planBuild.ts";
-import { caseOdd, casePacks, smallCase } from "./planTryAll.ts";
+import { caseOdd, casePacks, caseRivals, smallCase } from "./planTryAll.ts";
 
 let solver: Solver;
 before(async () => {
@@ -67,6 +67,7 @@ describe("a programme holds every plan: its rows and columns are kept, each leve
     ["small kits", smallCase, 30],
     ["packs of several sizes", casePacks, 16],
     ["what is less usual", caseOdd, 16],
+    ["needs that want the same things", caseRivals, 16],
   ] as const)
     for (const [which, planned, many] of [
       ["the best", best, count],

@@ -22,7 +22,8 @@ import type { PlanOutcome } from "../../src/lib/core/plan/plan.ts";
 import type { PlanRequest } from "../../src/lib/core/plan/request.ts";
 import { score } from "../../src/lib/core/score/coverage.ts";
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
-import { TODAY } from "./build.ts";
+import { auditFile, good, need, ownType, TODAY } from "./build.ts";
+import { product, request } from "./planBuild.ts";
 
 /**
  * Small plans against trying everything: every number of packs, every part of every line left, every
@@ -539,6 +540,47 @@ export function caseOdd(seed: number): PlanRequest {
     limits: { ...r.limits, budget: budget === null ? null : money(budget) },
     ...(r.courses ? { courses: r.courses.map((c) => ({ ...c, price: money(c.price) })) } : {}),
   };
+}
+
+/** Kits and products that vital needs of many units want, and needs that count more by the unit. */
+export function caseRivals(seed: number): PlanRequest {
+  const random = randomFrom(seed * 13 + 5);
+  for (let i = 0; i < 8; i++) random();
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
+  const chance = (p: number) => random() < p;
+  const jobs = ["medium-wound-pad", "bulk-absorbent", "small-wound-cover", "eye-cover"];
+  const needs = jobs.slice(0, pick([2, 3, 3, 4])).map((fn, i) => {
+    const companions = chance(0.2) ? { companions: [pick(jobs)] } : {};
+    return i % 2 === 0
+      ? need(`v${i}`, fn, { tier: "vital", quantity: { base: pick([2, 3, 5]) }, ...companions })
+      : need(`c${i}`, fn, {
+          ...{ tier: pick(["core", "useful"]), quantity: { base: pick([1, 2]) }, ...companions },
+        });
+  });
+  const itemTypes = Array.from({ length: 4 }, (_, k) =>
+    ownType(`t${k}`, `thing ${k}`, {
+      use: k === 3 ? pick(["tool", "single"]) : "single",
+      functions: needs.flatMap(({ function: fn }) =>
+        chance(0.75) ? [{ function: fn, credit: pick([0.3, 0.5, 0.8, 1]) }] : [],
+      ),
+      ...{ massG: 10, bulkMl: 10 },
+    }),
+  );
+  const lines = itemTypes.flatMap(({ id }, k) =>
+    chance(0.6) ? [good(`L${k}`, id, pick([1, 2, 3]))] : [],
+  );
+  const products = itemTypes.flatMap(({ id }, k) =>
+    chance(0.7) ? [product(`p${k}`, id, pick([1, 2]), pick([1, 2, 3]))] : [],
+  );
+  return request(auditFile(needs, lines, { itemTypes }), products, {
+    question: pick(["best", "best", "best", "cheapest"]),
+    target: pick(["ready", 0.6, 0.8]),
+    limits: {
+      budget: pick([2, 4, 6]),
+      massG: chance(0.3) ? pick([30, 50, 70]) : null,
+      volumeMl: null,
+    },
+  });
 }
 
 /** What is wrong with a plan, in words; null: it is the best there is, keeps its limits and gives its reasons. */

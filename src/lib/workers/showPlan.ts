@@ -1,7 +1,8 @@
 import { actionsOf, unmetAfter } from "../core/plan/actions.ts";
 import { candidates } from "../core/plan/candidates.ts";
 import type { Choice } from "../core/plan/choice.ts";
-import { greedyPlan, planBound } from "../core/plan/greedy.ts";
+import { planBound } from "../core/plan/bound.ts";
+import { greedyPlan } from "../core/plan/greedy.ts";
 import type { Solver } from "../core/plan/linearModel.ts";
 import { placesOf } from "../core/plan/places.ts";
 import type { PlanOutcome } from "../core/plan/plan.ts";

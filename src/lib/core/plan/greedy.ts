@@ -5,17 +5,10 @@ import { atLeast, isWhole, LOAD_TOLERANCE, SHARE_TOLERANCE } from "../base/toler
 import { companionFactor } from "../sieve/real.ts";
 import type { Candidates, Use } from "./candidates.ts";
 import { candidates, usefulLines } from "./candidates.ts";
-import type { Solver } from "./linearModel.ts";
-import { addRow } from "./linearModel.ts";
 import { asksForTarget, type PlanRequest } from "./request.ts";
 import { belowMinimum, postages, sourceOf } from "./orders.ts";
-import { modelOptions } from "./modelOptions.ts";
-import { settle, vitalOf, type Choice } from "./choice.ts";
-import { askTarget, levelsOf, type Measured } from "./stages.ts";
-import { minimise } from "./minimise.ts";
-import { leavingOf } from "./leaving.ts";
+import { settle, type Choice } from "./choice.ts";
 import { limitsLoad } from "./limits.ts";
-import { planModel } from "./planModel.ts";
 import { kitLoad, lineLoad } from "../bag/load.ts";
 
 /**
@@ -28,8 +21,6 @@ export interface Quick {
   readonly reaches: boolean;
 }
 
-/** A relaxation's bound is rounded up to a whole minor unit but for this. */
-const STAGE_SLACK = 1e-6;
 /** A thing given away still counts as costing something, or it would always come first. */
 const LEAST_PRICE = 0.01;
 
@@ -350,33 +341,4 @@ class Basket {
       packs > 0 ? [{ product: this.products[k]!, packs }] : [],
     );
   }
-}
-
-/**
- * What no plan can better, from the relaxation: a price, or points of coverage, 0–100.
- * @param quick of `best`: the best plan has at least its vital coverage, which makes the bound tighter
- */
-export function planBound(
-  request: PlanRequest,
-  solver: Solver,
-  quick: Choice | null = null,
-  given?: Candidates,
-): { readonly of: Measured; readonly bound: number } | null {
-  const c = given ?? candidates(request);
-  const leave = leavingOf(request.question, limitsLoad(request.limits));
-  const m = planModel(c, request.limits, modelOptions(request, leave));
-  const levels = levelsOf(request, m, c);
-  const first = levels[0]!;
-  askTarget(m, request, c);
-  if (!asksForTarget(request.question) && quick && m.vitalCoverage.length > 0)
-    addRow(m.model, { lower: 100 * vitalOf(quick.after) - STAGE_SLACK, entries: m.vitalCoverage });
-  const asked = request.question === "best" ? levels.at(-2)! : first;
-  minimise(m, asked.entries);
-  const solved = solver(m.model, { relaxed: true });
-  if (solved.status !== "optimal") return null;
-  const bound = solved.objective - (asked.of === "coverage" ? 0 : asked.least);
-  // Prices are paid in whole minor units.
-  const whole =
-    asked.of === "price" || asked.of === "owning" ? Math.ceil(bound - STAGE_SLACK) : bound;
-  return { of: asked.of, bound: asked.scale * whole };
 }

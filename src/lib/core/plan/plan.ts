@@ -5,7 +5,8 @@ import { LOAD_TOLERANCE, POINTS_TOLERANCE, SHARE_TOLERANCE } from "../base/toler
 import { atRisk } from "./companions.ts";
 import { candidates, type Candidates } from "./candidates.ts";
 import { vitalOf, type Choice } from "./choice.ts";
-import { greedyPlan, planBound } from "./greedy.ts";
+import { relaxedGap } from "./bound.ts";
+import { greedyPlan } from "./greedy.ts";
 import { unreachableNeeds, type Obstacle, type Raised } from "./infeasible.ts";
 import { addRow, times, type Solver } from "./linearModel.ts";
 import { leavingOf } from "./leaving.ts";
@@ -212,10 +213,11 @@ function solveWith(asked: Asked): Found | "none" | "late" {
   if (found === "late") return inTime(request, c, limits, solver);
   if (!isFound(found) || found.status === "optimal") return found;
   // The relaxation may know better how far it is from the best.
-  const bound = planBound({ ...request, limits }, solver, found.choice, c);
-  if (bound?.of !== found.gapIn) return found;
-  const gap = Math.abs(measured(found.choice, bound.of) - bound.bound);
-  return { ...found, gap: Math.min(found.gap, gap) };
+  const told = relaxedGap({ ...request, limits }, solver, found.choice, c, found.gapIn);
+  if (!told) return found;
+  if (told.gap === 0) return { ...found, status: "optimal", gap: 0, gapIn: told.of };
+  const { of, gap } = told;
+  return { ...found, gapIn: of, gap: of === found.gapIn ? Math.min(found.gap, gap) : gap };
 }
 
 /** The time ran out before the solver found anything: the quick answer with the relaxation's bound. */
@@ -228,34 +230,16 @@ function inTime(
   const asked = { ...request, limits };
   const quick = greedyPlan(asked, c);
   if (!quick.reaches) return "late";
-  const bound = planBound(asked, solver, quick.choice, c);
-  const has = measured(quick.choice, bound?.of ?? "coverage");
+  const told = relaxedGap(asked, solver, quick.choice, c, null);
   return {
-    status: "feasible",
+    status: told?.gap === 0 ? "optimal" : "feasible",
     choice: quick.choice,
-    gap: bound ? Math.abs(has - bound.bound) : Infinity,
-    gapIn: bound?.of ?? "coverage",
+    gap: told?.gap ?? Infinity,
+    gapIn: told?.of ?? "coverage",
     tiesProven: false,
     mostCoverage: 100,
     uncut: false,
   };
-}
-
-function measured(choice: Choice, of: Measured): number {
-  switch (of) {
-    case "price":
-      return choice.price;
-    case "owning":
-      return choice.owning ?? 0;
-    case "mass":
-      return choice.load.massG;
-    case "volume":
-      return choice.load.volumeMl;
-    case "vital":
-      return 100 * vitalOf(choice.after);
-    case "coverage":
-      return 100 * (choice.after.coverage ?? 0);
-  }
 }
 
 const keepsLimits = (choice: Choice, limits: Limits): boolean =>

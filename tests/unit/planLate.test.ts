@@ -1,0 +1,121 @@
+import { expect } from "chai";
+import { vitalOf, type Choice } from "../../src/lib/core/plan/choice.ts";
+import type { Solver } from "../../src/lib/core/plan/linearModel.ts";
+import { plan, type PlanOutcome } from "../../src/lib/core/plan/plan.ts";
+import type { PlanRequest } from "../../src/lib/core/plan/request.ts";
+import type { Measured } from "../../src/lib/core/plan/stages.ts";
+import { realSolver } from "./planBuild.ts";
+import {
+  caseOdd,
+  casePacks,
+  caseRivals,
+  isBetter,
+  levelsOfChoice,
+  smallCase,
+} from "./planTryAll.ts";
+
+/**
+ * Small kits on which the time runs out, at each programme in turn: what is said of the plan holds against the
+ * best one. The relaxation is always had in time.
+ */
+
+let solver: Solver;
+before(async () => {
+  solver = await realSolver();
+});
+
+/** The less the better; coverage in points. */
+function measured(c: Choice, of: Measured): number {
+  switch (of) {
+    case "price":
+      return c.price;
+    case "owning":
+      return c.owning!;
+    case "mass":
+      return c.load.massG;
+    case "volume":
+      return c.load.volumeMl;
+    case "vital":
+      return -100 * vitalOf(c.after);
+    case "coverage":
+      return -100 * c.after.coverage!;
+  }
+}
+
+/** The solver, out of time from a programme on: with nothing found, or with a plan and the relaxation's bound. */
+function lateFrom(programme: number, findsPlans: boolean): Solver {
+  let solvedSoFar = 0;
+  return (model, options) => {
+    const solved = solver(model, options);
+    if (options?.relaxed || solvedSoFar++ < programme) return solved;
+    if (!findsPlans || solved.x.length === 0)
+      return { status: "time-limit", x: [], objective: Infinity, bound: -Infinity };
+    const { objective: bound } = solver(model, { relaxed: true });
+    return { ...solved, status: "time-limit", bound };
+  };
+}
+
+interface Told {
+  /** Outcomes with a gap, its sum, and what it is in truth. */
+  open: number;
+  gap: number;
+  real: number;
+  proven: number;
+  wrong: string[];
+}
+
+function check(r: PlanRequest, best: PlanOutcome, late: PlanOutcome, told: Told, where: string) {
+  const wrong = (said: string) => told.wrong.push(`${where}: ${said}`);
+  if (late.status === "infeasible") {
+    const isSure = late.why.every((o) => o.code !== "not-proven");
+    if (isSure && best.status !== "infeasible") wrong("no plan is said");
+    return;
+  }
+  if (best.status === "infeasible") return wrong("a plan is said where there is none");
+  const { budget, massG, volumeMl } = r.limits;
+  const { price, load } = late.choice;
+  if (price > (budget ?? Infinity) + 1e-9) wrong("over its budget");
+  if (load.massG > (massG ?? Infinity) + 1e-6) wrong("over its weight");
+  if (load.volumeMl > (volumeMl ?? Infinity) + 1e-6) wrong("over its space");
+  if (late.status === "optimal") {
+    told.proven++;
+    // Which of equally good ones weighs least was not sought to the end.
+    const [is, could] = [late, best].map(({ choice }) =>
+      levelsOfChoice(choice, r.question).slice(0, -2),
+    );
+    if (isBetter(could!, is!)) wrong("said to be the best");
+    if (late.gap !== 0) wrong("proven, with a gap");
+    return;
+  }
+  const off = measured(late.choice, late.gapIn) - measured(best.choice, late.gapIn);
+  if (off > late.gap + 1e-4) wrong(`off by ${off} ${late.gapIn}, ${late.gap} is said`);
+  told.open++;
+  told.gap += late.gap;
+  told.real += Math.max(0, off);
+}
+
+describe("where the time runs out, at any programme", () => {
+  for (const [name, made, upTo, proven, gap] of [
+    ["small kits", smallCase, 20, 0.71, 49],
+    ["packs of several sizes", casePacks, 12, 0.77, 12],
+    ["what is less usual", caseOdd, 16, 0.71, 12],
+    ["needs that want the same things", caseRivals, 20, 0.66, 4],
+  ] as const)
+    it(`${name}: the plan is no farther from the best than is said, and mostly it is the best`, () => {
+      const told: Told = { open: 0, gap: 0, real: 0, proven: 0, wrong: [] };
+      for (let seed = 94_001; seed <= 94_000 + upTo; seed++) {
+        const r = { ...made(seed), courses: [] };
+        let programmes = 0;
+        const best = plan(r, (model, options) => {
+          if (!options?.relaxed) programmes++;
+          return solver(model, options);
+        });
+        for (let at = 0; at < programmes; at++)
+          for (const finds of [false, true])
+            check(r, best, plan(r, lateFrom(at, finds)), told, `${seed} ${r.question}, ${at}`);
+      }
+      expect(told.wrong).to.deep.equal([]);
+      expect(told.proven / (told.proven + told.open)).to.be.at.least(proven);
+      expect(told.gap / told.open).to.be.at.most(gap);
+    }).timeout(120_000);
+});
