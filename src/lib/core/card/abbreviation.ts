@@ -28,10 +28,9 @@ export function isCutOf(short: string, long: string): boolean {
   if (short.length >= long.length || short[0] !== long[0]) return false;
   if (short.length >= SHORTEST_CUT && long.length >= short.length + 2 && long.startsWith(short))
     return true;
+  if (!isWithin(short, long) || long.startsWith(short)) return false;
   const bones = skeleton(short);
   const whole = skeleton(long);
-  if (!isWithin(short, long)) return false;
-  if (long.startsWith(short)) return false;
   if (bones === whole) return short.length >= SHORTEST_SKELETON;
   // "dsg" for "drsng": no vowels at all, first and last consonant, half of them or more.
   if (

@@ -8,7 +8,7 @@ import { proposeVerdict } from "../audit/verdict.ts";
 import { broughtFor } from "./theirs.ts";
 import { measureOf, piecesOf } from "../sieve/measure.ts";
 import type { Mesh } from "../model/mesh.ts";
-import { PRODUCT_PREFIX } from "./candidates.ts";
+import { boughtLine, PRODUCT_PREFIX } from "./candidates.ts";
 import { lineLoad } from "../bag/load.ts";
 import type { PlanOutcome } from "./plan.ts";
 import { mayPropose } from "../catalogue/mayPropose.ts";
@@ -388,19 +388,7 @@ function runnerUp(
       doesTheJob(product, need.function, request);
     if (!serves) continue;
     const one = audit(
-      withLines(probe, () => [
-        {
-          id: "probe",
-          itemType: product.itemType,
-          counted: product.pack,
-          condition: "sound",
-          expires: "none",
-          location: "outside",
-          ...(product.sizeMm ? { sizeMm: product.sizeMm } : {}),
-          ...(product.volumeMl ? { volumeMl: product.volumeMl } : {}),
-          ...(product.dosesPerPiece ? { dosesPerPiece: product.dosesPerPiece } : {}),
-        },
-      ]),
+      withLines(probe, () => [boughtLine(product, 1, request.today)]),
       request.today,
       request.catalogue,
     );
