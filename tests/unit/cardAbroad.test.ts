@@ -1,8 +1,7 @@
 import { expect } from "chai";
-import { inEnglish } from "../../src/lib/core/card/abroad.ts";
+import { inEnglish, keyOf } from "../../src/lib/core/card/abroad.ts";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
 import { knowsAny, vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
-import { COUNTED_ABROAD, NAMES_ABROAD } from "../../src/lib/data/namesAbroad.ts";
 import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 
 const vocabulary = vocabularyOf(NAMED_CATALOGUE);
@@ -44,15 +43,47 @@ describe("names in other languages", () => {
     ]);
   });
 
+  it("in Polish, Swedish and Portuguese too, with what they are counted in", () => {
+    expect(read("Plastry z opatrunkiem – 20 szt.\nRękawiczki nitrylowe – 4 pary")).to.deep.equal([
+      ["adhesive-strip", 20, null],
+      ["nitrile-gloves", 4, null],
+    ]);
+    expect(read("Första förband: 2 st\nElastisk binda 8 cm: 1 st")).to.deep.equal([
+      ["bandaged-dressing", 2, null],
+      ["elastic-bandage", 1, [80]],
+    ]);
+    expect(read("2 ligaduras elásticas 10 cm\n4 pares de luvas de nitrilo")).to.deep.equal([
+      ["elastic-bandage", 2, [100]],
+      ["nitrile-gloves", 4, null],
+    ]);
+  });
+  it("a table with its headings in one of them", () =>
+    expect(
+      read("Nazwa;Ilość;Termin ważności\nGaza jałowa 5 x 5 cm;5;2029-03\nNożyczki;1;"),
+    ).to.deep.equal([
+      ["gauze-pad", 5, [50, 50]],
+      ["small-scissors", 1, null],
+    ]));
+
   it("every English name that stands for others is one that the reader knows", () => {
-    const unknown = Object.keys(NAMES_ABROAD).filter(
+    const names = NAMED_CATALOGUE.wordsAbroad.flatMap((t) => Object.keys(t.names));
+    const unknown = names.filter(
       (name) => read(`whistle, 4 pcs\n${name}, 3 pcs\ncompass, 1 pc`).length !== 3,
     );
     expect(unknown).to.deep.equal([]);
   });
   it("no name abroad stands for two things", () => {
-    const all = Object.values(NAMES_ABROAD).concat(Object.values(COUNTED_ABROAD)).flat();
-    expect(all.filter((name, i) => all.indexOf(name) !== i)).to.deep.equal([]);
+    const stands = new Map<string, string>();
+    const two = NAMED_CATALOGUE.wordsAbroad
+      .flatMap((t) => [...Object.entries(t.names), ...Object.entries(t.counted)])
+      .flatMap(([english, abroad]) =>
+        abroad.filter((words) => {
+          const before = stands.get(keyOf(words));
+          stands.set(keyOf(words), english);
+          return before !== undefined && before !== english;
+        }),
+      );
+    expect(two).to.deep.equal([]);
   });
 });
 

@@ -161,3 +161,18 @@ describe("a line of which cells were put right", () => {
     expect(keptInPlace("a   b", "a b")).to.equal("a b");
   });
 });
+
+describe("rows with strokes between their cells", () => {
+  const counted = (text: string) =>
+    readCard(text, vocabulary).entries.map((e) => [e.itemType, e.pieces]);
+  const rows = "Plasters, blue / 40 / 33 / top up\nEye wash bottle 500 ml / 2 / 2 / ok";
+  it("are a table under a heading of as many cells that tells what there is", () =>
+    expect(counted(`Item / Should be / Is / Action\n${rows}`)).to.deep.equal([
+      ["adhesive-strip", 33],
+      ["eyewash", 2],
+    ]));
+  it("end where a row has not as many", () =>
+    expect(
+      counted(`Item / Should be / Is / Action\n${rows}\nWhistle / torch\nsling 1`).length,
+    ).to.be.greaterThan(2));
+});

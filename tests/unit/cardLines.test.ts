@@ -178,6 +178,34 @@ describe("how many of it, among other numbers", () => {
     });
 });
 
+describe("several things on a line", () => {
+  it("between strokes one of them needs no count", () =>
+    expect(readAs("4 slings\n1 foil blanket / 1 glucose gel / whistle")).to.deep.equal([
+      "1 triangular-bandage 4 null",
+      "2 foil-blanket 1 null",
+      "2 glucose-gel 1 null",
+      "2 whistle 1 null",
+    ]));
+  it("beside marked lines one without a mark lists what it counts", () =>
+    expect(
+      readAs("- 4 slings\n- 2 whistles\n- 1 foil blanket\n6 4x4s, 2 ABD 5x9").slice(3),
+    ).to.deep.equal(["4 gauze-pad 6 [102,102]", "4 abd-pad 2 [127,229]"]));
+  it("'ct.' ends no sentence", () =>
+    expect(readAs('25 ct. 3/4" x 3" fabric bandages')).to.deep.equal([
+      "1 adhesive-strip 25 [19,76]",
+    ]));
+  it("where a thing lies is no thing: 'Back' is no backpack", () =>
+    expect(readAs("4 slings\nBack\n2 whistles")).to.deep.equal([
+      "1 triangular-bandage 4 null",
+      "3 whistle 2 null",
+    ]));
+  it("the larger ones of what was said are of its kind", () =>
+    expect(readAs("plasters 14. the big ones 3")).to.deep.equal([
+      "1 adhesive-strip 14 null",
+      "1 adhesive-large 3 null",
+    ]));
+});
+
 describe("what a thing is counted in", () => {
   for (const [line, type, pieces] of [
     ["Cohesive wrap 7.5 cm - 2 rolls", "cohesive-wrap", 2],

@@ -75,6 +75,24 @@ describe("what is left over of a purchase", () => {
     ]));
 });
 
+describe("the next choice for the same need", () => {
+  it("is told as it would be bought: an elastic bandage that says it holds no latex, not a cheaper one that says nothing", () => {
+    const file = auditFile([need("j", "joint-support")], [], {
+      brief: { sensitivities: ["latex"] },
+    });
+    const bandage = (id: string, itemType: string, price: number, latexFree?: true) =>
+      product(id, itemType, 1, price, latexFree ? { latexFree } : {});
+    const r = request(file, [
+      bandage("chosen", "elastic-bandage", 1, true),
+      bandage("unsaid", "heavy-compression-bandage", 2),
+      bandage("free", "heavy-compression-bandage", 3, true),
+    ]);
+    const [action] = actionsOf(solved(r, solver), r);
+    if (!action || !("runnerUp" in action)) throw new Error();
+    expect([action.product.id, action.runnerUp?.product.id]).to.deep.equal(["chosen", "free"]);
+  });
+});
+
 describe("what goes, and what is still to be looked at", () => {
   const sling = need("s", "sling");
   const actions = (r: ReturnType<typeof request>) => actionsOf(solved(r, solver), r);

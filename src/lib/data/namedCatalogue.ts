@@ -2,11 +2,15 @@ import type { NamedCatalogue } from "../core/catalogue/catalogue.ts";
 import { CARD_WORDS, NO_TYPE_WORDS } from "./cardVocabulary.ts";
 import { CATALOGUE } from "./catalogue.ts";
 import { COUNTED_ABROAD, NAMES_ABROAD } from "./namesAbroad.ts";
+import { COUNTED_FURTHER_ABROAD, NAMES_FURTHER_ABROAD } from "./namesFurtherAbroad.ts";
 
 /** The shipped catalogue with the names that cards use: apart, so that a page that reads no card does not load them. */
 export const NAMED_CATALOGUE: NamedCatalogue = {
   ...CATALOGUE,
   words: new Map(Object.entries(CARD_WORDS)),
-  wordsAbroad: { names: NAMES_ABROAD, counted: COUNTED_ABROAD },
+  wordsAbroad: [
+    { names: NAMES_ABROAD, counted: COUNTED_ABROAD },
+    { names: NAMES_FURTHER_ABROAD, counted: COUNTED_FURTHER_ABROAD },
+  ],
   noTypeWords: NO_TYPE_WORDS,
 };

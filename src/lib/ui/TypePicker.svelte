@@ -7,7 +7,7 @@
     ...CATALOGUE,
     words: new Map(),
     noTypeWords: [],
-    wordsAbroad: { names: {}, counted: {} },
+    wordsAbroad: [],
   });
   let asked: Promise<void> | null = null;
   const askForNames = (): Promise<void> =>

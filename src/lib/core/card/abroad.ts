@@ -21,9 +21,9 @@ const SMALL_WORDS = "de|du|des|di|da|del|la|le|para|per|pour|con";
 /** "compresse (de la) gaze". */
 const BETWEEN = `[\\s-]+(?:(?:${SMALL_WORDS})\\s+|[dl]['’]\\s?)?`;
 
-function wordsOf(table: Readonly<Record<string, readonly string[]>>): Words {
+function wordsOf(tables: readonly WordsAbroad["names"][]): Words {
   const english = new Map<string, string>();
-  for (const [name, abroad] of Object.entries(table))
+  for (const [name, abroad] of tables.flatMap(Object.entries<readonly string[]>))
     for (const words of abroad) english.set(keyOf(words), name);
   const byFirst = new Map<string, string[][]>();
   for (const words of [...english.keys()].map((key) => key.split(" ")))
@@ -67,7 +67,7 @@ function namesIn(text: string, { byFirst }: Words): RegExp | null {
 const SMALL = new RegExp(`^(?:${SMALL_WORDS})$`);
 
 /** A name without small words, accents, capitals and plurals with an s. */
-function keyOf(name: string): string {
+export function keyOf(name: string): string {
   const words = withoutAccents(name)
     .toLowerCase()
     .replace(/\b[dl]['’]\s?/g, "")
@@ -76,9 +76,9 @@ function keyOf(name: string): string {
   return [first, ...others.filter((w) => !SMALL.test(w))].map((w) => w.replace(/s$/, "")).join(" ");
 }
 
-export const abroadOf = ({ names, counted }: WordsAbroad): Abroad => ({
-  names: wordsOf(names),
-  counted: wordsOf(counted),
+export const abroadOf = (tables: readonly WordsAbroad[]): Abroad => ({
+  names: wordsOf(tables.map((t) => t.names)),
+  counted: wordsOf(tables.map((t) => t.counted)),
 });
 
 /**

@@ -104,7 +104,7 @@ const HINTS: readonly (readonly [RegExp, ColumnRole])[] = [
     /\b(?:min|max|par|target|req(?:uired|'?d)?|reorder|needed|should|std|standard|issue)\b/i,
     "skip",
   ],
-  [/^in\s+(?:the\s+)?(?:box|kit|bag|tin|cupboard|cabinet|pack)$/i, "quantity"],
+  [/^(?:is|in\s+(?:the\s+)?(?:box|kit|bag|tin|cupboard|cabinet|pack))$/i, "quantity"],
   [/^(?:used|issued|taken|spent|gone|consumed)$/i, "skip"],
   [
     /\b(?:weight|mass|g|kg|price|value|cost|loc|location|lagerort|drawer|bin|shelf|page)\b/i,

@@ -28,26 +28,32 @@ const HEADER_ROLES: readonly (readonly [RegExp, ColumnRole])[] = [
     "skip",
   ],
   [
-    /^(?:notes?|remarks?|comments?|action|actions|to\s+do|colou?r|bemerkung(?:en)?|remarques?|observaciones|opmerkingen)$/i,
+    /^(?:notes?|remarks?|comments?|action|actions|to\s+do|colou?r|bemerkung(?:en)?|remarques?|observaciones|opmerkingen|observações|anmärkning|bemærkning|merknad|huom(?:autus)?|uwagi|poznámk[ay])$/i,
     "note",
   ],
   // As tables from abroad are headed, with their English beside them or not.
   [
-    /^(?:artikel|bezeichnung|benennung|inhalt|désignation|designation|article|artículo|descripción|omschrijving|articolo|descrizione)(?:\s*\/.*)?$/iu,
+    /^(?:artikel|bezeichnung|benennung|inhalt|désignation|designation|article|artículo|descripción|omschrijving|articolo|descrizione|descrição|artigo|benämning|produkt|vara|vare|varenavn|tuote|nimike|nazwa|wyrób|název|popis)(?:\s*\/.*)?$/iu,
     "text",
   ],
   [
-    /^(?:ist|menge|anzahl|stück|quantité|qté|cantidad|cant\.?|aantal|quantità)(?:\s*\/.*)?$/iu,
+    /^(?:ist|menge|anzahl|stück|quantité|qté|cantidad|cant\.?|aantal|quantità|quantidade|qtde?\.?|antal|antall|määrä|ilość|liczba|počet|szt\.?|ks|kpl|stk\.?)(?:\s*\/.*)?$/iu,
     "quantity",
   ],
-  [/^(?:soll|prévu|requis|debido|gewenst|previsto)(?:\s*\/.*)?$/iu, "skip"],
-  [/^(?:ve|einheit|unité|unidad|eenheid|unità)(?:\s*\/.*)?$/iu, "unit"],
   [
-    /^(?:größe|grösse|maße?|taille|dimension|tamaño|medidas?|maat|afmeting|misura)(?:\s*\/.*)?$/iu,
+    /^(?:soll|prévu|requis|debido|gewenst|previsto|exigido|börvärde|skal|wymagane|požadováno)(?:\s*\/.*)?$/iu,
+    "skip",
+  ],
+  [
+    /^(?:ve|einheit|unité|unidad|eenheid|unità|unidade|enhet|enhed|yksikkö|jednostka|j\.?\s?m\.?|jednotka)(?:\s*\/.*)?$/iu,
+    "unit",
+  ],
+  [
+    /^(?:größe|grösse|maße?|taille|dimension|tamaño|medidas?|maat|afmeting|misura|tamanho|storlek|størrelse|koko|rozmiar|velikost|rozměr)(?:\s*\/.*)?$/iu,
     "size",
   ],
   [
-    /^(?:ablauf(?:datum)?|verfall(?:datum)?|haltbar(?:keit)?|mhd|péremption|caducidad|vervaldatum|scadenza|artikel-?nr\.?|bestell-?nr\.?|réf(?:érence)?\.?|referencia|preis|prix|precio|prijs|prezzo)(?:\s*\/.*)?$/iu,
+    /^(?:ablauf(?:datum)?|verfall(?:datum)?|haltbar(?:keit)?|mhd|péremption|caducidad|vervaldatum|scadenza|artikel-?nr\.?|bestell-?nr\.?|réf(?:érence)?\.?|referencia|preis|prix|precio|prijs|prezzo|preço|validade|pris|utgår|utgångsdatum|udløb(?:sdato)?|utløp(?:sdato)?|hinta|vanhenee|cena|(?:data|termin)\s+ważności|expirace)(?:\s*\/.*)?$/iu,
     "skip",
   ],
 ];

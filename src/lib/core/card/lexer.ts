@@ -76,7 +76,7 @@ const TIMES =
   /^(?:[×✕✖*]|[xX](?![\p{L}])|times(?=\s+(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twenty|thirty|fifty|a\s+hundred))|by(?=\s+(?:\d|[a-z]+\s*(?:-\s*)?(?:inch|cm|mm|m\b|foot|feet|yard|and|point|by)|(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|a hundred)\b)))/u;
 
 const SHORTENED =
-  /^(?:stk|st|pkg|pkgs|pk|pkt|approx|appr|no|nr|nos|pcs|pc|pce|qty|ea|pr|prs|incl|assort|asst|ass|med|lge|lg|sm|sml|sz|misc|temp|adh|ster|non|bx|btl|env|amp|tab|tabs|cap|caps|disp|ind|indiv|min|max|dia|tri|band|dr|mr|vs|ref|art)$/i;
+  /^(?:ct|cts|doz|stk|st|pkg|pkgs|pk|pkt|approx|appr|no|nr|nos|pcs|pc|pce|qty|ea|pr|prs|incl|assort|asst|ass|med|lge|lg|sm|sml|sz|misc|temp|adh|ster|non|bx|btl|env|amp|tab|tabs|cap|caps|disp|ind|indiv|min|max|dia|tri|band|dr|mr|vs|ref|art)$/i;
 
 const OTHER_UNITS =
   /^(?:%|percent|per cent|fr|french|ga|gauge|g|gm|gr|gram|grams|gramme|grammes|kg|kilo|kilos|lb|lbs|lumen|lumens|lm|w|watt|watts|v|volt|volts|hour|hours|h|hr|hrs|minute|minutes|min|mins|day|days|week|weeks|month|months|year|years|yr|yrs|yo|ply|layer|layers|people|persons?|ppl|users?|pages?|way|in-1|in 1|-in-1|functions?|stars?|denier|times(?!\s+(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twenty|thirty|fifty|a\s+hundred))|kcal|iu|micron|microns|leds?|decibels?|db|°c|°f|°|degrees?|mcg|µg|μg|ug|tools? in|reviews?|customers?|languages?|colours?|colors?|folds?|wraps?)(?![\p{L}\d])/iu;

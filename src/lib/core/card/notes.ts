@@ -61,7 +61,10 @@ const ANYWHERE: readonly NoteRule[] = [
   {
     name: "a total",
     example: "Total value 12.40",
-    says: ({ text }) => /^(?:sub-?\s?)?total\b/i.test(text),
+    says: ({ text }) =>
+      /^(?:sub-?\s?)?total\b|^(?:totale|totaal|summe|gesamt(?:betrag)?|zwischensumme|somme|suma|razem|i\s+alt|sammanlagt|summa|celkem|yhteensä)(?![\p{L}])/iu.test(
+        text,
+      ),
   },
   {
     name: "a footer",
@@ -130,7 +133,11 @@ const IN_TEXT: readonly NoteRule[] = [
     name: "a line without a mark beside marked ones",
     example: "- 4 gauze pads\n- 2 eye pads\nThe lid\n- 8 plasters\n- 1 whistle",
     says: (line) =>
-      line.style.bullets && !line.row.bullet && !line.row.inTable && !isCountedThing(line),
+      line.style.bullets &&
+      !line.row.bullet &&
+      !line.row.inTable &&
+      !isCountedThing(line) &&
+      !isListed(line),
   },
 ];
 

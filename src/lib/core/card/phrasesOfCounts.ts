@@ -201,6 +201,14 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     read: "$1 1",
   },
   {
+    name: "what was used and put in, and how many there are now",
+    example: ["plasters: used 6, added 10, now 24", "plasters: 24"],
+    holds: ["now", "left", "remain", "leav"],
+    pattern:
+      /(?:\b(?:used|added|was|were|had|took(?:\s+out)?|taken|put\s+(?:in|back)|replaced|restocked|opened|start(?:ed)?)\s*:?\s*\d{1,4}(?:\s*(?:[,;+]|->|→)\s*|\s+(?:and\s+)?))+(?:so\s+|are\s+|is\s+)?(?:now|left|remaining|remains?|leaves|leaving)\s*:?\s*(\d{1,4})\b/giu,
+    read: "$1",
+  },
+  {
     name: "how many there should be, said behind",
     example: ["plasters 7, min 10", "plasters 7"],
     holds: ["min", "max", "par ", "target", "should be"],

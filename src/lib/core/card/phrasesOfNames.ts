@@ -221,6 +221,32 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "$1 $2 $5, $3 $4 $5",
   },
   {
+    name: "so many, and in brackets one of each size",
+    example: [
+      "wipes, two crepe bandages (one 5 cm, one 7.5 cm) and tape",
+      "wipes, one 5 cm crepe bandages, one 7.5 cm crepe bandages and tape",
+    ],
+    holds: "(",
+    pattern: new RegExp(
+      `\\b(?:${N})\\s+((?:\\p{L}+[\\s-]){0,2}\\p{L}{3,})\\s*\\((\\s*(?:${N})\\s+\\d+(?:[.,]\\d+)?\\s*(?:cm|mm|in|")(?:\\s*(?:,|;|&|and)\\s*(?:${N})\\s+\\d+(?:[.,]\\d+)?\\s*(?:cm|mm|in|"))+)\\s*\\)`,
+      "giu",
+    ),
+    read: (_, name, sizes) =>
+      sizes!
+        .trim()
+        .split(/\s*(?:,|;|&|\band\b)\s*/u)
+        .map((size) => `${size} ${name}`)
+        .join(", "),
+  },
+  {
+    name: "what comes with it, counted in brackets behind",
+    example: ["torch w/ spare batteries (3 AAA)", "torch, 3 spare batteries"],
+    holds: "batter",
+    pattern:
+      /\s*,?\s*(?:\bw\/|\bwith\b|\band\b|\bplus\b|[+&])\s*(spare\s+batter(?:y|ies))\s*\(\s*(\d{1,2})\s*(?:[x×]\s*)?(?:A{2,3}|C|D|CR\d+)?\s*\)/giu,
+    read: ", $2 $1",
+  },
+  {
     name: "two sizes in brackets counted, with 'and'",
     example: [
       "pressure bandages, 10 cm (4) and 15 cm (2)",

@@ -97,6 +97,20 @@ export const PACK_PHRASES: readonly Phrase[] = [
     read: "$1",
   },
   {
+    name: "so many times a thing, and last what one pack of it holds",
+    example: ["2 x plasters, assorted 20 pcs", "2 packs of 20 plasters, assorted"],
+    holds: ["pcs", "piece", "pack", "box", "count", " ct", " tab", " cap"],
+    pattern: new RegExp(
+      `^\\W*(\\d{1,3})\\s*[x×]\\s+(\\p{L}[^;]*?)\\s*,?\\s+(?:${PACKS}\\.?\\s*(?:of\\s*)?(\\d{1,4})(?:\\s*pcs)?|(\\d{1,4})\\s*(?:pcs|pieces|count|ct|tabs?|tablets|caps?|capsules))\\.?\\s*$`,
+      "iu",
+    ),
+    read: (all, packs, name, inPack, pieces) => {
+      const each = inPack ?? pieces!;
+      // The same said twice counts once.
+      return each === packs || Number(each) < 2 ? all! : `${packs} packs of ${each} ${name}`;
+    },
+  },
+  {
     name: "what one pack holds, said behind packs of it",
     example: ["2 boxes of plasters, 20 in each", "2 boxes of 20 plasters"],
     holds: ["per", "each", "to a"],

@@ -229,6 +229,13 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     read: "",
   },
   {
+    name: "whose contents they are, said before the list",
+    example: ["Ranger 3, contents: two slings", "two slings"],
+    holds: "content",
+    pattern: /^[^;:.]{1,30}?\bcontents?\s*(?:are|is)?\s*:\s*(?=\S)/iu,
+    read: "",
+  },
+  {
     name: "what it hangs on or lies in",
     example: ["pen on string", "pen"],
     holds: ["string", "cord", "lanyard", "chain", "key", "clip", "strap", "hook"],

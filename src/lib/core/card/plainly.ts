@@ -144,25 +144,35 @@ const LIST_MARK = /[·•*]/u;
 /** "2 tourniquets - one windlass, one ratchet": says more of what was counted. */
 const ONE_OF_THEM = /^(?:one|an?|1)\s/iu;
 /** The things between such signs, without what leads the list; null: not each of them is counted, or too few. */
-function thingsBetween(text: string, between: string): string[] | null {
+function thingsBetween(
+  text: string,
+  between: string,
+  names: (text: string) => boolean,
+): string[] | null {
   const parts = text.split(between).map((p) => p.trim());
   // "INCLUDES - 10 plasters - 4 wipes"
   if (!/\d/.test(parts[0]!) && parts.length > FEWEST_THINGS) parts.shift();
   const things = parts.map((p, i) => (i === 0 ? p.replace(LEAD, "") : p));
-  const areCounted = things.every((p) => COUNTED_FIRST.test(p) || COUNT_LAST.test(p));
+  const counted = things.filter((p) => COUNTED_FIRST.test(p) || COUNT_LAST.test(p)).length;
+  // "1 space blanket / 1 glucose gel / whistle": one of several needs none.
+  const areCounted =
+    counted === things.length ||
+    (counted >= FEWEST_COUNTED && counted === things.length - 1 && things.every(names));
   const isPair =
     things.length === 2 &&
     (LIST_MARK.test(between) ||
       (things.every((p) => COUNTED_FIRST.test(p)) && !ONE_OF_THEM.test(things[1]!)));
   return areCounted && (isPair || things.length >= FEWEST_THINGS) ? things : null;
 }
+/** Fewer tell no list. */
+const FEWEST_COUNTED = 2;
 /** Of two each is named. */
 const NAMED_OF_THREE = 2;
 /** "10 plasters · 4 wipes · 1 whistle": each counted, and most of them named. */
 function eachBetween(row: CardRow, names: (text: string) => boolean): CardRow[] {
   if (row.inTable) return [row];
   for (const between of BETWEEN_THINGS) {
-    const things = row.text.includes(between) ? thingsBetween(row.text, between) : null;
+    const things = row.text.includes(between) ? thingsBetween(row.text, between, names) : null;
     if (
       things &&
       things.filter(names).length * 3 >= things.length * (things.length === 2 ? 3 : NAMED_OF_THREE)

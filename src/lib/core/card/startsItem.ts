@@ -151,6 +151,18 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
         ? { sameAs: named }
         : null,
   },
+  {
+    name: "the same in another size, the count last: 'plasters 14. the big ones 3'",
+    tells: ({ reading, draft, first, named }) =>
+      draft.strong &&
+      first.pieces !== null &&
+      reading.pieces !== null &&
+      !reading.article &&
+      saysOnes(draft.tokens) &&
+      SIZE_ONLY.test(reading.noun)
+        ? { sameAs: `${/small|little/i.test(reading.noun) ? "small" : "large"} ${named}` }
+        : null,
+  },
   { name: "it names nothing", tells: ({ reading }) => noIf(reading.noun.trim() === "") },
   {
     name: "a count with a remark in brackets",

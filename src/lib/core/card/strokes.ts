@@ -1,4 +1,5 @@
 import { hint } from "./columnsByContent.ts";
+import { roleOf } from "./headingRoles.ts";
 
 /** Columns set apart by strokes: "Should have / have / notes" over "Plasters 20 / 14 / order". */
 
@@ -17,8 +18,35 @@ function counts(line: string): ("Required" | "Qty")[] | null {
     : null;
 }
 
+const cellsOf = (line: string): string[] =>
+  line.includes(" / ") ? line.split(/\s+\/\s+/).map((cell) => cell.trim()) : [];
+
+/** Of fewer cells a stroke means "or". */
+const FEWEST_CELLS = 3;
+/** "Item / Should be / Is / Action": it tells what things are and how many. */
+function headsRows(line: string): boolean {
+  const cells = /\d/.test(line) ? [] : cellsOf(line);
+  const roles = cells.map((cell) => hint(cell) ?? roleOf(cell));
+  return cells.length >= FEWEST_CELLS && roles.includes("quantity") && roles.includes("text");
+}
+
+/** Rows with a stroke between all their cells, under a heading of as many: as cells of a table. */
+function rowsOfStrokes(lines: readonly string[]): string[] {
+  let columns = 0;
+  return lines.map((line) => {
+    if (headsRows(line)) columns = cellsOf(line).length;
+    const cells = columns > 0 ? cellsOf(line) : [];
+    if (cells.length === columns && columns > 0) return cells.join("\t");
+    columns = 0;
+    return line;
+  });
+}
+
 /** The card with such columns written as cells; as many lines as before. */
-export function strokesAsCells(lines: readonly string[]): string[] {
+export const strokesAsCells = (lines: readonly string[]): string[] =>
+  numbersAsCells(rowsOfStrokes(lines));
+
+function numbersAsCells(lines: readonly string[]): string[] {
   let heads: ("Required" | "Qty")[] | null = null;
   return lines.map((line) => {
     const found = counts(line);

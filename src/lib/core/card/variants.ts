@@ -94,6 +94,11 @@ const BANDAGES_BY_SORT = new RegExp(
 );
 /** What one thing comes in; two of them on a line are two things. */
 const COUNT_THEN_FORM = whole(`(${N})\\s+(tubes?|sachets?|bottles?|pods?|ampoules?|jars?|sprays?)`);
+const WIDTH = `\\d+(?:[.,]\\d+)?\\s*${UNIT}?`;
+const COUNT_NAME_SIZES = new RegExp(
+  `^(${N})\\s+(\\p{L}[^\\d(),;:]*?)\\s*(?:[(:,]|\\s[-–—]\\s)\\s*(${WIDTH}(?:\\s*(?:[,;+&]|\\band\\b)\\s*${WIDTH})*\\s*(?:[,;+&]|\\band\\b)\\s*\\d+(?:[.,]\\d+)?\\s*${UNIT})\\)?$`,
+  "iu",
+);
 const EACH_OF_SIZES = new RegExp(
   `^(${N})\\s+(?:of\\s+)?each(?:\\s+of)?:?\\s+((?:(?:${SIZE_WORD})\\s*(?:,|and|&|\\/)\\s*)+)((?:${SIZE_WORD})\\s+)(.*)$`,
   "iu",
@@ -359,6 +364,21 @@ export const VARIANTS: readonly VariantPattern[] = [
     split: (text) => {
       const m = COUNTED_MEASURES_THEN_NAME.exec(text.trim());
       return m && [`${m[1]!.toLowerCase()} ${m[2]!} ${m[5]!}`, `${m[3]!} ${m[4]!} ${m[5]!}`];
+    },
+  },
+  {
+    name: "as many sizes as there are things: one of each",
+    example: [
+      "2 conforming bandages (5 cm & 7.5 cm)",
+      ["1 conforming bandages 5 cm", "1 conforming bandages 7.5 cm"],
+    ],
+    split: (text) => {
+      const m = COUNT_NAME_SIZES.exec(text.trim());
+      if (!m) return null;
+      const sizes = m[3]!.split(BETWEEN);
+      if (sizes.length !== valueOf(m[1]!)) return null;
+      const unit = ANY_UNIT.exec(sizes.at(-1)!)?.[0] ?? "";
+      return sizes.map((size) => `1 ${m[2]!} ${ANY_UNIT.test(size) ? size : `${size} ${unit}`}`);
     },
   },
   {

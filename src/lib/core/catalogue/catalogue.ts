@@ -32,7 +32,7 @@ export interface NamedCatalogue extends Catalogue {
   readonly words: ReadonlyMap<string, readonly string[]>;
   /** Names on cards of real things that no type describes. */
   readonly noTypeWords: readonly string[];
-  readonly wordsAbroad: WordsAbroad;
+  readonly wordsAbroad: readonly WordsAbroad[];
 }
 
 /** The catalogue from its rows. Ids are unique: a test of the data looks. */
