@@ -54,6 +54,9 @@ const TESTS: Readonly<Record<string, readonly string[]>> = {
     "money",
     "scores",
     "compare",
+    "carry",
+    "lasting",
+    "shareOut",
     "trade",
     "planLimits",
     "planHard",
@@ -112,9 +115,10 @@ const CALLS: Readonly<Record<string, string>> = {
   floor: "ceil",
 };
 
-/** What says how near is near enough, or how long is long enough. */
+/** What says how near is near enough, or how long is long enough; a yes-or-no is above a half, never at it. */
 const NEAR_OR_LONG =
-  /\b[A-Z_]*(?:TOLERANCE|SLACK)\b|\b(?:(?:TIME|POINT)_LIMIT|MOMENT|TIES|BACK)_S\b|\bMOST_(?:CUTS|AT_ONCE|LOOKED_AT)\b/;
+  /\b[A-Z_]*(?:TOLERANCE|SLACK)\b|\b(?:(?:TIME|POINT)_LIMIT|MOMENT|TIES|BACK)_S\b|\bforMs\b|\bMOST_(?:CUTS|AT_ONCE|LOOKED_AT)\b|\b(?:0\.5|\d(?:\.\d+)?e-\d+)\b/;
+const IS_NEAR_OR_LONG = new RegExp(`^(?:${NEAR_OR_LONG.source})$`);
 const COMPARES: ReadonlySet<ts.SyntaxKind> = new Set([
   ts.SyntaxKind.LessThanToken,
   ts.SyntaxKind.LessThanEqualsToken,
@@ -139,6 +143,11 @@ function mutantsOf(file: string): Mutant[] {
       const { kind } = node.operatorToken;
       const other = SWAPS.get(kind);
       const isWithin = COMPARES.has(kind) && NEAR_OR_LONG.test(node.getText(tree));
+      // 100 times a tolerance is one.
+      const scales =
+        !COMPARES.has(kind) &&
+        [node.left, node.right].some((side) => IS_NEAR_OR_LONG.test(side.getText(tree)));
+      if (scales) return;
       if (other && !isWithin) add(node.operatorToken, other);
     } else if (ts.isConditionalExpression(node))
       add(
@@ -148,7 +157,7 @@ function mutantsOf(file: string): Mutant[] {
     else if (ts.isIfStatement(node)) add(node.expression, `!(${node.expression.getText(tree)})`);
     else if (node.kind === ts.SyntaxKind.TrueKeyword) add(node, "false");
     else if (node.kind === ts.SyntaxKind.FalseKeyword) add(node, "true");
-    else if (ts.isNumericLiteral(node))
+    else if (ts.isNumericLiteral(node) && !NEAR_OR_LONG.test(node.getText(tree)))
       add(node, String(Number(node.text) === 0 ? 1 : Number(node.text) * 2));
     else if (ts.isExpressionStatement(node) && ts.isCallExpression(node.expression)) add(node, ";");
     else if (

@@ -12,6 +12,8 @@ import { owningOf } from "../../src/lib/core/plan/owning.ts";
 import { partOf, portionsOf, wholeOf } from "../../src/lib/core/plan/portions.ts";
 import { NO_LIMITS } from "../../src/lib/core/plan/limits.ts";
 import { plan } from "../../src/lib/core/plan/plan.ts";
+import { mayLeaveFreely } from "../../src/lib/core/plan/request.ts";
+import { shoppingList } from "../../src/lib/core/plan/shopping.ts";
 import { stocksOf } from "../../src/lib/core/plan/stocks.ts";
 import { without } from "../../src/lib/core/plan/without.ts";
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
@@ -191,7 +193,23 @@ describe("what a kit costs over five years", () => {
   });
 });
 
+describe("a shopping list's stand-in", () => {
+  it("is the next choice of another kind, where the book has no other of the same", () => {
+    const r = request(auditFile([need("w", "medium-wound-pad")], []), [
+      product("gauze", "gauze-pad", 1, 1),
+      product("smooth", "non-adherent-pad", 1, 2),
+    ]);
+    const typeOf = (id: string) => CATALOGUE.types.get(id);
+    const [source] = shoppingList(actionsOf(solved(r, solver), r), r.book, typeOf);
+    expect(source!.lines[0]!.alternates.map((p) => p.id)).to.deep.equal(["smooth"]);
+  });
+});
+
 describe("what may stay at home", () => {
+  it("is asked of the lightest, the smallest and the cheapest to own; else a limit must ask", () =>
+    expect(
+      (["lightest", "smallest", "own", "cheapest", "best"] as const).map(mayLeaveFreely),
+    ).to.deep.equal([true, true, true, false, false]));
   it("parts under a limit or for the lightest, whole lines over the years, else nothing", () => {
     expect(leavingOf("cheapest", false)).to.equal("none");
     expect(leavingOf("cheapest", true)).to.equal("parts");

@@ -561,7 +561,14 @@ export function caseRivals(seed: number): PlanRequest {
     ownType(`t${k}`, `thing ${k}`, {
       use: k === 3 ? pick(["tool", "single"]) : "single",
       functions: needs.flatMap(({ function: fn }) =>
-        chance(0.75) ? [{ function: fn, credit: pick([0.3, 0.5, 0.8, 1]) }] : [],
+        chance(0.75)
+          ? [
+              {
+                ...{ function: fn, credit: pick([0.3, 0.5, 0.8, 1]) },
+                ...(chance(0.25) ? { yield: pick([0.5, 2]) } : {}),
+              },
+            ]
+          : [],
       ),
       ...{ massG: 10, bulkMl: 10 },
     }),

@@ -170,7 +170,7 @@ export function candidates(request: PlanRequest): Candidates {
   });
   const shared = sifted.map((need) =>
     need.pairs
-      .filter((p) => p.units > 0 && p.f > 0)
+      .filter((p) => p.units > 0)
       .map((p) => ({ line: p.pair.line, units: p.units, f: p.f }))
       .sort((a, b) => a.f - b.f),
   );

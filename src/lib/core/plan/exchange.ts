@@ -58,8 +58,7 @@ interface Flow {
   readonly r: number;
   readonly yield: number;
   readonly there: readonly number[];
-  /** Column of the programme; null: it has none for this. */
-  readonly column: number | null;
+  readonly column: number;
   /** Units there, and units more that the audit puts there. */
   units: number;
   more: number;
@@ -117,17 +116,9 @@ function flowsOf(m: PlanModel, c: Candidates, x: ArrayLike<number>, after: Audit
     if (pair.f <= 0) continue;
     if (stock === undefined) return null;
     const flow = flows.get(key(stock, need));
-    if (flow) {
-      flow.more += pair.units;
-      continue;
-    }
-    const use = c.uses.find((u) => u.line === stock && u.need === need);
-    if (!use || use.companions.length > 0) return null;
-    const { f, r, yield: yields, units } = pair;
-    flows.set(key(stock, need), {
-      ...{ node: nodeOf(stock, need, use.tool), need, f, r, yield: yields },
-      ...{ there: [], column: null, units: 0, more: units },
-    });
+    // With other companions than the programme has, or what an owner brought for another need.
+    if (!flow) return null;
+    flow.more += pair.units;
   }
   return [...flows.values()];
 }
@@ -200,7 +191,7 @@ function chains(
 ): Conditions[] {
   const enough = (f: Flow, v: number) => v > UNITS_TOLERANCE * needs[f.need]!.required;
   const takenAt = group(
-    flows.filter((f) => f.column !== null && enough(f, f.units) && enough(f, -f.more)),
+    flows.filter((f) => enough(f, f.units) && enough(f, -f.more)),
     (f) => f.need,
   );
   const putFrom = group(
@@ -220,7 +211,7 @@ function chains(
     const { gains, hurts } = judge(chain.changes, needs);
     if (!gains || !hurts) return;
     found.push({
-      on: chain.taken.map((f) => f.column!).sort((a, b) => a - b),
+      on: chain.taken.map((f) => f.column).sort((a, b) => a - b),
       open: at,
       spare: chain.spare,
       there: [...new Set(chain.put.flatMap((f) => f.there))],
@@ -310,7 +301,6 @@ function wholeParts(
     );
     if (!gains || !hurts) return [];
     const taken = part.filter((f) => f.more < 0);
-    if (taken.some((f) => f.column === null)) return [];
     const more = (of: readonly Flow[]) => of.reduce((s, f) => s + f.more, 0);
     const filled = [...group(part, (f) => f.need)].flatMap(([n, of]) =>
       more(of) > UNITS_TOLERANCE * needs[n]!.required ? [n] : [],
@@ -322,7 +312,7 @@ function wholeParts(
     if (filled.some((n) => !open.has(n)) || drawn.some((s) => !spare.has(s))) return [];
     return [
       {
-        on: taken.map((f) => f.column!),
+        on: taken.map((f) => f.column),
         open: filled,
         spare: drawn,
         there: [...new Set(part.filter((f) => f.more > 0).flatMap((f) => f.there))],
