@@ -47,6 +47,6 @@ export const speaksOfWant = (text: string): boolean => WANTED.some((says) => say
 /** Whether a whole line speaks of what is not there. */
 export const speaksOfAbsence = (text: string): boolean =>
   ABSENT.test(text) ||
-  /\b(?:you\s+may\s+also\s+like|also\s+available|optional\s+extras?|recommended\s+(?:additions?|extras?)|customers\s+also|not\s+included|frequently\s+bought|consider\s+adding|suggested\s+(?:additions?|extras?)|add\s+your\s+own|wish\s?list|people\s+also\s+buy|sold\s+separately|refills?\s+available|shopping|to\s+(?:buy|get|order|come)|indented\s+for|on\s+indent|requisitioned|not\s+in\s+there)\b/i.test(
+  /\b(?:you\s+may\s+also\s+like|also\s+available|optional\s+extras?|recommended\s+(?:additions?|extras?)|customers\s+also|not\s+included|frequently\s+bought|consider\s+adding|suggested\s+(?:additions?|extras?)|add\s+your\s+own|wish\s?list|people\s+also\s+buy|sold\s+separately|refills?\s+available|shopping|to\s+(?:buy|get|order|come)|indented\s+for|on\s+indent|requisitioned|not\s+in\s+there|absent)\b/i.test(
     text,
   );

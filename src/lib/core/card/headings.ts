@@ -30,6 +30,10 @@ const PLACE_ALONE = new RegExp(
 );
 /** "Pouch 2", which may be two pouches: a group where what follows has its count in front. */
 const BAG_WITH_NUMBER = new RegExp(`^\\W*(?:${CARRIED})\\s+\\d{1,2}\\W*$`, "i");
+const HOLDER_BY_PLACE = new RegExp(
+  `^\\D{0,24}\\b(?:${PLACE_WORDS})\\s*\\((?:the\\s+)?(?:inside|outside|inner|outer|in\\s|on\\s|top|bottom|left|right|front|back|lid|side|red|green|blue|black|orange|yellow|white)[^()\\d]*\\)\\s*$`,
+  "iu",
+);
 const COUNT_IN_FRONT = /^\W*\d/;
 
 /** "A. Dressings", with a list mark: a heading where what is listed carries counts. */
@@ -82,6 +86,11 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
           (PLACE_ALONE.test(text) ||
             (BAG_WITH_NUMBER.test(text) && COUNT_IN_FRONT.test(next.row.text))),
       ),
+  },
+  {
+    name: "'Foot pouch (inside)': what holds things, and in brackets where it is",
+    tells: ({ text, row, next, names }) =>
+      yesIf(!names && row.quantity === null && next !== undefined && HOLDER_BY_PLACE.test(text)),
   },
   {
     name: "'* Cold' over a list that is set further in",

@@ -49,6 +49,6 @@ export const partOf = (number: string, part: string): number =>
 
 /** Colours and tastes: two sorts of one thing. */
 export const COLOUR =
-  "(?:orange|lemon|lime|berry|cherry|blackcurrant|apple|mint|blue|red|green|black|white|plain|clear|purple|pink|yellow|grey|gray|tan)";
+  "(?:orange|lemon|lime|berry|cherry|blackcurrant|apple|mint|blue|red|green|black|white|plain|clear|purple|pink|yellow|grey|gray|tan|brown|beige)";
 /** A number in figures or words. */
 export const valueOf = (number: string): number => VALUE_OF[number.toLowerCase()] ?? Number(number);

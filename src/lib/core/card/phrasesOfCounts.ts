@@ -32,6 +32,16 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     read: "$1",
   },
   {
+    name: "about so many of it left, in a list",
+    example: ["ice 3, plasters like 15 left, nose plugs 6", "ice 3, plasters 15, nose plugs 6"],
+    holds: " left",
+    pattern: new RegExp(
+      `(?<=(?:^|[,;])\\s*\\p{L}[^,;\\d]{1,40}?)\\s+(?:like|about|only|maybe|just|roughly|around|approx\\.?)\\s+(${N})\\s+left(?=\\s*(?:[,;]|$))`,
+      "giu",
+    ),
+    read: " $1",
+  },
+  {
     name: "counting aloud",
     example: ["we've got one two three strips", "we've got three strips"],
     holds: "one two ",
@@ -246,10 +256,11 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     example: ["rehydration sachets 10 (5 orange, 5 lemon)", "rehydration sachets 10"],
     holds: "(",
     pattern: new RegExp(
-      `\\b(\\d{1,3})\\s*\\(\\s*(${N})\\s+${COLOUR}\\s*(?:,|and|&|\\+)\\s*(${N})\\s+${COLOUR}\\s*\\)`,
+      `\\b(\\d{1,3})((?:\\s+\\p{L}+)?)\\s*\\(\\s*(${N})\\s+${COLOUR}\\s*(?:,|and|&|\\+)?\\s*(${N})\\s+${COLOUR}\\s*\\)`,
       "giu",
     ),
-    read: (all, n, one, other) => (valueOf(one!) + valueOf(other!) === Number(n) ? n! : all!),
+    read: (all, n, unit, one, other) =>
+      valueOf(one!) + valueOf(other!) === Number(n) ? `${n}${unit}` : all!,
   },
   {
     name: "one of them spoilt",

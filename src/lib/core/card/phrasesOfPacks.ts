@@ -289,6 +289,16 @@ export const PACK_PHRASES: readonly Phrase[] = [
     read: (_, inner, pack, outer) => `${pack} of ${Number(inner) * Number(outer)}`,
   },
   {
+    name: "what a pack holds in brackets, and how many packs",
+    example: ["swabs 10x10 (pk5) x12", "swabs 10x10, 12 packs of 5"],
+    holds: "(",
+    pattern: new RegExp(
+      `\\s*\\(\\s*(?:${PACKS}\\s*(?:of\\s*)?(\\d{1,3})|(\\d{1,3})\\s*(?:\\/|per\\s+)?\\s*(?:pk|pack|box|bx))\\s*\\)\\s*[x×]\\s*(\\d{1,3})\\s*$`,
+      "giu",
+    ),
+    read: (_, each, other, packs) => `, ${packs} packs of ${each ?? other}`,
+  },
+  {
     name: "packs of so many, the number behind in brackets",
     example: ["2 full boxes (40s)", "2 boxes of 40"],
     holds: "s)",
@@ -477,7 +487,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     example: ["ibuprofen – 1 strip (12) and 4 loose", "ibuprofen – 16"],
     holds: "loose",
     pattern: new RegExp(
-      `\\b(?:1|one|an?)\\s+${PACK}\\s*(?:\\(\\s*|of\\s+)(\\d{1,3})\\s*\\)?\\s*(?:,|\\+|&|and|plus)+\\s*(\\d{1,3})\\s+loose\\b`,
+      `\\b(?:1|one|an?)\\s+(?:full\\s+|unopened\\s+|new\\s+)?${PACK}\\s*(?:\\(\\s*|of\\s+)(\\d{1,3})\\s*\\)?\\s*(?:,\\s*)?(?:\\+|&|and|plus)?\\s*(\\d{1,3})\\s+loose\\b`,
       "giu",
     ),
     read: (_, pack, loose) => String(Number(pack) + Number(loose)),

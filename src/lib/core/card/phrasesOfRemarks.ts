@@ -231,8 +231,17 @@ export const REMARK_PHRASES: readonly Phrase[] = [
   {
     name: "whose contents they are, said before the list",
     example: ["Ranger 3, contents: two slings", "two slings"],
-    holds: "content",
-    pattern: /^[^;:.]{1,30}?\bcontents?\s*(?:are|is)?\s*:\s*(?=\S)/iu,
+    holds: ["content", "check", "count", "inventory", "stock"],
+    pattern:
+      /^[^;:.]{1,30}?\b(?:contents?\s*(?:are|is)?|(?:check|count|inventory|stock)(?=\s*:[^,]*\p{L}[^,]*,))\s*:\s*(?=\S)/iu,
+    read: "",
+  },
+  {
+    name: "what it is kept in, in brackets",
+    example: ["plasters x 10 (in film can)", "plasters x 10"],
+    holds: "(in ",
+    pattern:
+      /\s*\(in\s+(?:an?\s+|the\s+|its\s+(?:own\s+)?)?(?:\p{L}+\s+){0,2}(?:can|tin|box|bag|pouch|case|tub|jar|lid|pocket|envelope|wallet|tube|dispenser|sleeve|folder|drawer)\)/giu,
     read: "",
   },
   {

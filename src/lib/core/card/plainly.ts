@@ -77,7 +77,7 @@ function withoutGroup(row: CardRow, names: (text: string) => boolean): CardRow {
   if (row.inTable) return row;
   const place = PLACE_LABEL.exec(row.text)?.[0];
   if (place !== undefined && names(row.text.slice(place.length)))
-    return { ...row, text: row.text.slice(place.length) };
+    return { ...row, text: row.text.slice(place.length), bullet: true };
   const label = GROUP_LABEL.exec(row.text)?.[0];
   if (label === undefined || names(label)) return row;
   const rest = row.text.slice(label.length);

@@ -211,6 +211,19 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
         : null,
   },
   {
+    name: "of several each with its count behind it: 'tape 4 rolls, ice 3, plasters 15'",
+    tells: ({ line, first, reading, before, draft, match, isWhole }) =>
+      yesIf(
+        line.explicit >= FEWEST_COUNTED &&
+          first.pieces !== null &&
+          reading.pieces !== null &&
+          !reading.article &&
+          (isWhole || (match.type === null && hasNoun(reading))) &&
+          isCountLast(before.tokens) &&
+          isCountLast(draft.tokens),
+      ),
+  },
+  {
     name: "nothing named yet, each counted: 'Skin closures (3 cards of 5); dressings (6)'",
     tells: ({ firstMatch, draft, first, reading, known, leads }) =>
       firstMatch.type === null &&
@@ -308,6 +321,20 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
       ),
   },
   {
+    name: "two sizes of a kind, each with its name and count: 'medium dressings (6), large dressings (2)'",
+    tells: ({ match, firstMatch, reading, first, named }) =>
+      yesIf(
+        match.type !== null &&
+          match.type === firstMatch.type &&
+          first.pieces !== null &&
+          reading.pieces !== null &&
+          !reading.article &&
+          sizeWordOf(named) !== null &&
+          sizeWordOf(reading.noun) !== null &&
+          sizeWordOf(named) !== sizeWordOf(reading.noun),
+      ),
+  },
+  {
     name: "no kind of its own",
     tells: ({ known, match, firstMatch }) => noIf(!known || match.type === firstMatch.type),
   },
@@ -343,6 +370,18 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
     tells: ({ draft, line }) => draft.strong || line.explicit === 0 || line.kinds >= 3,
   },
 ];
+
+/** Fewer may be a size and a count. */
+const FEWEST_COUNTED = 3;
+/** "ice 3", "tape 4 rolls", "gloves 2 prs": words, and behind them how many. */
+const isCountLast = (tokens: readonly Token[]): boolean => {
+  const last = tokens.at(-1);
+  const at = last?.kind === "word" && PACK_OR_PIECE.test(last.text) ? -2 : -1;
+  return tokens.at(at)?.kind === "number" && tokens.at(at - 1)?.kind === "word";
+};
+const PACK_OR_PIECE = /^(?:rolls?|pcs|pieces|pairs?|prs?|packs?|box(?:es)?|left)$/i;
+
+const sizeWordOf = (text: string): string | null => SIZE_WORD.exec(text)?.[0].toLowerCase() ?? null;
 
 const sharesNoWord = (a: string, b: string): boolean => {
   const words = new Set(foldedWords(a));

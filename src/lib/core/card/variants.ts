@@ -99,6 +99,11 @@ const COUNT_NAME_SIZES = new RegExp(
   `^(${N})\\s+(\\p{L}[^\\d(),;:]*?)\\s*(?:[(:,]|\\s[-–—]\\s)\\s*(${WIDTH}(?:\\s*(?:[,;+&]|\\band\\b)\\s*${WIDTH})*\\s*(?:[,;+&]|\\band\\b)\\s*\\d+(?:[.,]\\d+)?\\s*${UNIT})\\)?$`,
   "iu",
 );
+const SIZE_NAME_COUNT_THEN_SIZE = new RegExp(
+  `^(${MEASURE})\\s+(\\p{L}[^\\d/]*?)\\s*[x×]\\s*(\\d{1,2})\\s*[/,]\\s*(${MEASURE})\\s*[x×]\\s*(\\d{1,2})$`,
+  "iu",
+);
+const MODIFIER_TIMES_COUNT = whole(`(${MODIFIER})\\s*(?:[x×:=–-]\\s*)?(\\d{1,2})`);
 const EACH_OF_SIZES = new RegExp(
   `^(${N})\\s+(?:of\\s+)?each(?:\\s+of)?:?\\s+((?:(?:${SIZE_WORD})\\s*(?:,|and|&|\\/)\\s*)+)((?:${SIZE_WORD})\\s+)(.*)$`,
   "iu",
@@ -175,6 +180,30 @@ export const VARIANTS: readonly VariantPattern[] = [
       const [name, list] = nameAndList(text) ?? [];
       if (name === undefined) return null;
       return eachPart(list!, SIZE_BLANK_COUNT, (size, n) => `${name} ${size} x ${n} pcs`);
+    },
+  },
+  {
+    name: "one size before the name, another behind a stroke",
+    example: [
+      '6" pressure bandage x1 / 4" x2',
+      ['6" pressure bandage x 1 pcs', '4" pressure bandage x 2 pcs'],
+    ],
+    split: (text) => {
+      const m = SIZE_NAME_COUNT_THEN_SIZE.exec(text.trim());
+      if (!m) return null;
+      const [, one, name, count, other, otherCount] = m;
+      return [`${one} ${name} x ${count} pcs`, `${other} ${name} x ${otherCount} pcs`];
+    },
+  },
+  {
+    name: "kinds behind a name of several words, each with its count",
+    example: [
+      "Crepe bandages: narrow x2, wide x1",
+      ["2 narrow Crepe bandages", "1 wide Crepe bandages"],
+    ],
+    split: (text) => {
+      const m = NAME_THEN_LIST.exec(text.trim());
+      return m && eachPart(m[2]!, MODIFIER_TIMES_COUNT, (kind, n) => `${n} ${kind} ${m[1]}`);
     },
   },
   {
