@@ -8,7 +8,7 @@ export const NAMES_ABROAD: Readonly<Record<string, readonly string[]>> = {
   "triangular bandage": ["dreiecktuch", "dreiecktücher", "dreieckstuch", "bandage triangulaire", "écharpe triangulaire", "venda triangular", "pañuelo triangular", "benda triangolare", "telo triangolare", "driekante doek", "driekanteverband", "driehoeksverband"],
   "bandaged dressing": ["verbandpäckchen", "wundverbandpäckchen", "snelverband", "pansement individuel", "pansement d'urgence"],
   "pressure bandage": ["druckverband", "notverband", "pansement compressif", "coussin hémostatique", "coussin hémostatique d'urgence", "bandage compressif", "vendaje compresivo", "venda compresiva", "bendaggio compressivo", "drukverband", "wonddrukverband"],
-  "burn sheet": ["brandwundenverbandtücher", "verbandtücher", "brandwundenverbandtuch", "verbandtuch", "drap stérile brûlure", "sábana quemados", "telo ustioni", "brandwondenlaken"],
+  "burn sheet": ["brandwundenverbandtücher", "verbandtücher", "brandwundenverbandtuch", "verbandtuch", "drap stérile brûlure", "sábana quemados", "telo ustioni", "telo sterile", "teli sterili", "brandwondenlaken"],
   "plasters": ["pflaster", "wundpflaster", "pflasterstrip", "heftpflasterstrip", "pansement adhésif", "pansement assorti", "cerotto", "cerotti", "cerotti assortiti", "pleister", "wondpleister", "vingerpleister", "vendita", "apósito adhesivo", "tira adhesiva"],
   "plaster strip to cut": ["wundschnellverband", "pansement à découper", "bande pansement à découper", "tira adhesiva cortar", "cerotto a taglio", "wondpleister op rol"],
   "fingertip plasters": ["fingerkuppenverband", "fingerkuppenverbände", "fingerkuppenpflaster", "fingerverband", "fingerverbände", "pansement doigt", "vingertoppleister"],

@@ -39,10 +39,17 @@ const WANTED: readonly RegExp[] = [
   /^\W*(?:i|we)(?:['’]ve|\s+have)?\s+(?:also\s+|already\s+)?ordered\b/i,
   // "what I'd add is a second tourniquet"
   /^\W*(?:and\s+)?what\s+(?:i|we)(?:['’]d|\s+would)\s+(?:add|want|like)\b/i,
+  // "AGREED: Ken to buy tweezers"
+  /^\W*(?:(?:[Aa]greed|AGREED|[Aa]ctions?|ACTIONS?|TODO)\s*:\s*)?\p{Lu}\p{Ll}+\s+to\s+(?:get|buy|order|replace|restock|bring)\b/u,
   // "ok get eyewash on the way back"
   /^\W*(?:ok(?:ay)?[,\s]+)?(?:please\s+)?(?:get|buy|order|fetch|pick\s+up)\b(?!\s+(?:no|code|number|ref))/i,
 ];
 export const speaksOfWant = (text: string): boolean => WANTED.some((says) => says.test(text));
+
+/** "used today: 6 plasters": what stands behind the colon is not there any more. */
+const LISTS_USED =
+  /^\W*(?:used|issued|spent|consumed|handed\s+out|given\s+out|taken\s+out)\b(?!\s*:?\s*\d+\s*$)[^:,\d]{0,20}:\s*\S/i;
+export const listsUsed = (text: string): boolean => LISTS_USED.test(text);
 
 /** Whether a whole line speaks of what is not there. */
 export const speaksOfAbsence = (text: string): boolean =>

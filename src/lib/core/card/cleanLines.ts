@@ -219,6 +219,12 @@ export function untickedLines(text: string): ReadonlySet<number> {
   return new Set(lines.flatMap((l, i) => (OPEN_BOX.test(l) ? [i + 1] : [])));
 }
 
+/** "[ ] = missing": the card says what a box that is left open means. */
+export const saysOpenIsMissing = (text: string): boolean =>
+  /(?:\[\s?\]|☐)\s*(?:=|:|means|-)\s*(?:missing|absent|gone|empty|none|no\b|not\s|to\s+(?:buy|replace|order))/iu.test(
+    text,
+  );
+
 const LINE_END = /\r\n|\n|\r/;
 /** The lines of a card without markup. Same number of lines, in the same places. */
 export const cleanLines = (text: string): string[] =>

@@ -34,6 +34,9 @@ const HOLDER_BY_PLACE = new RegExp(
   `^\\D{0,24}\\b(?:${PLACE_WORDS})\\s*\\((?:the\\s+)?(?:inside|outside|inner|outer|in\\s|on\\s|top|bottom|left|right|front|back|lid|side|red|green|blue|black|orange|yellow|white)[^()\\d]*\\)\\s*$`,
   "iu",
 );
+/** A first aid kit in the languages that cards come in, with no list behind it. */
+const KIT_ITSELF =
+  /^(?!\W*\d)(?!.*(?:[x×]\s*\d+|\(\d+\)|\d)\s*$)[^,;:]*(?:first[\s-]?aid\s+(?:kit|box|bag|tin|cabinet|point|pouch|cupboard|locker)|erste[\s-]hilfe|verband[sk]?kasten|premiers?\s+secours|pharmacie|trousse|primeros\s+auxilios|botiqu[ií]n|pronto\s+soccorso|cassetta|ehbo|verbanddoos|primeiros\s+socorros|första[\s-]hjälpen|førstehjælp|førstehjelp|ensiapu|apteczka|lékárnička)(?![\p{L}])[^,;:]*$/iu;
 const COUNT_IN_FRONT = /^\W*\d/;
 
 /** "A. Dressings", with a list mark: a heading where what is listed carries counts. */
@@ -112,6 +115,11 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
           !names &&
           /\b(?:list|kit|bag|box|set|pouch|contents|cabinet|refill)s?\b/i.test(text),
       ),
+  },
+  {
+    name: "'Botiquín del refugio (2/10)', first of all: says what it is the kit of",
+    tells: ({ isFirst, row, text }) =>
+      yesIf(isFirst && !row.bullet && row.quantity === null && KIT_ITSELF.test(text)),
   },
   {
     name: "'KM 32 post', first of all: no word of it is known, and it has no size",

@@ -42,6 +42,13 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     read: " $1",
   },
   {
+    name: "what became of so many, behind an arrow in brackets",
+    example: ["ice packs 5 (one split, binned -> 4)", "ice packs 4"],
+    holds: ["->", "=>", "→"],
+    pattern: /\b\d{1,3}\s*\([^()]*(?:->|=>|→)\s*(\d{1,3})\s*\)/gu,
+    read: "$1",
+  },
+  {
     name: "counting aloud",
     example: ["we've got one two three strips", "we've got three strips"],
     holds: "one two ",

@@ -12,6 +12,9 @@ const unitOfCloth = (longest: number): string =>
 /** "L", "XXL", "S/M". */
 const LETTER_SIZE = "(?:x{0,3}[sl]|m)(?:\\s?[/–-]\\s?(?:x{0,3}[sl]|m))?";
 
+/** Standard dressings by their numbers. */
+const DRESSING_OF: Readonly<Record<string, string>> = { 7: "small", 8: "medium", 9: "large" };
+
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const NAME_PHRASES: readonly Phrase[] = [
   {
@@ -39,7 +42,8 @@ export const NAME_PHRASES: readonly Phrase[] = [
     name: "a dressing with its bandage",
     example: ["wound dressings with bandage 12 x 12 cm", "wound bandaged dressing 12 x 12 cm"],
     holds: "dressing",
-    pattern: /(?<!eye\s+(?:\p{L}+\s+)?)\bdressings?\s+with\s+(?:an?\s+)?bandages?\b/giu,
+    pattern:
+      /(?<!eye\s+(?:\p{L}+\s+)?)\bdressings?\s+with\s+(?:an?\s+|the\s+|its\s+)?bandages?\b(?:\s+(?:on|attached)\b)?/giu,
     read: "bandaged dressing",
   },
   {
@@ -346,6 +350,26 @@ export const NAME_PHRASES: readonly Phrase[] = [
     pattern:
       /(?<=\p{L}{3})\s+pump\s+(?:bottle|dispenser)(?=\s*,?\s*\d+(?:[.,]\d+)?\s*(?:ml|l|g)\b)/giu,
     read: "",
+  },
+  {
+    name: "standard dressings by their numbers, each counted",
+    example: [
+      "4 No 8 dressings and 1 No 9",
+      "4 medium bandaged dressings, 1 large bandaged dressings",
+    ],
+    holds: "dressing",
+    pattern:
+      /\b(\d{1,2})\s*(?:[x×]\s*)?(?:no|nr)\.?\s?([789])\s+(?:(?:wound|sterile)\s+)?dressings?(?:\s*(?:,|and|&|\+)\s*(\d{1,2})\s*(?:[x×]\s*)?(?:no|nr)\.?\s?([789])\b)?/giu,
+    read: (_, n, number, more, other) =>
+      `${n} ${DRESSING_OF[number!]} bandaged dressings${more ? `, ${more} ${DRESSING_OF[other!]} bandaged dressings` : ""}`,
+  },
+  {
+    name: "antiseptic in a tube, which is a cream",
+    example: ["1 tube antiseptic (open)", "1 tube antiseptic cream (open)"],
+    holds: "tube",
+    pattern:
+      /\b(tubes?\s+(?:of\s+)?antiseptic)\b(?!\s+(?:cream|gel|ointment|salve|wipe|swab|lotion))/giu,
+    read: "$1 cream",
   },
   {
     name: "a standard dressing by its number",

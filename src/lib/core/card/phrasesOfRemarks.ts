@@ -237,6 +237,14 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     read: "",
   },
   {
+    name: "the clips of a bandage",
+    example: ["bandage, elastic, 8 cm, w. 2 clips", "bandage, elastic, 8 cm"],
+    holds: ["clip", "velcro", "fastener"],
+    pattern:
+      /(?<=\b(?:bandages?|wraps?)\b[^;]*?)\s*,?\s*(?:\bwith|\bw[./]|\+|\bincl\.?)\s*(?:\d{1,2}\s*|two\s+|its\s+)?(?:\p{L}+\s+)?(?:clips?|fasteners?|velcro)\b/giu,
+    read: "",
+  },
+  {
     name: "what it is kept in, in brackets",
     example: ["plasters x 10 (in film can)", "plasters x 10"],
     holds: "(in ",

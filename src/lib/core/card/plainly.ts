@@ -3,7 +3,7 @@ import { NUMBER_WORDS } from "./numberWords.ts";
 import { PLACE_WORDS } from "./placeWords.ts";
 import { rephrase } from "./phrases.ts";
 import { eachSaid, FEWEST_THINGS } from "./saidAloud.ts";
-import { speaksOfAbsence } from "./absence.ts";
+import { listsUsed, speaksOfAbsence } from "./absence.ts";
 import { eachVariant } from "./variants.ts";
 
 /** Rows in the plain writing that the grammar of counts reads; what leans on the row above is filled in. */
@@ -54,7 +54,7 @@ const HOLDER =
 function withoutPlace(row: CardRow, names: (text: string) => boolean): CardRow {
   if (row.inTable) return row;
   const m = /^([^:,;\d(]{3,28}?)(?::\s+|\s+[-–—]\s+)(?=\S)/u.exec(row.text);
-  if (!m || speaksOfAbsence(m[1]!)) return row;
+  if (!m || speaksOfAbsence(m[1]!) || listsUsed(row.text)) return row;
   const label = m[1]!.trim();
   const rest = row.text.slice(m[0].length);
   const namesNothing = !names(label.replace(HOLDER, " "));

@@ -1,9 +1,9 @@
 import { rememberingFor } from "../base/remembering.ts";
 import { inEnglish } from "./abroad.ts";
-import { speaksOfAbsence, speaksOfWant } from "./absence.ts";
+import { listsUsed, speaksOfAbsence, speaksOfWant } from "./absence.ts";
 import { keptInPlace, quotedAsCells } from "./cells.ts";
 import { claimOf } from "./claim.ts";
-import { cleanLines, untickedLines } from "./cleanLines.ts";
+import { cleanLines, saysOpenIsMissing, untickedLines } from "./cleanLines.ts";
 import { draftOf, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
 import { entryOf, type CardEntry } from "./entry.ts";
 import type { CardRow } from "./cardRow.ts";
@@ -63,6 +63,7 @@ export function readCard(
   );
   const style = styleOf(drafts);
   const unticked = untickedLines(text);
+  const leftOpenIsMissing = saysOpenIsMissing(text);
   let claim: { pieces: number; text: string } | null = null;
   const entries: CardEntry[] = [];
   let absentBlock: { indent: number; source: number } | null = null;
@@ -78,6 +79,7 @@ export function readCard(
       absentBlock = { indent: row.indent, source: row.source };
     const listsNothing =
       absentBlock !== null ||
+      (leftOpenIsMissing && unticked.has(row.source)) ||
       isNote(draft, style) ||
       isHeading(draft, drafts[at + 1], style, at === 0) ||
       (headings[at + 1] && !headings[at]) ||
@@ -246,7 +248,7 @@ function underHeading(draft: Draft, heading: SizeHeading | null): Draft {
 
 /** "Sold separately: tick card, whistle": the whole line is of what is not there. */
 const startsWithAbsence = (text: string): boolean => {
-  if (speaksOfWant(text)) return true;
+  if (speaksOfWant(text) || listsUsed(text)) return true;
   const colon = text.indexOf(":");
   return colon > 0 && colon < text.length - 1 && speaksOfAbsence(text.slice(0, colon));
 };

@@ -49,7 +49,20 @@ const COUNT_APART = /(\s{2,}|\.{3,}\s*)([OlI\d]{1,3})\s*$/;
 const SPOILT_WORD = /(?<![\p{L}\d|])(?=[\p{L}\d|]*\p{Ll})[\p{L}\d|]*[\d|I][\p{L}\d|]*(?![\d|])/gu;
 
 /** Small words in which `rn` may have been an `m`, or a first `l` a capital I: "cornpress", "lnstruction". */
-const RUN_TOGETHER = /(?<![\p{L}\d])(?:\p{L}*rn\p{Ll}*|l\p{Ll}{3,})(?![\p{L}\d])/gu;
+const RUN_TOGETHER = /(?<![\p{L}\d])(?:\p{L}*rn\p{Ll}*|l\p{Ll}{3,}|lndiv)(?![\p{L}\d])/gu;
+/** "p!ns", "ster!le": an i that was taken for a sign. */
+const SIGN_FOR_I = /(?<![\p{L}\d!])\p{L}+!\p{L}+(?![\p{L}\d!])/gu;
+/** "First aid guidance leafl et": words in a row. */
+const WORDS_IN_A_ROW = /(?<![\p{L}\d])\p{L}{2,}(?: \p{L}{2,})+(?![\p{L}\d])/gu;
+/** Words that fell apart put together again, where neither part is one by itself. */
+function together(row: string, isWord: (word: string) => boolean): string {
+  const words = row.split(" ");
+  for (let i = 0; i + 1 < words.length; i++) {
+    const both = words[i]! + words[i + 1]!;
+    if (!isWord(words[i]!) && !isWord(words[i + 1]!) && isWord(both)) words.splice(i, 2, both);
+  }
+  return words.join(" ");
+}
 /** "TIN X 10 YD": an inch whose 1 was taken for a letter. */
 const ONE_INCH = /(?<![\p{L}\d])[TIl]\s?(IN)(?=\s*x\s*\d)/giu;
 /** `%2" x 10 yd`, `3%2"`: half an inch, of which the 2 was read. */
@@ -148,7 +161,8 @@ export function repairText(line: string, isWord: (word: string) => boolean): str
     )
     .replace(NUMBER_TIMES, digits)
     .replace(NUMBER, digits);
-  return (counted.match(WORDS) ?? []).every((word) => isPrinted(word, isWord))
+  return !/\p{L}!\p{L}/u.test(counted) &&
+    (counted.match(WORDS) ?? []).every((word) => isPrinted(word, isWord))
     ? counted
     : repairWords(counted, isWord);
 }
@@ -173,6 +187,11 @@ function repairWords(line: string, isWord: (word: string) => boolean): string {
       return !isWord(word) && isWord(read) ? read : word;
     })
     .replace(L_FOR_I, (word) => withI(word, isWord))
+    .replace(SIGN_FOR_I, (word) => {
+      const read = word.replaceAll("!", "i");
+      return isWord(read) ? read : word;
+    })
+    .replace(WORDS_IN_A_ROW, (row) => together(row, isWord))
     .replace(JOINED_WORDS, (word) => apart(word, isWord))
     .replace(SPOILT_WORD, (word) => {
       if (/^\d+\p{L}{1,2}$|^x\d+$/iu.test(word) || isWord(word)) return word;

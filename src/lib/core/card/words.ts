@@ -16,7 +16,7 @@ const JOINED: readonly (readonly [RegExp, string])[] = [
   [/\bmouth[\s-]+to[\s-]+mouth\b/g, "mouthtomouth"],
   [/\bmulti[\s-]+(?=[a-z])/g, "multi"],
   [/\bauto[\s-]+inj/g, "autoinj"],
-  [/\beye[\s-]+wash/g, "eyewash"],
+  [/\beye[\s-]+wash|\bwash[\s,-]+eyes?\b/g, "eyewash"],
   [/\bkey[\s-]+(?=(ring|chain)\b)/g, "key"],
   [/\bpen[\s-]+(?=(light|torch|knife)\b)/g, "pen"],
   [/\bhead[\s-]+(?=(lamp|torch)\b)/g, "head"],
