@@ -7,8 +7,8 @@
  *   npm run mutants -- --seed 7 --per 20 --only sieve
  *   npm run mutants -- --all --only sieve --file sift     of one file
  *
- * How near and how long is not changed: the numbers of tolerances and times, and whether a value at exactly a
- * tolerance is in or out. Any other change that cannot matter (it only makes the search slower) counts as a
+ * How near and how long is not changed: the numbers of tolerances, times and the solver's own options, and whether a
+ * value at exactly a tolerance is in or out. Any other change that cannot matter (it only makes the search slower) counts as a
  * survivor too: the share is a floor.
  */
 import { spawn } from "node:child_process";
@@ -117,7 +117,7 @@ const CALLS: Readonly<Record<string, string>> = {
 
 /** What says how near is near enough, or how long is long enough; a yes-or-no is above a half, never at it. */
 const NEAR_OR_LONG =
-  /\b[A-Z_]*(?:TOLERANCE|SLACK)\b|\b(?:(?:TIME|POINT)_LIMIT|MOMENT|TIES|BACK)_S\b|\bforMs\b|\bMOST_(?:CUTS|AT_ONCE|LOOKED_AT)\b|\b(?:0\.5|\d(?:\.\d+)?e-\d+)\b/;
+  /\b[A-Z_]*(?:TOLERANCE|SLACK)\b|\b(?:(?:TIME|POINT)_LIMIT|MOMENT|TIES|BACK)_S\b|\bOPTIONS\b|\bforMs\b|\bMOST_(?:CUTS|AT_ONCE|LOOKED_AT)\b|\b(?:0\.5|\d(?:\.\d+)?e-\d+)\b/;
 const IS_NEAR_OR_LONG = new RegExp(`^(?:${NEAR_OR_LONG.source})$`);
 const COMPARES: ReadonlySet<ts.SyntaxKind> = new Set([
   ts.SyntaxKind.LessThanToken,

@@ -53,6 +53,19 @@ describe("where it all goes", () => {
     expect(none.places[0]!.lateFor).to.equal(15);
   });
 
+  it("of two wanted as fast, with room for one, the core comes before the useful", () => {
+    const both = [
+      need("s", "small-wound-cover", { tier: "useful", access: "seconds" }),
+      need("p", "medium-wound-pad", { tier: "core", access: "seconds" }),
+    ];
+    const most = Math.max(bulk(PADS), bulk(STRIPS));
+    const narrow = [room("front", "outside", most), room("deep", "bottom", 2000)];
+    expect(where(laid(both, [STRIPS, PADS], narrow))).to.deep.equal({
+      pads: "front",
+      strips: "deep",
+    });
+  });
+
   it("what lies well stays; what lies too deep moves", () => {
     const two = [room("front", "outside", 2000), room("pocket", "pocket", 2000)];
     const strips = { ...STRIPS, compartment: "front" };

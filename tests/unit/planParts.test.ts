@@ -2,6 +2,8 @@ import { expect } from "chai";
 import { candidates } from "../../src/lib/core/plan/candidates.ts";
 import { actionsOf } from "../../src/lib/core/plan/actions.ts";
 import { atRisk } from "../../src/lib/core/plan/companions.ts";
+import { greedyPlan } from "../../src/lib/core/plan/greedy.ts";
+import { kitLoad } from "../../src/lib/core/bag/load.ts";
 import { frontierLimits, kneesOf, risen, stepsOf } from "../../src/lib/core/plan/frontier.ts";
 import type { FrontierPoint } from "../../src/lib/core/plan/frontier.ts";
 import { unreachableNeeds } from "../../src/lib/core/plan/infeasible.ts";
@@ -18,7 +20,7 @@ import { stocksOf } from "../../src/lib/core/plan/stocks.ts";
 import { without } from "../../src/lib/core/plan/without.ts";
 import { CATALOGUE } from "../../src/lib/data/catalogue.ts";
 import type { Line } from "../../src/lib/core/model/kit.ts";
-import { auditFile, good, need } from "./build.ts";
+import { auditFile, good, need, ownType } from "./build.ts";
 import { bookOf, product, realSolver, request, solved } from "./planBuild.ts";
 
 /** The steps that a plan is made of, each by itself, with numbers worked out by hand. */
@@ -190,6 +192,68 @@ describe("what a kit costs over five years", () => {
       product("long", "gauze-pad", 1, 5, { shelfMonths: null }),
     ]);
     expect(owningOf(r, candidates(r)).pack).to.deep.equal([600, 500]);
+  });
+});
+
+describe("what a purchase is mainly for", () => {
+  // One piece of two goes to each need: all that the second asks, a quarter of what the first does.
+  const both = (requiredOfFirst: number, failedFor: "first" | "second") => {
+    const needs = [
+      need("first", "medium-wound-pad", { quantity: { base: requiredOfFirst } }),
+      need("second", "eye-cover"),
+    ];
+    const fn = needs[failedFor === "first" ? 0 : 1]!.function;
+    const itemTypes = [
+      ownType("old", "old", { functions: [{ function: fn, credit: 1 }] }),
+      ownType("new", "new", {
+        functions: needs.map((n) => ({ function: n.function, credit: 1 })),
+      }),
+    ];
+    const failed = good("old-line", "old", 1, { condition: "failed" });
+    const r = request(auditFile(needs, [failed], { itemTypes }), [product("new", "new", 2, 1)], {
+      ...{ question: "best", limits: { ...NO_LIMITS, budget: 1 } },
+    });
+    const action = actionsOf(solved(r, solver), r).find((a) => "product" in a)!;
+    return "instead" in action ? [action.kind, action.instead] : [];
+  };
+  it("is the need of which it fills most: it stands in for what failed there", () => {
+    expect(both(4, "second")).to.deep.equal(["replace", ["old-line"]]);
+    expect(both(4, "first")).to.deep.equal(["add", []]);
+  });
+  it("of two alike the first", () => {
+    expect(both(1, "first")).to.deep.equal(["replace", ["old-line"]]);
+    expect(both(1, "second")).to.deep.equal(["add", []]);
+  });
+});
+
+describe("a quick plan under a limit on weight", () => {
+  const kit = auditFile(
+    [need("p", "medium-wound-pad", { quantity: { base: 2 } }), need("s", "sling")],
+    [good("pads", "gauze-pad", 2), good("sling", "triangular-bandage")],
+  );
+  const { massG } = kitLoad(kit, CATALOGUE);
+  const left = (limit: number) =>
+    greedyPlan(request(kit, [], { question: "best", limits: { ...NO_LIMITS, massG: limit } }))
+      .choice.dropped.length;
+  it("leaves nothing at home that weighs just what it may, and something where it weighs a gram more", () =>
+    expect([left(massG), left(massG - 1)]).to.deep.equal([0, 1]));
+});
+
+describe("a shopping list by source", () => {
+  it("has the longest waits first, those that tell none last, equal ones by their name", () => {
+    const from = (source: string, itemType: string, leadDays?: number) =>
+      product(source, itemType, 1, 1, {
+        source,
+        ...(leadDays === undefined ? {} : { leadDays }),
+      });
+    const r = request(
+      auditFile([need("a", "sling"), need("b", "medium-wound-pad"), need("c", "eye-cover")], []),
+      [from("Zinc", "triangular-bandage", 1), from("Birch", "gauze-pad"), from("Alder", "eye-pad")],
+    );
+    const sources = shoppingList(actionsOf(solved(r, solver), r), r.book, (id) =>
+      CATALOGUE.types.get(id),
+    );
+    expect(sources.map((s) => s.source)).to.deep.equal(["Zinc", "Alder", "Birch"]);
   });
 });
 

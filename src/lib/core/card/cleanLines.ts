@@ -209,8 +209,8 @@ const STEPS: readonly Step[] = [
   withoutBreaks,
 ];
 
-const TICKED = /^\s*(?:[-*•]\s*)?\[[xX✓✔]\]/u;
-const OPEN_BOX = /^\s*(?:[-*•]\s*)?\[\s?\]/u;
+const TICKED = /^\s*(?:[-*•]\s*)?(?:\[[xX✓✔]\]|[☑☒✅])/u;
+const OPEN_BOX = /^\s*(?:[-*•]\s*)?(?:\[\s?\]|☐)/u;
 const FEWEST_TICKED = 2;
 /** `[ ] cold packs (2)` among `[x] tape`: left open where others are ticked, it may not be there. Line numbers from 1. */
 export function untickedLines(text: string): ReadonlySet<number> {

@@ -36,7 +36,7 @@ const HOLDER_BY_PLACE = new RegExp(
 );
 /** A first aid kit in the languages that cards come in, with no list behind it. */
 const KIT_ITSELF =
-  /^(?!\W*\d)(?!.*(?:[x×]\s*\d+|\(\d+\)|\d)\s*$)[^,;:]*(?:first[\s-]?aid\s+(?:kit|box|bag|tin|cabinet|point|pouch|cupboard|locker)|erste[\s-]hilfe|verband[sk]?kasten|premiers?\s+secours|pharmacie|trousse|primeros\s+auxilios|botiqu[ií]n|pronto\s+soccorso|cassetta|ehbo|verbanddoos|primeiros\s+socorros|första[\s-]hjälpen|førstehjælp|førstehjelp|ensiapu|apteczka|lékárnička)(?![\p{L}])[^,;:]*$/iu;
+  /^(?!\W*\d)(?!.*(?:[x×]\s*\d+|\(\d+\)|\d)\s*$)[^,;:]*(?:first[\s-]?aid\s+(?:kit|box|bag|tin|cabinet|point|pouch|cupboard|locker|stowage|post|room|station|supplies|drawer|shelf|checklist|list|contents|sheet|equipment|materials?)|erste[\s-]hilfe|verband[sk]?kasten|premiers?\s+secours|pharmacie|trousse|primeros\s+auxilios|botiqu[ií]n|pronto\s+soccorso|cassetta|ehbo|verbanddoos|primeiros\s+socorros|första[\s-]hjälpen|førstehjælp|førstehjelp|ensiapu|apteczka|lékárnička)(?![\p{L}])[^,;:]*$/iu;
 const COUNT_IN_FRONT = /^\W*\d/;
 
 /** "A. Dressings", with a list mark: a heading where what is listed carries counts. */

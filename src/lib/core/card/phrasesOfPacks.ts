@@ -289,6 +289,17 @@ export const PACK_PHRASES: readonly Phrase[] = [
     read: (_, inner, pack, outer) => `${pack} of ${Number(inner) * Number(outer)}`,
   },
   {
+    name: "a pack of so many of each of two sizes",
+    example: ["gloves, L + XL, 1 box (100) of each", "gloves, L, 2 box of 100"],
+    holds: "of each",
+    pattern: new RegExp(
+      `\\b(x{0,3}[sl]|m)\\s*(?:\\+|&|and|\\/)\\s*(?:x{0,3}[sl]|m)\\b([^\\d]*?)(\\d)\\s*(${PACKS})\\s*\\((\\d{1,3})\\)\\s+of\\s+each\\b`,
+      "giu",
+    ),
+    read: (_, size, between, n, pack, each) =>
+      `${size}${between}${2 * Number(n)} ${pack} of ${each}`,
+  },
+  {
     name: "what a pack holds in brackets, and how many packs",
     example: ["swabs 10x10 (pk5) x12", "swabs 10x10, 12 packs of 5"],
     holds: "(",

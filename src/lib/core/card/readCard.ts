@@ -39,6 +39,8 @@ export interface CardReading {
   readonly columnsUnclearAt: number | null;
 }
 
+const NO_LINES: ReadonlySet<number> = new Set();
+
 /** A card has fewer different words, but for rubbish. */
 const MOST_WORDS = 5_000;
 
@@ -63,7 +65,7 @@ export function readCard(
   );
   const style = styleOf(drafts);
   const unticked = untickedLines(text);
-  const leftOpenIsMissing = saysOpenIsMissing(text);
+  const missing = saysOpenIsMissing(text) ? unticked : NO_LINES;
   let claim: { pieces: number; text: string } | null = null;
   const entries: CardEntry[] = [];
   let absentBlock: { indent: number; source: number } | null = null;
@@ -79,7 +81,7 @@ export function readCard(
       absentBlock = { indent: row.indent, source: row.source };
     const listsNothing =
       absentBlock !== null ||
-      (leftOpenIsMissing && unticked.has(row.source)) ||
+      missing.has(row.source) ||
       isNote(draft, style) ||
       isHeading(draft, drafts[at + 1], style, at === 0) ||
       (headings[at + 1] && !headings[at]) ||

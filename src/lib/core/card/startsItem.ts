@@ -94,6 +94,10 @@ class Pair {
     const last = this.draft.tokens.at(-1);
     return last?.kind === "word" && /^ones$/i.test(last.text);
   }
+  /** Each has a size of its own. */
+  get hasBothSizes(): boolean {
+    return [this.first, this.reading].every((r) => (r.sizeMm ?? r.bare) !== null);
+  }
   /** Both together name something better than each alone. */
   joins(firstWeight: number): boolean {
     const both = matchType(`${this.first.noun} ${this.reading.noun}`, this.line.vocabulary);
@@ -209,6 +213,18 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
       leads && SIZE_ONLY.test(reading.noun) && first.pieces !== null && SIZE_WORD.test(named)
         ? { sameAs: named }
         : null,
+  },
+  {
+    name: "each with its size and count, behind a semicolon: 'gauze 7.5 x 7.5 x 20; non-stick 5 x 5 x 10'",
+    tells: ({ draft, first, reading, hasBothSizes, match }) =>
+      yesIf(
+        draft.strong &&
+          hasBothSizes &&
+          first.pieces !== null &&
+          reading.pieces !== null &&
+          match.type !== null &&
+          hasNoun(reading),
+      ),
   },
   {
     name: "of several each with its count behind it: 'tape 4 rolls, ice 3, plasters 15'",
@@ -342,7 +358,8 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
     name: "both together name one thing, unless a semicolon parts two that are named whole",
     tells: (p) =>
       noIf(
-        !(p.draft.strong && p.isWhole && p.firstMatch.whole === 1) && p.joins(p.firstMatch.weight),
+        !((p.draft.strong || p.hasBothSizes) && p.isWhole && p.firstMatch.whole === 1) &&
+          p.joins(p.firstMatch.weight),
       ),
   },
   {

@@ -9,6 +9,11 @@ export function stripPrices(text: string): string {
       .replace(/(?:[£€$¥]|\b(?:EUR|USD|GBP|CHF|SEK|AUD|CAD|NZD)\b)\s*\d+(?:[.,]\d+)*/g, " ")
       .replace(/\b\d+(?:[.,]\d{1,2})?\s*(?:[£€]|\b(?:EUR|USD|GBP|CHF|SEK|AUD|CAD|NZD)\b)/g, " ")
       .replace(/\$\s*(?=\s|$)/g, " ")
+      // "(DIN 13169 extended)": the number of a standard.
+      .replace(
+        /\((?:acc\.?\s+(?:to\s+)?|nach\s+)?(?:DIN|EN|ISO|BS|NF|UNI|ÖNORM)(?:\s+(?:EN|ISO))*\s*\d{3,}[^()]*\)/g,
+        " ",
+      )
       .replace(/\b(?:lot|batch|serial)\s*(?:no\.?|number|#)?\s*:?\s*(?=[A-Z]*-?\d)[\w-]+/gi, " ")
       // "@ 0.45": what one costs.
       .replace(/\s@\s*\d+[.,]\d{2}(?![\d.,])/g, " ")
