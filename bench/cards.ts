@@ -48,6 +48,12 @@ const FOLDERS = [
   "aside-29",
   "aside-30",
   "aside-31",
+  "aside-32",
+  "aside-33",
+  "aside-34",
+  "aside-35",
+  "aside-36",
+  "aside-37",
 ];
 
 function cardsByPeople() {

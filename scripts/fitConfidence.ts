@@ -55,6 +55,12 @@ const JUDGED = [
   "tests/fixtures/aside-29",
   "tests/fixtures/aside-30",
   "tests/fixtures/aside-31",
+  "tests/fixtures/aside-32",
+  "tests/fixtures/aside-33",
+  "tests/fixtures/aside-34",
+  "tests/fixtures/aside-35",
+  "tests/fixtures/aside-36",
+  "tests/fixtures/aside-37",
 ];
 const SYNONYMS = "../shared/data/synonyms.csv";
 /** A name alone among two others is a harder case than most lines of a card, and shows what other words do. */

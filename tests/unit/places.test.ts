@@ -58,9 +58,11 @@ describe("where it all goes", () => {
       need("s", "small-wound-cover", { tier: "useful", access: "seconds" }),
       need("p", "medium-wound-pad", { tier: "core", access: "seconds" }),
     ];
-    const most = Math.max(bulk(PADS), bulk(STRIPS));
-    const narrow = [room("front", "outside", most), room("deep", "bottom", 2000)];
-    expect(where(laid(both, [STRIPS, PADS], narrow))).to.deep.equal({
+    // Of equals the bulkiest would come first.
+    const many = good("strips", "adhesive-strip", 400, { latexFree: true });
+    expect(bulk(many)).to.be.greaterThan(bulk(PADS));
+    const narrow = [room("front", "outside", bulk(many)), room("deep", "bottom", 20_000)];
+    expect(where(laid(both, [many, PADS], narrow))).to.deep.equal({
       pads: "front",
       strips: "deep",
     });
