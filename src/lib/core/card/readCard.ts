@@ -263,12 +263,12 @@ function kindTold(last: CardEntry, segment: Segment, vocabulary: Vocabulary): st
   return whole === 1 && weight >= NAMES_FROM && type !== NO_TYPE ? type : last.itemType;
 }
 
-/** "box of 100, make that 60": of gloves that were counted singly, so is the correction. */
+/** "box of 100, make that 60": of gloves that were not counted in pairs, nor is the correction. */
 function correctedPieces(reading: Reading, last: CardEntry): number {
   if (reading.pairs !== null || reading.pieces === null) return reading.pairs ?? last.pieces;
   const isSingle =
     last.itemType?.endsWith("gloves") === true &&
-    new RegExp(`\\b${2 * last.pieces}\\b`).test(last.text) &&
+    !/\b(?:pairs?|prs?)\b/i.test(last.text) &&
     reading.pieces % 2 === 0;
   return isSingle ? reading.pieces / 2 : reading.pieces;
 }
