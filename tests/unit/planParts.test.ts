@@ -1,5 +1,5 @@
 import { expect } from "chai";
-import { candidates } from "../../src/lib/core/plan/candidates.ts";
+import { boughtLine, candidates } from "../../src/lib/core/plan/candidates.ts";
 import { actionsOf } from "../../src/lib/core/plan/actions.ts";
 import { atRisk } from "../../src/lib/core/plan/companions.ts";
 import { greedyPlan } from "../../src/lib/core/plan/greedy.ts";
@@ -192,6 +192,29 @@ describe("what a kit costs over five years", () => {
       product("long", "gauze-pad", 1, 5, { shelfMonths: null }),
     ]);
     expect(owningOf(r, candidates(r)).pack).to.deep.equal([600, 500]);
+  });
+});
+
+describe("a purchase as a line of the kit", () => {
+  it("has all that its product tells, counted, sound and dated by its shelf life", () => {
+    const told = {
+      ...{ sizeMm: [75, 75], volumeMl: 20, dosesPerPiece: 2, strengthMg: 300, latexFree: true },
+    };
+    const bought = boughtLine(
+      product("p", "aspirin", 10, 2, { ...told, shelfMonths: 24 }),
+      3,
+      "2026-11-28",
+    );
+    expect(bought).to.deep.equal({
+      ...told,
+      ...{ id: "buy:p", itemType: "aspirin", text: "p", counted: 30, expires: "2028-11-28" },
+      ...{ condition: "sound", location: "outside" },
+    });
+    const bare = boughtLine(product("q", "sling", 1, 2, { shelfMonths: null }), 1, "2026-11-28");
+    expect(bare).to.deep.equal({
+      ...{ id: "buy:q", itemType: "sling", text: "q", counted: 1, expires: "none" },
+      ...{ condition: "sound", location: "outside" },
+    });
   });
 });
 
