@@ -68,6 +68,12 @@ describe("where it all goes", () => {
     });
   });
 
+  it("what lies where it is just fast enough stays there: at the bottom, wanted in a minute", () => {
+    const two = [room("front", "outside", 2000), room("deep", "bottom", 2000)];
+    const pads = { ...PADS, compartment: "deep" };
+    expect(where(laid(NEEDS, [pads], two))).to.deep.equal({ pads: "deep" });
+  });
+
   it("what lies well stays; what lies too deep moves", () => {
     const two = [room("front", "outside", 2000), room("pocket", "pocket", 2000)];
     const strips = { ...STRIPS, compartment: "front" };

@@ -73,6 +73,15 @@ describe("what is left over of a purchase", () => {
   const splinters = need("s", "splinter-removal");
   it("one tool serves two needs: of a pack of three, two are over", () =>
     expect(bought([splinters, need("t", "tick-removal")], 3)).to.deep.equal([1, 2]));
+  it("each does for two: of three bought for four wounds one is over", () => {
+    const itemTypes = [
+      ownType("wide", "wide", { functions: [{ function: "eye-cover", credit: 1, yield: 2 }] }),
+    ];
+    const file = auditFile([need("e", "eye-cover", { quantity: { base: 4 } })], [], { itemTypes });
+    const r = request(file, [product("w", "wide", 3, 3)]);
+    const [action] = actionsOf(solved(r, solver), r);
+    expect(action && "spare" in action && action.spare).to.equal(1);
+  });
   it("two are asked of one tool, two packs of one bought: none is over", () =>
     expect(bought([need("s", "splinter-removal", { quantity: { base: 2 } })], 1)).to.deep.equal([
       2, 0,
@@ -94,6 +103,22 @@ describe("the next choice for the same need", () => {
     const [action] = actionsOf(solved(r, solver), r);
     if (!action || !("runnerUp" in action)) throw new Error();
     expect([action.product.id, action.runnerUp?.product.id]).to.deep.equal(["chosen", "free"]);
+  });
+});
+
+describe("the next choice where the need says what it takes", () => {
+  it("is of a kind that only the need gives credit", () => {
+    const takes = need("p", "medium-wound-pad", {
+      accept: [{ itemType: "duct-tape", credit: 1 }],
+    });
+    const r = request(auditFile([takes], []), [
+      product("gauze", "gauze-pad", 1, 1),
+      product("tape", "duct-tape", 1, 2),
+      product("whistle", "whistle", 1, 1.5),
+    ]);
+    const [action] = actionsOf(solved(r, solver), r);
+    if (!action || !("runnerUp" in action)) throw new Error();
+    expect(action.runnerUp?.product.id).to.equal("tape");
   });
 });
 
