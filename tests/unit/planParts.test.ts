@@ -7,6 +7,7 @@ import { kitLoad, lineLoad } from "../../src/lib/core/bag/load.ts";
 import { frontierLimits, kneesOf, risen, stepsOf } from "../../src/lib/core/plan/frontier.ts";
 import type { FrontierPoint } from "../../src/lib/core/plan/frontier.ts";
 import { unreachableNeeds } from "../../src/lib/core/plan/infeasible.ts";
+import { planBound } from "../../src/lib/core/plan/bound.ts";
 import { leavingOf } from "../../src/lib/core/plan/leaving.ts";
 import { valueAt, type Solver } from "../../src/lib/core/plan/linearModel.ts";
 import { belowMinimum, postages, sparePacks } from "../../src/lib/core/plan/orders.ts";
@@ -462,6 +463,42 @@ describe("where the solver finds nothing in its time", () => {
     expect(outcome.gapIn).to.equal("coverage");
     expect(outcome.gap).to.be.closeTo(100 / 12, 1e-4);
   });
+});
+
+describe("what no plan can better, told at once", () => {
+  // One vital need of 3 points, four others of 2; for 1.00 the vital one is had, or all of the others.
+  const others = ["sling", "eye-cover", "medium-wound-pad", "small-wound-cover"];
+  const file = auditFile(
+    [
+      need("v", "limb-tourniquet", { tier: "vital" }),
+      ...others.map((fn, i) => need(`o${i}`, fn, { tier: "core" })),
+    ],
+    [],
+  );
+  const r = request(
+    file,
+    [
+      product("tq", "windlass-tourniquet", 1, 1),
+      ...["triangular-bandage", "eye-pad", "gauze-pad", "adhesive-strip"].map((id) =>
+        product(id, id, 1, 0.25),
+      ),
+    ],
+    { question: "best", limits: { ...NO_LIMITS, budget: 1 } },
+  );
+  const weights = candidates(r).context.needs.map((n) => n.weight);
+  const share = (of: readonly number[]) =>
+    (100 * of.reduce((a, b) => a + b, 0)) / weights.reduce((a, b) => a + b, 0);
+  it("is all of the others; of plans with the vital need it is that one alone", () => {
+    expect(planBound(r, solver)!.bound).to.be.closeTo(share(weights.slice(1)), 1e-4);
+    const { choice } = greedyPlan(r);
+    const withVital = planBound(r, solver, choice)!;
+    expect(withVital.of).to.equal("coverage");
+    expect(withVital.bound).to.be.closeTo(share(weights.slice(0, 1)), 1e-4);
+  });
+  it("of the cheapest it is a price: 1.00 for the vital need alone", () =>
+    expect(
+      planBound({ ...r, question: "cheapest", target: 0.1, limits: NO_LIMITS }, solver),
+    ).to.deep.include({ of: "price" }));
 });
 
 describe("a sum over columns", () => {

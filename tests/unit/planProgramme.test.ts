@@ -11,7 +11,8 @@ import { planModel } from "../../src/lib/core/plan/planModel.ts";
 import type { PlanRequest } from "../../src/lib/core/plan/request.ts";
 import { askTarget, levelsOf } from "../../src/lib/core/plan/stages.ts";
 import { columnsOf } from "../../src/lib/core/plan/warmStart.ts";
-import { realSolver } from "./planBuild.ts";
+import { auditFile, need } from "./build.ts";
+import { bookOf, product, realSolver, request } from "./planBuild.ts";
 import { caseOdd, casePacks, caseRivals, smallCase } from "./planTryAll.ts";
 
 let solver: Solver;
@@ -61,6 +62,18 @@ function broken(r: PlanRequest, choice: Choice): string[] {
   }
   return wrong;
 }
+
+describe("what a programme says of an order", () => {
+  it("sent for nothing from 20.00 on: not for 19.99, which comes to 23.99", () => {
+    const pads = product("pads", "gauze-pad", 1, 19.99, { source: "mill" });
+    const file = auditFile([need("p", "medium-wound-pad")], []);
+    const book = { ...bookOf([pads]), sources: [{ source: "mill", postage: 4, freeFrom: 20 }] };
+    const r = { ...request(file, []), book };
+    const choice = best(r)!;
+    expect(choice.price).to.equal(23.99);
+    expect(broken(r, choice)).to.deep.equal([]);
+  });
+});
 
 describe("a programme holds every plan: its rows and columns are kept, each level comes to what the audit says", () => {
   for (const [name, made, count] of [
