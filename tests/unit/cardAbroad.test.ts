@@ -1,5 +1,6 @@
 import { expect } from "chai";
 import { inEnglish, keyOf } from "../../src/lib/core/card/abroad.ts";
+import { linesFromCard } from "../../src/lib/core/card/toLines.ts";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
 import { knowsAny, vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
 import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
@@ -55,6 +56,17 @@ describe("names in other languages", () => {
     expect(read("2 ligaduras elásticas 10 cm\n4 pares de luvas de nitrilo")).to.deep.equal([
       ["elastic-bandage", 2, [100]],
       ["nitrile-gloves", 4, null],
+    ]);
+  });
+  it("what is read in English stands with the card's own words, its accents with them", () => {
+    const card =
+      "Náplasti s polštářkem – 20 ks\nWhistle 1\nPos;Bezeichnung;Ist\n1;Dreieckstücher;2\n2;Kälte-Sofortkompresse, groß;1";
+    const { lines } = linesFromCard(readCard(card, vocabulary), NAMED_CATALOGUE);
+    expect(lines.map((l) => l.text)).to.deep.equal([
+      "Náplasti s polštářkem – 20 ks",
+      "Whistle 1",
+      "Dreieckstücher",
+      "Kälte-Sofortkompresse, groß",
     ]);
   });
   it("a table with its headings in one of them", () =>

@@ -54,6 +54,15 @@ describe("a card that is read anew", () => {
     ]);
   });
 
+  it("knows a line in another language by the card's own words, of whatever kind it was called", () => {
+    const abroad = "2 Dreiecktücher\n1 Trillerpfeife";
+    const named = withLine(read(EMPTY, abroad), 0, { counted: 1, itemType: "sanitary-pad" });
+    expect(kinds(read(named, `Verbandkasten\n${abroad}`))).to.deep.equal([
+      ["sanitary-pad", 2, 1],
+      ["whistle", 1, undefined],
+    ]);
+  });
+
   it("gives new lines ids that no kept line has", () => {
     const kept = withLine(read(EMPTY, card), 0, { counted: 7 });
     const again = read(kept, `${card}\n- 3 safety pins`);

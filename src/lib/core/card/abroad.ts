@@ -81,19 +81,23 @@ export const abroadOf = (tables: readonly WordsAbroad[]): Abroad => ({
   counted: wordsOf(tables.map((t) => t.counted)),
 });
 
-/**
- * A line in another language, with English names in it; as it is where it holds none, or says besides it what things are in words
- * that are known, as a line in two languages does.
- * @param knows whether any word of a text is known
- */
-export function inEnglish(
+/** What of a line stands for English words. */
+interface Foreign {
+  /** The line without its accents. */
+  readonly plain: string;
+  readonly named: RegExp;
+  readonly counted: RegExp;
+}
+
+/** null: the line holds no name from abroad, or says besides it what things are in words that are known. */
+function foreignIn(
   line: string,
   { names, counted }: Abroad,
   knows: (text: string) => boolean,
-): string {
+): Foreign | null {
   const plain = withoutAccents(line);
   const named = namesIn(plain, names);
-  if (named === null || plain.search(named) < 0) return line;
+  if (named === null || plain.search(named) < 0) return null;
   const packed = namesIn(plain, counted) ?? NOTHING;
   const rest = plain
     .replace(named, " ")
@@ -101,7 +105,45 @@ export function inEnglish(
     .replace(MEASURED, " ")
     // "L", "sachet": sizes by their letter and packs are called so in many languages.
     .replace(WORD, (word) => (word.length === 1 || PACK.test(word) ? " " : word));
-  if (knows(rest)) return line;
-  const read = (words: Words) => (found: string) => words.english.get(keyOf(found)) ?? found;
-  return plain.replace(named, read(names)).replace(packed, read(counted));
+  return knows(rest) ? null : { plain, named, counted: packed };
+}
+
+const english = (found: string, words: Words): string => words.english.get(keyOf(found)) ?? found;
+
+/**
+ * A line in another language, with English names in it; as it is where it holds none, or says besides it what things are in words
+ * that are known, as a line in two languages does.
+ * @param knows whether any word of a text is known
+ */
+export function inEnglish(line: string, abroad: Abroad, knows: (text: string) => boolean): string {
+  const foreign = foreignIn(line, abroad, knows);
+  if (!foreign) return line;
+  return foreign.plain
+    .replace(foreign.named, (found) => english(found, abroad.names))
+    .replace(foreign.counted, (found) => english(found, abroad.counted));
+}
+
+/**
+ * Words of a line that were read in English, put back as they stand on the card.
+ * @param said in English
+ * @param line as it stands on the card
+ */
+export function asOnCard(
+  said: string,
+  line: string,
+  abroad: Abroad,
+  knows: (text: string) => boolean,
+): string {
+  const foreign = foreignIn(line, abroad, knows);
+  if (!foreign) return said;
+  const { plain, named, counted } = foreign;
+  // Accents that are one letter with theirs leave every letter in its place.
+  const own = (at: number, found: string) =>
+    plain.length === line.length ? line.slice(at, at + found.length) : found;
+  const put = (text: string, pattern: RegExp, words: Words) =>
+    [...plain.matchAll(pattern)].reduce(
+      (now, m) => now.replace(english(m[0], words), () => own(m.index, m[0])),
+      text,
+    );
+  return put(put(said, named, abroad.names), counted, abroad.counted);
 }

@@ -225,7 +225,7 @@ export const saysOpenIsMissing = (text: string): boolean =>
     text,
   );
 
-const LINE_END = /\r\n|\n|\r/;
+export const LINE_END = /\r\n|\n|\r/;
 /** The lines of a card without markup. Same number of lines, in the same places. */
 export const cleanLines = (text: string): string[] =>
   STEPS.reduce((lines, step) => step(lines), text.split(LINE_END));

@@ -34,8 +34,10 @@ export interface CardEntry {
   readonly alternatives: readonly string[];
   /** The name leaves the kind open: id of the open name to ask about. */
   readonly open?: string;
-  /** The words of the card that made it. */
+  /** The words of the card that made it, in English where they are in another language. */
   readonly text: string;
+  /** The same as they stand on the card, where that is in another language. */
+  readonly own?: string;
 }
 
 /** What a pack holds by an earlier correction, where the card counts packs and does not say. */

@@ -29,7 +29,10 @@ export function mergeCard(
     ...reading,
     entries: reading.entries.filter((e) => {
       const at = unmatched.findIndex(
-        (l) => l.text === e.text || (l.cardLine === e.source && l.itemType === e.itemType),
+        (l) =>
+          l.text === e.text ||
+          l.text === e.own ||
+          (l.cardLine === e.source && l.itemType === e.itemType),
       );
       if (at >= 0) unmatched.splice(at, 1);
       return at < 0;

@@ -1,9 +1,9 @@
 import { rememberingFor } from "../base/remembering.ts";
-import { inEnglish } from "./abroad.ts";
+import { asOnCard, inEnglish } from "./abroad.ts";
 import { listsUsed, speaksOfAbsence, speaksOfWant } from "./absence.ts";
 import { keptInPlace, quotedAsCells } from "./cells.ts";
 import { claimOf } from "./claim.ts";
-import { cleanLines, saysOpenIsMissing, untickedLines } from "./cleanLines.ts";
+import { cleanLines, LINE_END, saysOpenIsMissing, untickedLines } from "./cleanLines.ts";
 import { draftOf, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
 import { entryOf, type CardEntry } from "./entry.ts";
 import type { CardRow } from "./cardRow.ts";
@@ -97,7 +97,27 @@ export function readCard(
         entries,
       );
   });
-  return { claimedPieces: piecesOf(claim, entries), entries, columnsUnclearAt: unclearIn(laidOut) };
+  return {
+    claimedPieces: piecesOf(claim, entries),
+    entries: inOwnWords(entries, text, vocabulary),
+    columnsUnclearAt: unclearIn(laidOut),
+  };
+}
+
+/** Entries that were read in English, with the words of the card beside. */
+function inOwnWords(
+  entries: readonly CardEntry[],
+  text: string,
+  vocabulary: Vocabulary,
+): readonly CardEntry[] {
+  const lines = text.split(LINE_END);
+  const knows = (words: string) => knowsAny(words, vocabulary);
+  return entries.map((entry) => {
+    const line = lines[entry.source - 1] ?? "";
+    if (line.length > LONGEST_LINE || line.includes(entry.text)) return entry;
+    const own = asOnCard(entry.text, line, vocabulary.abroad, knows);
+    return own === entry.text ? entry : { ...entry, own };
+  });
 }
 
 /** The rows of a card, its tables laid out, before their wording is looked at. */

@@ -32,7 +32,7 @@ export function linesFromCard(
       id,
       // Until somebody looks, the least of the kinds that the name may mean.
       itemType: open ? open.kinds[0]![0] : entry.itemType,
-      text: withoutLeader(entry.text),
+      text: withoutLeader(entry.own ?? entry.text),
       claimed: entry.pieces,
       ...(entry.sizeMm ? { sizeMm: [...entry.sizeMm] } : {}),
       ...(entry.volumeMl === null ? {} : { volumeMl: entry.volumeMl }),
