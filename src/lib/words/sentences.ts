@@ -111,7 +111,7 @@ export const repackText = (x: { readonly kept: number; readonly had: number }): 
 export function gapText(gap: number, gapIn: Measured, currency: string): string {
   switch (gapIn) {
     case "price":
-      return `at most ${money(gap, currency)} dearer than the cheapest`;
+      return `at most ${money(gap, currency)} dearer than the cheapest that does as much`;
     case "vital":
       return `at most ${number(gap, 2)} points of vital coverage below the best`;
     case "coverage":
