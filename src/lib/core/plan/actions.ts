@@ -349,9 +349,7 @@ function idlePacks(
   const id = PRODUCT_PREFIX + product.id;
   const kept = (n: number) =>
     withLines(choice.kit, (lines) =>
-      lines.flatMap((l) =>
-        l.id !== id ? [l] : n > 0 ? [{ ...l, counted: n * product.pack }] : [],
-      ),
+      lines.map((l) => (l.id === id ? { ...l, counted: n * product.pack } : l)),
     );
   let idle = 0;
   while (

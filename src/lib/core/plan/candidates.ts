@@ -96,7 +96,7 @@ export const movedLine = (line: Line): Line => {
 
 /** A product whose mass or bulk the book does not give gets its type's. */
 function weighed(product: Product, type: ItemType | undefined, today: string): Product {
-  if (!type || (product.massG !== undefined && product.bulkMl !== undefined)) return product;
+  if (!type) return product;
   const load = lineLoad(boughtLine(product, 1, today), type);
   return {
     ...product,

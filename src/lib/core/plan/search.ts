@@ -437,11 +437,10 @@ class Run {
     const { model, packs, left, vitalCoverage, coverage } = this.#m;
     const free = this.#fix([...packs, ...left.map((l) => l?.column ?? -1)], x);
     const vital = valueAt(vitalCoverage, x);
-    if (vitalCoverage.length > 0)
-      addRow(model, { lower: vital - VITAL_SLACK, entries: vitalCoverage });
+    addRow(model, { lower: vital - VITAL_SLACK, entries: vitalCoverage });
     minimise(this.#m, times(coverage, -1));
     const solved = this.#task.solver(model, { timeLimitS: 1 });
-    if (vitalCoverage.length > 0) model.rows.length--;
+    model.rows.length--;
     free();
     return solved.x.length === model.columns.length ? solved.x : x;
   }
