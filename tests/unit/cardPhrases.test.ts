@@ -13,6 +13,7 @@ import { NOTE_RULES } from "../../src/lib/core/card/notes.ts";
 import { Item, NUMBER_RULES, placeNumbers } from "../../src/lib/core/card/numbers.ts";
 import { readQuantity } from "../../src/lib/core/card/quantity.ts";
 import { expect } from "chai";
+import vm from "node:vm";
 import { readdirSync, readFileSync } from "node:fs";
 import fc from "fast-check";
 import { CARD_DOUBTS } from "../../src/lib/core/card/cardDoubt.ts";
@@ -314,4 +315,45 @@ describe("lines that list nothing", () => {
       "warning-triangle",
     );
   });
+});
+
+describe("no way of writing is sought for ever", () => {
+  /** Far more than any takes, and far less than for ever. */
+  const LONGEST_MS = 3000;
+  const context: { work?: () => unknown } = {};
+  vm.createContext(context);
+  const ends = (work: () => unknown): boolean => {
+    context.work = work;
+    try {
+      vm.runInContext("work()", context, { timeout: LONGEST_MS });
+      return true;
+    } catch {
+      return false;
+    }
+  };
+  /** An example with some of its words again and again, as far as a line is looked at, and then what ends no pattern. */
+  function* hostile(example: string): Generator<string> {
+    const words = example.split(" ");
+    for (let from = 0; from < words.length; from++)
+      for (let to = from + 1; to <= Math.min(words.length, from + 3); to++) {
+        const again = `${words.slice(from, to).join(" ")} `;
+        const before = words.slice(0, from).join(" ");
+        const times = Math.floor((LONGEST_LINE - before.length) / again.length);
+        yield `${before} ${again.repeat(times)}\u0001`;
+        yield `${before} ${again.replace(/ $/, ", ").repeat(Math.floor(times / 1.5))}\u0001`;
+      }
+  }
+  const LONGEST_LINE = 290;
+  it("of what is put otherwise", () => {
+    const stuck = PHRASES.filter(({ example, pattern }) =>
+      [...hostile(example[0])].some((line) => !ends(() => line.replace(pattern, ""))),
+    );
+    expect(stuck.map((p) => p.name)).to.deep.equal([]);
+  }).timeout(120_000);
+  it("of what is parted", () => {
+    const stuck = VARIANTS.filter(({ example, split }) =>
+      [...hostile(example[0])].some((line) => !ends(() => split(line))),
+    );
+    expect(stuck.map((p) => p.name)).to.deep.equal([]);
+  }).timeout(120_000);
 });

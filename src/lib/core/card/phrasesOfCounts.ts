@@ -222,7 +222,7 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     example: ["plasters: used 6, added 10, now 24", "plasters: 24"],
     holds: ["now", "left", "remain", "leav"],
     pattern:
-      /(?:\b(?:used|added|was|were|had|took(?:\s+out)?|taken|put\s+(?:in|back)|replaced|restocked|opened|start(?:ed)?)\s*:?\s*\d{1,4}(?:\s*(?:[,;+]|->|→)\s*|\s+(?:and\s+)?))+(?:so\s+|are\s+|is\s+)?(?:now|left|remaining|remains?|leaves|leaving)\s*:?\s*(\d{1,4})\b/giu,
+      /(?:\b(?:used|added|was|were|had|took(?:\s+out)?|taken|put\s+(?:in|back)|replaced|restocked|opened|start(?:ed)?)\s*(?::\s*)?\d{1,4}(?:\s*(?:[,;+]|->|→)\s*|\s+(?:and\s+)?)){1,4}(?:so\s+|are\s+|is\s+)?(?:now|left|remaining|remains?|leaves|leaving)\s*(?::\s*)?(\d{1,4})\b/giu,
     read: "$1",
   },
   {

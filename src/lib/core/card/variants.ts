@@ -89,16 +89,18 @@ const COUNTED_MEASURES_THEN_NAME = new RegExp(
 const COUNTED_SORT = `(${N})\\s+(crepe|crêpe|triangular|elastic|conforming|cohesive|gauze|pressure|tubular)`;
 const EACH_SORT = new RegExp(COUNTED_SORT, "giu");
 const BANDAGES_BY_SORT = new RegExp(
-  `^(bandages?)\\s*(?::|,|[-–—])\\s*((?:${COUNTED_SORT}\\s*(?:,|\\+|&|\\band\\b)?\\s*)+${COUNTED_SORT})$`,
+  `^(bandages?)\\s*(?::|,|[-–—])\\s*((?:${COUNTED_SORT}(?:\\s*(?:,|\\+|&|\\band\\b)\\s*|\\s+))+${COUNTED_SORT})$`,
   "iu",
 );
 /** What one thing comes in; two of them on a line are two things. */
 const COUNT_THEN_FORM = whole(`(${N})\\s+(tubes?|sachets?|bottles?|pods?|ampoules?|jars?|sprays?)`);
-const WIDTH = `\\d+(?:[.,]\\d+)?\\s*${UNIT}?`;
 const COUNT_NAME_SIZES = new RegExp(
-  `^(${N})\\s+(\\p{L}[^\\d(),;:]*?)\\s*(?:[(:,]|\\s[-–—]\\s)\\s*(${WIDTH}(?:\\s*(?:[,;+&]|\\band\\b)\\s*${WIDTH})*\\s*(?:[,;+&]|\\band\\b)\\s*\\d+(?:[.,]\\d+)?\\s*${UNIT})\\)?$`,
+  `^(${N})\\s+(\\p{L}[^\\d(),;:]*?)\\s*(?:[(:,]|\\s[-–—]\\s)\\s*(\\d[^()]*)\\)?$`,
   "iu",
 );
+/** Between sizes, where a comma alone may be a decimal one. */
+const BETWEEN_SIZES = /\s*(?:,\s|[;+&]|\band\b)\s*/iu;
+const WIDTH = whole(`\\d+(?:[.,]\\d+)?\\s*${UNIT}?`);
 const SIZE_NAME_COUNT_THEN_SIZE = new RegExp(
   `^(${MEASURE})\\s+(\\p{L}[^\\d/]*?)\\s*[x×]\\s*(\\d{1,2})\\s*[/,]\\s*(${MEASURE})\\s*[x×]\\s*(\\d{1,2})$`,
   "iu",
@@ -404,9 +406,10 @@ export const VARIANTS: readonly VariantPattern[] = [
     split: (text) => {
       const m = COUNT_NAME_SIZES.exec(text.trim());
       if (!m) return null;
-      const sizes = m[3]!.split(BETWEEN);
-      if (sizes.length !== valueOf(m[1]!)) return null;
-      const unit = ANY_UNIT.exec(sizes.at(-1)!)?.[0] ?? "";
+      const sizes = m[3]!.trim().split(BETWEEN_SIZES);
+      const unit = ANY_UNIT.exec(sizes.at(-1)!)?.[0];
+      if (unit === undefined || sizes.length < 2 || sizes.length !== valueOf(m[1]!)) return null;
+      if (!sizes.every((size) => WIDTH.test(size))) return null;
       return sizes.map((size) => `1 ${m[2]!} ${ANY_UNIT.test(size) ? size : `${size} ${unit}`}`);
     },
   },
