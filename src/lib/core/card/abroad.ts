@@ -1,5 +1,4 @@
 import type { WordsAbroad } from "../catalogue/catalogue.ts";
-import { remembering } from "../base/remembering.ts";
 import { PACK } from "./packWords.ts";
 import { withoutAccents } from "./words.ts";
 
@@ -10,25 +9,30 @@ export interface Abroad {
   readonly counted: Words;
 }
 interface Words {
-  /** The words of each name, without a plural's s, by the first: most lines hold none whole. */
-  readonly byFirst: ReadonlyMap<string, readonly (readonly string[])[]>;
-  /** By those words, with a blank between them. */
-  readonly english: ReadonlyMap<string, string>;
+  /** Names by their first word, each by its words without a plural's s; the longest first. */
+  readonly byFirst: ReadonlyMap<string, readonly Name[]>;
+}
+interface Name {
+  readonly words: readonly string[];
+  readonly english: string;
 }
 
 /** What may stand between the words of a name. */
 const SMALL_WORDS = "de|du|des|di|da|del|la|le|para|per|pour|con";
 /** "compresse (de la) gaze". */
-const BETWEEN = `[\\s-]+(?:(?:${SMALL_WORDS})\\s+|[dl]['’]\\s?)?`;
+const BETWEEN = new RegExp(`^[\\s-]+(?:(?:${SMALL_WORDS})\\s+|[dl]['’]\\s?)?$`, "iu");
 
 function wordsOf(tables: readonly WordsAbroad["names"][]): Words {
   const english = new Map<string, string>();
   for (const [name, abroad] of tables.flatMap(Object.entries<readonly string[]>))
     for (const words of abroad) english.set(keyOf(words), name);
-  const byFirst = new Map<string, string[][]>();
-  for (const words of [...english.keys()].map((key) => key.split(" ")))
-    byFirst.set(words[0]!, [...(byFirst.get(words[0]!) ?? []), words]);
-  return { byFirst, english };
+  const byFirst = new Map<string, Name[]>();
+  // The longest first: "venda triangular" before "venda".
+  for (const [key, name] of [...english].sort(([x], [y]) => y.length - x.length)) {
+    const words = key.split(" ");
+    byFirst.set(words[0]!, [...(byFirst.get(words[0]!) ?? []), { words, english: name }]);
+  }
+  return { byFirst };
 }
 
 /** "10 cm", "x 4 m", "500 mg": says the same in every language. */
@@ -36,32 +40,62 @@ const MEASURED = /\d+(?:[.,]\d+)?\s*(?:mm|cm|m|ml|cl|l|mg|g|kg)(?!\p{L})/giu;
 
 const WORD = /\p{L}+/gu;
 
-const NOTHING = /(?!)/g;
+/** A word of a line, without capitals and a plural's s. */
+interface Said {
+  readonly word: string;
+  readonly from: number;
+  readonly to: number;
+}
+const wordsIn = (plain: string): Said[] =>
+  [...plain.matchAll(WORD)].map(({ 0: text, index }) => ({
+    word: text.toLowerCase().replace(/s$/, ""),
+    from: index,
+    to: index + text.length,
+  }));
 
-/** Few cards are of more than one language, which has some dozens of names. */
-const MOST_PATTERNS = 200;
+/** A part of a line that stands for English words. */
+interface Part {
+  readonly from: number;
+  readonly to: number;
+  readonly english: string;
+}
 
-/** Finds names, each given by its words, a line each: to look for all there are would be slow, and slow to prepare. */
-const patternOf = remembering((names) => {
-  const alternatives = names.split("\n").map((name) =>
-    name
-      .split(" ")
-      .map((word) => `${word}s?`)
-      .join(BETWEEN),
-  );
-  return new RegExp(`(?<![\\p{L}\\d])(?:${alternatives.join("|")})(?![\\p{L}\\d])`, "giu");
-}, MOST_PATTERNS);
+/** Words of a line that no digit touches: "4x" and "x4" are no names. */
+const standsAlone = (plain: string, from: number, to: number): boolean =>
+  !/\d/.test(plain[from - 1] ?? "") && !/\d/.test(plain[to] ?? "");
 
-/** What finds the names all of whose words stand in a text, in whatever order; null: there are none. */
-function namesIn(text: string, { byFirst }: Words): RegExp | null {
-  const words = new Set((text.toLowerCase().match(WORD) ?? []).map((w) => w.replace(/s$/, "")));
-  const names: string[] = [];
-  for (const word of words)
-    for (const name of byFirst.get(word) ?? [])
-      if (name.every((w) => words.has(w))) names.push(name.join(" "));
-  // The longest first: "venda triangular" before "venda".
-  names.sort((a, b) => b.length - a.length);
-  return names.length === 0 ? null : patternOf(names.join("\n"));
+/** Where a name that begins with the word at `at` ends, as an index of the words; null: it does not stand there. */
+function endOf(name: Name, at: number, said: readonly Said[], plain: string): number | null {
+  let last = at;
+  for (const word of name.words.slice(1)) {
+    // At most a small word lies between.
+    const next = [last + 1, last + 2].find((i) => said[i]?.word === word);
+    if (next === undefined || !BETWEEN.test(plain.slice(said[last]!.to, said[next]!.from)))
+      return null;
+    last = next;
+  }
+  return standsAlone(plain, said[at]!.from, said[last]!.to) ? last : null;
+}
+
+/** The names in a line, from left to right, none within another. @param taken words that are part of something already */
+function namesIn(
+  plain: string,
+  said: readonly Said[],
+  { byFirst }: Words,
+  taken: Set<number>,
+): Part[] {
+  const parts: Part[] = [];
+  for (let at = 0; at < said.length; at++) {
+    if (taken.has(at)) continue;
+    for (const name of byFirst.get(said[at]!.word) ?? []) {
+      const end = endOf(name, at, said, plain);
+      if (end === null) continue;
+      for (let i = at; i <= end; i++) taken.add(i);
+      parts.push({ from: said[at]!.from, to: said[end]!.to, english: name.english });
+      break;
+    }
+  }
+  return parts;
 }
 
 const SMALL = new RegExp(`^(?:${SMALL_WORDS})$`);
@@ -85,8 +119,8 @@ export const abroadOf = (tables: readonly WordsAbroad[]): Abroad => ({
 interface Foreign {
   /** The line without its accents. */
   readonly plain: string;
-  readonly named: RegExp;
-  readonly counted: RegExp;
+  /** Names and what they are counted in, from left to right. */
+  readonly parts: readonly Part[];
 }
 
 /** null: the line holds no name from abroad, or says besides it what things are in words that are known. */
@@ -96,19 +130,27 @@ function foreignIn(
   knows: (text: string) => boolean,
 ): Foreign | null {
   const plain = withoutAccents(line);
-  const named = namesIn(plain, names);
-  if (named === null || plain.search(named) < 0) return null;
-  const packed = namesIn(plain, counted) ?? NOTHING;
-  const rest = plain
-    .replace(named, " ")
-    .replace(packed, " ")
+  const said = wordsIn(plain);
+  const taken = new Set<number>();
+  const named = namesIn(plain, said, names, taken);
+  if (named.length === 0) return null;
+  const parts = [...named, ...namesIn(plain, said, counted, taken)].sort((a, b) => a.from - b.from);
+  const rest = replaced(plain, parts, () => " ")
     .replace(MEASURED, " ")
     // "L", "sachet": sizes by their letter and packs are called so in many languages.
     .replace(WORD, (word) => (word.length === 1 || PACK.test(word) ? " " : word));
-  return knows(rest) ? null : { plain, named, counted: packed };
+  return knows(rest) ? null : { plain, parts };
 }
 
-const english = (found: string, words: Words): string => words.english.get(keyOf(found)) ?? found;
+function replaced(text: string, parts: readonly Part[], by: (part: Part) => string): string {
+  let from = 0;
+  const pieces = parts.map((part) => {
+    const piece = text.slice(from, part.from) + by(part);
+    from = part.to;
+    return piece;
+  });
+  return pieces.join("") + text.slice(from);
+}
 
 /**
  * A line in another language, with English names in it; as it is where it holds none, or says besides it what things are in words
@@ -117,10 +159,7 @@ const english = (found: string, words: Words): string => words.english.get(keyOf
  */
 export function inEnglish(line: string, abroad: Abroad, knows: (text: string) => boolean): string {
   const foreign = foreignIn(line, abroad, knows);
-  if (!foreign) return line;
-  return foreign.plain
-    .replace(foreign.named, (found) => english(found, abroad.names))
-    .replace(foreign.counted, (found) => english(found, abroad.counted));
+  return foreign ? replaced(foreign.plain, foreign.parts, (part) => part.english) : line;
 }
 
 /**
@@ -136,14 +175,10 @@ export function asOnCard(
 ): string {
   const foreign = foreignIn(line, abroad, knows);
   if (!foreign) return said;
-  const { plain, named, counted } = foreign;
   // Accents that are one letter with theirs leave every letter in its place.
-  const own = (at: number, found: string) =>
-    plain.length === line.length ? line.slice(at, at + found.length) : found;
-  const put = (text: string, pattern: RegExp, words: Words) =>
-    [...plain.matchAll(pattern)].reduce(
-      (now, m) => now.replace(english(m[0], words), () => own(m.index, m[0])),
-      text,
-    );
-  return put(put(said, named, abroad.names), counted, abroad.counted);
+  const own = foreign.plain.length === line.length ? line : foreign.plain;
+  return foreign.parts.reduce(
+    (text, { from, to, english }) => text.replace(english, () => own.slice(from, to)),
+    said,
+  );
 }
