@@ -173,7 +173,7 @@ test("a card of 10,000 lines, one of a single long line, one of prices, one in a
 test("a table whose heading does not tell is asked about, column by column", async ({ page }) => {
   await page.addInitScript(() => localStorage.setItem("wide-sieve.seen", "1"));
   await page.goto("/");
-  const csv = "Bezeichnung,Platz,Stk\nSterile gauze pads 10 x 10 cm,A1,4\nWhistle,A2,1\n";
+  const csv = "Bezeichnung,Platz,Xy\nSterile gauze pads 10 x 10 cm,A1,4\nWhistle,A2,1\n";
   await page
     .getByLabel("File to import")
     .setInputFiles({ name: "lager.csv", mimeType: "text/csv", buffer: Buffer.from(csv) });

@@ -37,7 +37,7 @@ const HEADER_ROLES: readonly (readonly [RegExp, ColumnRole])[] = [
     "text",
   ],
   [
-    /^(?:ist|menge|anzahl|stück|quantité|qté|cantidad|cant\.?|aantal|quantità|quantidade|qtde?\.?|antal|antall|määrä|ilość|liczba|počet|szt\.?|ks|kpl|stk\.?)(?:\s*\/.*)?$/iu,
+    /^(?:ist|bestand|menge|anzahl|stück|quantité|qté|cantidad|cant\.?|aantal|quantità|quantidade|qtde?\.?|antal|antall|määrä|ilość|liczba|počet|szt\.?|ks|kpl|stk\.?)(?:\s*\/.*)?$/iu,
     "quantity",
   ],
   [
