@@ -263,7 +263,7 @@ const CLUSTERS: readonly (readonly string[])[] = [
 ];
 
 /** A made-up small request; many limits bind, things serve several needs, and some are odd on purpose. */
-export function smallCase(seed: number): PlanRequest {
+function smallCase(seed: number): PlanRequest {
   const random = randomFrom(seed);
   // Seeds that lie next to one another begin alike.
   for (let i = 0; i < 8; i++) random();
@@ -401,7 +401,7 @@ export function smallCase(seed: number): PlanRequest {
 }
 
 /** The same, with a thing or two to be had in larger packs as well: as heavy a piece, dearer or cheaper. */
-export function casePacks(seed: number): PlanRequest {
+function casePacks(seed: number): PlanRequest {
   const r = smallCase(seed);
   const random = randomFrom(seed * 31 + 7);
   for (let i = 0; i < 8; i++) random();
@@ -431,7 +431,7 @@ export function casePacks(seed: number): PlanRequest {
  * The same, with what is less usual: owners' own things, things carried elsewhere, own item types in metres, doses
  * and millilitres, lines not yet counted or read, out of reach or not marked, other schools, a currency without cents.
  */
-export function caseOdd(seed: number): PlanRequest {
+function caseOdd(seed: number): PlanRequest {
   const r = smallCase(seed);
   const random = randomFrom(seed * 17 + 3);
   for (let i = 0; i < 8; i++) random();
@@ -543,7 +543,7 @@ export function caseOdd(seed: number): PlanRequest {
 }
 
 /** Kits and products that vital needs of many units want, and needs that count more by the unit. */
-export function caseRivals(seed: number): PlanRequest {
+function caseRivals(seed: number): PlanRequest {
   const random = randomFrom(seed * 13 + 5);
   for (let i = 0; i < 8; i++) random();
   const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
@@ -589,6 +589,14 @@ export function caseRivals(seed: number): PlanRequest {
     },
   });
 }
+
+/** Made-up requests by what is in them. */
+export const MADE = {
+  "small kits": smallCase,
+  "packs of several sizes": casePacks,
+  "what is less usual": caseOdd,
+  "needs that want the same things": caseRivals,
+} as const;
 
 /** What is wrong with a plan, in words; null: it is the best there is, keeps its limits and gives its reasons. */
 export function wrongWith(r: PlanRequest, outcome: PlanOutcome): string | null {
