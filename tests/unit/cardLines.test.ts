@@ -178,6 +178,15 @@ describe("how many of it, among other numbers", () => {
     });
 });
 
+describe("a card in capitals", () => {
+  it("'X5' are five of it, and no size XS", () =>
+    expect(readAs("* ALCOHOL PREP PADS X5\n* SAFETY PINS X1\n* EYE PADS X15")).to.deep.equal([
+      "1 alcohol-pad 5 null",
+      "2 safety-pin 1 null",
+      "3 eye-pad 15 null",
+    ]));
+});
+
 describe("several things on a line", () => {
   it("between strokes one of them needs no count", () =>
     expect(readAs("4 slings\n1 foil blanket / 1 glucose gel / whistle")).to.deep.equal([

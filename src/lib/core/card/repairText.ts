@@ -109,6 +109,8 @@ function apart(word: string, isWord: (word: string) => boolean): string {
 /** Words in capitals with a digit, a bar or a small l in them: "P0UCH", "F|RST", "FlRST". */
 const SPOILT_CAPITALS =
   /(?<![\p{L}\d|])(?=[\p{Lu}\d|l]*\p{Lu})[\p{Lu}\d|l]*[\d|l][\p{Lu}\d|l]*(?![\p{L}\d|])/gu;
+/** "X5": five of it, and no size XS. */
+const TIMES_COUNT = /^x\d+$/i;
 const AS_CAPITAL: Readonly<Record<string, string>> = {
   "0": "O",
   "1": "I",
@@ -183,6 +185,7 @@ function repairWords(line: string, isWord: (word: string) => boolean): string {
       return isWord(read) ? read : word;
     })
     .replace(SPOILT_CAPITALS, (word) => {
+      if (TIMES_COUNT.test(word)) return word;
       const read = word.replace(/[01|l58]/g, (c) => AS_CAPITAL[c]!);
       return !isWord(word) && isWord(read) ? read : word;
     })
@@ -194,7 +197,7 @@ function repairWords(line: string, isWord: (word: string) => boolean): string {
     .replace(WORDS_IN_A_ROW, (row) => together(row, isWord))
     .replace(JOINED_WORDS, (word) => apart(word, isWord))
     .replace(SPOILT_WORD, (word) => {
-      if (/^\d+\p{L}{1,2}$|^x\d+$/iu.test(word) || isWord(word)) return word;
+      if (/^\d+\p{L}{1,2}$/u.test(word) || TIMES_COUNT.test(word) || isWord(word)) return word;
       for (const reading of readings(word)) if (isWord(reading)) return reading;
       return word;
     });
