@@ -1,7 +1,7 @@
 /**
  * Small made-up kits, each with every combination of packs, of parts left at home and of courses tried and
  * audited, against the planner: no better plan, no false "no plan", no limit broken, every level of the
- * order met. `npm run exhaustive [-- FROM TO]`; some 400 others are among the unit tests.
+ * order met. `npm run exhaustive [-- FROM TO]`; some 300 others are among the unit tests.
  */
 import { plan } from "../src/lib/core/plan/plan.ts";
 import { realSolver } from "../tests/unit/planBuild.ts";

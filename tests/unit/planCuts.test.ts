@@ -128,7 +128,7 @@ describe("what the audit would exchange is cut off, each time all of it, and no 
   for (const [name, kits, rounds] of [
     ["small kits", 60, 3],
     ["what is less usual", 200, 3],
-    ["needs that want the same things", 300, 105],
+    ["needs that want the same things", 200, 75],
   ] as const)
     it(`${name}: ${rounds} answers`, () => {
       const told: Told = { rounds: 0, wrong: [] };

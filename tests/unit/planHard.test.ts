@@ -117,16 +117,16 @@ describe("the way of a search", () => {
 });
 
 describe("a plan found without the programme", () => {
-  // Of 100 kits each: how many are found, and of how many the first two levels are the best there are.
+  // Of 60 kits each: how many are found, and of how many the first two levels are the best there are.
   for (const [name, best, found] of [
-    ["small kits", 51, 53],
-    ["packs of several sizes", 86, 93],
-    ["what is less usual", 43, 49],
-    ["needs that want the same things", 58, 82],
+    ["small kits", 32, 32],
+    ["packs of several sizes", 53, 57],
+    ["what is less usual", 22, 27],
+    ["needs that want the same things", 36, 53],
   ] as const)
     it(`${name}: ${best} of ${found} are the best`, () => {
       const counts = { best: 0, found: 0 };
-      for (let seed = 96_001; seed <= 96_100; seed++) {
+      for (let seed = 96_001; seed <= 96_060; seed++) {
         const r = { ...MADE[name](seed), courses: [] };
         const quick = greedyPlan(r);
         if (!quick.reaches) continue;
