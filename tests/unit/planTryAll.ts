@@ -598,6 +598,16 @@ export const MADE = {
   "needs that want the same things": caseRivals,
 } as const;
 
+/** The limit that a plan does not keep, in words; null: it keeps all. */
+export function brokenLimit(
+  { price, load }: Choice,
+  { budget, massG, volumeMl }: PlanRequest["limits"],
+): string | null {
+  if (price > (budget ?? Infinity) + 1e-9) return "over its budget";
+  if (load.massG > (massG ?? Infinity) + 1e-6) return "over its weight";
+  return load.volumeMl > (volumeMl ?? Infinity) + 1e-6 ? "over its space" : null;
+}
+
 /** What is wrong with a plan, in words; null: it is the best there is, keeps its limits and gives its reasons. */
 export function wrongWith(r: PlanRequest, outcome: PlanOutcome): string | null {
   const { best } = tryAll(r);
@@ -605,10 +615,8 @@ export function wrongWith(r: PlanRequest, outcome: PlanOutcome): string | null {
     return best === null ? null : `no plan is said, and there is ${JSON.stringify(best)}`;
   if (best === null) return "a plan is said where there is none";
   const { choice } = outcome;
-  const { budget, massG, volumeMl } = r.limits;
-  if (choice.price > (budget ?? Infinity) + 1e-9) return "over its budget";
-  if (choice.load.massG > (massG ?? Infinity) + 1e-6) return "over its weight";
-  if (choice.load.volumeMl > (volumeMl ?? Infinity) + 1e-6) return "over its space";
+  const broken = brokenLimit(choice, r.limits);
+  if (broken) return broken;
   const has = levelsOfChoice(choice, r.question);
   if (isBetter(has, best)) return `better than any: ${JSON.stringify({ has, best })}`;
   if (outcome.status === "optimal" && isBetter(best, has))
