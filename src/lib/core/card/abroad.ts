@@ -48,7 +48,7 @@ interface Said {
 }
 const wordsIn = (plain: string): Said[] =>
   [...plain.matchAll(WORD)].map(({ 0: text, index }) => ({
-    word: text.toLowerCase().replace(/s$/, ""),
+    word: withoutS(text.toLowerCase()),
     from: index,
     to: index + text.length,
   }));
@@ -123,6 +123,15 @@ interface Foreign {
   readonly parts: readonly Part[];
 }
 
+/** Most lines hold no word with which a name begins. */
+const mayName = (plain: string, { byFirst }: Words): boolean =>
+  plain
+    .toLowerCase()
+    .split(NO_LETTERS)
+    .some((word) => byFirst.has(withoutS(word)));
+const NO_LETTERS = /\P{L}+/u;
+const withoutS = (word: string): string => (word.endsWith("s") ? word.slice(0, -1) : word);
+
 /** null: the line holds no name from abroad, or says besides it what things are in words that are known. */
 function foreignIn(
   line: string,
@@ -130,6 +139,7 @@ function foreignIn(
   knows: (text: string) => boolean,
 ): Foreign | null {
   const plain = withoutAccents(line);
+  if (!mayName(plain, names)) return null;
   const said = wordsIn(plain);
   const taken = new Set<number>();
   const named = namesIn(plain, said, names, taken);

@@ -120,7 +120,8 @@ export function quotedAsCells(lines: readonly string[]): readonly string[] {
 /** Cells of one line; quotes hold delimiters, doubled quotes are one (RFC 4180). */
 function splitQuoted(line: string, delimiter: string): string[] {
   // An inch sign within a cell quotes nothing.
-  if (!/(?:^|[,;\t])\s*"/.test(line)) return line.split(delimiter).map((c) => c.trim());
+  if (!line.includes('"') || !/(?:^|[,;\t])\s*"/.test(line))
+    return line.split(delimiter).map((c) => c.trim());
   // A quote may stand behind a space.
   const closeUp = line.replace(/(^|[,;\t])\s+(?=")/g, "$1");
   const [cells = []] = Papa.parse<string[]>(closeUp, { delimiter }).data;

@@ -226,7 +226,7 @@ export function isHeading(
   style: Style,
   isFirst: boolean,
 ): boolean {
-  const { row, match, whole, segments } = draft;
+  const { row, match, whole, segments, headNamesItem } = draft;
   if (row.inTable)
     return (
       row.quantity === null &&
@@ -235,8 +235,7 @@ export function isHeading(
       HEADINGS.has(normalHeading(row.text))
     );
   const line: Line = {
-    ...draft,
-    ...{ style, next, isFirst },
+    ...{ row, match, whole, segments, headNamesItem, style, next, isFirst },
     text: row.text.trim(),
     counted:
       row.quantity !== null || (whole.pieces !== null && !whole.article) || whole.bare !== null,

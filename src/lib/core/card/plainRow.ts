@@ -25,7 +25,8 @@ export function plainRow(line: string, source: number): CardRow {
   // A footnote's mark behind the count.
   text = text.replace(/^\[[ xX]?\]\s*/, "").replace(/(?<=\d)\s+[*†‡]{1,3}$/, "");
   // A year that stands apart is when it runs out.
-  text = text.replace(/(?<=\p{L}.*\S)(?:\s{2,}|\s*\.{4,}\s*)20[2-4]\d$/u, "");
+  if (/20[2-4]\d$/.test(text))
+    text = text.replace(/(?<=\p{L}.*\S)(?:\s{2,}|\s*\.{4,}\s*)20[2-4]\d$/u, "");
   // A dot leader points at the count; numbers before it are sizes and models.
   const hasLeader = text.includes("....");
   const led = !hasLeader

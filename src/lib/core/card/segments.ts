@@ -77,34 +77,41 @@ function splitCorrections(text: string): { text: string; corrects: boolean }[] {
 
 /** Tokens between separators that are outside brackets. */
 function chunks(text: string): Stretch[] {
-  const drafts: Stretch[] = [{ tokens: [], strong: false }];
-  let depth = 0;
   const tokens = lex(text);
+  const ends = separatorsIn(tokens);
+  const from = [0, ...ends.map((at) => at + 1)];
+  return from
+    .map((start, i): Stretch => {
+      const by = tokens[start - 1];
+      return {
+        // The whole line as it is, which remembers its reading.
+        tokens: ends.length === 0 ? tokens : tokens.slice(start, ends[i]),
+        strong: by?.kind === "separator" && by.strong,
+        comesWith: by !== undefined && /^w[/.]/i.test(by.text),
+      };
+    })
+    .filter((d) => d.tokens.length > 0 && !TELLS_PLACE.test(textOf(d.tokens)));
+}
+
+/** Where the separators stand that are outside brackets, but for those of counting aloud, which stays together. */
+function separatorsIn(tokens: readonly Token[]): number[] {
+  const found: number[] = [];
+  let depth = 0;
   tokens.forEach((t, i) => {
     if (t.kind === "open") depth++;
     if (t.kind === "close") depth = Math.max(0, depth - 1);
-    if (t.kind === "separator" && depth === 0) {
-      // counting aloud stays together
-      const previous = tokens[i - 1];
-      const next = tokens[i + 1];
-      const aloud =
-        previous?.kind === "number" &&
-        next?.kind === "number" &&
-        previous.spoken &&
-        next.spoken &&
-        next.value === previous.value + 1;
-      if (!aloud) {
-        drafts.push({
-          tokens: [],
-          strong: t.strong,
-          comesWith: /^w[/.]/i.test(t.text),
-        });
-        return;
-      }
-    }
-    drafts.at(-1)!.tokens.push(t);
+    if (t.kind !== "separator" || depth > 0) return;
+    const previous = tokens[i - 1];
+    const next = tokens[i + 1];
+    const aloud =
+      previous?.kind === "number" &&
+      next?.kind === "number" &&
+      previous.spoken &&
+      next.spoken &&
+      next.value === previous.value + 1;
+    if (!aloud) found.push(i);
   });
-  return drafts.filter((d) => d.tokens.length > 0 && !TELLS_PLACE.test(textOf(d.tokens)));
+  return found;
 }
 
 /** No thing is told in more words, numbers and signs; what goes on is rubbish, and each look at it would be dearer than the last. */

@@ -33,7 +33,7 @@ import { foldedWords } from "./words.ts";
 export interface Stretch {
   /** The words that name it when it names itself only by "more" or "ones". */
   sameAs?: string;
-  tokens: Token[];
+  tokens: readonly Token[];
   /** Behind a separator that parts sentences: a semicolon, "and", "plus". */
   strong: boolean;
   /** It came after "w/". */

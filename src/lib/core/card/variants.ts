@@ -433,9 +433,12 @@ const valueOf = (count: string): number => VALUE_OF[count.toLowerCase()] ?? Numb
 /** Longer lines are prose. */
 const LONGEST = 300;
 
+/** What parts the variants, or leads to them: each pattern has one of these. */
+const MAY_VARY = /[,;:+&/–—-]|\band\b/i;
+
 /** The lines that a line with variants stands for; itself where it has none. */
 export function eachVariant(text: string): string[] {
-  if (text.length > LONGEST) return [text];
+  if (text.length > LONGEST || !MAY_VARY.test(text)) return [text];
   for (const { split } of VARIANTS) {
     const lines = split(text);
     if (lines) return lines;

@@ -21,7 +21,8 @@ export interface Vocabulary {
   readonly catalogue: NamedCatalogue;
   readonly phrasesByWord: ReadonlyMap<string, readonly Phrase[]>;
   readonly weightOf: ReadonlyMap<string, number>;
-  readonly byLength: ReadonlyMap<number, readonly string[]>;
+  /** Its words by their first letter. */
+  readonly byLetter: ReadonlyMap<string, readonly string[]>;
   /** Words that a name ends on: "wipe", "mask", "bandage". */
   readonly heads: ReadonlySet<string>;
   /** Names in other languages. */
@@ -68,14 +69,14 @@ export function buildVocabulary(
     filed.push({ type, words, sum, weight: sum * (own ? OWN_WEIGHS : 1) });
     phrasesByWord.set(rarest, filed);
   }
-  const byLength = new Map<number, string[]>();
-  for (const w of weightOf.keys()) byLength.set(w.length, [...(byLength.get(w.length) ?? []), w]);
+  const byLetter = new Map<string, string[]>();
+  for (const w of weightOf.keys()) byLetter.set(w[0]!, [...(byLetter.get(w[0]!) ?? []), w]);
   const heads = new Set(names.filter((n) => n.words.length > 1).map((n) => n.words.at(-1)!));
   return {
     catalogue,
     phrasesByWord,
     weightOf,
-    byLength,
+    byLetter,
     heads,
     abroad: abroadOf(catalogue.wordsAbroad),
   };
@@ -450,11 +451,11 @@ function uncut(word: string, vocabulary: Vocabulary): readonly string[] {
   if (!cache) uncuts.set(vocabulary, (cache = new Map()));
   const cached = cache.get(word);
   if (cached) return cached;
-  const found = [...vocabulary.weightOf]
-    .filter(([candidate]) => isCutOf(word, candidate))
-    .sort((a, b) => a[1] - b[1])
-    .slice(0, MOST_UNCUT)
-    .map(([candidate]) => candidate);
+  const { byLetter, weightOf } = vocabulary;
+  const found = (byLetter.get(word[0]!) ?? [])
+    .filter((candidate) => isCutOf(word, candidate))
+    .sort((a, b) => weightOf.get(a)! - weightOf.get(b)!)
+    .slice(0, MOST_UNCUT);
   if (cache.size > 20_000) cache.clear();
   cache.set(word, found);
   return found;
@@ -467,9 +468,10 @@ function respelt(word: string, vocabulary: Vocabulary): string | null {
   let best: string | null = null;
   let bestDistance = slips + 1;
   let bestWeight = Infinity;
+  const candidates = vocabulary.byLetter.get(word[0]!) ?? [];
   for (let length = word.length - slips; length <= word.length + slips; length++)
-    for (const candidate of vocabulary.byLength.get(length) ?? []) {
-      if (candidate.length < 4 || candidate[0] !== word[0]) continue;
+    for (const candidate of candidates) {
+      if (candidate.length < 4 || candidate.length !== length) continue;
       const d = editDistance(word, candidate, slips);
       if (d > slips) continue;
       const weight = vocabulary.weightOf.get(candidate)!;

@@ -2,7 +2,18 @@
 
 /** "Pressure bandage 15 cm ......... 96", "6 x crepe bandage     7.20 g". */
 const AT_END =
-  /^(\s*\S.*\p{L}.*?)(?:\s*\.{3,}\s*|\s{2,}|\t\s*|\s+[-–:=]\s+)[£€$]?(\d{1,6}(?:[.,]\d{1,2})?)\s*(?:g|gr|grams?|kg|oz|EUR|GBP|USD)?\.?\s*$/iu;
+  /(?:\s*\.{3,}\s*|\s{2,}|\t\s*|\s+[-–:=]\s+)[£€$]?(\d{1,6}(?:[.,]\d{1,2})?)\s*(?:g|gr|grams?|kg|oz|EUR|GBP|USD)?\.?\s*$/iu;
+
+interface Weighed {
+  /** The line before the number at its end. */
+  readonly named: string;
+  readonly value: number;
+}
+function weighed(line: string): Weighed | null {
+  const m = AT_END.exec(line);
+  const named = m && line.slice(0, m.index);
+  return named && /\S.*\p{L}/u.test(named) ? { named, value: value(m[1]!) } : null;
+}
 const TOTAL =
   /^\W*(?:grand\s+|sub-?\s?)?(?:total|sum|all\s+up|together|altogether|in\s+all|weighs)\b\D{0,40}?(\d{1,6}(?:[.,]\d{1,2})?)\s*(?:g|gr|grams?|kg|oz|EUR|GBP|USD)?\.?\s*$/iu;
 /** Said above the list: what the numbers are. */
@@ -33,11 +44,11 @@ const value = (written: string): number => Number(written.replace(",", "."));
  */
 export function withoutWeights(lines: readonly string[]): string[] {
   const ends = lines.map((l) =>
-    l.length > LONGEST || !ENDS_IN_NUMBER.test(l) || TOTAL.test(l) ? null : AT_END.exec(l),
+    l.length > LONGEST || !ENDS_IN_NUMBER.test(l) || TOTAL.test(l) ? null : weighed(l),
   );
   const found = ends.filter((m) => m !== null);
   // Of several columns the table tells what each holds.
-  const columns = found.filter((m) => COLUMN.test(m[1]!.trim())).length;
+  const columns = found.filter((m) => COLUMN.test(m.named.trim())).length;
   if (found.length < FEWEST || 2 * columns > found.length) return [...lines];
   const first = ends.findIndex((m) => m !== null);
   // "Weight 1.2 kg" is of the kit.
@@ -47,18 +58,18 @@ export function withoutWeights(lines: readonly string[]): string[] {
     .join(" ");
   if (SAYS_COUNT.test(above)) return [...lines];
   const says = SAYS_WEIGHT.test(above);
-  const sum = found.reduce((s, m) => s + value(m[2]!), 0);
+  const sum = found.reduce((s, m) => s + m.value, 0);
   const total = lines
     .map((l) => (l.length > LONGEST ? undefined : TOTAL.exec(l)?.[1]))
     .find((t) => t !== undefined);
   const comesToTotal =
     total !== undefined && Math.abs(value(total) - sum) <= Math.max(0.01, ROUNDED * sum);
-  const counted = found.filter((m) => COUNTED.test(m[1]!)).length;
+  const counted = found.filter((m) => COUNTED.test(m.named)).length;
   const isWeighed = says
     ? total === undefined || comesToTotal || counted > 0
     : comesToTotal && counted >= 2;
   if (!isWeighed) return [...lines];
   return lines.map(
-    (line, i) => ends[i]?.[1] ?? (line.length <= LONGEST && TOTAL.test(line) ? "" : line),
+    (line, i) => ends[i]?.named ?? (line.length <= LONGEST && TOTAL.test(line) ? "" : line),
   );
 }

@@ -41,7 +41,8 @@ const JOINED: readonly (readonly [RegExp, string])[] = [
 ];
 
 /** American to British, and other spellings of the same word, word by word. */
-const SAME: Readonly<Record<string, string>> = {
+const SAME: ReadonlyMap<string, string> = new Map(
+  Object.entries({
   hemostatic: "haemostatic",
   hemostat: "haemostat",
   hemorrhage: "haemorrhage",
@@ -106,12 +107,13 @@ const SAME: Readonly<Record<string, string>> = {
   npas: "npa",
   tuff: "tough",
   cleaning: "cleaning",
-};
+}),
+);
 
 /** Words in -as of so few letters are none of several. */
 const SHORTEST_IN_AS = 4;
 const plural = (word: string): string => {
-  if (word.length <= 3) return word;
+  if (word.length <= 3 || !word.endsWith("s")) return word;
   if (word.endsWith("ies") && word.length > 4) return word.slice(0, -3) + "y";
   if (/(ss|sh|ch|x|zz)es$/.test(word)) return word.slice(0, -2);
   // "elas" is cut short; "sofas" are several.
@@ -123,12 +125,13 @@ const plural = (word: string): string => {
 /** One word, folded: lower case, no accents, singular, one spelling. */
 function foldWord(word: string): string {
   const one = plural(word);
-  return SAME[one] ?? SAME[word] ?? one;
+  return SAME.get(one) ?? SAME.get(word) ?? one;
 }
 
 /** Text with accents gone and joined words joined; same meaning, other length. */
 function foldText(text: string): string {
-  let folded = withoutAccents(text).toLowerCase().replace(/[’`´]/g, "'").replace(/[‐‑‒]/g, "-");
+  const plain = ASCII.test(text) ? text : withoutAccents(text).replace(/[‐‑‒]/g, "-");
+  let folded = plain.toLowerCase().replace(/[’`´]/g, "'");
   if (MAY_JOIN.test(folded))
     for (const [pattern, by] of JOINED) folded = folded.replace(pattern, by);
   return folded;
@@ -151,7 +154,7 @@ const LONGEST_REMEMBERED = 100;
 export const foldedWords: (text: string) => readonly string[] = remembering(
   (text) =>
     (foldText(text).match(/[a-z]+(?:'[a-z]+)?|\d+x\d+/g) ?? []).map((w) =>
-      foldWord(w.replace(/'s?$|'(?=s$)/, "")),
+      foldWord(w.includes("'") ? w.replace(/'s?$|'(?=s$)/, "") : w),
     ),
   MOST_REMEMBERED,
   LONGEST_REMEMBERED,
