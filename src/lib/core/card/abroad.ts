@@ -1,6 +1,7 @@
 import type { WordsAbroad } from "../catalogue/catalogue.ts";
 import { PACK } from "./packWords.ts";
 import { withoutAccents } from "./words.ts";
+import { quick } from "./quick.ts";
 
 /** Names in other languages, read by the English one that stands for them. */
 
@@ -20,7 +21,7 @@ interface Name {
 /** What may stand between the words of a name. */
 const SMALL_WORDS = "de|du|des|di|da|del|la|le|para|per|pour|con";
 /** "compresse (de la) gaze". */
-const BETWEEN = new RegExp(`^[\\s-]+(?:(?:${SMALL_WORDS})\\s+|[dl]['’]\\s?)?$`, "iu");
+const BETWEEN = quick(new RegExp(`^[\\s-]+(?:(?:${SMALL_WORDS})\\s+|[dl]['’]\\s?)?$`, "iu"));
 
 function wordsOf(tables: readonly WordsAbroad["names"][]): Words {
   const english = new Map<string, string>();
@@ -36,9 +37,9 @@ function wordsOf(tables: readonly WordsAbroad["names"][]): Words {
 }
 
 /** "10 cm", "x 4 m", "500 mg": says the same in every language. */
-const MEASURED = /\d+(?:[.,]\d+)?\s*(?:mm|cm|m|ml|cl|l|mg|g|kg)(?!\p{L})/giu;
+const MEASURED = quick(/\d+(?:[.,]\d+)?\s*(?:mm|cm|m|ml|cl|l|mg|g|kg)(?!\p{L})/giu);
 
-const WORD = /\p{L}+/gu;
+const WORD = quick(/\p{L}+/gu);
 
 /** A word of a line, without capitals and a plural's s. */
 interface Said {
@@ -129,7 +130,7 @@ const mayName = (plain: string, { byFirst }: Words): boolean =>
     .toLowerCase()
     .split(NO_LETTERS)
     .some((word) => byFirst.has(withoutS(word)));
-const NO_LETTERS = /\P{L}+/u;
+const NO_LETTERS = quick(/\P{L}+/u);
 const withoutS = (word: string): string => (word.endsWith("s") ? word.slice(0, -1) : word);
 
 /** null: the line holds no name from abroad, or says besides it what things are in words that are known. */

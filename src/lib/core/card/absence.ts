@@ -1,11 +1,13 @@
 import { remembering } from "../base/remembering.ts";
 import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
+import { quick } from "./quick.ts";
 
 /** What a card says of things that are not there, somewhere else, or somebody else's. */
 
 /** Not in the kit. */
-export const ABSENT =
-  /\b(?:not\s+(?:supplied|included|provided|in\s+(?:the\s+|this\s+)?(?:kit|box|bag|pack|sack|pouch|tin|case|drum|drawer|locker|cupboard|rucksack|set)|present|there|found|here|part|carried|taken|held|stocked|issued)|sold\s+separately|available\s+separately|(?:is|are|was|were|now|gone)?\s*(?<!\b(?:valve|lid|cap|strap|handle|cover|seal|label|clip|leaflet|zip|tab|corner|tip|instruction)s?\s+(?:is\s+|are\s+)?)missing|excluded|excluding|without(?!\s+(?:(?:its?|the|an?|any)\s+)?(?:alcohol|latex|powder|pre|batter|lid|case|box|cover|instruction|needle|valve|wrapper|label|date))|doesn'?t\s+(?:include|have|contain)|does\s+not\s+(?:include|have|contain)|no\s+longer|isn'?t|aren'?t|hasn'?t|haven'?t|couldn'?t\s+find|could\s+not\s+find|can'?t\s+(?:find|see)|cannot\s+find|none\s+(?:left|here|found|at all)|out\s+of\s+stock|discontinued|removed|used\s+up|all\s+gone|gone\s+(?:walkabout|astray)|to\s+be\s+(?:added|bought|ordered)|not\s+any|not\s+counted|we(?:'re|\s+are)\s+(?:all\s+)?out\b|ran\s+out|run\s+out|optional\s+extra|(?:add|buy|order)\s+(?:separately|your\s+own)|left\s+(?:out|(?:it\s+|them\s+)?(?:at\s+home|behind))|empty\s+slot|wanting|not\s+enclosed|not\s+taking|to\s+order|on\s+order|(?:not|never)\s+(?:been\s+)?(?:replaced|put\s+back|restocked))\b|,\s*gone\s*\.?\s*$|:\s*none\b|\s(?:--|[-–—:])\s*no\s*(?:[,;!]|[.]?\s*$)|[-–,]\s*none\b|\bnone\s*$|^\W*\p{L}{3,}(?:\s\p{L}{3,})?\sno\s*[.!]?\s*$|^\s*none\b|\?\s*(?:no|nope|nothing)\b|\bbut\s+(?:we|i|they|it)\s+(?:do|does|have|has|did)(?:n'?t|\s+not)\b|\b(?:not\s+(?:needed|wanted)|don'?t\s+(?:need|want))\b|\bleave\b.*\b(?:at\s+home|behind)\b|\b(?:fehlt|fehlen|manque(?:nt)?|faltan?|mancan?o?|ontbre(?:ekt|ken)|a\s+(?:racheter|acheter|remplacer)|nach(?:zu)?kaufen|nachbestellen|por\s+comprar|reponer|da\s+comprare|te\s+kopen|bij\s?kopen|saknas|mangler|puuttuu|brak|chyb[ií]|falta)\b(?<=\p{L}{3}\P{L}.*)/iu;
+export const ABSENT = quick(
+  /\b(?:not\s+(?:supplied|included|provided|in\s+(?:the\s+|this\s+)?(?:kit|box|bag|pack|sack|pouch|tin|case|drum|drawer|locker|cupboard|rucksack|set)|present|there|found|here|part|carried|taken|held|stocked|issued)|sold\s+separately|available\s+separately|(?:is|are|was|were|now|gone)?\s*(?<!\b(?:valve|lid|cap|strap|handle|cover|seal|label|clip|leaflet|zip|tab|corner|tip|instruction)s?\s+(?:is\s+|are\s+)?)missing|excluded|excluding|without(?!\s+(?:(?:its?|the|an?|any)\s+)?(?:alcohol|latex|powder|pre|batter|lid|case|box|cover|instruction|needle|valve|wrapper|label|date))|doesn'?t\s+(?:include|have|contain)|does\s+not\s+(?:include|have|contain)|no\s+longer|isn'?t|aren'?t|hasn'?t|haven'?t|couldn'?t\s+find|could\s+not\s+find|can'?t\s+(?:find|see)|cannot\s+find|none\s+(?:left|here|found|at all)|out\s+of\s+stock|discontinued|removed|used\s+up|all\s+gone|gone\s+(?:walkabout|astray)|to\s+be\s+(?:added|bought|ordered)|not\s+any|not\s+counted|we(?:'re|\s+are)\s+(?:all\s+)?out\b|ran\s+out|run\s+out|optional\s+extra|(?:add|buy|order)\s+(?:separately|your\s+own)|left\s+(?:out|(?:it\s+|them\s+)?(?:at\s+home|behind))|empty\s+slot|wanting|not\s+enclosed|not\s+taking|to\s+order|on\s+order|(?:not|never)\s+(?:been\s+)?(?:replaced|put\s+back|restocked))\b|,\s*gone\s*\.?\s*$|:\s*none\b|\s(?:--|[-–—:])\s*no\s*(?:[,;!]|[.]?\s*$)|[-–,]\s*none\b|\bnone\s*$|^\W*\p{L}{3,}(?:\s\p{L}{3,})?\sno\s*[.!]?\s*$|^\s*none\b|\?\s*(?:no|nope|nothing)\b|\bbut\s+(?:we|i|they|it)\s+(?:do|does|have|has|did)(?:n'?t|\s+not)\b|\b(?:not\s+(?:needed|wanted)|don'?t\s+(?:need|want))\b|\bleave\b.*\b(?:at\s+home|behind)\b|\b(?:fehlt|fehlen|manque(?:nt)?|faltan?|mancan?o?|ontbre(?:ekt|ken)|a\s+(?:racheter|acheter|remplacer)|nach(?:zu)?kaufen|nachbestellen|por\s+comprar|reponer|da\s+comprare|te\s+kopen|bij\s?kopen|saknas|mangler|puuttuu|brak|chyb[ií]|falta)\b(?<=\p{L}{3}\P{L}.*)/iu,
+);
 /** How the words begin of which one stands in all that `ABSENT` says, in small letters: most lines hold none. */
 const MAY_SAY_ABSENT =
   /\b(?:no|sold|available|missing|exclud|without|does|isn|aren|hasn|haven|couldn|could|can|out|discontinued|removed|used|all\s|gone|to\s|we|ran|run|optional|add|buy|order|left|empty|wanting|on\s|never|but|don|leave|fehl|manque|falta|manca|ontbre|a\s|nach|por\s|reponer|da\s|te\s|bij|saknas|mangler|puuttuu|brak|chyb)/;
@@ -20,8 +22,9 @@ const ELSEWHERE =
   /\b(?:lives?\s+(?:on|in|at)\s+the|(?:moved|gone|went|goes)\s+to\s+the|(?:is|are|s|kept|stowed)\s+in\s+the\s+(?:vaccine\s+|staff\s+|glove\s+)?(?:hut|van|car|office|folder|fridge|freezer|drawer|vehicle|ute|truck|house|shed|safe|locker|glove\s*box)|(?:^|[-–,(]\s*)in\s+(?:the\s+)?(?:staff\s+)?(?:fridge|freezer|cooler)|(?<=:\s)see\s+(?:the\s+)?(?:other\s+)?(?:locker|cupboard|cabinet|bag|kit|office|van|car|bridge|list)|(?<=:\s)in\s+(?:the\s+)?(?:office|staff\s?room|van|car|house|safe)|in\s+the\s+(?:staff\s+)?(?:fridge|freezer|cooler)|not\s+(?:ours|mine|yours|first\s+aid|for\s+(?:us|this))|(?:is\s+not|isn'?t|that\s+is\s+not)\s+(?:ours|mine|first\s+aid)|(?:he|she|they)\s+(?:keeps?|has|have|carr(?:y|ies))\s+(?:it|them|that)|never\s+came|(?:kept\s+)?in\s+(?:his|her|their)\s+own\s+(?:bag|pouch|pocket|case|rucksack)|still\s+to\s+come|(?:every(?:one|body)|they\s+all|we\s+all)\s+(?:brings?|has|have|carr(?:y|ies))\s+(?:their|our|his|her)\s+own|carried\s+(?:by|in|on)\s+(?:the\s+)?(?:other|second|another|leader|guide)|(?:some\s?(?:body|one)|who\s?ever)(?:'?s|\s+has)\s+(?:had|got|taken|borrowed|nicked)\s+(?:it|them|those)|chucked|thrown\s+(?:out|away)|binned|(?:that'?s|belongs\s+to)\s+the\s+dog'?s?|need\s+to\s+(?:get|buy|order)|(?:oh\s+)?delete\s+that)\b/i;
 /** "gloves, cut-resistant (PPE, not first aid)" */
 const NOT_MEDICAL = /\bnot\s+(?:medical|first\s+aid|for\s+first\s+aid)\b/i;
-const ABSENT_NO =
-  /(?:^|\b(?:but|and|there'?s|there\s+is|there\s+are|has|have|with|i\s+see|still)\s+|,\s*)no\s+(?!(?:wait|sorry|make|actually|\d)\b|\.)(?!(?:brand|maker|vent|valve|lid|label|date|name|mark(?:ing)?s?|instructions?|leaflet|clips?|rod|expiry|wrapp(?:er|ing)|pack(?:et|aging)|box|case|holes?|idea|latex|powder|doubt|batter(?:y|ies))\b)(?=\p{L})/iu;
+const ABSENT_NO = quick(
+  /(?:^|\b(?:but|and|there'?s|there\s+is|there\s+are|has|have|with|i\s+see|still)\s+|,\s*)no\s+(?!(?:wait|sorry|make|actually|\d)\b|\.)(?!(?:brand|maker|vent|valve|lid|label|date|name|mark(?:ing)?s?|instructions?|leaflet|clips?|rod|expiry|wrapp(?:er|ing)|pack(?:et|aging)|box|case|holes?|idea|latex|powder|doubt|batter(?:y|ies))\b)(?=\p{L})/iu,
+);
 
 /** Words in which a stretch may speak of absence. */
 export const ABSENT_WORDS =
@@ -52,7 +55,9 @@ const WANTED: readonly RegExp[] = [
   // "what I'd add is a second tourniquet"
   /^\W*(?:and\s+)?what\s+(?:i|we)(?:['’]d|\s+would)\s+(?:add|want|like)\b/i,
   // "AGREED: Ken to buy tweezers"
-  /^\W*(?:(?:[Aa]greed|AGREED|[Aa]ctions?|ACTIONS?|TODO)\s*:\s*)?\p{Lu}\p{Ll}+\s+to\s+(?:get|buy|order|replace|restock|bring)\b/u,
+  quick(
+    /^\W*(?:(?:[Aa]greed|AGREED|[Aa]ctions?|ACTIONS?|TODO)\s*:\s*)?\p{Lu}\p{Ll}+\s+to\s+(?:get|buy|order|replace|restock|bring)\b/u,
+  ),
   // "ok get eyewash on the way back"
   /^\W*(?:ok(?:ay)?[,\s]+)?(?:please\s+)?(?:get|buy|order|fetch|pick\s+up)\b(?!\s+(?:no|code|number|ref))/i,
 ];

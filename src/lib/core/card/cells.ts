@@ -1,6 +1,7 @@
 import Papa from "papaparse";
 import { remembering } from "../base/remembering.ts";
 import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE } from "./cardLimits.ts";
+import { quick } from "./quick.ts";
 
 /** A line of a table as cells: by a delimiter, by bars, or by runs of blanks. */
 
@@ -43,10 +44,11 @@ export function keptInPlace(before: string, after: string): string {
     return line.padEnd(from) + text;
   }, "");
 }
+const NAME_THEN_COUNT = quick(/^(.*\p{L}.*?)\s(\d{1,4})$/u);
 /** "Large dressing 3        2": a name so long that one blank parts it from the count under the next heading. */
 function atHeadings(cell: PlacedCell, headings: readonly PlacedCell[], line: string): PlacedCell[] {
   const at = headings.find((h) => h.from > cell.from && h.from < cell.to)?.from;
-  const m = at === undefined ? null : /^(.*\p{L}.*?)\s(\d{1,4})$/u.exec(cell.text);
+  const m = at === undefined ? null : NAME_THEN_COUNT.exec(cell.text);
   if (!m) return [cell];
   const from = cell.to - m[2]!.length;
   // The count begins where its heading does, or a letter or two beside.

@@ -1,6 +1,7 @@
 import { isSure, type Draft } from "./draft.ts";
 import type { CardRow } from "./cardRow.ts";
 import { NO_TYPE } from "./vocabulary.ts";
+import { quick } from "./quick.ts";
 
 const CLAIM =
   /\b(\d{1,3}(?:,\d{3})+|\d{1,5})\s*[-–]?\s*(?:pieces?|peices?|peaces|pcs?|pces?|items?|parts?|articles|components)(?![a-z])|\b(?:pieces|items|pcs|contents|total(?:\s+(?:pieces|items|contents|count|pcs|number\s+of\s+(?:pieces|items)))?)\s*[:=]\s*(\d{1,5})\b(?!\s*(?:\.|,)\d)/i;
@@ -36,6 +37,7 @@ const ONLY_PIECES = /^\W*\d+\s*[-–]?\s*(?:piece|pcs|pieces|peices|items?|parts
 /** Smaller numbers are of one thing, not of a kit. */
 const FEWEST_OF_KIT = 10;
 
+const COUNT_THEN_NAME = quick(/^\W*\d+\s+\p{L}/u);
 /** Whether a number of pieces is the card's total: the first rule that takes the line decides. */
 export const CLAIM_RULES: readonly ClaimRule[] = [
   {
@@ -47,7 +49,7 @@ export const CLAIM_RULES: readonly ClaimRule[] = [
   {
     name: "the pieces of one item",
     example: ["1 box of odds and ends (14 pcs)", null],
-    takes: ({ row, index, isTotal }) => /^\W*\d+\s+\p{L}/u.test(row.text) && index > 3 && !isTotal,
+    takes: ({ row, index, isTotal }) => COUNT_THEN_NAME.test(row.text) && index > 3 && !isTotal,
     isClaim: () => false,
   },
   {

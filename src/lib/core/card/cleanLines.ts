@@ -6,6 +6,7 @@ import { listsSomething, withoutTimes } from "./leads.ts";
 import { receiptCounts } from "./receipt.ts";
 import { withoutWeights } from "./weighed.ts";
 import { talliesAsCounts } from "./tally.ts";
+import { quick } from "./quick.ts";
 
 /** Takes off what a card's text carries besides its words: markup, quoting, what is struck out. */
 
@@ -31,37 +32,35 @@ const withoutStruckOut: Step = each((line) => {
   return struckFirst ? "" : line.replace(/~~[^~]*~~/g, " ");
 });
 
-/** `✗ cold packs 2`: ticked off as not there. */
-const withoutCrossed: Step = each((line) =>
-  /^\s*(?:[-*•]\s*)?[✗✘❌☒]|[\p{L}\d)]\s*[✗✘❌☒]\s*(?:(?:taken out|gone|missing|used|removed|out)\b.*)?$/u.test(
-    line,
-  )
-    ? ""
-    : line,
+const CROSSED = quick(
+  /^\s*(?:[-*•]\s*)?[✗✘❌☒]|[\p{L}\d)]\s*[✗✘❌☒]\s*(?:(?:taken out|gone|missing|used|removed|out)\b.*)?$/u,
 );
+/** `✗ cold packs 2`: ticked off as not there. */
+const withoutCrossed: Step = each((line) => (CROSSED.test(line) ? "" : line));
 
+const TICKED_COUNT = quick(/^(.*\p{L}.*?)(\d?)\s*[✓✔☑]+\s*(\d{1,4})(?=\s|$)/u);
 /** `TRIANGULAR ✓✓ 2`: what stands behind the tick is how many there are. */
 const withTicked: Step = each((line) =>
-  !/[✓✔☑]/u.test(line)
+  !/[✓✔☑]/.test(line)
     ? line
-    : line.replace(
-        /^(.*\p{L}.*?)(\d?)\s*[✓✔☑]+\s*(\d{1,4})(?=\s|$)/u,
-        (_, name: string, digit: string, count: string) =>
-          digit ? `${name}${digit}, ${count} pcs` : `${name} x ${count}`,
+    : line.replace(TICKED_COUNT, (_, name: string, digit: string, count: string) =>
+        digit ? `${name}${digit}, ${count} pcs` : `${name} x ${count}`,
       ),
 );
 
+const LETTERS_WITH_DOTS = quick(/\b(?:\p{Lu}\.){2,}/gu);
 /** `O.R.S. sachets`: letters with their dots are one word. */
 const withoutDots: Step = each((line) =>
-  line.replace(/\b(?:\p{Lu}\.){2,}/gu, (letters) => letters.replaceAll(".", "")),
+  line.replace(LETTERS_WITH_DOTS, (letters) => letters.replaceAll(".", "")),
 );
 
 /** `insect spray x2 🔹 sick bags 5`: a mark within a line begins another thing. */
 const MARK_WITHIN = /(?<=[\p{L}\d)])\s*[🔹🔸🔷🔶🔵🔴🟢🟡⚫⚪◆◇►▶➤➜✦]\s*(?=[\p{L}\d])/gu;
 const withMarks: Step = each((line) => line.replace(MARK_WITHIN, "; "));
 
+const CLAUSE_LETTER = quick(/^(\s*)\(\p{Ll}\)\s+(?=\S)/u);
 /** `(a) twenty plasters`: a clause's letter, not "a" as in "a whistle". */
-const withClausesAsList: Step = each((line) => line.replace(/^(\s*)\(\p{Ll}\)\s+(?=\S)/u, "$1- "));
+const withClausesAsList: Step = each((line) => line.replace(CLAUSE_LETTER, "$1- "));
 
 /** `A: 40 plasters`: an answer to `Q: What is in it?`. */
 const withoutAnswers: Step = (lines) =>
@@ -69,10 +68,9 @@ const withoutAnswers: Step = (lines) =>
     ? lines.map((l) => (/^\s*Q[:.]\s/.test(l) ? "" : l.replace(/^(\s*)A[:.]\s+/, "$1")))
     : [...lines];
 
+const IN_QUOTES = quick(/(^|[\s:])["“](?=[\p{L}\d])([^"“”]*)["”]\s*$/u);
 /** `pink: "20 plasters"`: quotes round what is said, no inches. */
-const withoutQuotes: Step = each((line) =>
-  line.replace(/(^|[\s:])["“](?=[\p{L}\d])([^"“”]*)["”]\s*$/u, "$1$2"),
-);
+const withoutQuotes: Step = each((line) => line.replace(IN_QUOTES, "$1$2"));
 
 const QUOTED = /^\s*>+\s?/;
 /** So many lines of one's own below what is quoted make it an answer between the lines; a name and a greeting do not. */
@@ -88,6 +86,7 @@ const withoutQuoted: Step = (lines) => {
   return lines.map((l) => (QUOTED.test(l) ? (isRead ? l.replace(QUOTED, "") : "") : l));
 };
 
+const TIMES_LAST = quick(/(?<=[\p{L}\d)])\s?\*\s?(\d{1,4})\s*$/u);
 /** `2INX4.1YD` → `2IN x 4.1YD`, `40 X40 X56 IN`, `8 Xx`: a sign glued to its numbers, or seen twice. */
 const withoutGlue: Step = each((line) =>
   line
@@ -98,14 +97,14 @@ const withoutGlue: Step = each((line) =>
     )
     .replace(/(\d\s*)xx(?=\s)/gi, "$1x")
     // "SHEARS*2", last on a label.
-    .replace(/(?<=[\p{L}\d)])\s?\*\s?(\d{1,4})\s*$/u, ", $1 pcs")
+    .replace(TIMES_LAST, ", $1 pcs")
     // "7,5 x 7,5": no two lists of numbers.
     .replace(/(\d),(\d{1,2}\s?[x×]\s?\d+),(\d{1,2})(?!\d)/g, "$1.$2.$3"),
 );
 
 /** `[12/10, 19:04] Tom: 2 cold packs`: a message, without when and by whom; a question asks, and lists nothing. */
 const MESSAGE =
-  /^(?:\[?\d{1,4}[/.-]\d{1,2}(?:[/.-]\d{2,4})?,?\s+|\[)\d{1,2}[:.]\d{2}(?::\d{2})?(?:\s?[ap]m)?\]?\s*(?:[-–]\s*)?[^:\d]{1,40}:\s*/iu;
+  /^(?:\[?\d{1,4}[/.-]\d{1,2}(?:[/.-]\d{2,4})?,?\s+|\[)\d{1,2}[:.]\d{2}(?::\d{2})?(?:\s?[ap]m)?\]?\s*(?:[-–]\s*)?[^:\d]{1,40}:\s*/i;
 const withoutSender: Step = each((line) => {
   if (!MESSAGE.test(line)) return line;
   const said = line.replace(MESSAGE, "");
@@ -113,7 +112,7 @@ const withoutSender: Step = each((line) => {
 });
 
 /** "Jo: gloves?", "Mal: 3 pairs": who says it, before every line. */
-const SPEAKER = /^(\p{Lu}[\p{L}.]{1,15}(?:\s\p{L}{1,12})?):\s+(?=\S)/u;
+const SPEAKER = quick(/^(\p{Lu}[\p{L}.]{1,15}(?:\s\p{L}{1,12})?):\s+(?=\S)/u);
 const FEWEST_SPOKEN = 4;
 const withoutSpeakers: Step = (lines) => {
   const written = lines.filter((l) => l.trim() !== "");
@@ -134,16 +133,15 @@ const withoutSpeakers: Step = (lines) => {
 /** Shorter lines were not broken by a page's edge. */
 const LONG_LINE = 50;
 /** "…, and two" over "triangular bandages, …": what a count at the end counts, up to the next comma, "and" or full stop. */
-const ENDS_IN_COUNT = new RegExp(
-  `(?:[,;:.]\\s+an?|\\b(?:and|are|is)\\s+(?:an?|${NUMBER_WORDS}))\\s*$`,
-  "iu",
+const ENDS_IN_COUNT = quick(
+  new RegExp(`(?:[,;:.]\\s+an?|\\b(?:and|are|is)\\s+(?:an?|${NUMBER_WORDS}))\\s*$`, "iu"),
 );
 /** After a comma alone a number may count what is before it, as one dictates; not at the edge of a full line. */
 const FULL_LINE = 75;
-const ENDS_IN_NUMBER = new RegExp(`,\\s+(?:${NUMBER_WORDS})\\s*$`, "iu");
+const ENDS_IN_NUMBER = quick(new RegExp(`,\\s+(?:${NUMBER_WORDS})\\s*$`, "iu"));
 /** Enough for "and twenty four". */
 const COUNT_AT_END = 30;
-const GOES_ON = /^(?!(?:and|or|plus)\b)\p{Ll}[^,;.]*?(?=[,;.]|\s+and\s|$)/u;
+const GOES_ON = quick(/^(?!(?:and|or|plus)\b)\p{Ll}[^,;.]*?(?=[,;.]|\s+and\s|$)/u);
 const LISTED = /^\s*(?:[-*•–]|\(?\w{1,2}[.)])\s/;
 /** Sentences over several lines: a thing stands on the line that its count does. */
 const withoutBreaks: Step = (lines) => {
@@ -164,10 +162,12 @@ const withoutBreaks: Step = (lines) => {
 };
 
 /** "1. Sterile plasters, individually wrapped," over "   assorted sizes      24": what goes on below, set in, with the count. */
-const NUMBERED_WORDS =
-  /^\s*(?:(?:\d{1,2}[.)]|[-*•])\s+\p{L}\D*,|\p{L}\D*\b(?:approx\.?|about|min\.?|ca\.))\s*$/u;
-const SET_IN_WITH_COUNT =
-  /^\s{2,}(?![-*•]|\d{1,2}[.)])[\p{L}\d].*?(?:\s{2,}|\.{3,}\s*|\s[-–:]\s*)\d{1,4}\s*$/iu;
+const NUMBERED_WORDS = quick(
+  /^\s*(?:(?:\d{1,2}[.)]|[-*•])\s+\p{L}\D*,|\p{L}\D*\b(?:approx\.?|about|min\.?|ca\.))\s*$/u,
+);
+const SET_IN_WITH_COUNT = quick(
+  /^\s{2,}(?![-*•]|\d{1,2}[.)])[\p{L}\d].*?(?:\s{2,}|\.{3,}\s*|\s[-–:]\s*)\d{1,4}\s*$/iu,
+);
 /** No page is wider. */
 const LONGEST_WRAPPED = 160;
 const withoutWraps: Step = (lines) => {
@@ -209,8 +209,8 @@ const STEPS: readonly Step[] = [
   withoutBreaks,
 ];
 
-const TICKED = /^\s*(?:[-*•]\s*)?(?:\[[xX✓✔]\]|[☑☒✅])/u;
-const OPEN_BOX = /^\s*(?:[-*•]\s*)?(?:\[\s?\]|☐)/u;
+const TICKED = /^\s*(?:[-*•]\s*)?(?:\[[xX✓✔]\]|[☑☒✅])/;
+const OPEN_BOX = /^\s*(?:[-*•]\s*)?(?:\[\s?\]|☐)/;
 const FEWEST_TICKED = 2;
 /** `[ ] cold packs (2)` among `[x] tape`: left open where others are ticked, it may not be there. Line numbers from 1. */
 export function untickedLines(text: string): ReadonlySet<number> {
@@ -221,7 +221,7 @@ export function untickedLines(text: string): ReadonlySet<number> {
 
 /** "[ ] = missing": the card says what a box that is left open means. */
 export const saysOpenIsMissing = (text: string): boolean =>
-  /(?:\[\s?\]|☐)\s*(?:=|:|means|-)\s*(?:missing|absent|gone|empty|none|no\b|not\s|to\s+(?:buy|replace|order))/iu.test(
+  /(?:\[\s?\]|☐)\s*(?:=|:|means|-)\s*(?:missing|absent|gone|empty|none|no\b|not\s|to\s+(?:buy|replace|order))/i.test(
     text,
   );
 

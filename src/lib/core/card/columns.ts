@@ -2,6 +2,7 @@ import Papa from "papaparse";
 import type { ColumnRole } from "./columnRole.ts";
 import { roleOf } from "./headingRoles.ts";
 import { blockAround } from "./layout.ts";
+import { quick } from "./quick.ts";
 
 /** A delimited file as a table, with what its columns seem to be. */
 export interface ColumnGuess {
@@ -24,6 +25,7 @@ export function guessColumns(text: string): ColumnGuess | null {
   return { rows, roles, clear: roles.includes("text") && roles.includes("quantity") };
 }
 
+const THREE_LETTERS = quick(/\p{L}{3}/u);
 /** The table of a card that a line lies in, with the text above and below it; null: it lies in none. */
 export function columnsOfCard(
   text: string,
@@ -34,7 +36,7 @@ export function columnsOfCard(
   if (!block) return null;
   const { rows, from, to } = block;
   const named = rows[0]!.map(roleOf);
-  const words = (i: number) => rows.filter((r) => /\p{L}{3}/u.test(r[i] ?? "")).length;
+  const words = (i: number) => rows.filter((r) => THREE_LETTERS.test(r[i] ?? "")).length;
   const wordiest = named.reduce((best, _, i) => (words(i) > words(best) ? i : best), 0);
   // The column with words names the item; which one counts is what is asked.
   const roles = named.map((role, i) => role ?? (i === wordiest ? ("text" as const) : null));

@@ -1,18 +1,20 @@
 import type { ColumnRole } from "./columnRole.ts";
+import { quick } from "./quick.ts";
 
 /** What the columns of a table hold, told by their cells; a heading is only a hint. */
 
 /** What one cell looks like. */
 type CellKind = "blank" | "name" | "pack" | "count" | "price" | "date" | "code" | "size" | "words";
 
-const COUNT = /^\d{1,4}(?:\s*(?:x|×)\s*\d{1,3})?(?:\s*\p{L}{1,5}\.?)?$/u;
-const PRICE = /^[^\p{L}\d]{0,2}\d{1,4}[.,]\d{2}[^\p{L}\d]{0,2}$/u;
-const DATE =
-  /^(?:\d{1,2}[-/.]\d{4}|(?:0[1-9]|1[0-2])[/.]\d{2}|\d{1,2}\.? \p{L}{3,9}\.? \d{2,4}|\d{4}-\d{1,2}(?:-\d{1,2})?|\d{1,2}[-/.]\d{1,2}[-/.]\d{2,4}|\p{L}{3,9}\.? \d{2,4})\W*$/u;
-const CODE = /^(?=.*\d)(?:\p{Lu}{1,4}[-. ]?\d[\w-]*|\d{5,}|\d+-\d{3,})$/u;
+const COUNT = quick(/^\d{1,4}(?:\s*(?:x|×)\s*\d{1,3})?(?:\s*\p{L}{1,5}\.?)?$/u);
+const PRICE = quick(/^[^\p{L}\d]{0,2}\d{1,4}[.,]\d{2}[^\p{L}\d]{0,2}$/u);
+const DATE = quick(
+  /^(?:\d{1,2}[-/.]\d{4}|(?:0[1-9]|1[0-2])[/.]\d{2}|\d{1,2}\.? \p{L}{3,9}\.? \d{2,4}|\d{4}-\d{1,2}(?:-\d{1,2})?|\d{1,2}[-/.]\d{1,2}[-/.]\d{2,4}|\p{L}{3,9}\.? \d{2,4})\W*$/u,
+);
+const CODE = quick(/^(?=.*\d)(?:\p{Lu}{1,4}[-. ]?\d[\w-]*|\d{5,}|\d+-\d{3,})$/u);
 /** "BX100", "EA", "PK/10": what one of the counted is. */
 const PACK = /^(?:ea|each|prs?|pairs?|(?:bx|box|pk|pkt|pack|cs|bg|ct|st)s?(?:[/ ]?\d{1,4})?)\.?$/i;
-const SIZE = /^[^\p{L}]*\d\s*(?:mm|cm|m|in|"|ml|l|g|mg|mcg|kg|oz|%|[x×])(?![\p{L}])/iu;
+const SIZE = quick(/^[^\p{L}]*\d\s*(?:mm|cm|m|in|"|ml|l|g|mg|mcg|kg|oz|%|[x×])(?![\p{L}])/iu);
 
 export const isDate = (cell: string): boolean => DATE.test(cell.trim());
 

@@ -5,6 +5,7 @@ import { lex } from "./lexer.ts";
 import { readQuantity, type Reading } from "./quantity.ts";
 import { segmentsOf, type Segment } from "./segments.ts";
 import { matchType, type Match, type Vocabulary } from "./vocabulary.ts";
+import { quick } from "./quick.ts";
 
 /** Below this weight a phrase is too common a word to name an item by itself. */
 export const NAMES_FROM = 1.2;
@@ -53,4 +54,4 @@ export const namesItem = rememberingFor(
 );
 
 /** "54 ESSENTIALS: everything for …" */
-export const PRAISE = /^\W*\d*\s*\p{Lu}[\p{Lu} -]{5,}:\s+\S/u;
+export const PRAISE = quick(/^\W*\d*\s*\p{Lu}[\p{Lu} -]{5,}:\s+\S/u);

@@ -13,6 +13,7 @@ import type { Reading } from "./quantity.ts";
 import type { Segment } from "./segments.ts";
 import type { Style } from "./style.ts";
 import { isKnownWord, NO_TYPE, type Match, type Vocabulary } from "./vocabulary.ts";
+import { quick } from "./quick.ts";
 
 /** One item that a card names. */
 export interface CardEntry {
@@ -145,10 +146,11 @@ export function entryOf(
   };
 }
 
+const WORD_THEN_NUMBER = quick(/^\W*\p{L}+\s+\d{1,2}\b/u);
 /** "box lid" in a row of plasters, "Bag 2": more likely where things lie than one of them. */
 const mayHoldOthers = (segment: Segment, { segments }: Draft): boolean =>
   segments.some((s) => s !== segment && isNamed(s.match) && s.match.type !== "container") ||
-  /^\W*\p{L}+\s+\d{1,2}\b/u.test(segment.text);
+  WORD_THEN_NUMBER.test(segment.text);
 
 const isCounted = (reading: Reading, row: CardRow): boolean =>
   reading.pieces !== null || row.quantity !== null;
@@ -169,7 +171,7 @@ const alternativesTo = (refined: string | null, type: string | null, match: Matc
 
 /** "% x 3 in", `7%"`: no size has per cent, so a recogniser took a fraction of an inch for the sign. */
 const LOST_FRACTION =
-  /(?<![\d.,])\d{0,2}\s?[¥V]?%[”"″]?\s?(?:["”″]|in(?:ch)?\b(?!\s+(?:\d|an?\b|the\b))|[x×]\s?\d+(?:\.\d+)?\s?(?:["”″]|in(?:ch)?\b|ft\b|yds?\b))/iu;
+  /(?<![\d.,])\d{0,2}\s?[¥V]?%[”"″]?\s?(?:["”″]|in(?:ch)?\b(?!\s+(?:\d|an?\b|the\b))|[x×]\s?\d+(?:\.\d+)?\s?(?:["”″]|in(?:ch)?\b|ft\b|yds?\b))/i;
 
 interface Sized {
   readonly sizeMm: readonly number[] | null;

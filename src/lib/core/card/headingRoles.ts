@@ -33,27 +33,27 @@ const HEADER_ROLES: readonly (readonly [RegExp, ColumnRole])[] = [
   ],
   // As tables from abroad are headed, with their English beside them or not.
   [
-    /^(?:artikel|bezeichnung|benennung|inhalt|désignation|designation|article|artículo|descripción|omschrijving|articolo|descrizione|descrição|artigo|benämning|produkt|vara|vare|varenavn|tuote|nimike|nazwa|wyrób|název|popis)(?:\s*\/.*)?$/iu,
+    /^(?:artikel|bezeichnung|benennung|inhalt|désignation|designation|article|artículo|descripción|omschrijving|articolo|descrizione|descrição|artigo|benämning|produkt|vara|vare|varenavn|tuote|nimike|nazwa|wyrób|název|popis)(?:\s*\/.*)?$/i,
     "text",
   ],
   [
-    /^(?:ist|bestand|menge|anzahl|stück|quantité|qté|cantidad|cant\.?|aantal|quantità|quantidade|qtde?\.?|antal|antall|määrä|ilość|liczba|počet|szt\.?|ks|kpl|stk\.?)(?:\s*\/.*)?$/iu,
+    /^(?:ist|bestand|menge|anzahl|stück|quantité|qté|cantidad|cant\.?|aantal|quantità|quantidade|qtde?\.?|antal|antall|määrä|ilość|liczba|počet|szt\.?|ks|kpl|stk\.?)(?:\s*\/.*)?$/i,
     "quantity",
   ],
   [
-    /^(?:soll|prévu|requis|debido|gewenst|previsto|exigido|börvärde|skal|wymagane|požadováno)(?:\s*\/.*)?$/iu,
+    /^(?:soll|prévu|requis|debido|gewenst|previsto|exigido|börvärde|skal|wymagane|požadováno)(?:\s*\/.*)?$/i,
     "skip",
   ],
   [
-    /^(?:ve|einheit|unité|unidad|eenheid|unità|unidade|enhet|enhed|yksikkö|jednostka|j\.?\s?m\.?|jednotka)(?:\s*\/.*)?$/iu,
+    /^(?:ve|einheit|unité|unidad|eenheid|unità|unidade|enhet|enhed|yksikkö|jednostka|j\.?\s?m\.?|jednotka)(?:\s*\/.*)?$/i,
     "unit",
   ],
   [
-    /^(?:größe|grösse|maße?|taille|dimension|tamaño|medidas?|maat|afmeting|misura|tamanho|storlek|størrelse|koko|rozmiar|velikost|rozměr)(?:\s*\/.*)?$/iu,
+    /^(?:größe|grösse|maße?|taille|dimension|tamaño|medidas?|maat|afmeting|misura|tamanho|storlek|størrelse|koko|rozmiar|velikost|rozměr)(?:\s*\/.*)?$/i,
     "size",
   ],
   [
-    /^(?:ablauf(?:datum)?|verfall(?:datum)?|haltbar(?:keit)?|mhd|péremption|caducidad|vervaldatum|scadenza|artikel-?nr\.?|bestell-?nr\.?|réf(?:érence)?\.?|referencia|preis|prix|precio|prijs|prezzo|preço|validade|pris|utgår|utgångsdatum|udløb(?:sdato)?|utløp(?:sdato)?|hinta|vanhenee|cena|(?:data|termin)\s+ważności|expirace)(?:\s*\/.*)?$/iu,
+    /^(?:ablauf(?:datum)?|verfall(?:datum)?|haltbar(?:keit)?|mhd|péremption|caducidad|vervaldatum|scadenza|artikel-?nr\.?|bestell-?nr\.?|réf(?:érence)?\.?|referencia|preis|prix|precio|prijs|prezzo|preço|validade|pris|utgår|utgångsdatum|udløb(?:sdato)?|utløp(?:sdato)?|hinta|vanhenee|cena|(?:data|termin)\s+ważności|expirace)(?:\s*\/.*)?$/i,
     "skip",
   ],
 ];

@@ -2,6 +2,7 @@ import { isSure, type Draft } from "./draft.ts";
 import { firstTold, noIf, yesIf, type Rule } from "./firstTold.ts";
 import { CARRIED, PART_OF_ONE, PLACE_WORDS } from "./placeWords.ts";
 import { isCapitals, type Style } from "./style.ts";
+import { quick } from "./quick.ts";
 
 /** Lines that name a group of items: an ordered table, the first rule that tells decides. */
 
@@ -12,31 +13,37 @@ const HEADINGS = new Set(
 );
 
 /** "Pouch 2 – airway". */
-const NUMBERED_PLACE = new RegExp(
-  `^\\W*(?:${PLACE_WORDS})\\s+(?:\\d{1,2}|\\p{Lu})\\s*[:–—-]\\s`,
-  "iu",
+const NUMBERED_PLACE = quick(
+  new RegExp(`^\\W*(?:${PLACE_WORDS})\\s+(?:\\d{1,2}|\\p{Lu})\\s*[:–—-]\\s`, "iu"),
 );
 
 /** "Bag 2 (resuscitation)", "Drawer B – eyes": nothing in it is counted. */
-const NUMBERED_GROUP = new RegExp(
-  `^\\W*(?:${PLACE_WORDS})\\s+(?:\\d{1,2}|\\p{Lu})\\s*(?:\\([^()\\d]*\\)|[:–—-]\\s*[^\\d]*)\\s*$`,
-  "iu",
+const NUMBERED_GROUP = quick(
+  new RegExp(
+    `^\\W*(?:${PLACE_WORDS})\\s+(?:\\d{1,2}|\\p{Lu})\\s*(?:\\([^()\\d]*\\)|[:–—-]\\s*[^\\d]*)\\s*$`,
+    "iu",
+  ),
 );
 
 /** "Compartment B", "Drawer 3", "Bag II": alone, and no count. */
-const PLACE_ALONE = new RegExp(
-  `^\\W*(?:(?:${PART_OF_ONE})\\s+(?:\\d{1,2}|\\p{L}|[ivx]{2,4})|(?:${CARRIED})\\s+(?:\\p{L}|[ivx]{2,4}))\\W*$`,
-  "iu",
+const PLACE_ALONE = quick(
+  new RegExp(
+    `^\\W*(?:(?:${PART_OF_ONE})\\s+(?:\\d{1,2}|\\p{L}|[ivx]{2,4})|(?:${CARRIED})\\s+(?:\\p{L}|[ivx]{2,4}))\\W*$`,
+    "iu",
+  ),
 );
 /** "Pouch 2", which may be two pouches: a group where what follows has its count in front. */
 const BAG_WITH_NUMBER = new RegExp(`^\\W*(?:${CARRIED})\\s+\\d{1,2}\\W*$`, "i");
-const HOLDER_BY_PLACE = new RegExp(
-  `^\\D{0,24}\\b(?:${PLACE_WORDS})\\s*\\((?:the\\s+)?(?:inside|outside|inner|outer|in\\s|on\\s|top|bottom|left|right|front|back|lid|side|red|green|blue|black|orange|yellow|white)[^()\\d]*\\)\\s*$`,
-  "iu",
+const HOLDER_BY_PLACE = quick(
+  new RegExp(
+    `^\\D{0,24}\\b(?:${PLACE_WORDS})\\s*\\((?:the\\s+)?(?:inside|outside|inner|outer|in\\s|on\\s|top|bottom|left|right|front|back|lid|side|red|green|blue|black|orange|yellow|white)[^()\\d]*\\)\\s*$`,
+    "iu",
+  ),
 );
 /** A first aid kit in the languages that cards come in, with no list behind it. */
-const KIT_ITSELF =
-  /^(?!\W*\d)(?!.*(?:[x×]\s*\d+|\(\d+\)|\d)\s*$)[^,;:]*(?:first[\s-]?aid\s+(?:kit|box|bag|tin|cabinet|point|pouch|cupboard|locker|stowage|post|room|station|supplies|drawer|shelf|checklist|list|contents|sheet|equipment|materials?)|erste[\s-]hilfe|verband[sk]?kasten|premiers?\s+secours|pharmacie|trousse|primeros\s+auxilios|botiqu[ií]n|pronto\s+soccorso|cassetta|ehbo|verbanddoos|primeiros\s+socorros|första[\s-]hjälpen|førstehjælp|førstehjelp|ensiapu|apteczka|lékárnička)(?![\p{L}])[^,;:]*$/iu;
+const KIT_ITSELF = quick(
+  /^(?!\W*\d)(?!.*(?:[x×]\s*\d+|\(\d+\)|\d)\s*$)[^,;:]*(?:first[\s-]?aid\s+(?:kit|box|bag|tin|cabinet|point|pouch|cupboard|locker|stowage|post|room|station|supplies|drawer|shelf|checklist|list|contents|sheet|equipment|materials?)|erste[\s-]hilfe|verband[sk]?kasten|premiers?\s+secours|pharmacie|trousse|primeros\s+auxilios|botiqu[ií]n|pronto\s+soccorso|cassetta|ehbo|verbanddoos|primeiros\s+socorros|första[\s-]hjälpen|førstehjælp|førstehjelp|ensiapu|apteczka|lékárnička)(?![\p{L}])[^,;:]*$/iu,
+);
 const COUNT_IN_FRONT = /^\W*\d/;
 
 /** "A. Dressings", with a list mark: a heading where what is listed carries counts. */
@@ -67,6 +74,7 @@ interface Line extends Draft {
   /** Some part of it surely names an item other than what things lie in. */
   readonly names: boolean;
 }
+const FRAMED = quick(/\p{L}\W?\s*(?:[-=*~_#]{2,}|[\]~])\s*$/u);
 /** true: it is one, false: it is none. */
 const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   {
@@ -150,7 +158,7 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
           row.quantity === null &&
           next !== undefined &&
           !/\d/.test(text) &&
-          /\p{L}\W?\s*(?:[-=*~_#]{2,}|[\]~])\s*$/u.test(text),
+          FRAMED.test(text),
       ),
   },
   {

@@ -2,6 +2,7 @@ import { NAMES_FROM, type Draft } from "./draft.ts";
 import type { Segment } from "./segments.ts";
 import type { Style } from "./style.ts";
 import type { Match } from "./vocabulary.ts";
+import { quick } from "./quick.ts";
 
 /** Whether what a segment names lies in the kit, or is only spoken of. */
 
@@ -69,6 +70,7 @@ const isInPassing = ({ segment: { match, tokens }, style, counted }: Circumstanc
     match.explained < 0.6 ||
     (match.weight < 2.2 && tokens.length > 4));
 
+const THREE_LETTERS = quick(/\p{L}{3}/u);
 /**
  * A thing without a type is an item only where the line is written like one.
  * @param isOpen the name leaves the kind open
@@ -86,7 +88,7 @@ export function isItem(
   // "Bandages – one wide": a name that leaves the kind open is one, where it is counted or listed.
   if (isOpen && (counted || draft.row.bullet)) return true;
   return (
-    /\p{L}{3}/u.test(segment.reading.noun) &&
+    THREE_LETTERS.test(segment.reading.noun) &&
     [isListed, isSaidAloud, isCounted, isAmong].some((says) => says(c))
   );
 }

@@ -10,6 +10,7 @@ import { NUMBER_WORDS } from "./numberWords.ts";
 import { withoutRunningNumbers } from "./leads.ts";
 import { plainRow } from "./plainRow.ts";
 import { tableRow } from "./tableRow.ts";
+import { quick } from "./quick.ts";
 
 /** "Wallet kit (28 pcs): 8 plasters; 4 wipes": title and items on one line. */
 const TITLE_THEN_ITEMS =
@@ -141,13 +142,15 @@ class RowReader {
   }
 }
 
+const THREE_LETTERS = quick(/\p{L}{3}/u);
+const TWO_LETTERS = quick(/\p{L}{2}/u);
 /** "Item 10 Roller bandages      4" under "Item 9  Roller bandages      4": too long for its column, it moved the others. */
 const isUncolumned = (cells: readonly string[], { roles }: Table): boolean => {
   const text = cells[roles.indexOf("text")] ?? "";
   return (
     cells.length < roles.length &&
-    !/\p{L}{2}/u.test(text) &&
-    cells.some((c) => /\p{L}{3}/u.test(c) && !/^\W*(?:total|sum)\b/iu.test(c))
+    !TWO_LETTERS.test(text) &&
+    cells.some((c) => THREE_LETTERS.test(c) && !/^\W*(?:total|sum)\b/i.test(c))
   );
 };
 
@@ -244,6 +247,7 @@ export function blockAround(
   return null;
 }
 
+const LETTER = quick(/\p{L}/u);
 /** The block as a table, where its cells tell what the columns hold; its first rows may be headings. */
 function tableOf(
   { split, rows }: Block,
@@ -258,7 +262,7 @@ function tableOf(
     first === 0
       ? headingsAbove(above, rows[0]!.length)
       : // Not the line drawn under them.
-        (rows.slice(0, first).findLast((r) => /\p{L}/u.test(r.join(""))) ?? rows[first - 1]!);
+        (rows.slice(0, first).findLast((r) => LETTER.test(r.join(""))) ?? rows[first - 1]!);
   const body = rows.slice(first, first + LOOK_AHEAD).filter(isRow);
   const found = body.length >= FEWEST_ROWS - 1 ? rolesByContent(body, headings, isName) : null;
   return found && { table: { split, ...found }, headings: first };
@@ -365,7 +369,7 @@ function rememberedHeader(line: string, { columns }: Habits): Table | null {
 /** Columns ruled by bars are not told by their blanks. */
 const isRuled = (split: Split, line: string): boolean => split === spaced && /\|.*\|/.test(line);
 
-const COUNTS_IN_WORDS = new RegExp(`\\b(?:${NUMBER_WORDS})\\s+\\p{L}{3}`, "iu");
+const COUNTS_IN_WORDS = quick(new RegExp(`\\b(?:${NUMBER_WORDS})\\s+\\p{L}{3}`, "iu"));
 function tableHeader(line: string, next: string): Table | null {
   for (const split of SPLITTERS) {
     const cells = split(line);

@@ -1,4 +1,5 @@
 import type { CardRow } from "./cardRow.ts";
+import { quick } from "./quick.ts";
 
 /** What stands before each of many lines and is not of the thing: when it was said, by whom, its number in the list. */
 
@@ -10,17 +11,21 @@ const MOST_OF_THEM = 0.6;
 const NAME = "\\p{Lu}[\\p{L}.]{0,15}(?:\\s\\p{L}{1,12})?";
 const SPEAKER = `(?:${NAME}:\\s+|<[^<>]{1,20}>:?\\s*)`;
 /** "14:03 - Jo: ", "2:03 pm ", "<14:03> Jo: ", "14.03 Jo: ". */
-const TIMED = new RegExp(
-  `^\\W{0,2}(\\d{1,2})(?:([:])|\\.)(\\d{2})(?::\\d{2})?\\s?(?:[ap]\\.?m\\.?)?[\\])>]?\\s*(?:[-–|]\\s+)?(${SPEAKER})?(?=\\S)`,
-  "iu",
+const TIMED = quick(
+  new RegExp(
+    `^\\W{0,2}(\\d{1,2})(?:([:])|\\.)(\\d{2})(?::\\d{2})?\\s?(?:[ap]\\.?m\\.?)?[\\])>]?\\s*(?:[-–|]\\s+)?(${SPEAKER})?(?=\\S)`,
+    "iu",
+  ),
 );
 /** "Jo 14:03: ", "Jo, 2:03 pm - ". */
-const TIMED_BEHIND = new RegExp(
-  `^${NAME},?\\s+[[(]?(\\d{1,2})[:.](\\d{2})(?:\\s?[ap]m)?[\\])]?(?::|\\s[-–])\\s+(?=\\S)`,
-  "u",
+const TIMED_BEHIND = quick(
+  new RegExp(
+    `^${NAME},?\\s+[[(]?(\\d{1,2})[:.](\\d{2})(?:\\s?[ap]m)?[\\])]?(?::|\\s[-–])\\s+(?=\\S)`,
+    "u",
+  ),
 );
 
-const COUNT_ALONE = /^\d{1,4}(?:\s*\p{L}{1,5}\.?)?\s*$/u;
+const COUNT_ALONE = quick(/^\d{1,4}(?:\s*\p{L}{1,5}\.?)?\s*$/u);
 /** Minutes of the day at which a line was said, and what it says; null: it does not tell. */
 function saidAt(line: string): { readonly at: number; readonly said: string } | null {
   const before = TIMED.exec(line);
@@ -70,13 +75,15 @@ function areMost(of: readonly boolean[], written: readonly boolean[]): boolean {
 }
 
 /** "Item 12 ", "Pos. 3: ", "No. 4 - ". */
-const LABELLED =
-  /^(?:item|pos|position|line|row|no|nr|art|article|ref|entry|ser|serial|sr\.?\s*no|sl\.?\s*no)\.?\s*[:#]?\s*(\d{1,4})\s*(?:[:.)]|\s[-–])?\s+(?=[\p{L}\d(])/iu;
+const LABELLED = quick(
+  /^(?:item|pos|position|line|row|no|nr|art|article|ref|entry|ser|serial|sr\.?\s*no|sl\.?\s*no)\.?\s*[:#]?\s*(\d{1,4})\s*(?:[:.)]|\s[-–])?\s+(?=[\p{L}\d(])/iu,
+);
 /** "1 - ", "4711 / ", "(12) ", "03 ". */
-const NUMBERED =
-  /^\(?(\d{1,5})\)?(?:\s*[.:)]|\s+[-–/|])?\s+(?!(?:[x×]|pcs|pieces|ea|off|no\.)\s)(?=[\p{L}\d(])/iu;
+const NUMBERED = quick(
+  /^\(?(\d{1,5})\)?(?:\s*[.:)]|\s+[-–/|])?\s+(?!(?:[x×]|pcs|pieces|ea|off|no\.)\s)(?=[\p{L}\d(])/iu,
+);
 /** "4.1 ", "2.3.12 ". */
-const SECTION = /^\d{1,2}\.(?:\d{1,2}\.)*?(\d{1,2})\.?\s+(?=[\p{L}\d(])/iu;
+const SECTION = quick(/^\d{1,2}\.(?:\d{1,2}\.)*?(\d{1,2})\.?\s+(?=[\p{L}\d(])/iu);
 /** Article numbers need not follow each other; fewer digits count. */
 const ARTICLE_FROM = 100;
 

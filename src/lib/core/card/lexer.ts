@@ -1,4 +1,5 @@
 import { remembering } from "../base/remembering.ts";
+import { quick } from "./quick.ts";
 
 /** A card line as numbers, units and words, each with its place in the line. */
 
@@ -72,29 +73,33 @@ const MM: Record<LengthUnit, number> = { mm: 1, cm: 10, m: 1000, in: 25.4, ft: 3
 const FLUID_OUNCE_ML = 29.5735;
 
 /** Multiplication, also spoken: "four by four inch". */
-const TIMES =
-  /^(?:[×✕✖*]|[xX](?![\p{L}])|times(?=\s+(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twenty|thirty|fifty|a\s+hundred))|by(?=\s+(?:\d|[a-z]+\s*(?:-\s*)?(?:inch|cm|mm|m\b|foot|feet|yard|and|point|by)|(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|a hundred)\b)))/u;
+const TIMES = quick(
+  /^(?:[×✕✖*]|[xX](?![\p{L}])|times(?=\s+(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twenty|thirty|fifty|a\s+hundred))|by(?=\s+(?:\d|[a-z]+\s*(?:-\s*)?(?:inch|cm|mm|m\b|foot|feet|yard|and|point|by)|(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|a hundred)\b)))/u,
+);
 
 const SHORTENED =
   /^(?:ct|cts|doz|stk|st|pkg|pkgs|pk|pkt|approx|appr|no|nr|nos|pcs|pc|pce|qty|ea|pr|prs|incl|assort|asst|ass|med|lge|lg|sm|sml|sz|misc|temp|adh|ster|non|bx|btl|env|amp|tab|tabs|cap|caps|disp|ind|indiv|min|max|dia|tri|band|dr|mr|vs|ref|art)$/i;
 
-const OTHER_UNITS =
-  /^(?:%|percent|per cent|fr|french|ga|gauge|g|gm|gr|gram|grams|gramme|grammes|kg|kilo|kilos|lb|lbs|lumen|lumens|lm|w|watt|watts|v|volt|volts|hour|hours|h|hr|hrs|minute|minutes|min|mins|day|days|week|weeks|month|months|year|years|yr|yrs|yo|ply|layer|layers|people|persons?|ppl|users?|pages?|way|in-1|in 1|-in-1|functions?|stars?|denier|times(?!\s+(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twenty|thirty|fifty|a\s+hundred))|kcal|iu|micron|microns|leds?|decibels?|db|°c|°f|°|degrees?|mcg|µg|μg|ug|tools? in|reviews?|customers?|languages?|colours?|colors?|folds?|wraps?)(?![\p{L}\d])/iu;
+const OTHER_UNITS = quick(
+  /^(?:%|percent|per cent|fr|french|ga|gauge|g|gm|gr|gram|grams|gramme|grammes|kg|kilo|kilos|lb|lbs|lumen|lumens|lm|w|watt|watts|v|volt|volts|hour|hours|h|hr|hrs|minute|minutes|min|mins|day|days|week|weeks|month|months|year|years|yr|yrs|yo|ply|layer|layers|people|persons?|ppl|users?|pages?|way|in-1|in 1|-in-1|functions?|stars?|denier|times(?!\s+(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twenty|thirty|fifty|a\s+hundred))|kcal|iu|micron|microns|leds?|decibels?|db|°c|°f|°|degrees?|mcg|µg|μg|ug|tools? in|reviews?|customers?|languages?|colours?|colors?|folds?|wraps?)(?![\p{L}\d])/iu,
+);
 
 const LENGTH_UNITS: readonly (readonly [RegExp, LengthUnit])[] = [
-  [/^(?:mm|millimet(?:re|er)s?)(?![\p{L}])/iu, "mm"],
-  [/^(?:cms?|centimet(?:re|er)s?)(?![\p{L}])/iu, "cm"],
-  [/^(?:met(?:re|er)s?|mtrs?|m)(?![\p{L}])/iu, "m"],
-  [/^inch(?:es)?(?![\p{L}])/iu, "in"],
+  [quick(/^(?:mm|millimet(?:re|er)s?)(?![\p{L}])/iu), "mm"],
+  [quick(/^(?:cms?|centimet(?:re|er)s?)(?![\p{L}])/iu), "cm"],
+  [quick(/^(?:met(?:re|er)s?|mtrs?|m)(?![\p{L}])/iu), "m"],
+  [quick(/^inch(?:es)?(?![\p{L}])/iu), "in"],
   // "10 in a box" is no inch.
   [
-    /^ins?\.?(?![\p{L}])(?!\s+(?:\d+\s+(?:sizes?|types?|colou?rs?)\b|a|an|each|one|every|the|it|them|there|here|my|our|this|use|good|bad|poor|fair|working|date|order|stock|place|hand|freezer|fridge|drawer|kitchen|lid|pocket|pouch|total|all|per|tub|box|bag|pack|packet|pkt|tin|jar|strip|card)\b)/iu,
+    quick(
+      /^ins?\.?(?![\p{L}])(?!\s+(?:\d+\s+(?:sizes?|types?|colou?rs?)\b|a|an|each|one|every|the|it|them|there|here|my|our|this|use|good|bad|poor|fair|working|date|order|stock|place|hand|freezer|fridge|drawer|kitchen|lid|pocket|pouch|total|all|per|tub|box|bag|pack|packet|pkt|tin|jar|strip|card)\b)/iu,
+    ),
     "in",
   ],
-  [/^(?:"|″|”|“|''|′′|’’)/u, "in"],
-  [/^(?:feet|foot|ft\.?)(?![\p{L}])/iu, "ft"],
-  [/^(?:'|′|’)(?![\p{L}\d])/u, "ft"],
-  [/^(?:yards?|yds?\.?)(?![\p{L}])/iu, "yd"],
+  [/^(?:"|″|”|“|''|′′|’’)/, "in"],
+  [quick(/^(?:feet|foot|ft\.?)(?![\p{L}])/iu), "ft"],
+  [quick(/^(?:'|′|’)(?![\p{L}\d])/u), "ft"],
+  [quick(/^(?:yards?|yds?\.?)(?![\p{L}])/iu), "yd"],
 ];
 
 /** Whether the number at `i` has a unit behind it. */
@@ -116,11 +121,12 @@ interface Found {
 /** Reads what the text begins with; `before`: the token before it, `gap`: how far back that ends. */
 type Step = (text: string, before: Token | undefined, gap: number) => Found | null;
 
-const SKIPPED = /^(?:\s+|[ΦφØø⌀](?=\s?\d)|\.{2,}|_{2,}|…+|[•·*](?=\s))/u;
-const SEPARATOR =
-  /^(?:[,;+&|]|\.(?=\s|$)|(?:and|plus|then|also|but|however|with an?|as well as)(?![\p{L}])|w(?:\/|\.\s)(?=\s?\p{L}))/iu;
+const SKIPPED = /^(?:\s+|[ΦφØø⌀](?=\s?\d)|\.{2,}|_{2,}|…+|[•·*](?=\s))/;
+const SEPARATOR = quick(
+  /^(?:[,;+&|]|\.(?=\s|$)|(?:and|plus|then|also|but|however|with an?|as well as)(?![\p{L}])|w(?:\/|\.\s)(?=\s?\p{L}))/iu,
+);
 const STRONG = /^[;+|.]|^plus|^then|^and|^also|^&|^w|^as|^but|^how/i;
-const WORD = /^\p{L}[\p{L}\p{M}\d]*(?:['’]\p{L}+)?(?:-\p{L}[\p{L}\p{M}\d]*)*/u;
+const WORD = quick(/^\p{L}[\p{L}\p{M}\d]*(?:['’]\p{L}+)?(?:-\p{L}[\p{L}\p{M}\d]*)*/u);
 /** Signs of one letter. */
 const SIGNS: Readonly<Record<string, Token["kind"]>> = {
   "(": "open",
@@ -149,7 +155,7 @@ const STEPS: readonly Step[] = [
   function number(text, before, gap) {
     // "No.8": the dot shortens the word before it.
     if (text.startsWith(".") && before?.kind === "word" && gap === 0) return null;
-    const found = /^[\d.¼½¾⅓⅔⅛⅜⅝⅞]/u.test(text) ? numberAt(text) : null;
+    const found = /^[\d.¼½¾⅓⅔⅛⅜⅝⅞]/.test(text) ? numberAt(text) : null;
     return (
       found && {
         length: found.length,
@@ -158,7 +164,7 @@ const STEPS: readonly Step[] = [
     );
   },
   function times(text) {
-    const m = /^[×✕✖*xXbt]/u.test(text) ? TIMES.exec(text) : null;
+    const m = /^[×✕✖*xXbt]/.test(text) ? TIMES.exec(text) : null;
     return m && { length: m[0].length, token: { kind: "times" } };
   },
   function spoken(text) {
@@ -226,13 +232,13 @@ function numberAt(text: string): { value: number; length: number } | null {
   const simple = /^(\d{1,2})\s?[/⁄]\s?(2|3|4|8|16)(?!\d)/.exec(text);
   if (simple && Number(simple[1]) < Number(simple[2]))
     return { value: Number(simple[1]) / Number(simple[2]), length: simple[0].length };
-  const glyph = /^(\d{0,3})\s?[-]?([¼½¾⅓⅔⅛⅜⅝⅞])/u.exec(text);
+  const glyph = /^(\d{0,3})\s?[-]?([¼½¾⅓⅔⅛⅜⅝⅞])/.exec(text);
   if (glyph)
     return { value: Number(glyph[1] || 0) + FRACTIONS[glyph[2]!]!, length: glyph[0].length };
   const thousands = /^\d{1,3}(?:,\d{3})+(?![\d,])/.exec(text);
   if (thousands)
     return { value: Number(thousands[0].replaceAll(",", "")), length: thousands[0].length };
-  const comma = /^(\d+),(\d{1,2})(?=\s*(?:[x×*]|mm|cm|m\b|in\b|"|″|ml|l\b|mg))/iu.exec(text);
+  const comma = /^(\d+),(\d{1,2})(?=\s*(?:[x×*]|mm|cm|m\b|in\b|"|″|ml|l\b|mg))/i.exec(text);
   if (comma) return { value: Number(`${comma[1]}.${comma[2]}`), length: comma[0].length };
   const plain = /^(?:\d+\.\d+|\d+|\.\d+)/.exec(text);
   return plain ? { value: Number(plain[0]), length: plain[0].length } : null;
@@ -243,16 +249,19 @@ interface UnitFound {
   token: (number: { value: number }) => Record<string, unknown>;
 }
 
+const MILLIGRAMS = quick(/^(?:mg|milligram(?:me)?s?)(?![\p{L}])/iu);
+const VOLUME = quick(
+  /^(?:(ml|mils?|millilit(?:re|er)s?|cc|cm3)|(cl)|(l|lit(?:re|er)s?|ltr)|(fl\.?\s?oz\.?|fluid ounces?)|(oz\.?|ounces?))(?![\p{L}])/iu,
+);
+const HYPHEN = quick(/^[-‐]\s?(?=\p{L})/u);
+const HYPHEN_CLOSE = quick(/^[-‐](?=\p{L})/u);
 /** A unit right after a number (a hyphen or a space may stand between). */
 function unitAfter(text: string, gap: number): UnitFound | null {
   if (gap > 2) return null;
   // "x2 - in the lid" is no inch.
-  const hyphen = (gap > 0 ? /^[-‐](?=\p{L})/u : /^[-‐]\s?(?=\p{L})/u).exec(text)?.[0].length ?? 0;
+  const hyphen = (gap > 0 ? HYPHEN_CLOSE : HYPHEN).exec(text)?.[0].length ?? 0;
   const body = text.slice(hyphen);
-  const volume =
-    /^(?:(ml|mils?|millilit(?:re|er)s?|cc|cm3)|(cl)|(l|lit(?:re|er)s?|ltr)|(fl\.?\s?oz\.?|fluid ounces?)|(oz\.?|ounces?))(?![\p{L}])/iu.exec(
-      body,
-    );
+  const volume = VOLUME.exec(body);
   if (volume) {
     const factor = volume[1] ? 1 : volume[2] ? 10 : volume[3] ? 1000 : FLUID_OUNCE_ML;
     return {
@@ -260,7 +269,7 @@ function unitAfter(text: string, gap: number): UnitFound | null {
       token: (n) => ({ kind: "volume", ml: n.value * factor, maybeMass: volume[5] !== undefined }),
     };
   }
-  const mg = /^(?:mg|milligram(?:me)?s?)(?![\p{L}])/iu.exec(body);
+  const mg = MILLIGRAMS.exec(body);
   if (mg)
     return { length: hyphen + mg[0].length, token: (n) => ({ kind: "strength", mg: n.value }) };
   for (const [pattern, unit] of LENGTH_UNITS) {
@@ -306,64 +315,64 @@ export const SPOKEN_RULES: readonly SpokenRule[] = [
   {
     name: "half a dozen",
     example: ["half a dozen pins", 6],
-    pattern: /^half(?:\s+an?|-an?-)?[\s-]+dozen(?![\p{L}])/iu,
+    pattern: quick(/^half(?:\s+an?|-an?-)?[\s-]+dozen(?![\p{L}])/iu),
     value: () => 6,
   },
   {
     name: "dozens",
     example: ["two dozen pins", 24],
-    pattern: /^(?:(two|three|four|five)\s+|(?:an?|one)\s+)?dozen(?![\p{L}])/iu,
+    pattern: quick(/^(?:(two|three|four|five)\s+|(?:an?|one)\s+)?dozen(?![\p{L}])/iu),
     value: (m) => 12 * (m[1] === undefined ? 1 : said(m[1])),
   },
   {
     name: "a couple",
     example: ["a couple of pins", 2],
-    pattern: /^(?:(?:an?|one)\s+)?couple(?:\s+of)?(?![\p{L}])/iu,
+    pattern: quick(/^(?:(?:an?|one)\s+)?couple(?:\s+of)?(?![\p{L}])/iu),
     value: () => 2,
   },
   {
     name: "a bit, which counts nothing",
     example: ["a bit of tape", null],
-    pattern: /^a\s+(?:bit|little|lot|tad|touch|while)(?![\p{L}])/iu,
+    pattern: quick(/^a\s+(?:bit|little|lot|tad|touch|while)(?![\p{L}])/iu),
     value: null,
   },
   {
     name: "another",
     example: ["another one of these", 1],
-    pattern: /^another(?:\s+one)?(?:\s+of)?(?![\p{L}])/iu,
+    pattern: quick(/^another(?:\s+one)?(?:\s+of)?(?![\p{L}])/iu),
     value: () => 1,
   },
   {
     name: "a few",
     example: ["several pins", 3],
-    pattern: /^(?:a\s+few|several)(?![\p{L}])/iu,
+    pattern: quick(/^(?:a\s+few|several)(?![\p{L}])/iu),
     value: () => 3,
     article: true,
   },
   {
     name: "some",
     example: ["some pins", 1],
-    pattern: /^some(?=\s+\p{L})(?!\s+(?:of|are|were|is|more|have|missing|old)\b)/iu,
+    pattern: quick(/^some(?=\s+\p{L})(?!\s+(?:of|are|were|is|more|have|missing|old)\b)/iu),
     value: () => 1,
     article: true,
   },
   {
     name: "a hundred",
     example: ["a hundred pins", 100],
-    pattern: /^(?:a\s+)?hundred(?![\p{L}])/iu,
+    pattern: quick(/^(?:a\s+)?hundred(?![\p{L}])/iu),
     value: () => 100,
   },
   {
     name: "half a measure",
     example: ["half a litre", 0.5],
     pattern:
-      /^half(?:\s+an?\s+|[\s-]+)(?=(?:lit(?:re|er)|met(?:re|er)|inch|yard|centimet|millilit))/iu,
+      /^half(?:\s+an?\s+|[\s-]+)(?=(?:lit(?:re|er)|met(?:re|er)|inch|yard|centimet|millilit))/i,
     value: () => 0.5,
   },
   {
     name: "half a thing, which is one that was begun",
     example: ["half a roll", 1],
-    pattern: /^half\s+(?:an?\s+)?(?=\p{L})/iu,
+    pattern: quick(/^half\s+(?:an?\s+)?(?=\p{L})/iu),
     value: () => 1,
     article: true,
   },
@@ -380,34 +389,36 @@ export const AFTER_NUMBER: readonly {
   {
     name: "a part of a name",
     example: ["two-tone bag", null],
-    pattern: /^-(?!(?:inch|pack|piece|pair|one|two|three|four|five|six|seven|eight|nine)\b)\p{L}/iu,
+    pattern: quick(
+      /^-(?!(?:inch|pack|piece|pair|one|two|three|four|five|six|seven|eight|nine)\b)\p{L}/iu,
+    ),
     value: null,
   },
   {
     name: "one size, one by one",
     example: ["one size", null],
-    pattern: /^\s+(?:way|size|handed|hand|by one|each of)(?![\p{L}])/iu,
+    pattern: quick(/^\s+(?:way|size|handed|hand|by one|each of)(?![\p{L}])/iu),
     of: (_, word) => word === "one",
     value: null,
   },
   {
     name: "tens and ones",
     example: ["twenty-five pins", 25],
-    pattern: new RegExp(`^[\\s-]+(${ONES})(?![\\p{L}])`, "iu"),
+    pattern: quick(new RegExp(`^[\\s-]+(${ONES})(?![\\p{L}])`, "iu")),
     of: (value) => value >= 20 && value % 10 === 0,
     value: (value, m) => value + said(m[1]!),
   },
   {
     name: "and a half",
     example: ["two and a half metres", 2.5],
-    pattern: /^\s+and\s+a\s+(half|quarter)(?![\p{L}])/iu,
+    pattern: quick(/^\s+and\s+a\s+(half|quarter)(?![\p{L}])/iu),
     of: (_, word) => word !== "a" && word !== "an",
     value: (value, m) => value + (m[1]!.toLowerCase() === "half" ? 0.5 : 0.25),
   },
   {
     name: "a point",
     example: ["seven point five", 7.5],
-    pattern: new RegExp(`^\\s+point\\s+(${ONES})(?![\\p{L}])`, "iu"),
+    pattern: quick(new RegExp(`^\\s+point\\s+(${ONES})(?![\\p{L}])`, "iu")),
     value: (value, m) => value + said(m[1]!) / 10,
   },
 ];
@@ -422,14 +433,16 @@ function spokenAt(text: string): Spoken | null {
   return numberWordAt(text);
 }
 
+const HUNDRED = quick(/^\s+hundred(?![\p{L}])/iu);
+const FIRST_WORD = quick(/^([a-z]+)(?![\p{L}])/iu);
 function numberWordAt(text: string): Spoken | null {
-  const word = /^([a-z]+)(?![\p{L}])/iu.exec(text)?.[1]?.toLowerCase();
+  const word = FIRST_WORD.exec(text)?.[1]?.toLowerCase();
   if (!word) return null;
   const article = word === "a" || word === "an";
   const value = article ? 1 : SPOKEN[word];
   if (value === undefined) return null;
   const after = text.slice(word.length);
-  const hundreds = /^\s+hundred(?![\p{L}])/iu.exec(after);
+  const hundreds = HUNDRED.exec(after);
   if (hundreds) return hundredsAnd(100 * value, text, word.length + hundreds[0].length);
   for (const rule of AFTER_NUMBER) {
     const m = rule.of && !rule.of(value, word) ? null : rule.pattern.exec(after);
@@ -442,7 +455,7 @@ function numberWordAt(text: string): Spoken | null {
 
 /** "two hundred and fifty": what follows the hundreds from `length` on is added to them. */
 function hundredsAnd(value: number, text: string, length: number): Spoken {
-  const and = /^\s+(?:and\s+)?(?=[a-z])/iu.exec(text.slice(length));
+  const and = /^\s+(?:and\s+)?(?=[a-z])/i.exec(text.slice(length));
   const rest = and && spokenAt(text.slice(length + and[0].length));
   return rest && !rest.article && rest.value < 100
     ? { value: value + rest.value, length: length + and[0].length + rest.length, article: false }

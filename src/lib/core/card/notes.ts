@@ -1,18 +1,21 @@
 import { isSure, PRAISE, type Draft } from "./draft.ts";
 import type { Style } from "./style.ts";
+import { quick } from "./quick.ts";
 
 /** Lines that tell something, and list nothing: an ordered table, any rule makes a note of a line. */
 
-const NOTE_START =
-  /^\W*(?:it\s+(?:weighs|fits|comes|has|is)|weighing|notes?|remarks?|observations?|nb|n\.b|(?:annex|appendix)\s+\w{1,4}|store|keep|stored?|check(?:ed)?\s+(?:the|by|all|contents?|dates?|expiry|every|regularly|monthly|before|for)|checked|date|dated|delivery|delivered|dimensions?|weight|weighs|colou?r|made|manufactur|replace|warning|caution|important|suitable|fits|price|order|contact|www|http|tel\b|phone|email|returns?|warranty|guarantee|rating|reviews?|you may|location|appointed|next\b|see\s|do not|don't|please|always|never|use\s|in an? |if\s|call\s|super\s|best\s|ideal|perfect|great|be\s|our\s|this\s|these\s|with\s(?:over|more)|all\s|home\s*>|model|serial|lot|batch|expiry|expires?|signed?|signature|received|done\b|yours\b|(?:kind\s+|best\s+)?(?:regards|wishes)|cheers|nice\s+one|sincerely|name:|owner|prepared|packed\s+by|inspected|last\s|revision|rev\b|page|total\s|subtotal|vat|shipping|approved|meets|complies|conforms|designed|that's|thats|package\s(?:includes?|contents?)|what's\s+in|whats\s+in|contents?\s*$|(?:inhalt|inhoud|contenu|contenido|contenuto|conteúdo|innehåll|indhold|innhold|sisältö|zawartość|obsah)(?![\p{L}])[^,;:]*$|contents?\s+of\s|contents?\s*:?\s*$|includes?\s*:?\s*$|quantity|remember|refill|restock|report|for\s+(?:use|two|one|up|emergency|home|car|\d)|up\s+to|free\s|click|share|save|customers?|description|features?|size\s*:|material|packaging|sku|brand|category|availability|in\s+stock|add\s+to|buy|item\s+no|stock)\b/iu;
+const NOTE_START = quick(
+  /^\W*(?:it\s+(?:weighs|fits|comes|has|is)|weighing|notes?|remarks?|observations?|nb|n\.b|(?:annex|appendix)\s+\w{1,4}|store|keep|stored?|check(?:ed)?\s+(?:the|by|all|contents?|dates?|expiry|every|regularly|monthly|before|for)|checked|date|dated|delivery|delivered|dimensions?|weight|weighs|colou?r|made|manufactur|replace|warning|caution|important|suitable|fits|price|order|contact|www|http|tel\b|phone|email|returns?|warranty|guarantee|rating|reviews?|you may|location|appointed|next\b|see\s|do not|don't|please|always|never|use\s|in an? |if\s|call\s|super\s|best\s|ideal|perfect|great|be\s|our\s|this\s|these\s|with\s(?:over|more)|all\s|home\s*>|model|serial|lot|batch|expiry|expires?|signed?|signature|received|done\b|yours\b|(?:kind\s+|best\s+)?(?:regards|wishes)|cheers|nice\s+one|sincerely|name:|owner|prepared|packed\s+by|inspected|last\s|revision|rev\b|page|total\s|subtotal|vat|shipping|approved|meets|complies|conforms|designed|that's|thats|package\s(?:includes?|contents?)|what's\s+in|whats\s+in|contents?\s*$|(?:inhalt|inhoud|contenu|contenido|contenuto|conteúdo|innehåll|indhold|innhold|sisältö|zawartość|obsah)(?![\p{L}])[^,;:]*$|contents?\s+of\s|contents?\s*:?\s*$|includes?\s*:?\s*$|quantity|remember|refill|restock|report|for\s+(?:use|two|one|up|emergency|home|car|\d)|up\s+to|free\s|click|share|save|customers?|description|features?|size\s*:|material|packaging|sku|brand|category|availability|in\s+stock|add\s+to|buy|item\s+no|stock)\b/iu,
+);
 
 /** Page numbers, addresses of forms, terms of trade. */
 const FOOTER =
   /^\W*page\s*\d|\btel\.?\s*(?:nr\.?|intern|int\.?|ext\.?|:)?\s*\+?\d|\b\d{1,2}:\d{2}\b|\b(?:tel\.?|phone|ext)\s*\.{3,}|\.{6,}\s*$|\b(?:ships?|shipping|freight|delivery|returns?|reviews?|rated|buyers|initials|families\s+of|next\s+due|inspected\s+by|rev\.)\b|\b\d{2}\/\d{2}\s*$/i;
 
 /** What an office writes on a card: numbers of seals, forms and rooms, who is answerable, how one is greeted. */
-const OFFICE =
-  /^\W*(?:seal(?:ed)?(?:\s+(?:no\.?|number|nr\.?))?\s*[:#]?\s*\d|(?:art(?:icle)?|item|stock|product|part|order|quote)\.?\s*(?:no\.?|nr\.?|number|code)\b|ean\b|gtin\b|upc\b|kit\s+(?:(?:no|nr|id|number)\b|\p{Lu}$|weight|volume)|(?:box|copy|sheet|bag|kit)\s+\d+\s*(?:of|\/)\s*\d|this\s+kit\b|©|printed\b|issued\b|valid\b|emergenc(?:y|ies)\s*:|in\s+an?\s+emergency|opening\s+hours|first\s+aiders?\s*:|ersthelfer(?:in)?\s*:|secouristes?\s*:|socorristas?\s*:|responsible|room\s+\d|(?:ground|first|second|third)\s+floor|vehicle\s*:|form\s+\p{Lu}|lasts\b|contents\s+may|comments?\s*:|volume\b|capacity\b|to\s+re-?order|refills?\s*:|(?:hi|hello|dear)\s+(?:all|team|both|everyone|\p{Lu}\p{L}+)\s*[,!]|(?:best|thanks|thank\s+you|many\s+thanks|love|greetings)\s*[,!]|used\s+on\s+(?:trip|the)|ask\s+at|item\s+qty|size\s*:\s*\d+\s*[x×]\s*\d+\s*[x×]|\d+\s+kits?\s+in\b|\d+-year\s|for\s+(?:up\s+to\s+)?\d+\s+(?:persons?|people))/iu;
+const OFFICE = quick(
+  /^\W*(?:seal(?:ed)?(?:\s+(?:no\.?|number|nr\.?))?\s*[:#]?\s*\d|(?:art(?:icle)?|item|stock|product|part|order|quote)\.?\s*(?:no\.?|nr\.?|number|code)\b|ean\b|gtin\b|upc\b|kit\s+(?:(?:no|nr|id|number)\b|\p{Lu}$|weight|volume)|(?:box|copy|sheet|bag|kit)\s+\d+\s*(?:of|\/)\s*\d|this\s+kit\b|©|printed\b|issued\b|valid\b|emergenc(?:y|ies)\s*:|in\s+an?\s+emergency|opening\s+hours|first\s+aiders?\s*:|ersthelfer(?:in)?\s*:|secouristes?\s*:|socorristas?\s*:|responsible|room\s+\d|(?:ground|first|second|third)\s+floor|vehicle\s*:|form\s+\p{Lu}|lasts\b|contents\s+may|comments?\s*:|volume\b|capacity\b|to\s+re-?order|refills?\s*:|(?:hi|hello|dear)\s+(?:all|team|both|everyone|\p{Lu}\p{L}+)\s*[,!]|(?:best|thanks|thank\s+you|many\s+thanks|love|greetings)\s*[,!]|used\s+on\s+(?:trip|the)|ask\s+at|item\s+qty|size\s*:\s*\d+\s*[x×]\s*\d+\s*[x×]|\d+\s+kits?\s+in\b|\d+-year\s|for\s+(?:up\s+to\s+)?\d+\s+(?:persons?|people))/iu,
+);
 
 interface Told extends Draft {
   readonly text: string;
@@ -55,16 +58,16 @@ const isFullName = ({ match, text, words }: Told): boolean =>
 const isCountedThing = ({ match, whole, text, words }: Told): boolean =>
   isSure(match) && whole.pieces !== null && !whole.article && !/[.!?]$/.test(text) && words <= 9;
 
+const SAYS_TOTAL = quick(
+  /^(?:sub-?\s?)?total\b|^(?:totale|totaal|summe|gesamt(?:betrag)?|zwischensumme|somme|suma|razem|i\s+alt|sammanlagt|summa|celkem|yhteensä)(?![\p{L}])/iu,
+);
 /** In a table and outside one. */
 const ANYWHERE: readonly NoteRule[] = [
   { name: "nothing", example: "", says: ({ text }) => text === "" },
   {
     name: "a total",
     example: "Total value 12.40",
-    says: ({ text }) =>
-      /^(?:sub-?\s?)?total\b|^(?:totale|totaal|summe|gesamt(?:betrag)?|zwischensumme|somme|suma|razem|i\s+alt|sammanlagt|summa|celkem|yhteensä)(?![\p{L}])/iu.test(
-        text,
-      ),
+    says: ({ text }) => SAYS_TOTAL.test(text),
   },
   {
     name: "a footer",

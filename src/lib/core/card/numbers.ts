@@ -10,6 +10,7 @@ import {
   PAIR,
   QUANTITY_WORD,
 } from "./packWords.ts";
+import { quick } from "./quick.ts";
 
 /**
  * What the numbers of an item count: pieces, packs, what one pack holds, pairs. An ordered table of rules;
@@ -344,6 +345,7 @@ function heldBy(item: Item, pack: string, after: number): number | null {
 const CONTENT_FROM = 50;
 const LIQUID_PACK = /^(?:bottles?|btls?|tubes?|cans?|sprays?)$/i;
 
+const ONE_CAPITAL = quick(/^\p{Lu}$/u);
 /** Numbers that count nothing, whatever stands around: models, sizes by a letter, "the windlass one". */
 function countsNothing({ item, i, n, inside, before }: Place): boolean {
   const token = item.tokens[i]!;
@@ -351,7 +353,7 @@ function countsNothing({ item, i, n, inside, before }: Place): boolean {
   // "No. 16 eye pads – 4": a model, where another number counts.
   if (/^nos?$/i.test(before) && isModel(item.tokens, i)) return true;
   // "scissors A 145", "size M 4": a letter before it makes a model of a number.
-  if (/^\p{Lu}$/u.test(before) && token.start - item.tokens[i - 1]!.end <= 1) return true;
+  if (ONE_CAPITAL.test(before) && token.start - item.tokens[i - 1]!.end <= 1) return true;
   if (inside && n >= CONTENT_FROM && item.tokens.some((t) => LIQUID_PACK.test(t.text))) return true;
   // "(windlass one)": the one of that kind.
   if (inside && before !== "" && /^one$/i.test(token.text) && item.kind(i + 1) === "close")

@@ -1,3 +1,5 @@
+import { quick } from "./quick.ts";
+
 /**
  * A card as a program or a form writes it: one object a line, `{"sku":"A11","desc":"gauze swabs, 5s","n":4},`,
  * or one field a line, "Item: gauze swabs", "Qty: 4".
@@ -44,12 +46,14 @@ const valueOf = <T>(
   is: (value: unknown) => value is T,
 ): T | undefined => fields.find(([key, v]) => called.test(key) && is(v))?.[1] as T | undefined;
 const isText = (v: unknown): v is string => typeof v === "string" && v.trim() !== "";
+const COUNT_WITH_WORD = quick(/^\d{1,4}(?:\s*\p{L}+)?$/u);
 const isCount = (v: unknown): v is number | string =>
-  typeof v === "number" || (typeof v === "string" && /^\d{1,4}(?:\s*\p{L}+)?$/u.test(v));
+  typeof v === "number" || (typeof v === "string" && COUNT_WITH_WORD.test(v));
 
+const THREE_LETTERS = quick(/\p{L}{3}/u);
 /** An object as a list writes it: "4 x gauze swabs, 5s (5 x 5 cm)"; null: it names nothing. */
 function asListed(fields: Fields): string | null {
-  const words = fields.flatMap(([, v]) => (isText(v) && /\p{L}{3}/u.test(v) ? [v] : []));
+  const words = fields.flatMap(([, v]) => (isText(v) && THREE_LETTERS.test(v) ? [v] : []));
   const name =
     valueOf(fields, NAME, isText) ?? words.sort((a, b) => b.length - a.length)[0] ?? null;
   if (name === null) return null;
@@ -73,7 +77,7 @@ export const objectsAsList = (lines: readonly string[]): string[] =>
   });
 
 /** "Qty: 4", "  - name: gauze swabs". */
-const FIELD = /^(\s*)(-\s+)?"?([\p{L}][\p{L} _-]{0,20}?)"?\s*:\s+(\S.*?)?\s*,?$/u;
+const FIELD = quick(/^(\s*)(-\s+)?"?([\p{L}][\p{L} _-]{0,20}?)"?\s*:\s+(\S.*?)?\s*,?$/u);
 /** Longer lines are no field. */
 const LONGEST_FIELD = 200;
 /** So many things with a count in a field of its own make a card of fields. */

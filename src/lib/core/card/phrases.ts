@@ -1,6 +1,7 @@
 import { remembering } from "../base/remembering.ts";
 import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
 import type { Phrase } from "./phrase.ts";
+import { quick } from "./quick.ts";
 import { COUNT_PHRASES } from "./phrasesOfCounts.ts";
 import { NAME_PHRASES } from "./phrasesOfNames.ts";
 import { PACK_PHRASES } from "./phrasesOfPacks.ts";
@@ -12,7 +13,7 @@ export const PHRASES: readonly Phrase[] = [
   ...PACK_PHRASES,
   ...COUNT_PHRASES,
   ...REMARK_PHRASES,
-];
+].map((phrase) => ({ ...phrase, pattern: quick(phrase.pattern) }));
 
 /** Longer rows are prose or rubbish, and every pattern would walk through them. */
 const LONGEST = 400;

@@ -28,7 +28,7 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     name: "so many of so many left",
     example: ["plasters 18/20 left", "plasters 18"],
     holds: "left",
-    pattern: /\b(\d{1,3})\s?\/\s?\d{1,3}\s+left\b/giu,
+    pattern: /\b(\d{1,3})\s?\/\s?\d{1,3}\s+left\b/gi,
     read: "$1",
   },
   {
@@ -45,14 +45,14 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     name: "what became of so many, behind an arrow in brackets",
     example: ["ice packs 5 (one split, binned -> 4)", "ice packs 4"],
     holds: ["->", "=>", "→"],
-    pattern: /\b\d{1,3}\s*\([^()]*(?:->|=>|→)\s*(\d{1,3})\s*\)/gu,
+    pattern: /\b\d{1,3}\s*\([^()]*(?:->|=>|→)\s*(\d{1,3})\s*\)/g,
     read: "$1",
   },
   {
     name: "counting aloud",
     example: ["we've got one two three strips", "we've got three strips"],
     holds: "one two ",
-    pattern: /\bone two (?:three four five six|three four five|three four|three)\b/giu,
+    pattern: /\bone two (?:three four five six|three four five|three four|three)\b/gi,
     read: (counted) => counted!.split(" ").at(-1)!,
   },
   {
@@ -108,7 +108,7 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     name: "so many, in brackets how many of them used",
     example: ["plasters 100 (72 used)", "plasters 28"],
     holds: "(",
-    pattern: /\b(\d{1,4})\s*\((\d{1,4})\s+(?:used|gone|opened|missing)\)/giu,
+    pattern: /\b(\d{1,4})\s*\((\d{1,4})\s+(?:used|gone|opened|missing)\)/gi,
     read: (all, n, used) => (Number(used) < Number(n) ? String(Number(n) - Number(used)) : all!),
   },
   {
@@ -116,14 +116,14 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     example: ["tincture of iodine, 1 bottle, two thirds full", "tincture of iodine, 1 bottle"],
     holds: ["full", "empty", "used up"],
     pattern:
-      /,?\s*\b(?:about\s+|nearly\s+|almost\s+)?(?:two thirds|a third|one third|three quarters|a quarter|half|nearly|almost)\s+(?:full|empty|used up)\b/giu,
+      /,?\s*\b(?:about\s+|nearly\s+|almost\s+)?(?:two thirds|a third|one third|three quarters|a quarter|half|nearly|almost)\s+(?:full|empty|used up)\b/gi,
     read: "",
   },
   {
     name: "what state it is in",
     example: ["bandages, triangular, 6 in good order", "bandages, triangular, 6"],
     holds: " in ",
-    pattern: /\s+in\s+(?:good|fair|poor|working|usable|perfect)\s+(?:order|condition|shape)\b/giu,
+    pattern: /\s+in\s+(?:good|fair|poor|working|usable|perfect)\s+(?:order|condition|shape)\b/gi,
     read: "",
   },
   {
@@ -138,14 +138,14 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     name: "so many and so many more",
     example: ["3+1 pairs of gloves", "4 pairs of gloves"],
     holds: "+",
-    pattern: /\b(\d{1,3})\+(\d{1,3})\b/gu,
+    pattern: /\b(\d{1,3})\+(\d{1,3})\b/g,
     read: (_, a, b) => `${Number(a) + Number(b)}`,
   },
   {
     name: "a number that one is not sure of",
     example: ["safety pins (8?)", "safety pins (8)"],
     holds: "?)",
-    pattern: /\((?:maybe|about|approx\.?|ca\.?|~)?\s*(\d{1,3})\s*\?\)/giu,
+    pattern: /\((?:maybe|about|approx\.?|ca\.?|~)?\s*(\d{1,3})\s*\?\)/gi,
     read: "($1)",
   },
   {
@@ -153,7 +153,7 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     example: ["a handful of safety pins (8)", "safety pins (8)"],
     holds: ["hand", "bunch", "load", "pile", "stack"],
     pattern:
-      /\b(?:a\s+)?(?:handful|bunch|load|pile|stack|couple of handfuls)\s+(?:of\s+)?(?=[^;]*\d)/giu,
+      /\b(?:a\s+)?(?:handful|bunch|load|pile|stack|couple of handfuls)\s+(?:of\s+)?(?=[^;]*\d)/gi,
     read: "",
   },
   {
@@ -190,14 +190,14 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     name: "one and one, in a column",
     example: ["mask, child and adult       1 + 1", "mask, child and adult       2"],
     holds: "+",
-    pattern: /(?<=\s{2})(\d{1,2})\s*\+\s*(\d{1,2})\s*$/gu,
+    pattern: /(?<=\s{2})(\d{1,2})\s*\+\s*(\d{1,2})\s*$/g,
     read: (_, one, other) => String(Number(one) + Number(other)),
   },
   {
     name: "about so many, by its ending",
     example: ["plasters, 30 ish", "plasters, 30"],
     holds: "ish",
-    pattern: /\b(\d{1,4})\s?-?ish\b/giu,
+    pattern: /\b(\d{1,4})\s?-?ish\b/gi,
     read: "$1",
   },
   {
@@ -222,7 +222,7 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     example: ["plasters: used 6, added 10, now 24", "plasters: 24"],
     holds: ["now", "left", "remain", "leav"],
     pattern:
-      /(?:\b(?:used|added|was|were|had|took(?:\s+out)?|taken|put\s+(?:in|back)|replaced|restocked|opened|start(?:ed)?)\s*(?::\s*)?\d{1,4}(?:\s*(?:[,;+]|->|→)\s*|\s+(?:and\s+)?)){1,4}(?:so\s+|are\s+|is\s+)?(?:now|left|remaining|remains?|leaves|leaving)\s*(?::\s*)?(\d{1,4})\b/giu,
+      /(?:\b(?:used|added|was|were|had|took(?:\s+out)?|taken|put\s+(?:in|back)|replaced|restocked|opened|start(?:ed)?)\s*(?::\s*)?\d{1,4}(?:\s*(?:[,;+]|->|→)\s*|\s+(?:and\s+)?)){1,4}(?:so\s+|are\s+|is\s+)?(?:now|left|remaining|remains?|leaves|leaving)\s*(?::\s*)?(\d{1,4})\b/gi,
     read: "$1",
   },
   {
@@ -230,7 +230,7 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     example: ["plasters 7, min 10", "plasters 7"],
     holds: ["min", "max", "par ", "target", "should be"],
     pattern:
-      /\s?[,;(/–-]?\s?\b(?:min(?:imum)?|max(?:imum)?|par|target|should\s+be)(?<=\d.*)\.?:?\s*\d{1,4}\)?\s*$/giu,
+      /\s?[,;(/–-]?\s?\b(?:min(?:imum)?|max(?:imum)?|par|target|should\s+be)(?<=\d.*)\.?:?\s*\d{1,4}\)?\s*$/gi,
     read: "",
   },
   {
@@ -255,7 +255,7 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     example: ["cold spray - 1 full, 1 half", "cold spray - 2"],
     holds: "full",
     pattern:
-      /\b(\d{1,3})\s+full\s*(?:,|and|\+|&)+\s*(\d{1,3})\s+(?:half(?:\s+(?:full|empty))?|(?:nearly|almost)\s+(?:full|empty)|open(?:ed)?|part(?:ly)?\s+used|begun)\b/giu,
+      /\b(\d{1,3})\s+full\s*(?:,|and|\+|&)+\s*(\d{1,3})\s+(?:half(?:\s+(?:full|empty))?|(?:nearly|almost)\s+(?:full|empty)|open(?:ed)?|part(?:ly)?\s+used|begun)\b/gi,
     read: (_, full, begun) => String(Number(full) + Number(begun)),
   },
   {
@@ -274,7 +274,7 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     example: ["sachets four scratch that three one's split", "sachets four scratch that three"],
     holds: ["split", "torn", "open", "broken", "damaged", "used", "dried"],
     pattern:
-      /,?\s*\b(?:one|two)(?:'s|\s+is|\s+are)\s+(?:split|torn|open(?:ed)?|broken|damaged|used|dried\s+out)\b/giu,
+      /,?\s*\b(?:one|two)(?:'s|\s+is|\s+are)\s+(?:split|torn|open(?:ed)?|broken|damaged|used|dried\s+out)\b/gi,
     read: "",
   },
 ];

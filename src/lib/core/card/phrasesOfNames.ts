@@ -28,14 +28,14 @@ export const NAME_PHRASES: readonly Phrase[] = [
     name: "non-, shortened",
     example: ["swabs n/woven", "swabs non-woven"],
     holds: "n/",
-    pattern: /\bn\/(?=wov|adh|stick|ster|lat|irrit)/giu,
+    pattern: /\bn\/(?=wov|adh|stick|ster|lat|irrit)/gi,
     read: "non-",
   },
   {
     name: "waterproof, shortened",
     example: ["w/proof plasters", "waterproof plasters"],
     holds: "w/pr",
-    pattern: /\bw\/pro?o?f\b/giu,
+    pattern: /\bw\/pro?o?f\b/gi,
     read: "waterproof",
   },
   {
@@ -57,7 +57,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     name: "not sterile, shortened",
     example: ["gauze swabs n/s", "gauze swabs nonsterile"],
     holds: "n/s",
-    pattern: /\bn\/s(?![a-z])/giu,
+    pattern: /\bn\/s(?![a-z])/gi,
     read: "nonsterile",
   },
   {
@@ -65,7 +65,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["triangular bandages 96x96x136", "triangular bandages 96x96x136 cm"],
     holds: ["triang", "sling"],
     pattern:
-      /(?<=\b(?:triang|sling).*)\b(\d{2,4})\s*[x×]\s*(\d{2,4})\s*[x×]\s*(\d{2,4})\b(?!\s*(?:[x×]\s*\d+\s*)?(?:mm|cm|m|in(?:ch)?|["”″])(?![a-z]))/giu,
+      /(?<=\b(?:triang|sling).*)\b(\d{2,4})\s*[x×]\s*(\d{2,4})\s*[x×]\s*(\d{2,4})\b(?!\s*(?:[x×]\s*\d+\s*)?(?:mm|cm|m|in(?:ch)?|["”″])(?![a-z]))/gi,
     read: (sides, ...lengths) =>
       `${sides}${unitOfCloth(Math.max(...lengths.slice(0, 3).map(Number)))}`,
   },
@@ -73,7 +73,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     name: "a square's one side",
     example: ["swabs 7.5 cm sq", "swabs 7.5 x 7.5 cm"],
     holds: ["sq"],
-    pattern: /(\d+(?:[.,]\d+)?)\s*(cm|mm|in|")\s*(?:sq\b\.?|square\b)/giu,
+    pattern: /(\d+(?:[.,]\d+)?)\s*(cm|mm|in|")\s*(?:sq\b\.?|square\b)/gi,
     read: "$1 x $1 $2",
   },
   {
@@ -81,7 +81,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["elastic b. 8 cm", "elastic bandage 8 cm"],
     holds: "b.",
     pattern:
-      /\b(elastic|conforming|crepe|pressure|triangular|roller|gauze|cohesive|tubular)\s+b\.(?=\s)/giu,
+      /\b(elastic|conforming|crepe|pressure|triangular|roller|gauze|cohesive|tubular)\s+b\.(?=\s)/gi,
     read: "$1 bandage",
   },
   {
@@ -89,7 +89,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["lge. dressing", "large dressing"],
     holds: ["dressing"],
     pattern:
-      /\b(med|lge|lrg|sml|sm)\.?\s+(?=(?:wound\s+|sterile\s+|first\s+aid\s+)?dressings?\b)/giu,
+      /\b(med|lge|lrg|sml|sm)\.?\s+(?=(?:wound\s+|sterile\s+|first\s+aid\s+)?dressings?\b)/gi,
     read: (_, size) => `${SIZE_OF[size!.toLowerCase()]!} `,
   },
   {
@@ -102,14 +102,14 @@ export const NAME_PHRASES: readonly Phrase[] = [
   {
     name: "gauze named by its size",
     example: ["4x4s, sterile", "4x4 gauze pads, sterile"],
-    pattern: /\b(\d{1,2})\s?[x×]\s?(\d{1,2})'?s\b/giu,
+    pattern: /\b(\d{1,2})\s?[x×]\s?(\d{1,2})'?s\b/gi,
     read: "$1x$2 gauze pads",
   },
   {
     name: "area or least size",
     example: ["cold compress, min. 200 cm², instant", "cold compress, instant"],
     holds: ["cm²", "cm2", "mm²", "mm2", "in²", "in2"],
-    pattern: /,?\s*\b(?:min|max)\.?\s*\d+\s*(?:cm|mm|in)[²2]/giu,
+    pattern: /,?\s*\b(?:min|max)\.?\s*\d+\s*(?:cm|mm|in)[²2]/gi,
     read: "",
   },
   {
@@ -117,7 +117,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["glow stick, lasts 12 h", "glow stick"],
     holds: ["lasts", "burns", "glows", "good for", "up to"],
     pattern:
-      /,?\s*\b(?:lasts|burns|glows|good for|up to)\s+\d+\s*(?:h|hrs?|hours?|min|minutes)\b/giu,
+      /,?\s*\b(?:lasts|burns|glows|good for|up to)\s+\d+\s*(?:h|hrs?|hours?|min|minutes)\b/gi,
     read: "",
   },
   {
@@ -125,14 +125,14 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["plasters, set of 14 in 3 sizes", "plasters, set of 14"],
     holds: ["sizes", "types", "colo", "shapes"],
     pattern:
-      /(?:\s+in\s+(?:\d|two|three|four|five)\s+(?:different\s+)?(?:sizes|types|colou?rs|shapes)\b|,\s+\d\s+(?:different\s+)?(?:sizes|types|colou?rs|shapes)\b(?=\s*[,;(]))/giu,
+      /(?:\s+in\s+(?:\d|two|three|four|five)\s+(?:different\s+)?(?:sizes|types|colou?rs|shapes)\b|,\s+\d\s+(?:different\s+)?(?:sizes|types|colou?rs|shapes)\b(?=\s*[,;(]))/gi,
     read: "",
   },
   {
     name: "a set of all sizes from one to another",
     example: ["OPA set 0-4", "OPA set of 5"],
     holds: "set",
-    pattern: /\bset\s+(\d)\s*[-–]\s*(\d)\b/giu,
+    pattern: /\bset\s+(\d)\s*[-–]\s*(\d)\b/gi,
     read: (all, from, to) =>
       Number(to) > Number(from) ? `set of ${Number(to) - Number(from) + 1}` : all!,
   },
@@ -141,7 +141,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["npa 28 x1", "npa size 28 x1"],
     holds: ["npa", "opa", "airway", "guedel", "pharyngeal"],
     pattern:
-      /\b(npas?|opas?|airways?|guedels?|nasopharyngeal|oropharyngeal)\s+(\d{1,2}(?:\.\d)?)\s+(?=x\s?\d)/giu,
+      /\b(npas?|opas?|airways?|guedels?|nasopharyngeal|oropharyngeal)\s+(\d{1,2}(?:\.\d)?)\s+(?=x\s?\d)/gi,
     read: "$1 size $2 ",
   },
   {
@@ -178,7 +178,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     name: "millilitres as one says them",
     example: ["saline, two fifty mil", "saline, 250 ml"],
     holds: " mil",
-    pattern: /\b(one|two|three|four|five|seven)\s+(twenty[ -]?five|fifty)\s+mils?\b/giu,
+    pattern: /\b(one|two|three|four|five|seven)\s+(twenty[ -]?five|fifty)\s+mils?\b/gi,
     read: (_, hundreds, rest) =>
       `${100 * VALUE_OF[hundreds!.toLowerCase()]! + (/fifty/i.test(rest!) ? 50 : 25)} ml`,
   },
@@ -197,21 +197,21 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["nasal airways 6.0, 7.0", "nasal airways 2"],
     holds: ["opa", "npa", "airway", "guedel"],
     pattern:
-      /\b(opas?|npas?|airways?|guedels?):?\s+(\d{1,2}(?:\.\d)?(?:\s*(?:,|and|&)\s*\d{1,2}(?:\.\d)?){1,4})\s*$/giu,
+      /\b(opas?|npas?|airways?|guedels?):?\s+(\d{1,2}(?:\.\d)?(?:\s*(?:,|and|&)\s*\d{1,2}(?:\.\d)?){1,4})\s*$/gi,
     read: (_, name, sizes) => `${name} ${sizes!.match(/\d+(?:\.\d)?/g)!.length}`,
   },
   {
     name: "a square's sides over a stroke",
     example: ["dressings 10/10 cm", "dressings 10 x 10 cm"],
     holds: "/",
-    pattern: /\b(\d{1,3})\s?\/\s?\1\s?(cm|mm)\b/giu,
+    pattern: /\b(\d{1,3})\s?\/\s?\1\s?(cm|mm)\b/gi,
     read: "$1 x $1 $2",
   },
   {
     name: "one of each of a run of sizes",
     example: ["OPAs 1 of each 0-4", "OPAs 5"],
     holds: "each",
-    pattern: /\b(?:1|one)\s+(?:of\s+)?each,?\s+(?:sizes?\s+)?(\d)\s*(?:[-–]|to)\s*(\d)\s*$/giu,
+    pattern: /\b(?:1|one)\s+(?:of\s+)?each,?\s+(?:sizes?\s+)?(\d)\s*(?:[-–]|to)\s*(\d)\s*$/gi,
     read: (all, from, to) => (to! > from! ? `${Number(to) - Number(from) + 1}` : all!),
   },
   {
@@ -238,7 +238,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: (_, name, sizes) =>
       sizes!
         .trim()
-        .split(/\s*(?:,|;|&|\band\b)\s*/u)
+        .split(/\s*(?:,|;|&|\band\b)\s*/)
         .map((size) => `${size} ${name}`)
         .join(", "),
   },
@@ -247,7 +247,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["torch w/ spare batteries (3 AAA)", "torch, 3 spare batteries"],
     holds: "batter",
     pattern:
-      /\s*,?\s*(?:\bw\/|\bwith\b|\band\b|\bplus\b|[+&])\s*(spare\s+batter(?:y|ies))\s*\(\s*(\d{1,2})\s*(?:[x×]\s*)?(?:A{2,3}|C|D|CR\d+)?\s*\)/giu,
+      /\s*,?\s*(?:\bw\/|\bwith\b|\band\b|\bplus\b|[+&])\s*(spare\s+batter(?:y|ies))\s*\(\s*(\d{1,2})\s*(?:[x×]\s*)?(?:A{2,3}|C|D|CR\d+)?\s*\)/gi,
     read: ", $2 $1",
   },
   {
@@ -258,14 +258,14 @@ export const NAME_PHRASES: readonly Phrase[] = [
     ],
     holds: " and ",
     pattern:
-      /(\d\s*(?:cm|mm|in|")\s*\(\d{1,3}\))\s+and\s+(?=\d+(?:\.\d+)?\s*(?:cm|mm|in|")\s*\(\d{1,3}\))/giu,
+      /(\d\s*(?:cm|mm|in|")\s*\(\d{1,3}\))\s+and\s+(?=\d+(?:\.\d+)?\s*(?:cm|mm|in|")\s*\(\d{1,3}\))/gi,
     read: "$1, ",
   },
   {
     name: "a size alone on its row, and how many",
     example: ["7.5 cm   x 6", "7.5 cm, 6 pcs"],
     holds: "x",
-    pattern: /^\s*(\d+(?:[.,]\d+)?\s*(?:cm|mm|in|"))\s+x\s*(\d{1,2})\s*$/iu,
+    pattern: /^\s*(\d+(?:[.,]\d+)?\s*(?:cm|mm|in|"))\s+x\s*(\d{1,2})\s*$/i,
     read: "$1, $2 pcs",
   },
   {
@@ -276,7 +276,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     ],
     holds: " each of ",
     pattern:
-      /[,:–-]?\s*(?:one|1)\s+each\s+of\s+((?:\d+(?:\.\d+)?(?:\s*,\s*|\s+and\s+|\s*&\s*))+\d+(?:\.\d+)?)\s*(cm|mm|in|inch)\b/giu,
+      /[,:–-]?\s*(?:one|1)\s+each\s+of\s+((?:\d+(?:\.\d+)?(?:\s*,\s*|\s+and\s+|\s*&\s*))+\d+(?:\.\d+)?)\s*(cm|mm|in|inch)\b/gi,
     read: (_, sizes, unit) =>
       sizes!
         .match(/\d+(?:\.\d+)?/g)!
@@ -288,14 +288,14 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["gauze pads: (10) 2 x 2, (6) 4 x 4 in", "gauze pads: (10) 2 x 2 in, (6) 4 x 4 in"],
     holds: ["x", "×"],
     pattern:
-      /(\d+(?:\.\d+)?\s*[x×]\s*\d+(?:\.\d+)?)(?=\s*(?:,|;|and|&)\s*\(?\d+\)\s*\d+(?:\.\d+)?\s*[x×]\s*\d+(?:\.\d+)?\s*(in|inch|cm|mm)\b)/giu,
+      /(\d+(?:\.\d+)?\s*[x×]\s*\d+(?:\.\d+)?)(?=\s*(?:,|;|and|&)\s*\(?\d+\)\s*\d+(?:\.\d+)?\s*[x×]\s*\d+(?:\.\d+)?\s*(in|inch|cm|mm)\b)/gi,
     read: "$1 $2",
   },
   {
     name: "sizes of an airway over strokes, one of each",
     example: ["OPA 2/3/4", "OPA 3"],
     holds: ["opa", "npa", "airway", "guedel"],
-    pattern: /\b(opas?|npas?|airways?|guedels?)\s+(\d(?:\/\d){1,4})\s*$/giu,
+    pattern: /\b(opas?|npas?|airways?|guedels?)\s+(\d(?:\/\d){1,4})\s*$/gi,
     read: (_, name, sizes) => `${name} ${sizes!.split("/").length}`,
   },
   {
@@ -303,7 +303,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["NPA 28F with lube", "NPA 28 Fr with lube"],
     holds: ["npa", "nasal", "nasopharyngeal"],
     pattern:
-      /\b(npa|nasal airway|nasopharyngeal airway)s?\s+(2\d|3[0-6])\s?F(?=\s*(?:[,+&]|w\b|with\b|and\b|$))/giu,
+      /\b(npa|nasal airway|nasopharyngeal airway)s?\s+(2\d|3[0-6])\s?F(?=\s*(?:[,+&]|w\b|with\b|and\b|$))/gi,
     read: "$1 $2 Fr",
   },
   {
@@ -311,7 +311,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["dressing sterile f/a med 12 x 12 cm", "medium dressing sterile 12 x 12 cm"],
     holds: ["dressing", "drsg"],
     pattern:
-      /\b(?:dressings?|drsgs?)((?:,?\s+(?:sterile|wound))?)(?:,?\s+(?:f\/a|first aid))?(?:,?\s+|\s*\()(med|lge|lrg|sml)\b\.?\)?/giu,
+      /\b(?:dressings?|drsgs?)((?:,?\s+(?:sterile|wound))?)(?:,?\s+(?:f\/a|first aid))?(?:,?\s+|\s*\()(med|lge|lrg|sml)\b\.?\)?/gi,
     read: (_, sterile, size) => `${SIZE_OF[size!.toLowerCase()]!} dressing${sterile!}`,
   },
   {
@@ -319,7 +319,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["water 24 x 500ml", "drinking water 500ml x 24"],
     holds: "water",
     pattern:
-      /^(\W*)(?:bottled\s+)?water,?\s+(\d{1,3})\s*[x×]\s*(\d+(?:[.,]\d+)?\s*(?:ml|l|lit(?:re|er)s?))\b/giu,
+      /^(\W*)(?:bottled\s+)?water,?\s+(\d{1,3})\s*[x×]\s*(\d+(?:[.,]\d+)?\s*(?:ml|l|lit(?:re|er)s?))\b/gi,
     read: "$1drinking water $3 x $2",
   },
   {
@@ -327,7 +327,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["crepe 7.5 x 3", "crepe 7.5 cm x 3"],
     holds: [".5", ",5", ".25", ",25", ".8", ",8"],
     pattern:
-      /\b(crepe|conforming|elastic|cohesive|gauze|tape|bandages?)\s+\(?(1[.,]25|2[.,]5|3[.,]8|7[.,]5|12[.,]5)\)?(?!\s*(?:cm|mm|m|in|inch|["”″]|[x×]\s*\d+\s*(?:[.,]|cm|m\b))|\d)/giu,
+      /\b(crepe|conforming|elastic|cohesive|gauze|tape|bandages?)\s+\(?(1[.,]25|2[.,]5|3[.,]8|7[.,]5|12[.,]5)\)?(?!\s*(?:cm|mm|m|in|inch|["”″]|[x×]\s*\d+\s*(?:[.,]|cm|m\b))|\d)/gi,
     read: "$1 $2 cm",
   },
   {
@@ -359,7 +359,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     ],
     holds: "dressing",
     pattern:
-      /\b(\d{1,2})\s*(?:[x×]\s*)?(?:no|nr)\.?\s?([789])\s+(?:(?:wound|sterile)\s+)?dressings?(?:\s*(?:,|and|&|\+)\s*(\d{1,2})\s*(?:[x×]\s*)?(?:no|nr)\.?\s?([789])\b)?/giu,
+      /\b(\d{1,2})\s*(?:[x×]\s*)?(?:no|nr)\.?\s?([789])\s+(?:(?:wound|sterile)\s+)?dressings?(?:\s*(?:,|and|&|\+)\s*(\d{1,2})\s*(?:[x×]\s*)?(?:no|nr)\.?\s?([789])\b)?/gi,
     read: (_, n, number, more, other) =>
       `${n} ${DRESSING_OF[number!]} bandaged dressings${more ? `, ${more} ${DRESSING_OF[other!]} bandaged dressings` : ""}`,
   },
@@ -368,7 +368,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["1 tube antiseptic (open)", "1 tube antiseptic cream (open)"],
     holds: "tube",
     pattern:
-      /\b(tubes?\s+(?:of\s+)?antiseptic)\b(?!\s+(?:cream|gel|ointment|salve|wipe|swab|lotion))/giu,
+      /\b(tubes?\s+(?:of\s+)?antiseptic)\b(?!\s+(?:cream|gel|ointment|salve|wipe|swab|lotion))/gi,
     read: "$1 cream",
   },
   {
@@ -376,7 +376,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["standard dressing no. 8 or 13", "bandaged dressing"],
     holds: "dressing",
     pattern:
-      /\b(?:(?:standard|wound|sterile|unmedicated|first aid)\s+)*dressings?,?\s+(?:no|nr|number)s?\.?\s?(?:[789]|1[345])\b(?:\s*(?:or|\/)\s*(?:no\.?\s?)?(?:[789]|1[345])\b)?(?!.*\b(?:no|nr)\.?\s?\d)/giu,
+      /\b(?:(?:standard|wound|sterile|unmedicated|first aid)\s+)*dressings?,?\s+(?:no|nr|number)s?\.?\s?(?:[789]|1[345])\b(?:\s*(?:or|\/)\s*(?:no\.?\s?)?(?:[789]|1[345])\b)?(?!.*\b(?:no|nr)\.?\s?\d)/gi,
     read: "bandaged dressing",
   },
   {
@@ -408,7 +408,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["eyewash, 2 x 20ml pods", "eyewash 20ml x 2"],
     holds: "ml",
     pattern:
-      /,\s*(\d{1,3})\s*[x×]\s*(\d{1,4})\s*ml\s+(pods?|bottles?|ampoules?|vials?|tubes?|sachets?)\b/giu,
+      /,\s*(\d{1,3})\s*[x×]\s*(\d{1,4})\s*ml\s+(pods?|bottles?|ampoules?|vials?|tubes?|sachets?)\b/gi,
     read: " $2ml x $1",
   },
   {
@@ -416,7 +416,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["OPA 2, 3, 4    1 of each", "OPA 3 pcs"],
     holds: "ea",
     pattern:
-      /((?:\s*,?\s*(?:nos?\.?|sizes?))?\s*\d{1,2}(?:\.\d)?(?:\s*,\s*\d{1,2}(?:\.\d)?)+)\s*[-–:,.(]*\s*(?:1|one)\s+(?:of\s+)?(?:each|ea)\b\)?/giu,
+      /((?:\s*,?\s*(?:nos?\.?|sizes?))?\s*\d{1,2}(?:\.\d)?(?:\s*,\s*\d{1,2}(?:\.\d)?)+)\s*[-–:,.(]*\s*(?:1|one)\s+(?:of\s+)?(?:each|ea)\b\)?/gi,
     read: (_, sizes) => ` ${sizes!.match(/\d+(?:\.\d)?/g)!.length} pcs`,
   },
 ];

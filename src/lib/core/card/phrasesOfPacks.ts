@@ -16,14 +16,14 @@ export const PACK_PHRASES: readonly Phrase[] = [
     example: ["blue plasters: 37 of 40 left", "blue plasters: 37"],
     holds: " of ",
     pattern:
-      /\b(\d{1,4})\s+(?:out\s+)?of\s+(?:the\s+)?\d{1,4}\s+(?:are\s+|still\s+)?(?:left|here|there|present|remaining|found)\b/giu,
+      /\b(\d{1,4})\s+(?:out\s+)?of\s+(?:the\s+)?\d{1,4}\s+(?:are\s+|still\s+)?(?:left|here|there|present|remaining|found)\b/gi,
     read: "$1",
   },
   {
     name: "so many, and so many begun",
     example: ["finger dressings: 2 + 1 opened", "finger dressings: 3"],
     holds: "+",
-    pattern: /\b(\d{1,3})\s*\+\s*(\d{1,3})\s+(?:opened|open|loose|begun|started)\b/giu,
+    pattern: /\b(\d{1,3})\s*\+\s*(\d{1,3})\s+(?:opened|open|loose|begun|started)\b/gi,
     read: (_, whole, begun) => String(Number(whole) + Number(begun)),
   },
   {
@@ -65,7 +65,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     name: "by how many they are packed",
     example: ["compress, packed by 2", "compress, pack of 2"],
     holds: "packed",
-    pattern: /\bpacked\s+(?:by|in)\s+(\d{1,3})s?\b/giu,
+    pattern: /\bpacked\s+(?:by|in)\s+(\d{1,3})s?\b/gi,
     read: "pack of $1",
   },
   {
@@ -257,21 +257,21 @@ export const PACK_PHRASES: readonly Phrase[] = [
     name: "packs and what one holds, glued",
     example: ["2 BX100 plasters", "2 box of 100 plasters"],
     holds: ["bx", "pk", "bg", "cs", "ct", "tb"],
-    pattern: /\b(\d{1,3})\s+(BX|PK|PKT|BG|CS|CT|TB)\s?(\d{1,4})\b/gu,
+    pattern: /\b(\d{1,3})\s+(BX|PK|PKT|BG|CS|CT|TB)\s?(\d{1,4})\b/g,
     read: (_, n, pack, holds) => `${n} ${pack === "BX" ? "box" : "pack"} of ${holds}`,
   },
   {
     name: "half a dozen in figures",
     example: ["pins 1/2 doz", "pins 6"],
     holds: "doz",
-    pattern: /(?:\b1\/2|½)\s*(?:a\s+)?doz(?:en|\b\.?)/giu,
+    pattern: /(?:\b1\/2|½)\s*(?:a\s+)?doz(?:en|\b\.?)/gi,
     read: "6",
   },
   {
     name: "one word for twelve",
     example: ["plasters 1 doz", "plasters 12 pcs"],
     holds: "doz",
-    pattern: /\b(?:(1|2|3|4|5)\s+)?doz\b\.?/giu,
+    pattern: /\b(?:(1|2|3|4|5)\s+)?doz\b\.?/gi,
     read: (_, n) => (n === undefined || n === "1" ? "12 pcs" : `${n} dozen`),
   },
   {
@@ -323,7 +323,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     name: "packs of so many, times how many",
     example: ["swabs 10x10 5s x 14", "swabs 10x10, 14 packs of 5"],
     holds: ["x", "×"],
-    pattern: /\s+(\d{1,3})'?s\s*[x×]\s*(\d{1,3})\b/giu,
+    pattern: /\s+(\d{1,3})'?s\s*[x×]\s*(\d{1,3})\b/gi,
     read: ", $2 packs of $1",
   },
   {
@@ -375,7 +375,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
       "pakje",
     ],
     pattern:
-      /\b(\d{1,3}|une?|ein[er]?)\s+(bo[iî]tes?|paquets?|sachets?|cajas?|paquetes?|packungen|packung|schachteln?|dozen|rouleaux?|rollen?|rollos?|doos|pakjes?)\s+(?:de|d['’]|à|a|mit|zu|van)\s*(\d{1,3})\b/giu,
+      /\b(\d{1,3}|une?|ein[er]?)\s+(bo[iî]tes?|paquets?|sachets?|cajas?|paquetes?|packungen|packung|schachteln?|dozen|rouleaux?|rollen?|rollos?|doos|pakjes?)\s+(?:de|d['’]|à|a|mit|zu|van)\s*(\d{1,3})\b/gi,
     read: (_, n, pack, holds) =>
       `${/\d/.test(n!) ? n : "1"} ${/^(?:bo|caj|schach|doo|doz)/i.test(pack!) ? "boxes" : "packs"} of ${holds}`,
   },
@@ -383,7 +383,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     name: "what is left, in the language of the card",
     example: ["gloves: boîte de 100, ~ 60 restants", "gloves: boîte de 100, make that 60"],
     holds: "rest",
-    pattern: /~?\s*\b(\d{1,3})\s+(?:restante?s?|restlich|übrig|rest)\b/giu,
+    pattern: /~?\s*\b(\d{1,3})\s+(?:restante?s?|restlich|übrig|rest)\b/gi,
     read: " $1 left",
   },
   {
@@ -400,7 +400,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     name: "dozens",
     example: ["pins, safety, 2 dozen", "pins, safety, 24 pcs"],
     holds: "dozen",
-    pattern: /\b(\d{1,2})\s+dozens?\b/giu,
+    pattern: /\b(\d{1,2})\s+dozens?\b/gi,
     read: (_, n) => `${12 * Number(n)} pcs`,
   },
   {
@@ -507,14 +507,14 @@ export const PACK_PHRASES: readonly Phrase[] = [
     name: "not pairs",
     example: ["gloves, single (not pairs)", "gloves, single"],
     holds: "not pairs",
-    pattern: /\s*\(not pairs\)/giu,
+    pattern: /\s*\(not pairs\)/gi,
     read: "",
   },
   {
     name: "packed in pairs",
     example: ["compresses 10 x 10 cm, packed in pairs", "compresses 10 x 10 cm"],
     holds: "packed in pairs",
-    pattern: /(?<!glove[^;]*),\s*packed in pairs\b/giu,
+    pattern: /(?<!glove[^;]*),\s*packed in pairs\b/gi,
     read: "",
   },
 ];

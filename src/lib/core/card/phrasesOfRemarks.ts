@@ -42,7 +42,7 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     name: "and what is with them",
     example: ["12 plasters (2), along with 2 wipes", "12 plasters (2), 2 wipes"],
     holds: ["along with", "together with"],
-    pattern: /,?\s+(?:along|together)\s+with\s+(?=[^,;]*\d)/giu,
+    pattern: /,?\s+(?:along|together)\s+with\s+(?=[^,;]*\d)/gi,
     read: ", ",
   },
   {
@@ -76,7 +76,7 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     example: ["thermometer needs a battery", "thermometer"],
     holds: " need",
     pattern:
-      /\s*[,;–-]?\s+needs?\s+(?:an?\s+|new\s+)*(?:batter(?:y|ies)|charging|cleaning|washing|sharpening|a\s+wash)\b/giu,
+      /\s*[,;–-]?\s+needs?\s+(?:an?\s+|new\s+)*(?:batter(?:y|ies)|charging|cleaning|washing|sharpening|a\s+wash)\b/gi,
     read: "",
   },
   {
@@ -152,7 +152,7 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     example: ["eyewash, 2 bottles on the wall by the sink", "eyewash, 2 bottles"],
     holds: " the ",
     pattern:
-      /(?:\s+(?:on|by|at|under|behind|beside|near|above|next to)\s+the\s+(?:wall|sink|door|shelf|window|desk|oven|bar|till|counter|basin|table|stairs|gate|entrance|bench|wheel|mast|helm|hatch|lid|seat))+(?=\s*(?:[,;(.]|$))/giu,
+      /(?:\s+(?:on|by|at|under|behind|beside|near|above|next to)\s+the\s+(?:wall|sink|door|shelf|window|desk|oven|bar|till|counter|basin|table|stairs|gate|entrance|bench|wheel|mast|helm|hatch|lid|seat))+(?=\s*(?:[,;(.]|$))/gi,
     read: "",
   },
   {
@@ -169,7 +169,7 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     example: ["eyewash 2 (one is July 26)", "eyewash 2"],
     holds: "(",
     pattern:
-      /\s*\((?:one|1|the other)\s+(?:of\s+(?:them|these)\s+)?(?:is|was|exp(?:ires|iry|\.)?|dated|good\s+to)\s+(?=[^)]*\d)[^)]*\)/giu,
+      /\s*\((?:one|1|the other)\s+(?:of\s+(?:them|these)\s+)?(?:is|was|exp(?:ires|iry|\.)?|dated|good\s+to)\s+(?=[^)]*\d)[^)]*\)/gi,
     read: "",
   },
   {
@@ -184,7 +184,7 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     name: "in brackets, that another one is gone",
     example: ["haemostatic gauze (granules one chucked)", "haemostatic gauze"],
     holds: "one",
-    pattern: /\s*\(([^()]*\bone\b[^()]*)\)/giu,
+    pattern: /\s*\(([^()]*\bone\b[^()]*)\)/gi,
     read: (all, remark) => (saysGone(remark!) ? "" : all!),
   },
   {
@@ -207,7 +207,7 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     name: "for how many people",
     example: ["group shelter 4-6 man", "group shelter"],
     holds: ["man", "men", "person", "people", "user"],
-    pattern: /\s*\b\d+\s*[-–]\s*\d+\s*(?:-?\s*)?(?:man|men|person|people|users?)\b/giu,
+    pattern: /\s*\b\d+\s*[-–]\s*\d+\s*(?:-?\s*)?(?:man|men|person|people|users?)\b/gi,
     read: "",
   },
   {
@@ -215,7 +215,7 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     example: ["tourniquet 1, another one lives on the quad", "tourniquet 1"],
     holds: "another",
     pattern:
-      /[,;(–-]\s*(?:and\s+)?another(?:\s+one)?\s+(?:lives|is|one's|kept|in|on)\b[^,;)]*\)?/giu,
+      /[,;(–-]\s*(?:and\s+)?another(?:\s+one)?\s+(?:lives|is|one's|kept|in|on)\b[^,;)]*\)?/gi,
     read: "",
   },
   {
@@ -264,7 +264,7 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     name: "in a case of its own",
     example: ["CPR mask, hard case", "CPR mask"],
     holds: ["case", "pouch", "box", "bag"],
-    pattern: /,\s*(?:in\s+)?(?:an?\s+)?(?:hard|soft|zip|plastic|own)\s+(?:case|pouch|box|bag)\b/giu,
+    pattern: /,\s*(?:in\s+)?(?:an?\s+)?(?:hard|soft|zip|plastic|own)\s+(?:case|pouch|box|bag)\b/gi,
     read: "",
   },
   {
@@ -272,7 +272,7 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     example: ["sunscreen 110 ml - kids have their own", "sunscreen 110 ml"],
     holds: ["- ", "– ", "— ", "-\t"],
     pattern:
-      /\s+[-–—]\s+(?:kids|they|it|it'?s|this|these|we|he|she|people|only|because|as|since|check|keep|ask|see|not|also|everyone|nobody)\s+[^\d]*$/iu,
+      /\s+[-–—]\s+(?:kids|they|it|it'?s|this|these|we|he|she|people|only|because|as|since|check|keep|ask|see|not|also|everyone|nobody)\s+[^\d]*$/i,
     read: (remark) => (saysGone(remark!) ? remark! : ""),
   },
 ];

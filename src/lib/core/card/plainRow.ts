@@ -1,7 +1,13 @@
 import { inOurWords } from "./foreignUnits.ts";
 import type { CardRow } from "./cardRow.ts";
 import { stripPrices } from "./stripPrices.ts";
+import { quick } from "./quick.ts";
 
+const LEADER_TO_PLACE = quick(/^(.*\p{L}.*?)\s*\.{4,}\s*[^\d]*$/u);
+const LEADER_TO_COUNT = quick(
+  /^(.*\p{L}.*?)\s*\.{4,}\s*(\d{1,4}(?:\s*[x×]\s*\d{1,4})?(?:\s*\p{L}+\.?)?)\s*(?:\[[^\]]*\]\W*)?$/u,
+);
+const YEAR_APART = quick(/(?<=\p{L}.*\S)(?:\s{2,}|\s*\.{4,}\s*)20[2-4]\d$/u);
 /** A line that is no row of a table: its list mark, and the count that a dot leader points at. */
 export function plainRow(line: string, source: number): CardRow {
   const indent = /^\s*/.exec(line)![0].length;
@@ -10,7 +16,7 @@ export function plainRow(line: string, source: number): CardRow {
     .replace(/^(?:in|on|inside)\s+the\s+[^:,;\d]{2,30}:\s+(?=\S)/i, "")
     .replace(/\*\*(?=\S)(.+?)\*\*/g, "$1");
   let bullet = false;
-  const mark = /^(?:[-–—*•·▪◦●○■□☐☑✓✔»>+~]|\[[ xX]?\]|o(?=\s{2,}))\s*(?=\S)/u.exec(text);
+  const mark = /^(?:[-–—*•·▪◦●○■□☐☑✓✔»>+~]|\[[ xX]?\]|o(?=\s{2,}))\s*(?=\S)/.exec(text);
   if (mark && !/^[-–—]\d/.test(text)) {
     text = text.slice(mark[0].length);
     bullet = true;
@@ -25,17 +31,12 @@ export function plainRow(line: string, source: number): CardRow {
   // A footnote's mark behind the count.
   text = text.replace(/^\[[ xX]?\]\s*/, "").replace(/(?<=\d)\s+[*†‡]{1,3}$/, "");
   // A year that stands apart is when it runs out.
-  if (/20[2-4]\d$/.test(text))
-    text = text.replace(/(?<=\p{L}.*\S)(?:\s{2,}|\s*\.{4,}\s*)20[2-4]\d$/u, "");
+  if (/20[2-4]\d$/.test(text)) text = text.replace(YEAR_APART, "");
   // A dot leader points at the count; numbers before it are sizes and models.
   const hasLeader = text.includes("....");
-  const led = !hasLeader
-    ? null
-    : /^(.*\p{L}.*?)\s*\.{4,}\s*(\d{1,4}(?:\s*[x×]\s*\d{1,4})?(?:\s*\p{L}+\.?)?)\s*(?:\[[^\]]*\]\W*)?$/u.exec(
-        text,
-      );
+  const led = !hasLeader ? null : LEADER_TO_COUNT.exec(text);
   // "Scissors (1) ....... pen tray", "In the lid: torch": where things lie is not read.
-  const placed = led || !hasLeader ? null : /^(.*\p{L}.*?)\s*\.{4,}\s*[^\d]*$/u.exec(text);
+  const placed = led || !hasLeader ? null : LEADER_TO_PLACE.exec(text);
   const counted = led ? ([led[1]!, led[2]!] as const) : hasLeader ? null : countApart(text);
   const [named, quantity] = counted
     ? [counted[0], inOurWords(counted[1])]
@@ -46,6 +47,7 @@ export function plainRow(line: string, source: number): CardRow {
 /** "3", "2 x 20"; a year is no count. */
 const COUNT = /^(?!(?:19|20)\d\d$)\d{1,4}(?:\s*[x×]\s*\d{1,4})?$/;
 
+const NAME_WITH_NUMBER = quick(/\p{L}.*\d/u);
 /**
  * "Paracetamol 500     2 x 20": blanks point at the count as a dot leader does, where the name has a number of
  * its own. Not where a number begins the line, which may be the count; nor where another ends what is before it,
@@ -55,7 +57,8 @@ function countApart(text: string): readonly [string, string] | null {
   const [, named, gap, count] =
     /^(.*[^\s:])(\s{2,}|\t|:\s+|\s+[-–=]\s+)(\d[\dx×\s]*)$/.exec(text) ?? [];
   if (named === undefined || count === undefined || !COUNT.test(count)) return null;
-  if (!/\p{L}.*\d/u.test(named) || /^\d|(?:\s{2,}|,\s*)\d{1,4}$|\s\+\s/.test(named)) return null;
+  if (!NAME_WITH_NUMBER.test(named) || /^\d|(?:\s{2,}|,\s*)\d{1,4}$|\s\+\s/.test(named))
+    return null;
   // "5 cm – 2, 7.5 cm – 1" counts twice.
   if (!/^\s+$/.test(gap!) && /[:;]|\s[-–=]\s/.test(named)) return null;
   // "size 7 - 8" is from one to the other.

@@ -5,29 +5,34 @@ import { rephrase } from "./phrases.ts";
 import { eachSaid, FEWEST_THINGS } from "./saidAloud.ts";
 import { listsUsed, speaksOfAbsence } from "./absence.ts";
 import { eachVariant } from "./variants.ts";
+import { quick } from "./quick.ts";
 
 /** Rows in the plain writing that the grammar of counts reads; what leans on the row above is filled in. */
 
 /** "do.", "ditto", "-do-": the name of the row above. */
-const DITTO = /(?:^|(?<=\s))-?(?:do\.|ditto|〃|do-)(?=\s|$)/iu;
-const DITTOS = /(?<=(?:^|\s)-?(?:do\.|ditto|〃|"|do-))(?:\s+-?(?:do\.|ditto|〃|"|do-))+(?=\s|$)/giu;
-const SIZE_WORD = /\b(?:small|medium|large|lge|med|sml?|lg|big|little|xl)\b\.?/giu;
+const DITTO = /(?:^|(?<=\s))-?(?:do\.|ditto|〃|do-)(?=\s|$)/i;
+const DITTOS = /(?<=(?:^|\s)-?(?:do\.|ditto|〃|"|do-))(?:\s+-?(?:do\.|ditto|〃|"|do-))+(?=\s|$)/gi;
+const SIZE_WORD = /\b(?:small|medium|large|lge|med|sml?|lg|big|little|xl)\b\.?/gi;
 
 /** "(i) six ", "4 pcs ": list mark and count before the name. */
-const LEADING_COUNT = new RegExp(
-  `^\\W*(?:\\(?[ivx]{1,4}\\)\\s*)?(?:${NUMBER_WORDS})\\s*(?:[x×]|pcs?|pkts?|prs?)?\\s+`,
-  "iu",
+const LEADING_COUNT = quick(
+  new RegExp(
+    `^\\W*(?:\\(?[ivx]{1,4}\\)\\s*)?(?:${NUMBER_WORDS})\\s*(?:[x×]|pcs?|pkts?|prs?)?\\s+`,
+    "iu",
+  ),
 );
 
 /** The name on a row: its words before any number, without counts and size words. */
 const nameOf = (text: string): string =>
   text
     .replace(LEADING_COUNT, "")
-    .split(/\s*[,;:(]|\s+[-–—]\s|\s*[–-]?\s*\d/u)[0]!
+    .split(/\s*[,;:(]|\s+[-–—]\s|\s*[–-]?\s*\d/)[0]!
     .replace(SIZE_WORD, " ")
     .replace(/\s+/g, " ")
     .trim();
 
+const THREE_LETTERS = quick(/\p{L}{3}/u);
+const ONES = quick(/^(\p{L}+)\s+ones\b/iu);
 function withoutDitto(rows: readonly CardRow[]): CardRow[] {
   let above = "";
   return rows.map((row) => {
@@ -37,8 +42,8 @@ function withoutDitto(rows: readonly CardRow[]): CardRow[] {
       .replace(DITTOS, " ")
       .replace(DITTO, above)
       // "blister ones": of what stands above.
-      .replace(/^(\p{L}+)\s+ones\b/iu, head === "" ? "$&" : `$1 ${head}`);
-    if (/\p{L}{3}/u.test(text)) above = nameOf(text);
+      .replace(ONES, head === "" ? "$&" : `$1 ${head}`);
+    if (THREE_LETTERS.test(text)) above = nameOf(text);
     return text === row.text ? row : { ...row, text };
   });
 }
@@ -49,11 +54,11 @@ const PLACE =
 
 /** What holds things is no thing where it heads them: "Leaders' box in addition: ice packs (2), whistle". */
 const HOLDER =
-  /\b(?:box(?:es)?|bags?|kits?|cases?|pouch(?:es)?|tins?|drawers?|cupboards?|packs?)\b/giu;
+  /\b(?:box(?:es)?|bags?|kits?|cases?|pouch(?:es)?|tins?|drawers?|cupboards?|packs?)\b/gi;
 /** "TOP POCKET: 2 pr gloves", "right front - 3 pr gloves": the place before the things goes. */
 function withoutPlace(row: CardRow, names: (text: string) => boolean): CardRow {
   if (row.inTable) return row;
-  const m = /^([^:,;\d(]{3,28}?)(?::\s+|\s+[-–—]\s+)(?=\S)/u.exec(row.text);
+  const m = /^([^:,;\d(]{3,28}?)(?::\s+|\s+[-–—]\s+)(?=\S)/.exec(row.text);
   if (!m || speaksOfAbsence(m[1]!) || listsUsed(row.text)) return row;
   const label = m[1]!.trim();
   const rest = row.text.slice(m[0].length);
@@ -72,7 +77,8 @@ const PLACE_LABEL = new RegExp(
   "i",
 );
 /** "BLEED        TQ 2 | gauze 1": a word in capitals far before a list says what the list is for. */
-const GROUP_LABEL = /^\p{Lu}[\p{Lu}/& .-]{2,20}?\s{3,}(?=\S)/u;
+const GROUP_LABEL = quick(/^\p{Lu}[\p{Lu}/& .-]{2,20}?\s{3,}(?=\S)/u);
+const SMALL_LETTER = quick(/\p{Ll}/u);
 function withoutGroup(row: CardRow, names: (text: string) => boolean): CardRow {
   if (row.inTable) return row;
   const place = PLACE_LABEL.exec(row.text)?.[0];
@@ -82,14 +88,16 @@ function withoutGroup(row: CardRow, names: (text: string) => boolean): CardRow {
   if (label === undefined || names(label)) return row;
   const rest = row.text.slice(label.length);
   const parts = rest.split(/[|,;]/);
-  return parts.length > 1 && parts.some(names) && /\p{Ll}/u.test(rest)
+  return parts.length > 1 && parts.some(names) && SMALL_LETTER.test(rest)
     ? { ...row, text: rest, bullet: true }
     : row;
 }
 
-const COUNTED_FIRST = new RegExp(
-  `^\\W*(?:(?:${NUMBER_WORDS})\\s*(?:[x×]\\s*)?|an?\\s+)\\p{L}{2}`,
-  "iu",
+const COUNTED_FIRST = quick(
+  new RegExp(`^\\W*(?:(?:${NUMBER_WORDS})\\s*(?:[x×]\\s*)?|an?\\s+)\\p{L}{2}`, "iu"),
+);
+const NAMES_THEN_COUNTS = quick(
+  /^(\p{L}[^/]*(?:\([^)]*\))?[^/\d]*)\s\/\s([^/]*?\p{L})\s{1,}(\d{1,3})\s*\/\s*(\d{1,3})\s*$/u,
 );
 /** "cas cards / pencils   3 / 2": names and counts each side of a stroke. */
 function eachSideOfStroke(row: CardRow): CardRow[] {
@@ -101,13 +109,10 @@ function eachSideOfStroke(row: CardRow): CardRow[] {
   // "saline pods 25 / skin wipes 20": each side has its count.
   if (
     sides.length === 2 &&
-    sides.every((s) => /\p{L}{3}/u.test(s) && /(?:^|\s|x|×)\d+\s*(?:pcs|pk)?\s*$/iu.test(s))
+    sides.every((s) => THREE_LETTERS.test(s) && /(?:^|\s|x|×)\d+\s*(?:pcs|pk)?\s*$/i.test(s))
   )
     return sides.map((text) => ({ ...row, text }));
-  const m =
-    /^(\p{L}[^/]*(?:\([^)]*\))?[^/\d]*)\s\/\s([^/]*?\p{L})\s{1,}(\d{1,3})\s*\/\s*(\d{1,3})\s*$/u.exec(
-      row.text,
-    );
+  const m = NAMES_THEN_COUNTS.exec(row.text);
   if (!m) return [row];
   return [
     { ...row, text: `${m[1]!.trim()}  ${m[3]}` },
@@ -116,33 +121,38 @@ function eachSideOfStroke(row: CardRow): CardRow[] {
 }
 
 const SIZE_IN =
-  /\d+(?:[.,]\d+)?\s*(?:mm|cm|m)?\s*[x×]\s*\d+(?:[.,]\d+)?\s*(?:mm|cm|m)?|\d+(?:[.,]\d+)?\s*(?:mm|cm|m)\b/iu;
+  /\d+(?:[.,]\d+)?\s*(?:mm|cm|m)?\s*[x×]\s*\d+(?:[.,]\d+)?\s*(?:mm|cm|m)?|\d+(?:[.,]\d+)?\s*(?:mm|cm|m)\b/i;
+const WORDS_FIRST = quick(/^[\p{L} '-]*\p{L}/u);
+const TWO_LANGUAGES = quick(/^(\W*\d*\s*(?:[x×]\s*)?)(\p{L}[^/]*?)\s\/\s(\p{L}[^/]*)$/u);
 /** "10 gasas estériles / sterile gauzes": two languages; the side that is known is read, with the count before both. */
 function oneLanguage(row: CardRow, knows: (text: string) => boolean): CardRow {
   if (!row.text.includes(" / ")) return row;
-  const m = /^(\W*\d*\s*(?:[x×]\s*)?)(\p{L}[^/]*?)\s\/\s(\p{L}[^/]*)$/u.exec(row.text);
+  const m = TWO_LANGUAGES.exec(row.text);
   if (!m) return row;
   const [, count, left, right] = m as unknown as [string, string, string, string];
   if (knows(left) || !knows(right)) return row;
   // A size is written once, with either.
   const size = SIZE_IN.test(right) ? undefined : SIZE_IN.exec(left)?.[0];
-  const sized = size === undefined ? right : right.replace(/^[\p{L} '-]*\p{L}/u, `$& ${size}`);
+  const sized = size === undefined ? right : right.replace(WORDS_FIRST, `$& ${size}`);
   return { ...row, text: `${count}${sized}` };
 }
 
 /** What stands between the things of a line, where no comma does. */
 const BETWEEN_THINGS = [" · ", " • ", " * ", " / ", " // ", " | ", " – ", " - ", "  "];
-const COUNT_LAST = new RegExp(
-  `\\p{L}{2}.*?(?:\\s[x×]?\\s?|[(:=]\\s*)(?:${NUMBER_WORDS})\\)?\\s*(?:pcs|pairs?|prs?)?\\W*$`,
-  "iu",
+const COUNT_LAST = quick(
+  new RegExp(
+    `\\p{L}{2}.*?(?:\\s[x×]?\\s?|[(:=]\\s*)(?:${NUMBER_WORDS})\\)?\\s*(?:pcs|pairs?|prs?)?\\W*$`,
+    "iu",
+  ),
 );
 /** "Contents: 10 plasters", "We have 10 plasters". */
-const LEAD =
-  /^\W*\p{L}[\p{L}' ]{1,28}(?::|\s[-–—]|\b(?:are|is|has|have|had|holds?|contains?|includes?|got|get|found|counted|of|with))\s+(?=(?:\d+|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty)\s*[x×]?\s*\p{L})/iu;
+const LEAD = quick(
+  /^\W*\p{L}[\p{L}' ]{1,28}(?::|\s[-–—]|\b(?:are|is|has|have|had|holds?|contains?|includes?|got|get|found|counted|of|with))\s+(?=(?:\d+|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty)\s*[x×]?\s*\p{L})/iu,
+);
 /** Stands between things, never before a remark. */
-const LIST_MARK = /[·•*]/u;
+const LIST_MARK = /[·•*]/;
 /** "2 tourniquets - one windlass, one ratchet": says more of what was counted. */
-const ONE_OF_THEM = /^(?:one|an?|1)\s/iu;
+const ONE_OF_THEM = /^(?:one|an?|1)\s/i;
 /** The things between such signs, without what leads the list; null: not each of them is counted, or too few. */
 function thingsBetween(
   text: string,
@@ -183,13 +193,14 @@ function eachBetween(row: CardRow, names: (text: string) => boolean): CardRow[] 
 }
 
 const IN_BRACKETS = /\([^)]*\)/g;
+const TWO_LETTERS = quick(/\p{L}{2}/u);
 /** A row for each part where all are named, outside brackets, and counted; else the row. */
 const eachNamed = (
   row: CardRow,
   parts: readonly string[],
   names: (text: string) => boolean,
 ): CardRow[] =>
-  parts.every((p) => names(p) && /\d/.test(p) && /\p{L}{2}/u.test(p.replace(IN_BRACKETS, "")))
+  parts.every((p) => names(p) && /\d/.test(p) && TWO_LETTERS.test(p.replace(IN_BRACKETS, "")))
     ? parts.map((text) => ({ ...row, text }))
     : [row];
 
@@ -212,14 +223,15 @@ const SAYS_MORE = /^(?:there(?:['’]?s|\s+(?:is|are))|also|plus)\b/i;
 const LONG_LINE = 100;
 /** Fewer words are an abbreviation with its dot: "2 Triang. Bandage". */
 const SHORTEST_SENTENCE = 3;
+const SENTENCE_END = quick(/(?<=\p{Ll}{3}\)?)\.\s+(?=\p{Lu}\p{Ll})/u);
 /** A line that goes on for several sentences, as dictated, or says besides what is not there, is a row for each. */
 function eachSentence(row: CardRow): CardRow[] {
   if (row.inTable) return [row];
   const missing = row.text.split(
-    /(?<=[.;])\s+(?=(?:missing|absent|wanted|short|not\s+(?:there|found|present|included|supplied|provided)|sold\s+separately|to\s+(?:buy|order|replace))\s*:)/iu,
+    /(?<=[.;])\s+(?=(?:missing|absent|wanted|short|not\s+(?:there|found|present|included|supplied|provided)|sold\s+separately|to\s+(?:buy|order|replace))\s*:)/i,
   );
   if (missing.length > 1) return missing.flatMap((text) => eachSentence({ ...row, text }));
-  const sentences = row.text.split(/(?<=\p{Ll}{3}\)?)\.\s+(?=\p{Lu}\p{Ll})/u);
+  const sentences = row.text.split(SENTENCE_END);
   const areWhole = sentences.every((s) => s.trim().split(/\s+/).length >= SHORTEST_SENTENCE);
   const saysMore = sentences.slice(1).some((s) => SAYS_MORE.test(s) || speaksOfAbsence(s));
   return row.text.length >= LONG_LINE || (areWhole && saysMore)

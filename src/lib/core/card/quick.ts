@@ -14,25 +14,26 @@ const between = (from: number, to: number, is: RegExp): string =>
 const ACCENTED = [0x100, 0x180] as const;
 const RANGES: Readonly<Record<string, string>> = {
   L: LETTER,
-  Lu: `A-ZÀ-ÖØ-Þ${between(...ACCENTED, /\p{Lu}/u)}Α-ΩЀ-Я`,
-  Ll: `a-zß-öø-ÿ${between(...ACCENTED, /\p{Ll}/u)}α-ωа-џ`,
+  Lu: `A-ZÀ-ÖØ-Þ${between(...ACCENTED, /\p{Lu}/u)}ΆΈ-ΏΑ-ΫЀ-Я`,
+  Ll: `a-zß-öø-ÿ${between(...ACCENTED, /\p{Ll}/u)}ΐά-ώа-џ`,
   M: "\\u0300-\\u036f",
 };
 
 /** A backslash with what it stands before, a bracket of a class, or any other sign of a pattern. */
-const PART = /\\p\{(\w+)\}|\\.|[[\]]/gs;
+const PART = /\\([pP])\{(\w+)\}|\\.|[[\]]/gs;
 /** Signs beyond 0xffff are one only in Unicode mode; what is no letter has no range of its own. */
-const NEEDS_UNICODE = /[\ud800-\udfff]|\\P\{|\\u\{|\\p\{(?!(?:L|Lu|Ll|M)\})/;
+const NEEDS_UNICODE = /[\ud800-\udfff]|\\u\{|\\[pP]\{(?!(?:L|Lu|Ll|M)\})|\[[^\]]*\\P/;
 
 /** The same pattern for the letters of cards, out of Unicode mode; as it is where it needs that. */
 export function quick(pattern: RegExp): RegExp {
   if (!pattern.unicode || NEEDS_UNICODE.test(pattern.source)) return pattern;
   let inClass = false;
-  const source = pattern.source.replace(PART, (part, kind?: string) => {
+  const source = pattern.source.replace(PART, (part, sign?: string, kind?: string) => {
     if (part === "[") inClass = true;
     if (part === "]") inClass = false;
     if (kind === undefined) return part;
-    return inClass ? RANGES[kind]! : `[${RANGES[kind]!}]`;
+    if (inClass) return RANGES[kind]!;
+    return sign === "P" ? `[^${RANGES[kind]!}]` : `[${RANGES[kind]!}]`;
   });
   return new RegExp(source, pattern.flags.replace("u", ""));
 }

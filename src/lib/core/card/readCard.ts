@@ -28,6 +28,7 @@ import {
   type Match,
   type Vocabulary,
 } from "./vocabulary.ts";
+import { quick } from "./quick.ts";
 
 export type { CardEntry } from "./entry.ts";
 
@@ -252,12 +253,13 @@ function corrected(
 const asNamed = (draft: Draft, match: Match | null): Draft =>
   match ? { ...draft, match, segments: draft.segments.map((s) => ({ ...s, match })) } : draft;
 
+const LETTER = quick(/\p{L}/u);
 /** A row of sizes alone is of the kind that its heading names. */
 function underHeading(draft: Draft, heading: SizeHeading | null): Draft {
   if (heading === null) return draft;
   const { match, perPack } = heading;
   const { quantity } = draft.row;
-  const packs = quantity !== null && /\p{L}/u.test(quantity) && perPack !== null;
+  const packs = quantity !== null && LETTER.test(quantity) && perPack !== null;
   return {
     ...asNamed(draft, match),
     row: {
@@ -312,5 +314,5 @@ const endsBlock = (
   previous: CardRow | undefined,
 ) => previous !== undefined && previous.source !== block.source && row.source - previous.source > 1;
 
-const quantityIsNought = (quantity: string) =>
-  /^\s*(?:0+(?:\s+\p{L}.*)?|nil|none|zero|-|—|n\/a)\s*$/iu.test(quantity);
+const NOUGHT = quick(/^\s*(?:0+(?:\s+\p{L}.*)?|nil|none|zero|-|—|n\/a)\s*$/iu);
+const quantityIsNought = (quantity: string) => NOUGHT.test(quantity);

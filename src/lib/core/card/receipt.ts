@@ -1,13 +1,16 @@
+import { quick } from "./quick.ts";
+
 /** A till receipt: "2 @ 1.99" on a line of its own, the goods and what they came to on the next or the one before. */
 
 const TIMES_PRICE =
   /^\s*(\d{1,3})\s*(?:@|[x×]|at)\s*[^\d\s]{0,2}(\d{1,4}[.,]\d{2})\s*(?:ea(?:ch)?\.?)?\s*$/i;
-const GOODS = /^(\s*)(\S.*\p{L}.*?)\s+[^\d\s]{0,2}(\d{1,4}[.,]\d{2})\s*\p{L}?\s*$/u;
+const GOODS = quick(/^(\s*)(\S.*\p{L}.*?)\s+[^\d\s]{0,2}(\d{1,4}[.,]\d{2})\s*\p{L}?\s*$/u);
 const cents = (price: string): number => Math.round(Number(price.replace(",", ".")) * 100);
 
 /** How it was paid, and what it came to: no goods. */
-const PAID =
-  /^\s*(?:card|cash|change|total|sub-?total|balance|tendered|debit|credit|contactless|vat|bag|carrier)\b[^\p{L}]*$/iu;
+const PAID = quick(
+  /^\s*(?:card|cash|change|total|sub-?total|balance|tendered|debit|credit|contactless|vat|bag|carrier)\b[^\p{L}]*$/iu,
+);
 
 /** Longer lines are of no till. */
 const LONGEST = 120;

@@ -1,3 +1,5 @@
+import { quick } from "./quick.ts";
+
 /** Letters and digits that a recogniser takes for each other, put right where the words allow one reading. */
 
 /** What is read as a digit in a numeric place; a bar is not, it rules columns. */
@@ -25,8 +27,9 @@ const MOST_DOUBTFUL = 4;
 const digits = (text: string) => text.replace(/[OolLISB]/g, (c) => AS_DIGIT[c]!);
 
 /** "l2cm", "1Ocm", "2Oml", "5crn": a number that has a digit or a unit, spoilt letters in it. */
-const NUMBER_WITH_UNIT =
-  /(?<![\p{L}\d|])([\dOolI]{1,4}(?:[.,][\dOolI]{1,2})?)\s?(mm|cm|crn|CRN|ml|rnl|mg|rng|rn|RN|m|g)(?![\p{L}\d|])/gu;
+const NUMBER_WITH_UNIT = quick(
+  /(?<![\p{L}\d|])([\dOolI]{1,4}(?:[.,][\dOolI]{1,2})?)\s?(mm|cm|crn|CRN|ml|rnl|mg|rng|rn|RN|m|g)(?![\p{L}\d|])/gu,
+);
 const UNIT: Readonly<Record<string, string>> = {
   crn: "cm",
   CRN: "cm",
@@ -37,23 +40,25 @@ const UNIT: Readonly<Record<string, string>> = {
 };
 
 /** "l0 x 10 cm", "l6 x whistle": a number before the sign that multiplies it. */
-const NUMBER_TIMES = /(?<![\p{L}\d|])[lLIO][\dOolLI]*\d[\dOolLI]*(?=\s*[x×]\s)/giu;
+const NUMBER_TIMES = quick(/(?<![\p{L}\d|])[lLIO][\dOolLI]*\d[\dOolLI]*(?=\s*[x×]\s)/giu);
 
 /** "1O", "2O29": a digit first, then digits and their look-alikes. */
-const NUMBER = /(?<![\p{L}\d|])\d[\dOolI]*[OolI][\dOolI]*(?![\p{L}\d|])/gu;
+const NUMBER = quick(/(?<![\p{L}\d|])\d[\dOolI]*[OolI][\dOolI]*(?![\p{L}\d|])/gu);
 
 /** "wipes    lO": a count set apart at the end of a line, all look-alikes. */
 const COUNT_APART = /(\s{2,}|\.{3,}\s*)([OlI\d]{1,3})\s*$/;
 
 /** A word with a digit or bar in it, or a capital I amid small letters: "p1asters", "|abel", "aIcohol". */
-const SPOILT_WORD = /(?<![\p{L}\d|])(?=[\p{L}\d|]*\p{Ll})[\p{L}\d|]*[\d|I][\p{L}\d|]*(?![\d|])/gu;
+const SPOILT_WORD = quick(
+  /(?<![\p{L}\d|])(?=[\p{L}\d|]*\p{Ll})[\p{L}\d|]*[\d|I][\p{L}\d|]*(?![\d|])/gu,
+);
 
 /** Small words in which `rn` may have been an `m`, or a first `l` a capital I: "cornpress", "lnstruction". */
-const RUN_TOGETHER = /(?<![\p{L}\d])(?:\p{L}*rn\p{Ll}*|l\p{Ll}{3,}|lndiv)(?![\p{L}\d])/gu;
+const RUN_TOGETHER = quick(/(?<![\p{L}\d])(?:\p{L}*rn\p{Ll}*|l\p{Ll}{3,}|lndiv)(?![\p{L}\d])/gu);
 /** "p!ns", "ster!le": an i that was taken for a sign. */
-const SIGN_FOR_I = /(?<![\p{L}\d!])\p{L}+!\p{L}+(?![\p{L}\d!])/gu;
+const SIGN_FOR_I = quick(/(?<![\p{L}\d!])\p{L}+!\p{L}+(?![\p{L}\d!])/gu);
 /** "First aid guidance leafl et": words in a row. */
-const WORDS_IN_A_ROW = /(?<![\p{L}\d])\p{L}{2,}(?: \p{L}{2,})+(?![\p{L}\d])/gu;
+const WORDS_IN_A_ROW = quick(/(?<![\p{L}\d])\p{L}{2,}(?: \p{L}{2,})+(?![\p{L}\d])/gu);
 /** Words that fell apart put together again, where neither part is one by itself. */
 function together(row: string, isWord: (word: string) => boolean): string {
   const words = row.split(" ");
@@ -64,20 +69,21 @@ function together(row: string, isWord: (word: string) => boolean): string {
   return words.join(" ");
 }
 /** "TIN X 10 YD": an inch whose 1 was taken for a letter. */
-const ONE_INCH = /(?<![\p{L}\d])[TIl]\s?(IN)(?=\s*x\s*\d)/giu;
+const ONE_INCH = quick(/(?<![\p{L}\d])[TIl]\s?(IN)(?=\s*x\s*\d)/giu);
 /** `%2" x 10 yd`, `3%2"`: half an inch, of which the 2 was read. */
-const HALF_INCH = /(?<![\d.,%])(?:(\d{1,2})\s?)?[¥V]?%2(?=\s?(?:["”″]|in(?:ch)?\b))/giu;
+const HALF_INCH = /(?<![\d.,%])(?:(\d{1,2})\s?)?[¥V]?%2(?=\s?(?:["”″]|in(?:ch)?\b))/gi;
 /** "xX 6", "XxX 6": one sign that multiplies, seen twice. */
 const TIMES_TWICE = /(?<=\s)[xX×]{2,3}(?=\s?\d)/g;
 /** "gty": how many, its first letter mistaken. */
-const QUANTITY_HEAD = /(?<![\p{L}\d])[gaoG](ty)(?![\p{L}\d])/gu;
+const QUANTITY_HEAD = quick(/(?<![\p{L}\d])[gaoG](ty)(?![\p{L}\d])/gu);
 /** "tape lin": an inch alone behind a name. */
 const INCH_ALONE = /(?<=\s)[lI]in(?=[\s,.]|$)/g;
 /** "AEA", "IRL": a count that clings to its unit, in capitals as a till writes them. */
-const COUNT_CLINGING =
-  /(?<=\s)(?:A(?=EA)|[Il](?=EA|RL|PK|BX|PR|PCS?))(?=\p{Lu}{2,3}(?![\p{L}\d]))/gu;
+const COUNT_CLINGING = quick(
+  /(?<=\s)(?:A(?=EA)|[Il](?=EA|RL|PK|BX|PR|PCS?))(?=\p{Lu}{2,3}(?![\p{L}\d]))/gu,
+);
 /** A long word nobody knows, that known ones make: "Contentslist". */
-const JOINED_WORDS = /(?<![\p{L}\d])\p{L}{7,24}(?![\p{L}\d])/gu;
+const JOINED_WORDS = quick(/(?<![\p{L}\d])\p{L}{7,24}(?![\p{L}\d])/gu);
 const SHORTEST_PART = 4;
 /** Shorter ones that name things. */
 const SHORT_PARTS = new Set(["gel", "pad", "eye", "set", "bvm", "cpr", "aed"]);
@@ -107,8 +113,9 @@ function apart(word: string, isWord: (word: string) => boolean): string {
 }
 
 /** Words in capitals with a digit, a bar or a small l in them: "P0UCH", "F|RST", "FlRST". */
-const SPOILT_CAPITALS =
-  /(?<![\p{L}\d|])(?=[\p{Lu}\d|l]*\p{Lu})[\p{Lu}\d|l]*[\d|l][\p{Lu}\d|l]*(?![\p{L}\d|])/gu;
+const SPOILT_CAPITALS = quick(
+  /(?<![\p{L}\d|])(?=[\p{Lu}\d|l]*\p{Lu})[\p{Lu}\d|l]*[\d|l][\p{Lu}\d|l]*(?![\p{L}\d|])/gu,
+);
 /** "X5": five of it, and no size XS. */
 const TIMES_COUNT = /^x\d+$/i;
 const AS_CAPITAL: Readonly<Record<string, string>> = {
@@ -133,7 +140,7 @@ function* readings(word: string): Generator<string> {
 }
 
 /** "wlpes", "sclssors": an i that was taken for an l. */
-const L_FOR_I = /(?<![\p{L}\d])\p{L}+l\p{Ll}+(?![\p{L}\d])/gu;
+const L_FOR_I = quick(/(?<![\p{L}\d])\p{L}+l\p{Ll}+(?![\p{L}\d])/gu);
 const SHORTEST_WORD = 5;
 function withI(word: string, isWord: (word: string) => boolean): string {
   if (word.length < SHORTEST_WORD || isWord(word)) return word;
@@ -144,11 +151,13 @@ function withI(word: string, isWord: (word: string) => boolean): string {
 /** "l pair 0f scissors": a count of one, and the commonest small word. */
 const ONE_FIRST = /^(\s*)[lI|](?=\s+(?:pairs?|rolls?|box|pack|packet|bottle|tube|x)\s)/i;
 
+const SIGN_WITHIN = quick(/\p{L}!\p{L}/u);
+const BAR_AT_WORD = quick(/(?<=\p{L})\|/gu);
 /** A line as it was most likely printed; a word changes only into one that `isWord` knows. */
 export function repairText(line: string, isWord: (word: string) => boolean): string {
   // Three bars or more rule columns, and stand for no letter.
   const ruled = (line.match(/\|/g) ?? []).length >= 3;
-  const counted = (ruled ? line.replace(/(?<=\p{L})\|/gu, " |") : line)
+  const counted = (ruled ? line.replace(BAR_AT_WORD, " |") : line)
     .replace(ONE_INCH, "1 $1")
     .replace(HALF_INCH, (_, inches?: string) => (inches ? `${inches} 1/2` : "1/2"))
     .replace(ONE_FIRST, "$11")
@@ -163,20 +172,22 @@ export function repairText(line: string, isWord: (word: string) => boolean): str
     )
     .replace(NUMBER_TIMES, digits)
     .replace(NUMBER, digits);
-  return !/\p{L}!\p{L}/u.test(counted) &&
+  return !SIGN_WITHIN.test(counted) &&
     (counted.match(WORDS) ?? []).every((word) => isPrinted(word, isWord))
     ? counted
     : repairWords(counted, isWord);
 }
 
 /** Words, numbers, and what is both. */
-const WORDS = /[\p{L}\d|]+/gu;
+const WORDS = quick(/[\p{L}\d|]+/gu);
 /** Nothing of it is taken for something else: a number, a short word without a doubtful letter. */
 const NOT_SPOILT =
   /^(?:\d+(?:mm|cm|m|ml|mg|g|in|ft|yd|x|s)?|mm|cm|ml|(?!\p{L}*rn)[^\P{L}lI]{1,4})$/u;
+const ONE_WORD = quick(/^\p{L}+$/u);
 const isPrinted = (word: string, isWord: (word: string) => boolean): boolean =>
-  NOT_SPOILT.test(word) || (/^\p{L}+$/u.test(word) && isWord(word));
+  NOT_SPOILT.test(word) || (ONE_WORD.test(word) && isWord(word));
 
+const NUMBER_WITH_LETTERS = quick(/^\d+\p{L}{1,2}$/u);
 function repairWords(line: string, isWord: (word: string) => boolean): string {
   return line
     .replace(RUN_TOGETHER, (word) => {
@@ -197,7 +208,7 @@ function repairWords(line: string, isWord: (word: string) => boolean): string {
     .replace(WORDS_IN_A_ROW, (row) => together(row, isWord))
     .replace(JOINED_WORDS, (word) => apart(word, isWord))
     .replace(SPOILT_WORD, (word) => {
-      if (/^\d+\p{L}{1,2}$/u.test(word) || TIMES_COUNT.test(word) || isWord(word)) return word;
+      if (NUMBER_WITH_LETTERS.test(word) || TIMES_COUNT.test(word) || isWord(word)) return word;
       for (const reading of readings(word)) if (isWord(reading)) return reading;
       return word;
     });

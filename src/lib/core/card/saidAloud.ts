@@ -1,5 +1,6 @@
 import type { CardRow } from "./cardRow.ts";
 import { NUMBER_SAID, TENS_SAID } from "./numberWords.ts";
+import { quick } from "./quick.ts";
 
 /** What was said aloud and written down without a comma, as dictation gives it. */
 
@@ -8,13 +9,16 @@ type Names = (text: string) => boolean;
 export const FEWEST_THINGS = 3;
 
 /** "two bandages three eye pads a pair of shears": where the next thing said aloud begins. */
-const NEXT_SAID = new RegExp(
-  `(?<!\\b(?:no|sorry|wait|mean|about|like|it|says?|count|see|of|by|point|and|${TENS_SAID}))\\s+(?=(?:an?\\s+(?:pair|box|roll|pack|packet|couple)(?:\\s+of)?|${NUMBER_SAID})\\s+\\p{L}{3})`,
-  "iu",
+const NEXT_SAID = quick(
+  new RegExp(
+    `(?<!\\b(?:no|sorry|wait|mean|about|like|it|says?|count|see|of|by|point|and|${TENS_SAID}))\\s+(?=(?:an?\\s+(?:pair|box|roll|pack|packet|couple)(?:\\s+of)?|${NUMBER_SAID})\\s+\\p{L}{3})`,
+    "iu",
+  ),
 );
+const ARTICLE_NEXT = quick(/\s+(?=an?\s+\p{L}{3})/iu);
 /** "two bandages a foil blanket": what an article begins is another thing, where both are surely named. */
 const eachOne = (said: string, names: Names): string[] => {
-  const [first = "", ...others] = said.split(/\s+(?=an?\s+\p{L}{3})/iu);
+  const [first = "", ...others] = said.split(ARTICLE_NEXT);
   return others.length > 0 && names(first) && others.every(names) ? [first, ...others] : [said];
 };
 const THERE_IS = /\s+(?=there(?:['’]?s|\s+(?:is|are))\s)/i;

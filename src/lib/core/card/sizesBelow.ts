@@ -1,7 +1,9 @@
 import type { Draft } from "./draft.ts";
 import { isSure } from "./draft.ts";
 import type { Match } from "./vocabulary.ts";
+import { quick } from "./quick.ts";
 
+const THREE_LETTERS = quick(/\p{L}{3}/u);
 /**
  * A heading that is the item, with its sizes and counts alone below it:
  * "Crepe bandages" / "5 cm x 4.5 m - 6" / "10 cm x 4.5 m - 4".
@@ -9,7 +11,7 @@ import type { Match } from "./vocabulary.ts";
 
 /** No word but those that count or measure. */
 const saysNoName = (d: Draft): boolean =>
-  !/\p{L}{3}/u.test(d.whole.noun.replace(/\b(?:rolls?|pcs|pieces|each|env|wide|long)\b/giu, "")) &&
+  !THREE_LETTERS.test(d.whole.noun.replace(/\b(?:rolls?|pcs|pieces|each|env|wide|long)\b/gi, "")) &&
   (d.whole.sizeMm !== null || d.whole.bare !== null) &&
   /\d/.test(d.row.text);
 
@@ -20,7 +22,7 @@ export interface SizeHeading {
   readonly perPack: number | null;
 }
 
-const PER_PACK = /\b(\d{1,3})\s*(?:per|in\s+an?|to\s+an?)\s+\p{L}+/iu;
+const PER_PACK = quick(/\b(\d{1,3})\s*(?:per|in\s+an?|to\s+an?)\s+\p{L}+/iu);
 
 /** For each draft: the heading it stands under, or null where it names itself. */
 export function namedByHeading(drafts: readonly Draft[]): (SizeHeading | null)[] {

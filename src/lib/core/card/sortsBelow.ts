@@ -3,10 +3,11 @@ import { isSure } from "./draft.ts";
 import { openNameOf } from "./openName.ts";
 import { matchType, type Match, type Vocabulary } from "./vocabulary.ts";
 import { foldedWords } from "./words.ts";
+import { quick } from "./quick.ts";
 
 /** A heading of one word, with what sorts there are of it below: "Dressings:" / "eye x2" / "burn x1". */
 
-const HEADING = /^\s*\p{L}{3,}\s*:\s*$/u;
+const HEADING = quick(/^\s*\p{L}{3,}\s*:\s*$/u);
 /** Longer rows name a thing by themselves. */
 const MOST_WORDS = 2;
 

@@ -23,6 +23,7 @@ import {
 } from "./stretch.ts";
 import { matchType, type Match, type Vocabulary } from "./vocabulary.ts";
 import { foldedWords } from "./words.ts";
+import { quick } from "./quick.ts";
 
 /**
  * Whether what follows a separator is an item of its own, or says more of the one before: an ordered
@@ -107,6 +108,7 @@ class Pair {
 
 /** true: an item of its own; false: more of the one before; the words of the one before: another of its kind. */
 type Told = boolean | { readonly sameAs: string };
+const POINTS_BACK = quick(/^(?:this|that|those|them|these)(?:['’]\p{L}+)?\b/iu);
 const START_RULES: readonly Rule<Pair, Told>[] = [
   {
     name: "each with its sign and count behind it: 'WARNING TRIANGLE ×1, HI-VIS ×2'",
@@ -179,10 +181,7 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
   {
     name: "a remark on what came before: 'one of those is open'",
     tells: ({ reading, match }) =>
-      noIf(
-        match.type === null &&
-          /^(?:this|that|those|them|these)(?:['’]\p{L}+)?\b/iu.test(reading.noun.trim()),
-      ),
+      noIf(match.type === null && POINTS_BACK.test(reading.noun.trim())),
   },
   {
     name: "another thing that is said not to be there",

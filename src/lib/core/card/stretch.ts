@@ -2,6 +2,7 @@ import { saysGone } from "./absence.ts";
 import type { Token } from "./lexer.ts";
 import { readQuantity, type Reading } from "./quantity.ts";
 import { NO_TYPE } from "./vocabulary.ts";
+import { quick } from "./quick.ts";
 
 /** What a stretch of a line says by the way it is written: a count first, a pack, a remark, a place. */
 
@@ -56,9 +57,10 @@ export const saysOnes = (tokens: readonly Token[]): boolean =>
 export const TELLS_STATE =
   /^\s*(?:a\s+)?(?:dead|flat|empty|no|old)\s+batter(?:y|ies)\s*$|^\s*(?:(?:of\s+)?(?:them|which)\s+)?(?:s|is|are|has|have|was|were|been|already|a\s+bit|looks?|look)*\s*(?:(?:s|is|are|has|have|was|were|been|already|looks?)\s+)*(?:out\s+(?:of\s+)?date|in\s+date|opened|open|used|torn|expired|damaged|crumpled|creased|loose|rusty|split|wet|damp|past\s+it)\s*$/i;
 /** "they'll need replacing", "they actually cut my belt": said of the thing before, and names nothing; "they're the blue ones" does. */
-const REMARK =
-  /^(?:they|it|which|who|i|we|you)(?:['’](?:ll|ve|d)\b)?\s+(?!count|have|got|see|found|make|is|are|was|were)\p{L}/iu;
-const DENIES = /\b(?:not|never|\p{L}+n['’]t)\b/iu;
+const REMARK = quick(
+  /^(?:they|it|which|who|i|we|you)(?:['’](?:ll|ve|d)\b)?\s+(?!count|have|got|see|found|make|is|are|was|were)\p{L}/iu,
+);
+const DENIES = quick(/\b(?:not|never|\p{L}+n['’]t)\b/iu);
 export const isRemark = (tokens: readonly Token[]): boolean => {
   const said = textOf(tokens);
   return (
@@ -89,9 +91,10 @@ export function onlyRemarks(tokens: readonly Token[]): boolean {
   return open > 0 && onlyDescribes(readQuantity(tokens.slice(0, open)).noun || "off");
 }
 
+const THREE_LETTERS = quick(/\p{L}{3,}/u);
 /** Names something, and does not only describe. */
 export const hasNoun = (reading: Reading) =>
-  /\p{L}{3,}/u.test(reading.noun) && !onlyDescribes(reading.noun);
+  THREE_LETTERS.test(reading.noun) && !onlyDescribes(reading.noun);
 
 /** A count, not a size or a strength, before the first word. */
 export function leadingCount(tokens: readonly Token[]): boolean {
@@ -132,4 +135,4 @@ export const ACCESSORIES: ReadonlySet<string | null> = new Set([
 
 /** Names a kind where it stands alone, and says of another thing what it is like. */
 export const SAYS_WHAT_LIKE =
-  /^(?:cohesive|hydrogel|hydrocolloid|nitrile|vinyl|latex|(?:non|low)[\s-]?(?:adherent|adhesive|stick)|conforming|tubular|vacuum[\s-]?(?:packed|sealed)|compressed|vented|haemostatic|hemostatic|crepe|elastic|flat|(?:ce|fda)[\s-]?marked|in\s+(?:an?\s+|its\s+)?(?:pouch|bag|box|case|tube|tin|wallet))$/iu;
+  /^(?:cohesive|hydrogel|hydrocolloid|nitrile|vinyl|latex|(?:non|low)[\s-]?(?:adherent|adhesive|stick)|conforming|tubular|vacuum[\s-]?(?:packed|sealed)|compressed|vented|haemostatic|hemostatic|crepe|elastic|flat|(?:ce|fda)[\s-]?marked|in\s+(?:an?\s+|its\s+)?(?:pouch|bag|box|case|tube|tin|wallet))$/i;

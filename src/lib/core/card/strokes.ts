@@ -1,10 +1,11 @@
 import { hint } from "./columnsByContent.ts";
 import { roleOf } from "./headingRoles.ts";
+import { quick } from "./quick.ts";
 
 /** Columns set apart by strokes: "Should have / have / notes" over "Plasters 20 / 14 / order". */
 
 /** "Plasters 20 / 14 / order": a name, its numbers, a remark. */
-const ROW = /^(.*\p{L}[^/]*?)\s+(\d{1,4}(?:\s*\/\s*\d{1,4})+)\s*(?:\/\s*([^/]*))?$/u;
+const ROW = quick(/^(.*\p{L}[^/]*?)\s+(\d{1,4}(?:\s*\/\s*\d{1,4})+)\s*(?:\/\s*([^/]*))?$/u);
 
 /** What each number of a row is by the heading, where that tells which is how many there are; else null. */
 function counts(line: string): ("Required" | "Qty")[] | null {

@@ -1,5 +1,6 @@
 import { claimOf } from "./claim.ts";
 import { isSure, type Draft } from "./draft.ts";
+import { quick } from "./quick.ts";
 
 /** How a card writes what it lists. */
 export interface Style {
@@ -84,4 +85,6 @@ const saysNumbers = (d: Draft): boolean =>
 const CENTIMETRES = /\d\s*(?:mm|cm)\b|\b(?:cent|mill)imet(?:re|er)s?\b/i;
 const INCHES = /\d\s*(?:-\s*)?(?:["”″]|in\b(?!\s+a))|\binch/i;
 
-export const isCapitals = (text: string) => /\p{Lu}{3}/u.test(text) && !/\p{Ll}{2}/u.test(text);
+const SMALL_LETTERS = quick(/\p{Ll}{2}/u);
+const CAPITALS = quick(/\p{Lu}{3}/u);
+export const isCapitals = (text: string) => CAPITALS.test(text) && !SMALL_LETTERS.test(text);

@@ -3,6 +3,7 @@ import type { ColumnRole } from "./columnRole.ts";
 import { inOurWords } from "./foreignUnits.ts";
 import type { CardRow } from "./cardRow.ts";
 import { stripPrices } from "./stripPrices.ts";
+import { quick } from "./quick.ts";
 
 /** The cells of a row by what their columns hold. */
 class Cells {
@@ -20,7 +21,7 @@ class Cells {
   get name(): string {
     const named = this.of("text", null);
     // A total may stand under another heading than the items.
-    return /\p{L}/u.test(named)
+    return quick(/\p{L}/u).test(named)
       ? named
       : (this.cells.find((c) => /^\W*total\W*$/i.test(c)) ?? named);
   }
@@ -33,7 +34,7 @@ class Cells {
   get lastNumber(): string {
     const last = this.cells.at(-1)!;
     const isShort = this.cells.length < this.roles.length;
-    return isShort && /^\d+(?:\s*\p{L}+)?$/u.test(last) ? last : "";
+    return isShort && quick(/^\d+(?:\s*\p{L}+)?$/u).test(last) ? last : "";
   }
   /** "half empty, 55 left", "to order", "kept in the van": a remark that says how many there are. */
   get remark(): string {

@@ -1,8 +1,11 @@
+import { quick } from "./quick.ts";
+
 /** Counted with strokes: "plasters ........ IIII IIII II". */
 
 /** Strokes that stand last, set apart from the name; a slash or dash through four makes five of them. */
-const STROKES =
-  /^(.*?\p{L}.*?)(?:\s*\.{3,}\s*|\s+|\s*[:=]\s+)((?:[I|]{1,5}[/\\-]?\s+)*[I|]{1,5}[/\\-]?)$/u;
+const STROKES = quick(
+  /^(.*?\p{L}.*?)(?:\s*\.{3,}\s*|\s+|\s*[:=]\s+)((?:[I|]{1,5}[/\\-]?\s+)*[I|]{1,5}[/\\-]?)$/u,
+);
 /** So many lines with strokes, one of them with three or more, make it the way that a card counts. */
 const FEWEST_LINES = 3;
 

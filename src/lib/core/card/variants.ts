@@ -1,4 +1,5 @@
 import { NUMBER_WORDS, VALUE_OF } from "./numberWords.ts";
+import { quick } from "./quick.ts";
 
 /**
  * One name with several variants, each with its own count: a line each, the name repeated.
@@ -13,10 +14,10 @@ interface VariantPattern {
 const N = NUMBER_WORDS;
 const UNIT = `(?:mm|cm|m|in(?:ch)?|ft|yd|"|″|-inch)`;
 const SIZE = `\\d+(?:[.,]\\d+)?\\s*${UNIT}?(?:\\s*[x×]\\s*\\d+(?:[.,]\\d+)?\\s*${UNIT}?)?`;
-const BETWEEN = /\s*(?:[,;+&]|\band\b)\s*/iu;
+const BETWEEN = /\s*(?:[,;+&]|\band\b)\s*/i;
 const SIZE_WORD = "(?:extra[ -])?(?:small|medium|large|big|little)|[SML]|X+L";
 
-const whole = (pattern: string) => new RegExp(`^(?:${pattern})$`, "iu");
+const whole = (pattern: string) => quick(new RegExp(`^(?:${pattern})$`, "iu"));
 const SIZE_THEN_COUNT = whole(
   `(${SIZE})\\s*(?:[-–:=]|[(x×])\\s*(\\d{1,3})\\)?(?:\\s*(?:pcs|off|rolls?))?`,
 );
@@ -63,52 +64,66 @@ const COUNT_THEN_KIND = whole(
 );
 const COUNT_THEN_BRACKETS = whole(`(${N})\\s*\\((${MODIFIER})\\)`);
 
-const ANY_UNIT = new RegExp(UNIT, "iu");
-const COUNT_NAME_BRACKETS = new RegExp(`^(${N})\\s+(\\p{L}[^(]*?)\\s*\\(([^)]*)\\)\\s*$`, "iu");
-const NAME_COUNT_BRACKETS = /^(\p{L}[^\d(]*?)\s*(?:[x×:,–-]\s*)?(\d{1,3})\s*\(([^)]*)\)\s*$/u;
-const COUNT_NAME_LIST = new RegExp(
-  `^(${N})\\s+(\\p{L}[^:\\d,;()–—-]*?)\\s*(?::|\\s[-–—]|,)\\s+(.*)$`,
-  "iu",
+const ANY_UNIT = quick(new RegExp(UNIT, "iu"));
+const COUNT_NAME_BRACKETS = quick(
+  new RegExp(`^(${N})\\s+(\\p{L}[^(]*?)\\s*\\(([^)]*)\\)\\s*$`, "iu"),
 );
-const MODIFIER_THEN_COUNT = new RegExp(`(${MODIFIER})\\s+(?=(?:${N})\\s)`, "giu");
+const NAME_COUNT_BRACKETS = quick(
+  /^(\p{L}[^\d(]*?)\s*(?:[x×:,–-]\s*)?(\d{1,3})\s*\(([^)]*)\)\s*$/u,
+);
+const COUNT_NAME_LIST = quick(
+  new RegExp(`^(${N})\\s+(\\p{L}[^:\\d,;()–—-]*?)\\s*(?::|\\s[-–—]|,)\\s+(.*)$`, "iu"),
+);
+const MODIFIER_THEN_COUNT = quick(new RegExp(`(${MODIFIER})\\s+(?=(?:${N})\\s)`, "giu"));
 const COUNTED_SIZE = `(${N})\\s+(${SIZE_WORD}|adult|child|junior|infant)`;
-const EACH_COUNTED_SIZE = new RegExp(COUNTED_SIZE, "giu");
-const COUNTED_SIZES_THEN_NAME = new RegExp(
-  `^((?:${COUNTED_SIZE}\\s*(?:,|\\+|&|\\band\\b)\\s*)+)${COUNTED_SIZE}\\s+(\\p{L}[^\\d,;]*)$`,
-  "iu",
+const EACH_COUNTED_SIZE = quick(new RegExp(COUNTED_SIZE, "giu"));
+const COUNTED_SIZES_THEN_NAME = quick(
+  new RegExp(
+    `^((?:${COUNTED_SIZE}\\s*(?:,|\\+|&|\\band\\b)\\s*)+)${COUNTED_SIZE}\\s+(\\p{L}[^\\d,;]*)$`,
+    "iu",
+  ),
 );
-const NAME_THEN_COUNTED_SIZES = new RegExp(
-  `^(\\p{L}[^:\\d,;()]*?)\\s*(?::|,|\\s[-–—])\\s+((?:${COUNTED_SIZE}\\s+)+${COUNTED_SIZE})$`,
-  "iu",
+const NAME_THEN_COUNTED_SIZES = quick(
+  new RegExp(
+    `^(\\p{L}[^:\\d,;()]*?)\\s*(?::|,|\\s[-–—])\\s+((?:${COUNTED_SIZE}\\s+)+${COUNTED_SIZE})$`,
+    "iu",
+  ),
 );
 const MEASURE = `\\d+(?:[.,]\\d+)?\\s*${UNIT}`;
-const COUNTED_MEASURES_THEN_NAME = new RegExp(
-  `^(${N})\\s+(${MEASURE})\\s*(?:,|\\+|&|\\band\\b)\\s*(${N})\\s+(${MEASURE})\\s+(\\p{L}[^\\d,;]*)$`,
-  "iu",
+const COUNTED_MEASURES_THEN_NAME = quick(
+  new RegExp(
+    `^(${N})\\s+(${MEASURE})\\s*(?:,|\\+|&|\\band\\b)\\s*(${N})\\s+(${MEASURE})\\s+(\\p{L}[^\\d,;]*)$`,
+    "iu",
+  ),
 );
 const COUNTED_SORT = `(${N})\\s+(crepe|crêpe|triangular|elastic|conforming|cohesive|gauze|pressure|tubular)`;
-const EACH_SORT = new RegExp(COUNTED_SORT, "giu");
-const BANDAGES_BY_SORT = new RegExp(
-  `^(bandages?)\\s*(?::|,|[-–—])\\s*((?:${COUNTED_SORT}(?:\\s*(?:,|\\+|&|\\band\\b)\\s*|\\s+))+${COUNTED_SORT})$`,
-  "iu",
+const EACH_SORT = quick(new RegExp(COUNTED_SORT, "giu"));
+const BANDAGES_BY_SORT = quick(
+  new RegExp(
+    `^(bandages?)\\s*(?::|,|[-–—])\\s*((?:${COUNTED_SORT}(?:\\s*(?:,|\\+|&|\\band\\b)\\s*|\\s+))+${COUNTED_SORT})$`,
+    "iu",
+  ),
 );
 /** What one thing comes in; two of them on a line are two things. */
 const COUNT_THEN_FORM = whole(`(${N})\\s+(tubes?|sachets?|bottles?|pods?|ampoules?|jars?|sprays?)`);
-const COUNT_NAME_SIZES = new RegExp(
-  `^(${N})\\s+(\\p{L}[^\\d(),;:]*?)\\s*(?:[(:,]|\\s[-–—]\\s)\\s*(\\d[^()]*)\\)?$`,
-  "iu",
+const COUNT_NAME_SIZES = quick(
+  new RegExp(`^(${N})\\s+(\\p{L}[^\\d(),;:]*?)\\s*(?:[(:,]|\\s[-–—]\\s)\\s*(\\d[^()]*)\\)?$`, "iu"),
 );
 /** Between sizes, where a comma alone may be a decimal one. */
-const BETWEEN_SIZES = /\s*(?:,\s|[;+&]|\band\b)\s*/iu;
+const BETWEEN_SIZES = /\s*(?:,\s|[;+&]|\band\b)\s*/i;
 const WIDTH = whole(`\\d+(?:[.,]\\d+)?\\s*${UNIT}?`);
-const SIZE_NAME_COUNT_THEN_SIZE = new RegExp(
-  `^(${MEASURE})\\s+(\\p{L}[^\\d/]*?)\\s*[x×]\\s*(\\d{1,2})\\s*[/,]\\s*(${MEASURE})\\s*[x×]\\s*(\\d{1,2})$`,
-  "iu",
+const SIZE_NAME_COUNT_THEN_SIZE = quick(
+  new RegExp(
+    `^(${MEASURE})\\s+(\\p{L}[^\\d/]*?)\\s*[x×]\\s*(\\d{1,2})\\s*[/,]\\s*(${MEASURE})\\s*[x×]\\s*(\\d{1,2})$`,
+    "iu",
+  ),
 );
 const MODIFIER_TIMES_COUNT = whole(`(${MODIFIER})\\s*(?:[x×:=–-]\\s*)?(\\d{1,2})`);
-const EACH_OF_SIZES = new RegExp(
-  `^(${N})\\s+(?:of\\s+)?each(?:\\s+of)?:?\\s+((?:(?:${SIZE_WORD})\\s*(?:,|and|&|\\/)\\s*)+)((?:${SIZE_WORD})\\s+)(.*)$`,
-  "iu",
+const EACH_OF_SIZES = quick(
+  new RegExp(
+    `^(${N})\\s+(?:of\\s+)?each(?:\\s+of)?:?\\s+((?:(?:${SIZE_WORD})\\s*(?:,|and|&|\\/)\\s*)+)((?:${SIZE_WORD})\\s+)(.*)$`,
+    "iu",
+  ),
 );
 
 /** Each part by the pattern, or null where one part is written otherwise. */
@@ -128,9 +143,10 @@ function eachPart<T>(
   return read_;
 }
 
+const NAME_THEN_NUMBERS = quick(/^(\p{L}[^\d(]*?)[\s:,–-]+((?:\(\d|\d).*)$/u);
 /** Name first, then the list: the text before the first number, and all from there. */
 function nameAndList(text: string): [name: string, list: string] | null {
-  const m = /^(\p{L}[^\d(]*?)[\s:,–-]+((?:\(\d|\d).*)$/u.exec(text.trim());
+  const m = NAME_THEN_NUMBERS.exec(text.trim());
   return m && [m[1]!.trim(), m[2]!];
 }
 
@@ -142,10 +158,15 @@ function whichOfThem(count: string, name: string, kinds: string): string[] | nul
 }
 
 /** "Plasters: 11 (fabric), 4 (blue)": the name, and what stands behind a colon or a dash. */
-const NAME_THEN_LIST = /^(\p{L}[^:\d,;()]*?)\s*(?::|\s[-–—])\s+(.*)$/u;
+const NAME_THEN_LIST = quick(/^(\p{L}[^:\d,;()]*?)\s*(?::|\s[-–—])\s+(.*)$/u);
 /** The same, or behind a comma. */
-const NAME_THEN_ANY_LIST = /^(\p{L}[^:\d,;()]*?)\s*(?::|,|\s[-–—])\s+(.*)$/u;
+const NAME_THEN_ANY_LIST = quick(/^(\p{L}[^:\d,;()]*?)\s*(?::|,|\s[-–—])\s+(.*)$/u);
 
+const WORD_THEN_LIST = quick(/^(\p{L}+)(?::|\s[-–—])\s+(.*)$/u);
+const NAME_THEN_LETTERS = quick(
+  /^(\p{L}[^:\d(]*?)[\s:,–-]+((?:XS|XX?L|[SML]|small|medium|large)\s*[-–:=x×(]?\s*\d.*)$/iu,
+);
+const NAME_THEN_MODELS = quick(/^(\p{L}[^\d(]*?)[\s:,–-]+((?:no|nr)\.?\s*\d.*)$/iu);
 export const VARIANTS: readonly VariantPattern[] = [
   {
     name: "sizes with their counts behind",
@@ -215,7 +236,7 @@ export const VARIANTS: readonly VariantPattern[] = [
       ["Dressing, sterile No. 8 x 6 pcs", "Dressing, sterile No. 9 x 3 pcs"],
     ],
     split: (text) => {
-      const m = /^(\p{L}[^\d(]*?)[\s:,–-]+((?:no|nr)\.?\s*\d.*)$/iu.exec(text.trim());
+      const m = NAME_THEN_MODELS.exec(text.trim());
       return (
         m && eachPart(m[2]!, MODEL_THEN_COUNT, (model, n) => `${m[1]!.trim()} ${model} x ${n} pcs`)
       );
@@ -237,10 +258,7 @@ export const VARIANTS: readonly VariantPattern[] = [
     name: "sizes by their letter with their counts",
     example: ["gloves: L x 10 pr / M x 10 pr", ["10 pr gloves L", "10 pr gloves M"]],
     split: (text) => {
-      const m =
-        /^(\p{L}[^:\d(]*?)[\s:,–-]+((?:XS|XX?L|[SML]|small|medium|large)\s*[-–:=x×(]?\s*\d.*)$/iu.exec(
-          text.trim(),
-        );
+      const m = NAME_THEN_LETTERS.exec(text.trim());
       return (
         m &&
         eachPart(
@@ -298,7 +316,7 @@ export const VARIANTS: readonly VariantPattern[] = [
     name: "kinds of what a heading names, each with its count",
     example: ["Dressings: medium ×4, eye ×2", ["medium Dressings x 4", "eye Dressings x 2"]],
     split: (text) => {
-      const m = /^(\p{L}+)(?::|\s[-–—])\s+(.*)$/u.exec(text.trim());
+      const m = WORD_THEN_LIST.exec(text.trim());
       if (!m || !SHARED_HEAD.test(m[1]!)) return null;
       return (
         eachPart(m[2]!, WORDS_THEN_BRACKETS, (kind, n) => `${kind} ${m[1]} x ${n}`) ??
@@ -422,7 +440,7 @@ export const VARIANTS: readonly VariantPattern[] = [
     split: (text) => {
       const m = EACH_OF_SIZES.exec(text.trim());
       if (!m) return null;
-      const sizes = [...m[2]!.split(/\s*(?:,|\band\b|&|\/)\s*/iu).filter(Boolean), m[3]!.trim()];
+      const sizes = [...m[2]!.split(/\s*(?:,|\band\b|&|\/)\s*/i).filter(Boolean), m[3]!.trim()];
       return sizes.map((size) => `${m[1]} ${size} ${m[4]!.replace(/,\s*$/, "")}`);
     },
   },

@@ -4,6 +4,7 @@ import { isCutOf } from "./abbreviation.ts";
 import { abroadOf, type Abroad } from "./abroad.ts";
 import { PACK_ONLY } from "./packWords.ts";
 import { foldedWords } from "./words.ts";
+import { quick } from "./quick.ts";
 
 /** Stands for a real thing that no item type describes. */
 export const NO_TYPE = "";
@@ -415,9 +416,10 @@ const SHORTEST_MODIFIER = 4;
 /** Shorter words are taken as they are. */
 const SHORTEST_UNKNOWN = 3;
 
+const ONE_WORD = quick(/^[\p{L}'’-]+$/u);
 /** Whether a word stands in the vocabulary or among the plain ones, as it is. */
 export const isKnownWord = (word: string, vocabulary: Vocabulary): boolean => {
-  const folded = /^[\p{L}'’-]+$/u.test(word) ? foldedWords(word) : [];
+  const folded = ONE_WORD.test(word) ? foldedWords(word) : [];
   return folded.length === 1 && (vocabulary.weightOf.has(folded[0]!) || isPlain(folded[0]!));
 };
 

@@ -1,29 +1,32 @@
+import { quick } from "./quick.ts";
+
 /** A card that says at the end of each line what the thing weighs or costs: numbers that count nothing. */
 
 /** "Pressure bandage 15 cm ......... 96", "6 x crepe bandage     7.20 g". */
 const AT_END =
-  /(?:\s*\.{3,}\s*|\s{2,}|\t\s*|\s+[-–:=]\s+)[£€$]?(\d{1,6}(?:[.,]\d{1,2})?)\s*(?:g|gr|grams?|kg|oz|EUR|GBP|USD)?\.?\s*$/iu;
+  /(?:\s*\.{3,}\s*|\s{2,}|\t\s*|\s+[-–:=]\s+)[£€$]?(\d{1,6}(?:[.,]\d{1,2})?)\s*(?:g|gr|grams?|kg|oz|EUR|GBP|USD)?\.?\s*$/i;
 
 interface Weighed {
   /** The line before the number at its end. */
   readonly named: string;
   readonly value: number;
 }
+const NAMED = quick(/\S.*\p{L}/u);
 function weighed(line: string): Weighed | null {
   const m = AT_END.exec(line);
   const named = m && line.slice(0, m.index);
-  return named && /\S.*\p{L}/u.test(named) ? { named, value: value(m[1]!) } : null;
+  return named && NAMED.test(named) ? { named, value: value(m[1]!) } : null;
 }
 const TOTAL =
-  /^\W*(?:grand\s+|sub-?\s?)?(?:total|sum|all\s+up|together|altogether|in\s+all|weighs)\b\D{0,40}?(\d{1,6}(?:[.,]\d{1,2})?)\s*(?:g|gr|grams?|kg|oz|EUR|GBP|USD)?\.?\s*$/iu;
+  /^\W*(?:grand\s+|sub-?\s?)?(?:total|sum|all\s+up|together|altogether|in\s+all|weighs)\b\D{0,40}?(\d{1,6}(?:[.,]\d{1,2})?)\s*(?:g|gr|grams?|kg|oz|EUR|GBP|USD)?\.?\s*$/i;
 /** Said above the list: what the numbers are. */
 const SAYS_WEIGHT =
-  /\b(?:weigh(?:s|ts?|ed)|grams?|grammes?|in\s+g|ounces|prices?|costs?|amount\s*(?:in\s*)?(?:[€£$]|eur|gbp|usd)|in\s+(?:€|£|\$|eur|euros?|pounds|dollars))\b|\((?:g|oz|€|£|\$)\)/iu;
-const SAYS_COUNT = /\b(?:qty|quantity|count|pcs|pieces|number|how\s+many|held|no\.)\b/iu;
+  /\b(?:weigh(?:s|ts?|ed)|grams?|grammes?|in\s+g|ounces|prices?|costs?|amount\s*(?:in\s*)?(?:[€£$]|eur|gbp|usd)|in\s+(?:€|£|\$|eur|euros?|pounds|dollars))\b|\((?:g|oz|€|£|\$)\)/i;
+const SAYS_COUNT = /\b(?:qty|quantity|count|pcs|pieces|number|how\s+many|held|no\.)\b/i;
 
 /** A count of its own, before the number at the end. */
 const COUNTED =
-  /\b\d+\s*[x×]\s|\s[x×]\s?\d+\b|\b\d+\s*(?:pcs|pieces|pairs?|prs?|tabs|tablets|sachets)\b|\(\d+\)/iu;
+  /\b\d+\s*[x×]\s|\s[x×]\s?\d+\b|\b\d+\s*(?:pcs|pieces|pairs?|prs?|tabs|tablets|sachets)\b|\(\d+\)/i;
 
 /** Fewer lines may come to their sum by chance. */
 const FEWEST = 4;
@@ -34,7 +37,7 @@ const LONGEST = 160;
 
 const ENDS_IN_NUMBER = /\d\D{0,8}$/;
 /** Set apart by blanks or a tab. */
-const COLUMN = /\S(?:\s{3,}|\t)\S/u;
+const COLUMN = /\S(?:\s{3,}|\t)\S/;
 
 const value = (written: string): number => Number(written.replace(",", "."));
 
