@@ -148,11 +148,10 @@ export const NOTE_RULES: readonly NoteRule[] = [...ANYWHERE, ...IN_TEXT];
 
 /** Whether a line tells something, and lists nothing. */
 export function isNote(draft: Draft, style: Style): boolean {
-  const { row, segments, whole } = draft;
+  const { row, segments, whole, match, headNamesItem } = draft;
   const text = row.text.trim();
   const line: Told = {
-    ...draft,
-    ...{ text, style },
+    ...{ row, segments, whole, match, headNamesItem, text, style },
     words: text.split(/\s+/).length,
     names: segments.some((s) => isSure(s.match)),
     bare: !row.bullet && (whole.pieces === null || whole.article),

@@ -18,31 +18,33 @@ export const PHRASES: readonly Phrase[] = [
 /** Longer rows are prose or rubbish, and every pattern would walk through them. */
 const LONGEST = 400;
 
-/** Which of the letters a to z a text in small letters has, a bit for each: most phrases are told apart by that alone. */
-function lettersOf(small: string): number {
-  let letters = 0;
-  for (let i = 0; i < small.length; i++) {
-    const at = small.charCodeAt(i) - FIRST_LETTER;
-    if (at >= 0 && at < LETTERS) letters |= 1 << at;
-  }
-  return letters;
+/** A piece of text that phrases must hold, with their places in the table. */
+interface Held {
+  readonly text: string;
+  readonly phrases: readonly number[];
 }
-const FIRST_LETTER = "a".charCodeAt(0);
-const LETTERS = 26;
+/** What phrases must hold, by its first letter: each text is gone through once, and not once for every phrase. */
+const HELD: ReadonlyMap<string, readonly Held[]> = heldByLetter();
+function heldByLetter(): ReadonlyMap<string, readonly Held[]> {
+  const phrasesOf = new Map<string, number[]>();
+  PHRASES.forEach(({ holds = [] }, i) => {
+    for (const text of [holds].flat()) phrasesOf.set(text, [...(phrasesOf.get(text) ?? []), i]);
+  });
+  const byLetter = new Map<string, Held[]>();
+  for (const [text, phrases] of phrasesOf)
+    byLetter.set(text[0]!, [...(byLetter.get(text[0]!) ?? []), { text, phrases }]);
+  return byLetter;
+}
+const IN_ANY = PHRASES.flatMap(({ holds }, i) => (holds === undefined ? [i] : []));
 
-interface Need {
-  readonly held: string;
-  readonly letters: number;
-}
-/** One of these a text must have for a phrase; null: the phrase may be in any. */
-const NEEDS: readonly (readonly Need[] | null)[] = PHRASES.map(({ holds }) =>
-  holds === undefined ? null : [holds].flat().map((held) => ({ held, letters: lettersOf(held) })),
-);
-function hasOneOf(needs: readonly Need[] | null, small: string, letters: number): boolean {
-  if (needs === null) return true;
-  for (const need of needs)
-    if ((need.letters & letters) === need.letters && small.includes(need.held)) return true;
-  return false;
+/** Which phrases a text in small letters may have: a 1 at the place of each. */
+function mayHave(small: string): Uint8Array {
+  const may = new Uint8Array(PHRASES.length);
+  for (const i of IN_ANY) may[i] = 1;
+  for (let at = 0; at < small.length; at++)
+    for (const { text, phrases } of HELD.get(small[at]!) ?? [])
+      if (small.startsWith(text, at)) for (const i of phrases) may[i] = 1;
+  return may;
 }
 
 /** A text with its odd ways of writing put into plain ones. */
@@ -54,17 +56,14 @@ export const rephrase = remembering(
 
 function phrased(text: string): string {
   let said = text;
-  let small = text.toLowerCase();
-  let letters = lettersOf(small);
-  for (let i = 0; i < PHRASES.length; i++) {
-    if (!hasOneOf(NEEDS[i]!, small, letters)) continue;
-    const { pattern, read } = PHRASES[i]!;
+  let may = mayHave(text.toLowerCase());
+  PHRASES.forEach(({ pattern, read }, i) => {
+    if (may[i] === 0 || said.search(pattern) < 0) return;
     const now =
       typeof read === "string" ? said.replace(pattern, read) : said.replace(pattern, read);
-    if (now === said) continue;
+    if (now === said) return;
     said = now;
-    small = now.toLowerCase();
-    letters = lettersOf(small);
-  }
+    may = mayHave(now.toLowerCase());
+  });
   return said;
 }
