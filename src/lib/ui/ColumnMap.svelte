@@ -23,6 +23,7 @@
   const ROLES: readonly (readonly [ColumnRole, string])[] = [
     ["text", "the item"],
     ["quantity", "how many"],
+    ["loose", "loose ones beside packs"],
     ["size", "size"],
     ["unit", "unit or pack"],
   ];

@@ -20,8 +20,8 @@ interface Name {
 
 /** What may stand between the words of a name. */
 const SMALL_WORDS = "de|du|des|di|da|del|la|le|para|per|pour|con";
-/** "compresse (de la) gaze". */
-const BETWEEN = quick(new RegExp(`^[\\s-]+(?:(?:${SMALL_WORDS})\\s+|[dl]['’]\\s?)?$`, "iu"));
+/** "compresse (de la) gaze", "pansements (assortiment)". */
+const BETWEEN = quick(new RegExp(`^[\\s-]+\\(?(?:(?:${SMALL_WORDS})\\s+|[dl]['’]\\s?)?$`, "iu"));
 
 function wordsOf(tables: readonly WordsAbroad["names"][]): Words {
   const english = new Map<string, string>();

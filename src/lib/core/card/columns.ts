@@ -49,6 +49,7 @@ export function columnsOfCard(
 const HEADING: Readonly<Record<ColumnRole, string>> = {
   text: "Item",
   quantity: "Qty",
+  loose: "Loose",
   size: "Size",
   unit: "Unit",
   note: "Notes",

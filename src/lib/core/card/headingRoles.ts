@@ -15,6 +15,7 @@ const HEADER_ROLES: readonly (readonly [RegExp, ColumnRole])[] = [
     /^(?:qty\.?|quantity|count|amount|pieces|pcs|number|q'ty|quantities|units in kit|in kit|how many|stock|on hand|in stock|no\. of|number of pieces|total qty|packs)$/i,
     "quantity",
   ],
+  [/^(?:loose(?:\s+(?:pcs|pieces|items))?|singles?|odd\s+ones)$/i, "loose"],
   [
     /^(?:size|dimensions?|measurements?|spec|specification|format|size\/spec|variant|details?|strength)$/i,
     "size",

@@ -14,7 +14,7 @@ export const isNamed = ({ type, whole, weight }: Match): boolean =>
   (whole === 1 ? weight >= NAMES_FROM : weight >= PART.weight && whole >= PART.whole);
 
 /** An unknown name is no longer than this on a plain line, and than that on a counted one. */
-const LONGEST_NAME = { plain: 4, counted: 6 } as const;
+const LONGEST_NAME = { plain: 4, counted: 9 } as const;
 
 interface Circumstances {
   readonly segment: Segment;

@@ -200,10 +200,10 @@ export const NUMBER_RULES: readonly NumberRule[] = [
         n > 1 &&
         !/^(?:of|with|containing)$/i.test(item.word(next + 1))),
     place: (p, found) => {
-      // "2 pk gauze (2/pk)": what one pack holds is said later.
+      // "2 pk gauze (2/pk)": what one pack holds is said later; "gauze (5s) 4 pk": before.
       const { item, next } = p;
       const later = saysPerPack(item.tokens, next + 1) || item.kind(next + 1) === "slash";
-      if (later) found.outer ??= p.n;
+      if (later || found.inner !== null) found.outer ??= p.n;
       else inner(p, found);
     },
   },
@@ -237,10 +237,7 @@ export const NUMBER_RULES: readonly NumberRule[] = [
   {
     name: "packs of so many, by an s",
     example: ["4 x gauze swab, 5s", 20],
-    takes: ({ item, i }, { plain }) =>
-      plain.length > 0 &&
-      /^s$/i.test(item.word(i + 1)) &&
-      item.tokens[i + 1]!.start <= item.tokens[i]!.end + 1,
+    takes: ({ item, i }) => isPackByS(item, i),
     place: inner,
   },
   {
@@ -307,6 +304,10 @@ export const NUMBER_RULES: readonly NumberRule[] = [
   },
 ];
 
+/** "100S", "5's": a pack of so many. */
+const isPackByS = (item: Item, i: number): boolean =>
+  /^s$/i.test(item.word(i + 1)) && item.tokens[i + 1]!.start <= item.tokens[i]!.end + 1;
+
 /** "2 x 16 tablets": what the second number counts are pieces, the first packs of them. */
 const ARE_PIECES = /^(?:packs?|pks?|tablets?|tabs|caps|capsules?|pcs|pieces?|caplets?)$/i;
 
@@ -347,13 +348,14 @@ const LIQUID_PACK = /^(?:bottles?|btls?|tubes?|cans?|sprays?)$/i;
 
 const ONE_CAPITAL = quick(/^\p{Lu}$/u);
 /** Numbers that count nothing, whatever stands around: models, sizes by a letter, "the windlass one". */
-function countsNothing({ item, i, n, inside, before }: Place): boolean {
+function countsNothing({ item, i, n, inside, before, pack }: Place): boolean {
   const token = item.tokens[i]!;
   if (NOT_A_COUNT_AFTER.test(before)) return true;
-  // "No. 16 eye pads – 4": a model, where another number counts.
-  if (/^nos?$/i.test(before) && isModel(item.tokens, i)) return true;
+  // "No. 16 eye pads – 4": a model, where another number counts; not "1 no. 24-pk".
+  if (/^nos?$/i.test(before) && !PACK.test(pack) && isModel(item.tokens, i)) return true;
   // "scissors A 145", "size M 4": a letter before it makes a model of a number.
-  if (ONE_CAPITAL.test(before) && token.start - item.tokens[i - 1]!.end <= 1) return true;
+  if (ONE_CAPITAL.test(before) && token.start - item.tokens[i - 1]!.end <= 1 && !isPackByS(item, i))
+    return true;
   if (inside && n >= CONTENT_FROM && item.tokens.some((t) => LIQUID_PACK.test(t.text))) return true;
   // "(windlass one)": the one of that kind.
   if (inside && before !== "" && /^one$/i.test(token.text) && item.kind(i + 1) === "close")

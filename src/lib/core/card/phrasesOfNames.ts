@@ -113,6 +113,13 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "",
   },
   {
+    name: "area in words",
+    example: ["eye covering 2.9 sq in", "eye covering"],
+    holds: "sq",
+    pattern: /,?\s*\b\d+(?:[.,]\d+)?\s*sq\.?\s*(?:cm|mm|in(?:ch(?:es)?)?)\b\.?/gi,
+    read: "",
+  },
+  {
     name: "how long it lasts",
     example: ["glow stick, lasts 12 h", "glow stick"],
     holds: ["lasts", "burns", "glows", "good for", "up to"],
@@ -327,7 +334,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["crepe 7.5 x 3", "crepe 7.5 cm x 3"],
     holds: [".5", ",5", ".25", ",25", ".8", ",8"],
     pattern:
-      /\b(crepe|conforming|elastic|cohesive|gauze|tape|bandages?)\s+\(?(1[.,]25|2[.,]5|3[.,]8|7[.,]5|12[.,]5)\)?(?!\s*(?:cm|mm|m|in|inch|["”″]|[x×]\s*\d+\s*(?:[.,]|cm|m\b))|\d)/gi,
+      /\b(crepe|conforming|elastic|cohesive|gauze|tape|bandages?)\s+\(?(1[.,]25|2[.,]5|3[.,]8|7[.,]5|12[.,]5)\)?(?!\s*(?:cm|mm|m|in|inch|ft|feet|yd|yard|["”″]|[x×]\s*\d+\s*(?:[.,]|cm|m\b))|\d)/gi,
     read: "$1 $2 cm",
   },
   {

@@ -23,7 +23,8 @@ export const PACK_PHRASES: readonly Phrase[] = [
     name: "so many, and so many begun",
     example: ["finger dressings: 2 + 1 opened", "finger dressings: 3"],
     holds: "+",
-    pattern: /\b(\d{1,3})\s*\+\s*(\d{1,3})\s+(?:opened|open|loose|begun|started)\b/gi,
+    pattern:
+      /(?<!\b(?:of|x)\s*|×\s*)\b(\d{1,3})\s*\+\s*(\d{1,3})\s+(?:opened|open|loose|begun|started)\b/gi,
     read: (_, whole, begun) => String(Number(whole) + Number(begun)),
   },
   {
@@ -180,6 +181,27 @@ export const PACK_PHRASES: readonly Phrase[] = [
       "giu",
     ),
     read: (_, packs, each, more) => `${Number(packs) * Number(each) + Number(more)} pcs`,
+  },
+  {
+    name: "packs and so many loose",
+    example: ["plasters 2 boxes (40), 12 loose", "plasters 92 pcs"],
+    holds: ["loose", "single", "odd"],
+    pattern: new RegExp(
+      `\\b(\\d{1,3})\\s+${PACKS}\\s*(?:of\\s+|\\(\\s*)(\\d{1,3})\\s*\\)?\\s*(?:[,+&]|and|plus)\\s*(\\d{1,3})\\s+(?:singles?|loose|odd)(?:\\s+ones?)?\\s*$`,
+      "giu",
+    ),
+    read: (_, packs, each, more) => `${Number(packs) * Number(each) + Number(more)} pcs`,
+  },
+  {
+    name: "packs of a thing and so many loose",
+    example: ["2 x 20 plasters + 4 loose", "44 plasters"],
+    holds: ["loose", "single", "odd"],
+    pattern: new RegExp(
+      `^(\\W*)(\\d{1,3})\\s*(?:[x×]\\s*|${PACKS}\\s+of\\s+)(\\d{1,3})\\s+(\\p{L}[^+,;&\\d]*?)\\s*(?:[,+&]|\\band|\\bplus)\\s*(\\d{1,3})\\s+(?:singles?|loose|odd)(?:\\s+ones?)?\\s*$`,
+      "giu",
+    ),
+    read: (_, mark, packs, each, name, more) =>
+      `${mark}${Number(packs) * Number(each) + Number(more)} ${name}`,
   },
   {
     name: "so many in their pack and so many loose",

@@ -165,6 +165,17 @@ export const REMARK_PHRASES: readonly Phrase[] = [
       saysGone(remark!) || /\b(?:used|expired|torn|empty|gone)\b/i.test(remark!) ? remark! : "",
   },
   {
+    name: "what one of them is, among others",
+    example: [
+      "four dressings, one of them past its date, and a whistle",
+      "four dressings, and a whistle",
+    ],
+    holds: "one of the",
+    pattern:
+      /,\s*one\s+of\s+(?:them|these|those)\s+(?:(?:already|just|slightly|a\s+bit)\s+)?(?:past|out\s+of|in)\s+(?:its\s+|it|date)[^,;\d]*(?=[,;]|$)/gi,
+    read: "",
+  },
+  {
     name: "the date of one of them, in brackets",
     example: ["eyewash 2 (one is July 26)", "eyewash 2"],
     holds: "(",

@@ -120,7 +120,11 @@ export const PACK_SIZES: readonly {
       /\b(\d{1,4})\s*(?:-|\s)?\s*(?:per|in\s+(?:an?|the|each)|to\s+(?:an?|the|each)|\/)\s*(?:unit|pack|pk|packet|bx|btl|box|card|blister|strip|sht|sheet|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|envelope|pg|pkg|pkt|package)\b/i,
   },
   { name: "by an s", example: ["wipes 10's", 10], pattern: /\b(\d{1,3})['’]?s\b/ },
-  { name: "by a large S, last", example: ["WIPES, 10S", 10], pattern: /,\s*(\d{1,3})S\b/ },
+  {
+    name: "by a large S, last",
+    example: ["WIPES 10S", 10],
+    pattern: /,\s*(\d{1,3})S\b|\s(\d{2,3})S\s*$/,
+  },
   {
     name: "a pack by what it holds",
     example: ["wipes, 10-count", 10],
@@ -142,7 +146,7 @@ export const PACK_SIZES: readonly {
 export function innerOf(text: string, sizes = PACK_SIZES): number | null {
   for (const { pattern } of sizes) {
     const m = pattern.exec(text);
-    if (m) return Number(m[1]);
+    if (m) return Number(m[1] ?? m[2]);
   }
   return /\btwin(?:[\s-]?pack\b|\s*(?:$|[,)]))/i.test(text) ? 2 : null;
 }

@@ -1,6 +1,7 @@
 import type { CardRow } from "./cardRow.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { PLACE_WORDS } from "./placeWords.ts";
+import { PACKS } from "./phrase.ts";
 import { rephrase } from "./phrases.ts";
 import { eachSaid, FEWEST_THINGS } from "./saidAloud.ts";
 import { listsUsed, speaksOfAbsence } from "./absence.ts";
@@ -210,6 +211,20 @@ function eachAcross(row: CardRow, names: (text: string) => boolean): CardRow[] {
   return eachNamed(row, row.text.split(/\s{3,}/), names);
 }
 
+/** "shears x1 marker x1": a count with its sign ends each. */
+const COUNT_WITH_SIGN = quick(
+  new RegExp(
+    `(?<=\\p{L}\\s*[x×]\\s?\\d{1,3}|\\p{L}\\s\\d{1,3}\\s?[x×])\\s+(?=\\p{L}{3})(?!(?:${PACKS}|pairs?|pieces|tab(?:let)?s?|singles?)\\b)`,
+    "iu",
+  ),
+);
+/** The same, with nothing between, where each is surely named and counted. */
+function eachCounted(row: CardRow, names: (text: string) => boolean): CardRow[] {
+  if (row.inTable || row.quantity !== null) return [row];
+  const parts = row.text.split(COUNT_WITH_SIGN);
+  return parts.length > 1 ? eachNamed(row, parts, names) : [row];
+}
+
 /** "closure strips (10 cards of 3); gauze 10 x 10 (30)": between semicolons, each named and counted. */
 function eachClause(row: CardRow, names: (text: string) => boolean): CardRow[] {
   if (row.inTable || row.quantity !== null || !row.text.includes("; ")) return [row];
@@ -253,6 +268,7 @@ export const plainly = (
       .flatMap((line) => eachSaid(line, names))
       .flatMap((line) => eachAcross(line, names))
       .flatMap((line) => eachBetween(line, names))
+      .flatMap((line) => eachCounted(line, names))
       .flatMap((line) => eachClause(line, names))
       .flatMap((said) =>
         eachSideOfStroke(

@@ -39,8 +39,8 @@ const UNIT: Readonly<Record<string, string>> = {
   rng: "mg",
 };
 
-/** "l0 x 10 cm", "l6 x whistle": a number before the sign that multiplies it. */
-const NUMBER_TIMES = quick(/(?<![\p{L}\d|])[lLIO][\dOolLI]*\d[\dOolLI]*(?=\s*[x×]\s)/giu);
+/** "l0 x 10 cm", "l2x12cm", "l6 x whistle": a number before the sign that multiplies it. */
+const NUMBER_TIMES = quick(/(?<![\p{L}\d|])[lLIO][\dOolLI]*\d[\dOolLI]*(?=\s*[x×](?:\s|\d))/giu);
 
 /** "1O", "2O29": a digit first, then digits and their look-alikes. */
 const NUMBER = quick(/(?<![\p{L}\d|])\d[\dOolI]*[OolI][\dOolI]*(?![\p{L}\d|])/gu);
@@ -116,8 +116,8 @@ function apart(word: string, isWord: (word: string) => boolean): string {
 const SPOILT_CAPITALS = quick(
   /(?<![\p{L}\d|])(?=[\p{Lu}\d|l]*\p{Lu})[\p{Lu}\d|l]*[\d|l][\p{Lu}\d|l]*(?![\p{L}\d|])/gu,
 );
-/** "X5": five of it, and no size XS. */
-const TIMES_COUNT = /^x\d+$/i;
+/** "X5": five of it, and no size XS; "50S": fifty in a pack, and no SOS. */
+const TIMES_COUNT = /^(?:x\d+|\d+s)$/i;
 const AS_CAPITAL: Readonly<Record<string, string>> = {
   "0": "O",
   "1": "I",
@@ -141,7 +141,7 @@ function* readings(word: string): Generator<string> {
 
 /** "wlpes", "sclssors": an i that was taken for an l. */
 const L_FOR_I = quick(/(?<![\p{L}\d])\p{L}+l\p{Ll}+(?![\p{L}\d])/gu);
-const SHORTEST_WORD = 5;
+const SHORTEST_WORD = 4;
 function withI(word: string, isWord: (word: string) => boolean): string {
   if (word.length < SHORTEST_WORD || isWord(word)) return word;
   const at = [...word].flatMap((c, i) => (c === "l" && i > 0 ? [i] : []));

@@ -5,6 +5,8 @@ import type { CardRow } from "./cardRow.ts";
 import { stripPrices } from "./stripPrices.ts";
 import { quick } from "./quick.ts";
 
+const LETTER = quick(/\p{L}/u);
+const NUMBER_WITH_UNIT = quick(/^\d+(?:\s*\p{L}+)?$/u);
 /** The cells of a row by what their columns hold. */
 class Cells {
   readonly cells: readonly string[];
@@ -21,9 +23,7 @@ class Cells {
   get name(): string {
     const named = this.of("text", null);
     // A total may stand under another heading than the items.
-    return quick(/\p{L}/u).test(named)
-      ? named
-      : (this.cells.find((c) => /^\W*total\W*$/i.test(c)) ?? named);
+    return LETTER.test(named) ? named : (this.cells.find((c) => /^\W*total\W*$/i.test(c)) ?? named);
   }
   get size(): string {
     const note = this.of("note");
@@ -34,7 +34,7 @@ class Cells {
   get lastNumber(): string {
     const last = this.cells.at(-1)!;
     const isShort = this.cells.length < this.roles.length;
-    return isShort && quick(/^\d+(?:\s*\p{L}+)?$/u).test(last) ? last : "";
+    return isShort && NUMBER_WITH_UNIT.test(last) ? last : "";
   }
   /** "half empty, 55 left", "to order", "kept in the van": a remark that says how many there are. */
   get remark(): string {
@@ -57,11 +57,17 @@ export function tableRow(
   return {
     source,
     text: stripPrices(text),
-    quantity: amountOf(quantity, row.of("unit")),
+    quantity: withLoose(amountOf(quantity, row.of("unit")), row.of("loose")),
     inTable: true,
     bullet: true,
     indent: 0,
   };
+}
+
+/** "2 pack of 100" with 14 beside them: "2 pack of 100 + 14 loose"; none in packs: those that lie loose. */
+function withLoose(amount: string | null, loose: string): string | null {
+  if (!/^[1-9]\d*$/.test(loose)) return amount;
+  return amount === null || /^0\b/.test(amount) ? `${loose} pcs` : `${amount} + ${loose} loose`;
 }
 
 /** A count with its unit; a unit alone is one of it. null: neither. */

@@ -28,9 +28,9 @@ const SIZE_THEN_COUNT_TIMES = whole(
 const SIZE_BLANK_COUNT = whole(
   `(\\d+(?:[.,]\\d+)?\\s*(?:${UNIT}(?:\\s*[x×]\\s*\\d+(?:[.,]\\d+)?\\s*${UNIT})?|[x×]\\s*\\d+(?:[.,]\\d+)?\\s*${UNIT}?))\\s+(\\d{1,3})(?:\\s*(?:pcs|off|rolls?))?`,
 );
-/** "10x10 (3)": a size without its unit, told from a count by the brackets. */
+/** "10x10 (3)", "10x10 – 3": a size without its unit, told from a count by the brackets or the dash. */
 const BARE_SIZE_THEN_COUNT = whole(
-  `(\\d+(?:[.,]\\d+)?\\s*[x×]\\s*\\d+(?:[.,]\\d+)?)\\s*\\((\\d{1,3})\\)`,
+  `(\\d+(?:[.,]\\d+)?\\s*[x×]\\s*\\d+(?:[.,]\\d+)?)\\s*(?:\\(|[:–—]\\s*|\\s-\\s)(\\d{1,3})\\)?`,
 );
 const LETTER_THEN_COUNT = whole(
   `(XS|XX?L|[SML]|small|medium|large)\\s*[-–:=x×(]?\\s*(\\d{1,3}\\)?(?:\\s*(?:pairs?|prs?|pcs|packs?|off))?)`,
@@ -310,6 +310,22 @@ export const VARIANTS: readonly VariantPattern[] = [
     split: (text) => {
       const m = NAME_COUNT_BRACKETS.exec(text.trim());
       return m && whichOfThem(m[2]!, m[1]!, m[3]!);
+    },
+  },
+  {
+    name: "so many behind the name, and in brackets of which width",
+    example: [
+      "Conforming bandages – 3 (1 x 5cm, 2 x 7.5cm)",
+      ["Conforming bandages 5cm x 1 pcs", "Conforming bandages 7.5cm x 2 pcs"],
+    ],
+    split: (text) => {
+      const [, name, count, widths] = NAME_COUNT_BRACKETS.exec(text.trim()) ?? [];
+      if (name === undefined) return null;
+      const parts = eachPart(widths!, COUNT_TIMES_WIDTH, (n, width) => ({ n, width }));
+      const sum = parts?.reduce((s, p) => s + Number(p.n), 0);
+      return parts && sum === Number(count)
+        ? parts.map((p) => `${name} ${p.width} x ${p.n} pcs`)
+        : null;
     },
   },
   {
