@@ -6,10 +6,12 @@ import { COUNT_PHRASES } from "./phrasesOfCounts.ts";
 import { NAME_PHRASES } from "./phrasesOfNames.ts";
 import { PACK_PHRASES } from "./phrasesOfPacks.ts";
 import { REMARK_PHRASES } from "./phrasesOfRemarks.ts";
+import { SUM_PHRASES } from "./phrasesOfSums.ts";
 
 /** All of them in their order: a later table reads what an earlier one made. */
 export const PHRASES: readonly Phrase[] = [
   ...NAME_PHRASES,
+  ...SUM_PHRASES,
   ...PACK_PHRASES,
   ...COUNT_PHRASES,
   ...REMARK_PHRASES,

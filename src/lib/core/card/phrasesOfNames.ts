@@ -102,8 +102,8 @@ export const NAME_PHRASES: readonly Phrase[] = [
   {
     name: "gauze named by its size",
     example: ["4x4s, sterile", "4x4 gauze pads, sterile"],
-    pattern: /\b(\d{1,2})\s?[x×]\s?(\d{1,2})'?s\b/gi,
-    read: "$1x$2 gauze pads",
+    pattern: /\b(\d{1,2})\s?[x×]\s?\1'?s\b/gi,
+    read: "$1x$1 gauze pads",
   },
   {
     name: "area or least size",

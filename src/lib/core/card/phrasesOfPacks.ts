@@ -173,37 +173,6 @@ export const PACK_PHRASES: readonly Phrase[] = [
     read: "$1",
   },
   {
-    name: "packs and so many besides",
-    example: ["plasters 3 packs of 6 + 2", "plasters 20 pcs"],
-    holds: ["+", "&", "and", "plus"],
-    pattern: new RegExp(
-      `\\b(?:(\\d{1,3})\\s*(?:[x×]\\s*|${PACKS}\\s+of\\s+))(\\d{1,3})\\s*(?:\\+|&|and|plus)\\s*(\\d{1,3})(?:\\s*(?:singles?|loose|odd|extra))?\\s*$`,
-      "giu",
-    ),
-    read: (_, packs, each, more) => `${Number(packs) * Number(each) + Number(more)} pcs`,
-  },
-  {
-    name: "packs and so many loose",
-    example: ["plasters 2 boxes (40), 12 loose", "plasters 92 pcs"],
-    holds: ["loose", "single", "odd"],
-    pattern: new RegExp(
-      `\\b(\\d{1,3})\\s+${PACKS}\\s*(?:of\\s+|\\(\\s*)(\\d{1,3})\\s*\\)?\\s*(?:[,+&]|and|plus)\\s*(\\d{1,3})\\s+(?:singles?|loose|odd)(?:\\s+ones?)?\\s*$`,
-      "giu",
-    ),
-    read: (_, packs, each, more) => `${Number(packs) * Number(each) + Number(more)} pcs`,
-  },
-  {
-    name: "packs of a thing and so many loose",
-    example: ["2 x 20 plasters + 4 loose", "44 plasters"],
-    holds: ["loose", "single", "odd"],
-    pattern: new RegExp(
-      `^(\\W*)(\\d{1,3})\\s*(?:[x×]\\s*|${PACKS}\\s+of\\s+)(\\d{1,3})\\s+(\\p{L}[^+,;&\\d]*?)\\s*(?:[,+&]|\\band|\\bplus)\\s*(\\d{1,3})\\s+(?:singles?|loose|odd)(?:\\s+ones?)?\\s*$`,
-      "giu",
-    ),
-    read: (_, mark, packs, each, name, more) =>
-      `${mark}${Number(packs) * Number(each) + Number(more)} ${name}`,
-  },
-  {
     name: "so many in their pack and so many loose",
     example: ["plasters 20 in box, 5 loose", "plasters 25 pcs"],
     holds: "loose",

@@ -1,0 +1,199 @@
+import { NUMBER_WORDS } from "./numberWords.ts";
+import { PACK, PACKS, valueOf, type Phrase } from "./phrase.ts";
+
+/** Ways of writing sums: several packs, what lies loose beside them, what is there beside what should be. */
+
+const N = `(?:${NUMBER_WORDS})`;
+const AND = "\\s*(?:,\\s*)?(?:\\+|&|\\band|\\bplus|,)\\s*";
+const FULL = "(?:(?:full|whole|unopened|sealed|new|complete)\\s+)?";
+const LOOSE = "(?:singles?|loose|odd|single\\s+ones)(?:\\s+ones?)?";
+
+/** Things that lie in packs by the dozen and are smaller than a hand: two numbers behind their name are no size. */
+const IN_PACKS =
+  "(?:plasters|tablets?|tabs|capsules?|caps|lozenges|sachets|wipes|safety\\s+pins|paracetamol|ibuprofen|aspirin)";
+/** Fewer may be the side of a large plaster, in cm. */
+const FEWEST_IN_PACK = 15;
+
+/** What is said before the number that there is, and before the one that there should be. */
+const HAVE =
+  "(?:have|held|holds?|got|actual(?:ly)?|are|is|in\\s+stock|on\\s+hand|found|here|there\\s+(?:is|are))";
+const WANT =
+  "(?:needs?|needed|min(?:imum)?|req(?:['’]?d|uired|uires)?|targets?|par|want(?:s|ed)?|should\\s+(?:be|have))";
+
+const inAll = (...packs: readonly (readonly [string, string])[]): number =>
+  packs.reduce((sum, [count, each]) => sum + valueOf(count) * valueOf(each), 0);
+
+/** An ordered table: an earlier phrase may make what a later one reads. */
+export const SUM_PHRASES: readonly Phrase[] = [
+  {
+    name: "how many there are, and how many there should be",
+    example: ["plasters have 5 need 10", "plasters 5"],
+    holds: ["need", "min", "req", "target", "par", "want", "should"],
+    pattern: new RegExp(
+      `\\b${HAVE}\\s*:?\\s*(\\d{1,3})\\s*[,;/(]?\\s*${WANT}\\s*:?\\s*\\d{1,3}\\b\\)?`,
+      "giu",
+    ),
+    read: "$1",
+  },
+  {
+    name: "how many there should be, and how many there are",
+    example: ["plasters should be 10, are 5", "plasters 5"],
+    holds: ["need", "min", "req", "target", "par", "want", "should"],
+    pattern: new RegExp(
+      `\\b${WANT}\\s*:?\\s*\\d{1,3}\\s*[,;/]?\\s*(?:but\\s+)?${HAVE}\\s*:?\\s*(?:only\\s+)?(\\d{1,3})\\b`,
+      "giu",
+    ),
+    read: "$1",
+  },
+  {
+    name: "how many there should be, said behind, and how many there are",
+    example: ["plasters 10 reqd, 5 held", "plasters 5"],
+    holds: ["req", "need", "want"],
+    pattern:
+      /\b\d{1,3}\s*(?:req['’]?d|required|needed|wanted)\s*[,;/]\s*(?:only\s+)?(\d{1,3})\s*(?:held|here|there|found|present|in\s+stock|on\s+hand|got)?(?=\s*(?:[.)]|$))/gi,
+    read: "$1",
+  },
+  {
+    name: "what became of so many, behind an arrow",
+    example: ["plasters 10 -> 5", "plasters 5"],
+    holds: ["->", "=>", "→"],
+    pattern: /(?<=\p{L}\s*:?\s*)\b\d{1,3}\s*(?:->|=>|→)\s*(\d{1,3})\s*$/gu,
+    read: "$1",
+  },
+  {
+    name: "topped up",
+    example: ["plasters 5, topped up to 10", "plasters 10"],
+    holds: "up to",
+    pattern: /\b\d{1,3}\s*[,;(–-]?\s*(?:topped|made|filled)\s+up\s+to\s+(\d{1,3})\b\)?/gi,
+    read: "$1",
+  },
+  {
+    name: "from so many to so many",
+    example: ["plasters 15 to 20", "plasters 15"],
+    holds: " to ",
+    pattern: /(?<=\p{L}[^\d]*\s)(\d{1,3})\s+to\s+(\d{1,3})\s*$/gu,
+    read: (all, least, most) => (Number(least) < Number(most) ? least! : all!),
+  },
+  {
+    name: "so many, some of them used",
+    example: ["plasters: 20, 13 used", "plasters: 7"],
+    holds: "used",
+    pattern:
+      /(?<=\p{L}\s*:?\s*)(?<!\bof\s+)\b(\d{1,3})\s*[,(–-]\s*(\d{1,3})\s+(?:are\s+)?used(?:\s+up)?\)?\s*$/giu,
+    read: (all, full, used) =>
+      Number(used) < Number(full) ? String(Number(full) - Number(used)) : all!,
+  },
+  {
+    name: "a pack of so many, with what remains of it",
+    example: ["plasters box of 20 (7 remaining)", "plasters 7"],
+    holds: ["remain", "still there", "to go"],
+    pattern: new RegExp(
+      `\\b(?:(?:1|one|an?)\\s+)?${PACK}\\s+of\\s+${N}\\s*[,(–-]\\s*(\\d{1,3})\\s+(?:remain(?:ing|s)?|still\\s+there|to\\s+go)\\)?`,
+      "giu",
+    ),
+    read: "$1",
+  },
+  {
+    name: "full packs, and one with so many",
+    example: ["plasters: 2 full boxes of 20, 1 part box (7)", "plasters: 47 pcs"],
+    holds: ["one", "part", "open", "half", "start", "begun"],
+    pattern: new RegExp(
+      `\\b(${N})\\s+${FULL}${PACKS}\\s+of\\s+(${N})${AND}(?:(?:1|one|an?)\\s+)?(?:(?:part(?:ial|ly)?|open(?:ed)?|half(?:[- ]full)?|started|begun|other)\\b\\s*)?(?:used\\s+)?(?:${PACK}\\s*)?(?:with|of|holding|\\()\\s*(?:only\\s+)?(\\d{1,3})(?:\\s+left)?\\)?`,
+      "giu",
+    ),
+    read: (_, packs, each, more) => `${inAll([packs!, each!], ["1", more!])} pcs`,
+  },
+  {
+    name: "packs and so many besides",
+    example: ["plasters 3 packs of 6 + 2", "plasters 20 pcs"],
+    holds: ["+", "&", "and", "plus"],
+    pattern: new RegExp(
+      `\\b(?:(\\d{1,3})\\s*(?:[x×]\\s*|${FULL}${PACKS}\\s+of\\s+))(\\d{1,3})\\s*,?\\s*(?:\\+|&|and|plus)\\s*(\\d{1,3})(?:\\s*(?:${LOOSE}|extra))?\\s*$`,
+      "giu",
+    ),
+    read: (_, packs, each, more) => `${inAll([packs!, each!], ["1", more!])} pcs`,
+  },
+  {
+    name: "packs and so many loose",
+    example: ["plasters 2 boxes (40), 12 loose", "plasters 92 pcs"],
+    holds: ["loose", "single", "odd"],
+    pattern: new RegExp(
+      `\\b([2-9]|\\d{2,3})\\s+${FULL}${PACKS}\\s*(?:of\\s+|\\(\\s*)(\\d{1,3})\\s*\\)?${AND}(\\d{1,3})\\s+${LOOSE}\\s*$`,
+      "giu",
+    ),
+    read: (_, packs, each, more) => `${inAll([packs!, each!], ["1", more!])} pcs`,
+  },
+  {
+    name: "packs of a thing and so many loose",
+    example: ["2 x 20 plasters + 4 loose", "44 plasters"],
+    holds: ["loose", "single", "odd"],
+    pattern: new RegExp(
+      `^(\\W*)(\\d{1,3})\\s*(?:[x×]\\s*|${FULL}${PACKS}\\s+of\\s+)(\\d{1,3})\\s+(\\p{L}[^+,;&\\d]*?)${AND}(\\d{1,3})\\s+${LOOSE}\\s*$`,
+      "giu",
+    ),
+    read: (_, mark, packs, each, name, more) =>
+      `${mark}${inAll([packs!, each!], ["1", more!])} ${name}`,
+  },
+  {
+    name: "packs of two sizes",
+    example: ["plasters 2 x 20, 1 x 7", "plasters 47 pcs"],
+    holds: ["x", "×"],
+    pattern: new RegExp(
+      `(?<=\\b${IN_PACKS}\\b[^\\d]*)\\b(\\d{1,2})\\s*[x×]\\s*(\\d{1,3})${AND}(\\d{1,2})\\s*[x×]\\s*(\\d{1,3})\\s*$`,
+      "giu",
+    ),
+    read: (_, packs, each, others, inOther) => `${inAll([packs!, each!], [others!, inOther!])} pcs`,
+  },
+  {
+    name: "packs of what lies in packs",
+    example: ["plasters 3x20", "plasters 60 pcs"],
+    holds: ["x", "×"],
+    pattern: new RegExp(
+      `(?<=\\b${IN_PACKS}\\b[^\\d]*)\\b(\\d{1,2})\\s*[x×]\\s*(\\d{2,3})(?:['’]?s)?\\s*$`,
+      "giu",
+    ),
+    read: (all, packs, each) =>
+      Number(each) >= FEWEST_IN_PACK ? `${inAll([packs!, each!])} pcs` : all!,
+  },
+  {
+    name: "so many, so many and so many",
+    example: ["plasters 20 + 20 + 7", "plasters 47"],
+    holds: "+",
+    pattern: /(?<=\p{L}[^\d]*\s)\d{1,3}(?:\s*\+\s*\d{1,3}){2,5}\s*$/gu,
+    read: (all) => String(all!.split("+").reduce((sum, n) => sum + Number(n), 0)),
+  },
+  {
+    name: "packs, and how many are in each",
+    example: ["plasters, three boxes, 20 in each", "plasters, three boxes of 20"],
+    holds: ["in each", "each with", "each of"],
+    pattern: new RegExp(
+      `\\b(${N}\\s+${PACKS})\\s*,\\s*(?:(${N})\\s+in\\s+each|each\\s+(?:with|of)\\s+(${N}))\\b`,
+      "giu",
+    ),
+    read: (_, packs, each, with_) => `${packs} of ${each ?? with_}`,
+  },
+  {
+    name: "a pack with its size, and how many",
+    example: ["plasters, pack size 20, qty 3", "plasters, pack of 20, qty 3"],
+    holds: "pack size",
+    pattern: /\bpack\s+size:?\s*(?:of\s+)?(\d{1,3})\b/gi,
+    read: "pack of $1",
+  },
+  {
+    name: "a pack in brackets with what it holds, and how many",
+    example: ["plasters (box 20) 3", "plasters 3 boxes of 20"],
+    holds: "(",
+    pattern: new RegExp(
+      `\\(\\s*${PACK}\\s+(?:of\\s+)?(\\d{1,3})\\s*\\)\\s*(?:[-–:x×]\\s*)?(\\d{1,3})\\s*$`,
+      "giu",
+    ),
+    read: "$2 boxes of $1",
+  },
+  {
+    name: "so many to a pack, times packs",
+    example: ["plasters 100ct x2", "plasters 2 packs of 100"],
+    holds: ["ct", "count"],
+    pattern: /\b(\d{2,3})\s?-?(?:ct|count)\s*[x×]\s?(\d{1,2})\s*$/gi,
+    read: "$2 packs of $1",
+  },
+];
