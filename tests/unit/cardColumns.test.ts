@@ -176,3 +176,15 @@ describe("rows with strokes between their cells", () => {
       counted(`Item / Should be / Is / Action\n${rows}\nWhistle / torch\nsling 1`).length,
     ).to.be.greaterThan(2));
 });
+
+describe("a column of what lies loose", () => {
+  const read = (...rows: readonly string[]) =>
+    readCard(
+      ["Item;Pack size;Packs;Loose", ...rows].join("\n"),
+      vocabularyOf(NAMED_CATALOGUE),
+    ).entries.map((e) => e.pieces);
+  it("is added to what the packs hold: 2 × 20 + 4, no packs and 7, 1 × 10 and none", () =>
+    expect(read("Plasters;20;2;4", "Antiseptic wipes;10;0;7", "Eye pads;10;1;0")).to.deep.equal([
+      44, 7, 10,
+    ]));
+});

@@ -434,3 +434,43 @@ describe("lines that list nothing", () => {
       expect(readCard(card, vocabulary).entries.map((e) => e.pieces)).to.deep.equal([6, 2, 1, 10]);
     });
 });
+
+describe("numbers before the lines", () => {
+  const read = (...lines: readonly string[]) =>
+    readCard(lines.join("\n"), vocabulary).entries.map((e) => `${e.pieces} ${e.itemType}`);
+  it("count, where they go up and down", () =>
+    expect(read("5: plasters", "2: eye pads", "10: antiseptic wipes")).to.deep.equal([
+      "5 adhesive-strip",
+      "2 eye-pad",
+      "10 antiseptic-wipe",
+    ]));
+  it("count nothing where they go up by one, begin anew, or a line was taken out", () => {
+    const one = ["1 adhesive-strip", "1 eye-pad", "1 antiseptic-wipe"];
+    expect(read("1. plasters", "2. eye pads", "3. antiseptic wipes")).to.deep.equal(one);
+    expect(read("1. plasters", "2. eye pads", "1. antiseptic wipes")).to.deep.equal(one);
+    expect(read("1. plasters", "2. eye pads", "4. antiseptic wipes")).to.deep.equal(one);
+  });
+  it("count nothing where the lines have counts of their own", () =>
+    expect(read("9. plasters x 5", "4. eye pads x 2", "7. whistle x 1")).to.deep.equal([
+      "5 adhesive-strip",
+      "2 eye-pad",
+      "1 whistle",
+    ]));
+  it("and of two lines nothing is told", () =>
+    expect(read("5: plasters", "2: eye pads")).to.deep.equal(["1 adhesive-strip", "1 eye-pad"]));
+});
+
+describe("a till's line", () => {
+  const read = (text: string) =>
+    readCard(`FOIL BLANKET      1 @ 2.00     2.00\n${text}`, vocabulary)
+      .entries.slice(1)
+      .map((e) => `${e.pieces} ${e.itemType}`);
+  it("has how many were charged for before the price of one", () =>
+    expect(read("BLUE PLASTERS 100S       2 @ 4.50     9.00")).to.deep.equal([
+      "200 adhesive-strip",
+    ]));
+  it("with a sum that is another, is no such line", () =>
+    expect(read("CREPE BANDAGE      2 x 4.50     7.00")).to.not.deep.equal(["2 elastic-bandage"]));
+  it("of how it was paid lists nothing", () =>
+    expect(read("CARD PAYMENT THANK YOU")).to.deep.equal([]));
+});

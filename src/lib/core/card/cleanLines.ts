@@ -2,6 +2,7 @@ import { decodeHTML } from "entities";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { fieldsAsList, objectsAsList } from "./objects.ts";
+import { numbersAsCounts } from "./listNumbers.ts";
 import { listsSomething, withoutTimes } from "./leads.ts";
 import { receiptCounts } from "./receipt.ts";
 import { withoutWeights } from "./weighed.ts";
@@ -18,10 +19,15 @@ const each =
   (lines) =>
     lines.map((line) => (line.length > LONGEST_LINE ? line : change(line)));
 
+/** `<del>2 eye pads</del>` */
+const STRUCK_TAGS = /<(del|s|strike)(?:\s[^<>]*)?>([^<>]*)<\/\1>/gi;
 /** `<li>4 &times; wipes</li>` → `4 × wipes`; a page saved or copied with its markup. */
 const withoutTags: Step = each((line) =>
   /<\/?[a-z][^<>]*>|&(?:#\d+|[a-z]+);/i.test(line)
-    ? decodeHTML(line.replace(/<\/?[a-z][^<>]*>/gi, " ")).replace(/\u00a0/g, " ")
+    ? decodeHTML(line.replace(STRUCK_TAGS, "~~$2~~").replace(/<\/?[a-z][^<>]*>/gi, " ")).replace(
+        /\u00a0/g,
+        " ",
+      )
     : line,
 );
 
@@ -198,6 +204,7 @@ const STEPS: readonly Step[] = [
   withoutAnswers,
   receiptCounts,
   talliesAsCounts,
+  numbersAsCounts,
   withoutQuotes,
   withoutGlue,
   withoutTags,

@@ -248,7 +248,8 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     example: ["plasters 7, 1 missing", "plasters 6"],
     holds: ["missing", "gone"],
     pattern: /\b(\d{1,3})(?<=\p{L}{3}.*)\s*[,;(–-]?\s*(\d{1,3})\s+(?:missing|gone)\)?\s*$/giu,
-    read: (all, n, gone) => (Number(gone) < Number(n) ? String(Number(n) - Number(gone)) : all!),
+    read: (all, n, gone) =>
+      valueOf(gone!) < Number(n) ? String(Number(n) - valueOf(gone!)) : all!,
   },
   {
     name: "so many full, and so many begun",

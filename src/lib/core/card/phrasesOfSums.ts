@@ -84,6 +84,23 @@ export const SUM_PHRASES: readonly Phrase[] = [
       Number(used) < Number(full) ? String(Number(full) - Number(used)) : all!,
   },
   {
+    name: "another so many",
+    example: ["another 2 eye pads", "2 eye pads"],
+    holds: "another ",
+    pattern: /\banother\s+(?=\d|(?:two|three|four|five|six)\b)/gi,
+    read: "",
+  },
+  {
+    name: "how many are short",
+    example: ["eye pads 2 (one short)", "eye pads 2"],
+    holds: ["short", "too few"],
+    pattern: new RegExp(
+      `(?<=\\d)\\s*[,(–-]\\s*(?:${NUMBER_WORDS})\\s+(?:short|too\\s+few)\\)?`,
+      "giu",
+    ),
+    read: "",
+  },
+  {
     name: "a pack of so many, with what remains of it",
     example: ["plasters box of 20 (7 remaining)", "plasters 7"],
     holds: ["remain", "still there", "to go"],
@@ -114,6 +131,16 @@ export const SUM_PHRASES: readonly Phrase[] = [
     read: (_, packs, each, more) => `${inAll([packs!, each!], ["1", more!])} pcs`,
   },
   {
+    name: "a pack and so many loose",
+    example: ["plasters box of 20 + 5 loose", "plasters 25 pcs"],
+    holds: ["loose", "single", "odd"],
+    pattern: new RegExp(
+      `(?<!\\d\\s*(?:[x×]\\s*)?)(?:\\b(?:1|one|an?)\\s+)?\\b${FULL}${PACK}\\s+of\\s+(\\d{1,3})${AND}(\\d{1,3})\\s+${LOOSE}\\b`,
+      "giu",
+    ),
+    read: (_, each, more) => `${inAll(["1", each!], ["1", more!])} pcs`,
+  },
+  {
     name: "packs and so many loose",
     example: ["plasters 2 boxes (40), 12 loose", "plasters 92 pcs"],
     holds: ["loose", "single", "odd"],
@@ -139,7 +166,7 @@ export const SUM_PHRASES: readonly Phrase[] = [
     example: ["plasters 2 x 20, 1 x 7", "plasters 47 pcs"],
     holds: ["x", "×"],
     pattern: new RegExp(
-      `(?<=\\b${IN_PACKS}\\b[^\\d]*)\\b(\\d{1,2})\\s*[x×]\\s*(\\d{1,3})${AND}(\\d{1,2})\\s*[x×]\\s*(\\d{1,3})\\s*$`,
+      `(?<=(?:\\b${IN_PACKS}|\\d\\s?(?:cm|mm|mg|ml))\\b[^\\d]*)\\b(\\d{1,2})\\s*[x×]\\s*(\\d{1,3})${AND}(\\d{1,2})\\s*[x×]\\s*(\\d{1,3})\\s*$`,
       "giu",
     ),
     read: (_, packs, each, others, inOther) => `${inAll([packs!, each!], [others!, inOther!])} pcs`,

@@ -44,6 +44,9 @@ export function plainRow(line: string, source: number): CardRow {
   return { source, text: stripPrices(named), quantity, inTable: false, bullet, indent };
 }
 
+/** "eye pads –": a dash in the place of the count. */
+const DASH_LAST = quick(/^(.*\p{L}\)?)\s+([-–—])\s*$/u);
+
 /** "3", "2 x 20"; a year is no count. */
 const COUNT = /^(?!(?:19|20)\d\d$)\d{1,4}(?:\s*[x×]\s*\d{1,4})?$/;
 
@@ -54,6 +57,8 @@ const NAME_WITH_NUMBER = quick(/\p{L}.*\d/u);
  * as columns do; nor where the name is of several things.
  */
 function countApart(text: string): readonly [string, string] | null {
+  const none = DASH_LAST.exec(text);
+  if (none) return [none[1]!, none[2]!];
   const [, named, gap, count] =
     /^(.*[^\s:])(\s{2,}|\t|:\s+|\s+[-–=]\s+)(\d[\dx×\s]*)$/.exec(text) ?? [];
   if (named === undefined || count === undefined || !COUNT.test(count)) return null;

@@ -314,5 +314,5 @@ const endsBlock = (
   previous: CardRow | undefined,
 ) => previous !== undefined && previous.source !== block.source && row.source - previous.source > 1;
 
-const NOUGHT = quick(/^\s*(?:0+(?:\s+\p{L}.*)?|nil|none|zero|-|—|n\/a)\s*$/iu);
+const NOUGHT = quick(/^\s*(?:0+(?:\s+\p{L}.*)?|nil|none|zero|[-–—]|n\/a)\s*$/iu);
 const quantityIsNought = (quantity: string) => NOUGHT.test(quantity);
