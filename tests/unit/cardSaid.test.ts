@@ -164,6 +164,153 @@ const WAYS: Readonly<Record<number, readonly string[]>> = {
   "200": ["plasters 2 x 100 ct", "plasters 100ct x2", "2 boxes plasters 100ct"],
 };
 
+/** Ways to write a number and a size in mm, by what they are of: 1 in is 25.4 mm, 1 yd 914.4 mm, half millimetres up. */
+const SIZED: readonly {
+  readonly type: string;
+  readonly pieces: number;
+  readonly sizeMm: readonly number[];
+  readonly lines: readonly string[];
+}[] = [
+  {
+    type: "elastic-bandage",
+    pieces: 2,
+    sizeMm: [75, 4000],
+    lines: [
+      "crepe bandage 7.5cm x 4m x 2",
+      "2 crepe bandages 7.5 cm x 4 m",
+      "crepe bandage 7,5 cm x 4 m, 2",
+      "2x crepe bandage (7.5cm x 4m)",
+      "crepe bandage 7.5cmx4m (2)",
+      "crepe bandage 75mm x 4m - 2",
+      "crepe bandage 75 mm × 4 m: 2",
+      "crepe bandage, 7.5 cm wide, 4 m long, qty 2",
+      "crepe bandage width 7.5cm length 4m x2",
+      "crepe bandage 4m x 7.5cm ×2",
+      "crepe bandage 4 m long 7.5 cm wide (2)",
+      "2 7.5cm x 4m crepe bandages",
+      "2 × 7.5 cm × 4 m crepe bandage",
+      "two crepe bandages, 7.5 cm by 4 metres",
+      "crepe bandage 7.5cm by 4m, two of",
+      "crepe bandage 7.5x400cm x2",
+      "crepe bandage 7.5 x 400 cm (2)",
+      "crepe bandage W7.5cm L4m x 2",
+      "crepe bandage 7.5cm/4m x2",
+      "crepe bandage 7.5cm*4m*2",
+      "crepe bandage 7.5 cm. x 4 mtr. 2 no.",
+    ],
+  },
+  {
+    type: "gauze-pad",
+    pieces: 5,
+    sizeMm: [100, 100],
+    lines: [
+      "gauze pads 10 x 10 cm x 5",
+      "5 gauze pads 10x10",
+      "gauze pads 10×10cm – 5",
+      "gauze pads (10cm x 10cm) 5",
+      "gauze pads 10cm sq x5",
+      "gauze pads 10cm square (5)",
+      "gauze pads 100mm x 100mm x 5",
+      "gauze pads 100 x 100 mm (5)",
+      "gauze pads 10 by 10, 5 of",
+      "five 10 cm x 10 cm gauze pads",
+      "5 10x10cm gauze pads",
+      "gauze pads, 10 cm by 10 cm, x 5",
+      "gauze pads 10*10 5pcs",
+      "gauze pads size 10x10 qty 5",
+      "5 off gauze pads 10 X 10 CM",
+      "gauze pads [10x10cm] [5]",
+      "gauze pads 10 x 10 – five",
+    ],
+  },
+  {
+    type: "medical-tape",
+    pieces: 3,
+    sizeMm: [25, 9144],
+    lines: [
+      "tape 1 inch x 10 yards x 3",
+      "3 rolls tape 1in x 10yd",
+      'tape 1" x 10 yd (3)',
+      "tape 1'' x 10yds - 3",
+      "tape, 1-inch, 10 yards, 3 rolls",
+      "3 tapes 1 in. x 10 yds.",
+      "tape 1” × 10 yd: 3",
+      '1" x 10yd tape x3',
+      "tape 1inX10yd qty 3",
+      "three rolls of 1 inch by 10 yard tape",
+    ],
+  },
+  {
+    type: "triangular-bandage",
+    pieces: 4,
+    sizeMm: [960, 960, 1360],
+    lines: [
+      "triangular bandage 96 x 96 x 136 cm x 4",
+      "4 triangular bandages (96x96x136cm)",
+      "triangular bandages 96cm x 96cm x 136cm - 4",
+      "triangular bandage 960x960x1360mm (4)",
+    ],
+  },
+  {
+    type: "elastic-bandage",
+    pieces: 2,
+    sizeMm: [76],
+    lines: [
+      'elastic bandage 3" - 2',
+      "elastic bandage 3 in (2)",
+      "2 elastic bandages 3 inch",
+      "3-inch elastic bandage x 2",
+      "elastic bandage, three inch, two",
+      "elastic bandage 3in. x2",
+    ],
+  },
+  {
+    type: "pressure-bandage",
+    pieces: 2,
+    sizeMm: [114],
+    lines: [
+      'pressure bandage 4 1/2" x 2',
+      "pressure bandage 4½ in - 2",
+      "2 pressure bandages 4-1/2 inch",
+      'pressure bandage 4.5" (2)',
+      "two 4 1/2 in pressure bandages",
+    ],
+  },
+  {
+    type: "medical-tape",
+    pieces: 3,
+    sizeMm: [25],
+    lines: [
+      "tape 2.5 x 3",
+      "tape 2.5cm 3",
+      "3 tape 2.5cm",
+      "tape (2.5) x 3",
+      "tape 2,5 cm – 3 Stk",
+      "tape 25mm 3 rolls",
+      "tape 2.5 cm wide x 3",
+      "tape 2.5cm, x3",
+    ],
+  },
+  {
+    type: "roller-bandage",
+    pieces: 6,
+    sizeMm: [100],
+    lines: [
+      "roller bandage 10cm 6",
+      "roller bandages 10 cm (6)",
+      "roller bandage 6 x 10cm",
+      "6x10cm roller bandages",
+      "roller bandage 6 @ 10cm",
+      "roller bandages (6 x 10 cm)",
+      "10 cm roller bandages, 6",
+      "6 10cm roller bandages",
+      "roller bandage 10cm (pack of 6)",
+      "roller bandage 10 cm – 1 pack of 6",
+      "roller bandages: six 10cm",
+    ],
+  },
+];
+
 /** Ways to say that there are none. */
 const GONE: readonly string[] = [
   "eye pads: still to get",
@@ -342,4 +489,19 @@ describe("what a line says is not there", () => {
 
 describe("what is there, with a remark", () => {
   for (const line of HERE) it(line, () => expect(piecesOn(line, "eye-pad")).to.equal(2));
+});
+
+describe("a number and a size on one line", () => {
+  for (const { type, pieces, sizeMm, lines } of SIZED)
+    it(`${pieces} of ${sizeMm.join(" x ")} mm, in ${lines.length} ways`, () => {
+      for (const line of lines) {
+        const card = ["foil blankets x 4", "eye pads x 2", line, "plasters x 20", "whistle x 1"];
+        const { entries } = readCard(card.join("\n"), vocabulary);
+        const said = entries.filter((e) => e.source === 3);
+        expect(
+          said.map((e) => ({ type: e.itemType, pieces: e.pieces, sizeMm: e.sizeMm })),
+          line,
+        ).to.deep.equal([{ type, pieces, sizeMm }]);
+      }
+    });
 });

@@ -347,21 +347,25 @@ const CONTENT_FROM = 50;
 const LIQUID_PACK = /^(?:bottles?|btls?|tubes?|cans?|sprays?)$/i;
 
 const ONE_CAPITAL = quick(/^\p{Lu}$/u);
+/** A number that names a model: "No. 16 eye pads – 4", "scissors A 145", "2 dressings (No 8)". */
+function namesModel({ item, i, inside, before, pack }: Place): boolean {
+  if (/^no$/i.test(before) && inside) return true;
+  // Not "1 no. 24-pk", which counts.
+  if (/^nos?$/i.test(before)) return !PACK.test(pack) && isModel(item.tokens, i);
+  // "size M 4" too; not "gloves M 100S".
+  const isClose = item.tokens[i]!.start - (item.tokens[i - 1]?.end ?? 0) <= 1;
+  return ONE_CAPITAL.test(before) && isClose && !isPackByS(item, i);
+}
+
 /** Numbers that count nothing, whatever stands around: models, sizes by a letter, "the windlass one". */
-function countsNothing({ item, i, n, inside, before, pack }: Place): boolean {
-  const token = item.tokens[i]!;
-  if (NOT_A_COUNT_AFTER.test(before)) return true;
-  // "No. 16 eye pads – 4": a model, where another number counts; not "1 no. 24-pk".
-  if (/^nos?$/i.test(before) && !PACK.test(pack) && isModel(item.tokens, i)) return true;
-  // "scissors A 145", "size M 4": a letter before it makes a model of a number.
-  if (ONE_CAPITAL.test(before) && token.start - item.tokens[i - 1]!.end <= 1 && !isPackByS(item, i))
-    return true;
+function countsNothing(place: Place): boolean {
+  const { item, i, n, inside, before } = place;
+  if (NOT_A_COUNT_AFTER.test(before) || namesModel(place)) return true;
   if (inside && n >= CONTENT_FROM && item.tokens.some((t) => LIQUID_PACK.test(t.text))) return true;
   // "(windlass one)": the one of that kind.
-  if (inside && before !== "" && /^one$/i.test(token.text) && item.kind(i + 1) === "close")
-    return true;
-  // "2 dressings (No 8)": a model.
-  return inside && /^no$/i.test(before);
+  return (
+    inside && before !== "" && /^one$/i.test(item.tokens[i]!.text) && item.kind(i + 1) === "close"
+  );
 }
 
 function placeOf(item: Item, i: number, n: number): Place {

@@ -70,6 +70,29 @@ export const NAME_PHRASES: readonly Phrase[] = [
       `${sides}${unitOfCloth(Math.max(...lengths.slice(0, 3).map(Number)))}`,
   },
   {
+    name: "sides by their letter",
+    example: ["crepe bandage W7.5cm L4m", "crepe bandage 7.5cm x 4m"],
+    holds: "w",
+    pattern:
+      /\bW\s?(\d+(?:[.,]\d+)?\s?(?:mm|cm|in))\s*[x×,/]?\s*[LH]\s?(\d+(?:[.,]\d+)?\s?(?:mm|cm|m|in|ft|yd)s?)\b/gi,
+    read: "$1 x $2",
+  },
+  {
+    name: "a size, said to be one",
+    example: ["gauze pads size 10x10 qty 5", "gauze pads 10x10 qty 5"],
+    holds: "size",
+    pattern: /\bsize:?\s+(?=\d+(?:[.,]\d+)?\s*(?:cm|mm|in)?\s*[x×]\s*\d)/gi,
+    read: "",
+  },
+  {
+    name: "so many times the width of what comes on a roll",
+    example: ["roller bandage 6 x 10cm", "roller bandage 10cm x 6 pcs"],
+    holds: ["bandage", "wrap"],
+    pattern:
+      /\b((?:roller|crepe|conforming|elastic|cohesive)\s+(?:bandages?|wraps?))\s+\(?(\d{1,2})\s*[x×]\s*((?:2[.,]5|5|6|7[.,]5|8|10|12|15)\s?cm)\)?\s*$/gi,
+    read: "$1 $3 x $2 pcs",
+  },
+  {
     name: "a square's one side",
     example: ["swabs 7.5 cm sq", "swabs 7.5 x 7.5 cm"],
     holds: ["sq"],
