@@ -95,7 +95,11 @@ class RowReader {
       .map((l) => header.split(l))
       .filter((cells) => cells.length >= 2);
     const names = header.split(line);
-    const counted = withOneCount(withQuantity(withoutDates(header, rows), names, rows), rows);
+    const counted = withOneCount(
+      withQuantity(withoutDates(header, rows), names, rows),
+      names,
+      rows,
+    );
     return withContent(counted, names, rows, this.#isName);
   }
 
@@ -311,9 +315,23 @@ function withQuantity(table: Table, names: readonly string[], rows: Rows): Table
   return { ...table, roles: table.roles.map((r, at) => (at === unclear ? "quantity" : r)) };
 }
 
+const COUNTS_PACKS = /^(?:packs|boxes|pks|no\.?\s+of\s+(?:packs|boxes))$/i;
+const COUNTS_PIECES =
+  /^(?:pieces|pcs|total(?:\s+(?:pieces|pcs|qty|units))?|in\s+all|loose\s+total)$/i;
+/** "Pack; Packs; Pieces": where pieces are counted, what a pack holds and how many there are say nothing more. */
+function withoutPacks(roles: Table["roles"], names: readonly string[]): Table["roles"] {
+  const headed = (by: RegExp) =>
+    names.findIndex((name, at) => roles[at] === "quantity" && by.test(name.trim()));
+  const packs = headed(COUNTS_PACKS);
+  const pieces = headed(COUNTS_PIECES);
+  if (packs < 0 || pieces < 0) return roles;
+  return roles.map((r, at) => (at === packs || r === "unit" ? "skip" : r));
+}
+
 /** "Qty ordered; Qty received": of several columns that count one thing the last holds, and the reader asks. */
-function withOneCount(table: Table, rows: Rows): Table {
-  const { roles } = table;
+function withOneCount(table: Table, names: readonly string[], rows: Rows): Table {
+  const roles = withoutPacks(table.roles, names);
+  if (roles !== table.roles) return { ...table, roles };
   const counts = roles.flatMap((r, i) => (r === "quantity" ? [i] : []));
   if (counts.length < 2 || roles.filter((r) => r === "text").length !== 1) return table;
   // "Qty … Amount": what is paid is no count.

@@ -229,7 +229,10 @@ function numberAt(text: string): { value: number; length: number } | null {
       value: Number(mixed[1]) + Number(mixed[2]) / Number(mixed[3]),
       length: mixed[0].length,
     };
-  const simple = /^(\d{1,2})\s?[/⁄]\s?(2|3|4|8|16)(?!\d)/.exec(text);
+  // "3 / 4" with blanks is so many of so many, but before an inch.
+  const simple = /^(\d{1,2})(?:[/⁄]|\s?[/⁄]\s?(?=\d+\s?(?:["”″]|in)))(2|3|4|8|16)(?!\d)/i.exec(
+    text,
+  );
   if (simple && Number(simple[1]) < Number(simple[2]))
     return { value: Number(simple[1]) / Number(simple[2]), length: simple[0].length };
   const glyph = /^(\d{0,3})\s?[-]?([¼½¾⅓⅔⅛⅜⅝⅞])/.exec(text);

@@ -70,6 +70,13 @@ export const NAME_PHRASES: readonly Phrase[] = [
       `${sides}${unitOfCloth(Math.max(...lengths.slice(0, 3).map(Number)))}`,
   },
   {
+    name: "a size cut short, behind its count",
+    example: ["dressings - 3 sml, 3 med, 1 lge", "dressings - 3 small, 3 medium, 1 large"],
+    holds: ["med", "lge", "lrg", "sml", "sm"],
+    pattern: /(?<=\b\d{1,3}\s+)(med|lge|lrg|sml|sm)\b\.?(?=\s*(?:[,;+&)]|and\b|$))/gi,
+    read: (_, size) => SIZE_OF[size!.toLowerCase()]!,
+  },
+  {
     name: "sides by their letter",
     example: ["crepe bandage W7.5cm L4m", "crepe bandage 7.5cm x 4m"],
     holds: "w",

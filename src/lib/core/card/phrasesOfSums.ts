@@ -84,6 +84,14 @@ export const SUM_PHRASES: readonly Phrase[] = [
       Number(used) < Number(full) ? String(Number(full) - Number(used)) : all!,
   },
   {
+    name: "both",
+    example: ["we still have both ice packs", "we still have 2 ice packs"],
+    holds: "both ",
+    pattern:
+      /(?<=^\W*|\b(?:have|has|got|are|is|still|left|with|and)\s+)both\s+(?:of\s+)?(?:(?:the|our|my)\s+)?(?=\p{L}{3})(?!(?:are|have|still|sterile|open(?:ed)?|new|old|used|expired|in|out|of|unopened|sealed)\b)/giu,
+    read: "2 ",
+  },
+  {
     name: "another so many",
     example: ["another 2 eye pads", "2 eye pads"],
     holds: "another ",

@@ -225,11 +225,17 @@ function eachCounted(row: CardRow, names: (text: string) => boolean): CardRow[] 
   return parts.length > 1 ? eachNamed(row, parts, names) : [row];
 }
 
+/** "MAIN: ". */
+const LABEL = /^[^:;,\d]{2,20}:\s+/;
 /** "closure strips (10 cards of 3); gauze 10 x 10 (30)": between semicolons, each named and counted. */
 function eachClause(row: CardRow, names: (text: string) => boolean): CardRow[] {
   if (row.inTable || row.quantity !== null || !row.text.includes("; ")) return [row];
   const parts = row.text.split(/;\s+/).filter((p) => p !== "");
-  return eachNamed(row, parts, names);
+  // "MAIN: dressings - 3 small, 1 large; tape": a part that is several things ends at its semicolon.
+  const bare = parts.map((p) => p.replace(LABEL, ""));
+  return bare.some((p) => eachVariant(rephrase(p)).length > 1)
+    ? bare.map((text) => ({ ...row, text, bullet: true }))
+    : eachNamed(row, parts, names);
 }
 
 /** "There is also a whistle": goes on with what is there. */

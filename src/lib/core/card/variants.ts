@@ -100,7 +100,7 @@ const COUNTED_SORT = `(${N})\\s+(crepe|crêpe|triangular|elastic|conforming|cohe
 const EACH_SORT = quick(new RegExp(COUNTED_SORT, "giu"));
 const BANDAGES_BY_SORT = quick(
   new RegExp(
-    `^(bandages?)\\s*(?::|,|[-–—])\\s*((?:${COUNTED_SORT}(?:\\s*(?:,|\\+|&|\\band\\b)\\s*|\\s+))+${COUNTED_SORT})$`,
+    `^(?:(?:${N})\\s*(?:[x×]\\s*)?)?(bandages?)\\s*(?::|,|[-–—])\\s*((?:${COUNTED_SORT}(?:\\s*(?:,|\\+|&|\\band\\b)\\s*|\\s+))+${COUNTED_SORT})$`,
     "iu",
   ),
 );
