@@ -294,7 +294,8 @@ export const NUMBER_RULES: readonly NumberRule[] = [
     name: "at the front",
     example: ["3 whistles", 3],
     takes: ({ item, i }) => i === firstMeaningful(item.tokens),
-    place: counts(() => 3.2),
+    // "some wipes, 15": a number says more than an article.
+    place: counts(({ article }) => (article ? 1.9 : 3.2)),
   },
   {
     name: "anywhere else",

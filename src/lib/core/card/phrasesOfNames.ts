@@ -70,6 +70,30 @@ export const NAME_PHRASES: readonly Phrase[] = [
       `${sides}${unitOfCloth(Math.max(...lengths.slice(0, 3).map(Number)))}`,
   },
   {
+    name: "foil, counted: the blanket",
+    example: ["gloves 4 pr, foil 3", "gloves 4 pr, foil blanket 3"],
+    holds: "foil",
+    pattern:
+      /(?<=^\W*|[,;]\s*)foils?(?=\s*(?:[x×:=–-]\s*)?\d{1,3}\s*(?:pcs\b[^,;]*)?(?:[,;(]|$))/giu,
+    read: "foil blanket",
+  },
+  {
+    name: "a dressing by its number",
+    example: ["No.8 dressing x 2", "No.8 ambulance dressing x 2"],
+    holds: "dressing",
+    pattern:
+      /(?<!\d\s+|sterile\s+)\b(no\.?\s?(?:7|8|9|13|14|15)\s+(?:sterile\s+)?)(?=dressings?\b)/gi,
+    read: "$1ambulance ",
+  },
+  {
+    name: "what it is not, by its kind",
+    example: ["gloves 3 pairs not the latex ones", "gloves 3 pairs"],
+    holds: "not ",
+    pattern:
+      /,?\s*\bnot\s+(?:the\s+)?\p{L}+\s+(?:ones?|types?|kinds?|sorts?)\b(?=\s*(?:[,;).]|$))/giu,
+    read: "",
+  },
+  {
     name: "a size cut short, behind its count",
     example: ["dressings - 3 sml, 3 med, 1 lge", "dressings - 3 small, 3 medium, 1 large"],
     holds: ["med", "lge", "lrg", "sml", "sm"],

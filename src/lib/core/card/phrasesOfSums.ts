@@ -1,5 +1,5 @@
 import { NUMBER_WORDS } from "./numberWords.ts";
-import { PACK, PACKS, valueOf, type Phrase } from "./phrase.ts";
+import { half, PACK, PACKS, valueOf, type Phrase } from "./phrase.ts";
 
 /** Ways of writing sums: several packs, what lies loose beside them, what is there beside what should be. */
 
@@ -82,6 +82,23 @@ export const SUM_PHRASES: readonly Phrase[] = [
       /(?<=\p{L}\s*:?\s*)(?<!\bof\s+)\b(\d{1,3})\s*[,(–-]\s*(\d{1,3})\s+(?:are\s+)?used(?:\s+up)?\)?\s*$/giu,
     read: (all, full, used) =>
       Number(used) < Number(full) ? String(Number(full) - Number(used)) : all!,
+  },
+  {
+    name: "a guess before the number",
+    example: ["some wipes idk 15?", "some wipes 15?"],
+    holds: ["idk", "dunno", "i guess", "i reckon", "i'd say", "probably"],
+    pattern: /,?\s*\b(?:idk|dunno|i\s+guess|i\s+reckon|i'd\s+say|probably)\s+(?=\d)/gi,
+    read: " ",
+  },
+  {
+    name: "half of a pack is left",
+    example: ["gloves box of 100 - about half", "gloves 50 pcs"],
+    holds: "half",
+    pattern: new RegExp(
+      `\\b(?:(?:1|one|an?)\\s+)?${PACK}\\s+of\\s+(\\d{1,3})\\s*[,(–-]\\s*(?:about|roughly|approx\\.?|nearly|only)?\\s*half(?:\\s+(?:full|left|used|empty|gone))?\\)?\\s*$`,
+      "giu",
+    ),
+    read: (_, full) => `${half(full!)} pcs`,
   },
   {
     name: "both",

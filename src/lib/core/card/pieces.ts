@@ -70,7 +70,14 @@ function columnPieces(reading: Reading, column: Reading, text: string, quantity:
   if (reading.pairs !== null && amount === 2 * reading.pairs) return reading.pairs;
   if (column.bare) return column.bare[0] * column.bare[1];
   // A pack size in the text multiplies what the column counts; a bare number there says the same twice.
-  return amount * (innerOf(text) ?? gluedPack(quantity) ?? otherCount(text, amount) ?? 1);
+  return (
+    amount *
+    (innerOf(text) ??
+      gluedPack(quantity) ??
+      inNamedPack(text, quantity) ??
+      otherCount(text, amount) ??
+      1)
+  );
 }
 
 /** Gloves count in pairs: an even number of single ones is half as many. */
@@ -126,6 +133,11 @@ export const PACK_SIZES: readonly {
     pattern: /,\s*(\d{1,3})S\b|\s(\d{2,3})S\s*$/,
   },
   {
+    name: "a pack with its size behind it, last",
+    example: ["wipes, pk 5", 5],
+    pattern: /,\s*(?:pk|pkt|pack|bx|box)\s+(\d{1,3})\s*$/i,
+  },
+  {
     name: "a pack by what it holds",
     example: ["wipes, 10-count", 10],
     pattern: /\b(\d{1,4})\s*-\s*(?:packs?|pk|piece|pcs|pc|count|ct)\b/i,
@@ -159,6 +171,16 @@ function otherCount(text: string, amount: number): number | null {
       text,
     );
   return m && Number(m[1]) !== amount ? Number(m[1]) : null;
+}
+
+/** "Plasters, 100 | 1 box", "Eyewash, 2 × 500 ml | 1 set": what a pack of the column holds stands last in the text. */
+function inNamedPack(text: string, quantity: string): number | null {
+  if (!/\b(?:box|bx|pack|pk|pkt|packet|set|kit|bag|tub|carton)(?:e?s)?\b/i.test(quantity))
+    return null;
+  const m =
+    /,\s*(\d{2,4})\s*$/.exec(text) ??
+    /,\s*(\d{1,2})\s*[x×]\s*\d+(?:[.,]\d+)?\s*(?:ml|l)\s*$/i.exec(text);
+  return m && Number(m[1]);
 }
 
 /** "PK5", "BX100" in the unit column; "PK/5" the reading of the column knows itself. */

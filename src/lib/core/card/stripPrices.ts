@@ -29,6 +29,15 @@ export function stripPrices(text: string): string {
         /\b\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?(?:january|february|march|april|may|june|july|august|september|october|november|december)\b(?:\s+\d{4})?/gi,
         " ",
       )
+      // "(26 Oct)", "12 Nov 2026".
+      .replace(
+        /\b\d{1,2}(?:st|nd|rd|th)?\s+(?:jan|feb|apr|jun|jul|aug|sept?|oct|nov|dec)\b\.?(?:\s+(?:20)?\d\d\b)?/gi,
+        " ",
+      )
+      .replace(
+        /(?<=[.,;)]\s*)\bseal(?:ed)?\s*(?:no\.?|number|nr\.?)?\s*[:#]?\s*[a-z]?\d{3,}\b/gi,
+        " ",
+      )
       .replace(
         /\b(?:bought|since|from|of|made|packed|dated|in)\s+(?:19|20)\d\d\b(?![-/.\d])/gi,
         " ",
