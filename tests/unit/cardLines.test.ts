@@ -474,3 +474,61 @@ describe("a till's line", () => {
   it("of how it was paid lists nothing", () =>
     expect(read("CARD PAYMENT THANK YOU")).to.deep.equal([]));
 });
+
+describe("what is asked and what is answered", () => {
+  const read = (text: string) =>
+    readCard(text, vocabulary).entries.map((e) => `${e.source}: ${e.pieces} ${e.itemType}`);
+  it("stands on the answer's line; who says no has none", () =>
+    expect(
+      read(
+        "> plasters?\nyes, 22\n> scissors?\nno\n\n> gloves?\n\ntwo pairs\n> eye pads?\nyep one, in the lid",
+      ),
+    ).to.deep.equal(["2: 22 adhesive-strip", "8: 2 disposable-gloves", "10: 1 eye-pad"]));
+  it("once may be chance", () =>
+    expect(read("2 eye pads\nplasters?\n22 wipes")).to.include("3: 22 antiseptic-wipe"));
+});
+
+describe("what is struck out at the beginning of a line", () => {
+  const read = (text: string) =>
+    readCard(`2 eye pads\n${text}`, vocabulary)
+      .entries.slice(1)
+      .map((e) => `${e.pieces} ${e.itemType}`);
+  it("is gone, and what is counted behind it is there", () => {
+    expect(read("~~12~~ 9 plasters")).to.deep.equal(["9 adhesive-strip"]);
+    expect(read("~~foil blanket~~ replaced: 2 x foil blanket")).to.deep.equal(["2 foil-blanket"]);
+    expect(read("<del>3 wipes</del> 2 wipes")).to.deep.equal(["2 antiseptic-wipe"]);
+  });
+  it("is gone with a remark on it", () => {
+    expect(read("~~1 pair of scissors~~ (walked)")).to.deep.equal([]);
+    expect(read("~~2 cold packs~~ given to team 3")).to.deep.equal([]);
+  });
+});
+
+describe("sizes by their letter below the gloves they are of", () => {
+  const read = (heading: string) =>
+    readCard(`${heading}\n   S   10\n   M   25\n   L   15`, vocabulary).entries.map(
+      (e) => e.pieces,
+    );
+  it("are counted in pairs where the heading says so, and singly where it does not", () => {
+    expect(read("Nitrile gloves (pairs)")).to.deep.equal([10, 25, 15]);
+    expect(read("Nitrile gloves")).to.deep.equal([5, 25, 15]);
+  });
+});
+
+describe("a count of two figures in a table set by blanks", () => {
+  it("with one blank before its name is a count of its own", () => {
+    const { entries } = readCard(
+      [
+        "20  Plasters                     1  Whistle",
+        "4   Triangular bandages          6  Safety pins",
+        "2   Eye pads                     1  Trauma shears",
+        "6   Foil blankets                2  Cold packs",
+        "3   Pairs of vinyl gloves        10 Antiseptic wipes",
+      ].join("\n"),
+      vocabulary,
+    );
+    expect(
+      entries.filter((e) => e.source === 5).map((e) => `${e.pieces} ${e.itemType}`),
+    ).to.deep.equal(["3 vinyl-gloves", "10 antiseptic-wipe"]);
+  });
+});

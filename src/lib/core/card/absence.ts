@@ -21,6 +21,10 @@ const isAbsent = remembering(
 const ELSEWHERE = quick(
   /\b(?:lives?\s+(?:on|in|at)\s+the|(?:moved|gone|went|goes)\s+to\s+the|(?:is|are|s|kept|stowed)\s+in\s+the\s+(?:vaccine\s+|staff\s+|glove\s+)?(?:hut|van|car|office|folder|fridge|freezer|drawer|vehicle|ute|truck|house|shed|safe|locker|glove\s*box)|(?:^|[-–,(]\s*)in\s+(?:the\s+)?(?:staff\s+)?(?:fridge|freezer|cooler)|(?<=:\s)see\s+(?:the\s+)?(?:other\s+)?(?:locker|cupboard|cabinet|bag|kit|office|van|car|bridge|list)|(?<=:\s)in\s+(?:the\s+)?(?:office|staff\s?room|van|car|house|safe)|in\s+the\s+(?:staff\s+)?(?:fridge|freezer|cooler)|(?<=\p{L}{3}.*)in\s+(?:my|his|her|their|our|the\s+other)\s+(?:own\s+)?(?:car|bag|kit|box|van|house|boat|rucksack|office|locker)(?!\s*:)|(?<=\p{L}{3}.*)at\s+home|with\s+(?:the\s+)?(?:other|second|another)\s+(?:team|crew|group|kit|bag|boat|car|leader|party)|not\s+(?:ours|mine|yours|first\s+aid|for\s+(?:us|this))|(?:is\s+not|isn'?t|that\s+is\s+not)\s+(?:ours|mine|first\s+aid)|(?:he|she|they)\s+(?:keeps?|has|have|carr(?:y|ies))\s+(?:it|them|that)|never\s+came|(?:kept\s+)?in\s+(?:his|her|their)\s+own\s+(?:bag|pouch|pocket|case|rucksack)|still\s+to\s+come|(?:every(?:one|body)|they\s+all|we\s+all)\s+(?:brings?|has|have|carr(?:y|ies))\s+(?:their|our|his|her)\s+own|carried\s+(?:by|in|on)\s+(?:the\s+)?(?:other|second|another|leader|guide)|(?:some\s?(?:body|one)|who\s?ever)(?:'?s|\s+has)\s+(?:had|got|taken|borrowed|nicked)\s+(?:it|them|those)|chucked|thrown\s+(?:out|away)|binned|(?:that'?s|belongs\s+to)\s+the\s+dog'?s?|need\s+to\s+(?:get|buy|order)|(?:oh\s+)?delete\s+that)\b/iu,
 );
+/** Cold packs of the kit lie in the freezer. */
+const COLD_THERE =
+  /\b(?:ice|cold|cool|gel)\s*packs?\b.*\bin\s+the\s+freezer\b|\bin\s+the\s+freezer\b.*\b(?:ice|cold|cool|gel)\s*packs?\b/i;
+const isElsewhere = (text: string): boolean => ELSEWHERE.test(text) && !COLD_THERE.test(text);
 /** "gloves, cut-resistant (PPE, not first aid)" */
 const NOT_MEDICAL = /\bnot\s+(?:medical|first\s+aid|for\s+first\s+aid)\b/i;
 const ABSENT_NO = quick(
@@ -40,11 +44,11 @@ export const isSaidAbsent = (own: string, said: string): boolean =>
   NOT_MEDICAL.test(own) ||
   isAbsent(said) ||
   ABSENT_NO.test(said) ||
-  ELSEWHERE.test(own.replace(/\([^)]*\)?/g, " "));
+  isElsewhere(own.replace(/\([^)]*\)?/g, " "));
 
 /** Whether a remark says that a thing is not there, or is somebody else's. */
 export const saysGone = (text: string): boolean =>
-  isAbsent(text) || ABSENT_NO.test(text) || ELSEWHERE.test(text);
+  isAbsent(text) || ABSENT_NO.test(text) || isElsewhere(text);
 
 /** How a line begins that says what somebody is to get, and lists nothing that is there. */
 const WANTED: readonly RegExp[] = [

@@ -2,6 +2,7 @@ import { decodeHTML } from "entities";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { fieldsAsList, objectsAsList } from "./objects.ts";
+import { answersAsCounts } from "./answers.ts";
 import { numbersAsCounts } from "./listNumbers.ts";
 import { listsSomething, withoutTimes } from "./leads.ts";
 import { receiptCounts } from "./receipt.ts";
@@ -35,12 +36,18 @@ const withoutTags: Step = each((line) =>
 const withoutStruckOut: Step = each((line) => {
   if (!/~~[^~]*~~/.test(line)) return line;
   const struckFirst = /^\s*(?:[-*•]|\d+[.)]|\[[ x]?\])?\s*~~/i.test(line);
-  return struckFirst ? "" : line.replace(/~~[^~]*~~/g, " ");
+  const left = line.replace(/~~[^~]*~~/g, " ");
+  return struckFirst && !GOES_ON_COUNTED.test(left) ? "" : left;
 });
 
 const CROSSED = quick(
   /^\s*(?:[-*•]\s*)?[✗✘❌☒]|[\p{L}\d)]\s*[✗✘❌☒]\s*(?:(?:taken out|gone|missing|used|removed|out)\b.*)?$/u,
 );
+/** `~~12~~ 9 plasters`, `~~eyewash~~ replaced: 2 x eyewash`: what is there instead. */
+const GOES_ON_COUNTED = quick(
+  /^\W*(?:replaced(?:\s+(?:by|with))?|now)?\W*\d{1,4}\s*(?:[x×]\s*)?\p{L}{3}/iu,
+);
+
 /** `✗ cold packs 2`: ticked off as not there. */
 const withoutCrossed: Step = each((line) => (CROSSED.test(line) ? "" : line));
 
@@ -205,6 +212,7 @@ const STEPS: readonly Step[] = [
   receiptCounts,
   talliesAsCounts,
   numbersAsCounts,
+  answersAsCounts,
   withoutQuotes,
   withoutGlue,
   withoutTags,

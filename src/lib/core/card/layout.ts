@@ -10,6 +10,7 @@ import { NUMBER_WORDS } from "./numberWords.ts";
 import { withoutRunningNumbers } from "./leads.ts";
 import { plainRow } from "./plainRow.ts";
 import { tableRow } from "./tableRow.ts";
+import { PACKS } from "./phrase.ts";
 import { quick } from "./quick.ts";
 
 /** "Wallet kit (28 pcs): 8 plasters; 4 wipes": title and items on one line. */
@@ -122,7 +123,7 @@ class RowReader {
 
   /** The line as a row of the table; false: it is none. */
   #takeRow(table: Table, line: string, i: number): boolean {
-    const cells = table.split(line);
+    const cells = withCountsApart(table.split(line), table.roles);
     if (cells.every((c) => /^[-:=\s]*$/.test(c))) return true;
     if (cells.length < 2) {
       const staysOpen = table.roles.length > 2 && !/[,;\t]/.test(line);
@@ -157,6 +158,24 @@ const isUncolumned = (cells: readonly string[], { roles }: Table): boolean => {
     cells.some((c) => THREE_LETTERS.test(c) && !/^\W*(?:total|sum)\b/i.test(c))
   );
 };
+
+const COUNT_AND_NAME = quick(
+  new RegExp(
+    `^(\\d{1,4})\\s(?!(?:${PACKS}|rolls?|pairs?|prs?|pcs|pieces|units?|each|ea)\\b\\.?\\s*$)(\\p{L}{2}.*)$`,
+    "iu",
+  ),
+);
+/** "3   Pairs of gloves      10 Wipes" under "QTY  ITEM  QTY  ITEM": a count of two figures leaves one blank before its name. */
+const withCountsApart = (
+  cells: readonly string[],
+  roles: readonly (ColumnRole | null)[],
+): readonly string[] =>
+  cells.length >= roles.length
+    ? cells
+    : cells.flatMap((cell, i) => {
+        const m = roles[i] === "quantity" && roles[i + 1] === "text" && COUNT_AND_NAME.exec(cell);
+        return m ? [m[1]!, m[2]!] : [cell];
+      });
 
 /** "07-12  2  BX100  PLASTERS": so many rows that begin with a bin or an article number begin with what is no count. */
 const BIN = /^\d{1,4}-\d{1,4}\s{2,}(?=\S)/;

@@ -8,6 +8,9 @@ const AND = "\\s*(?:,\\s*)?(?:\\+|&|\\band|\\bplus|,)\\s*";
 const FULL = "(?:(?:full|whole|unopened|sealed|new|complete)\\s+)?";
 const LOOSE = "(?:singles?|loose|odd|single\\s+ones)(?:\\s+ones?)?";
 
+/** What is said of one thing ends here. */
+const ENDS = "(?=\\s*(?:[,;.)]|$))";
+
 /** Things that lie in packs by the dozen and are smaller than a hand: two numbers behind their name are no size. */
 const IN_PACKS =
   "(?:plasters|tablets?|tabs|capsules?|caps|lozenges|sachets|wipes|safety\\s+pins|paracetamol|ibuprofen|aspirin)";
@@ -84,6 +87,13 @@ export const SUM_PHRASES: readonly Phrase[] = [
       Number(used) < Number(full) ? String(Number(full) - Number(used)) : all!,
   },
   {
+    name: "what became of what was counted",
+    example: ["4 wipes -> 2 wipes", "2 wipes"],
+    holds: ["->", "=>", "→"],
+    pattern: /^(\W*)\d{1,3}\s+(\p{L}[^>→=]*?)\s*(?:->|=>|→)\s*(\d{1,3}\s+)(?=\2)/giu,
+    read: "$1$3",
+  },
+  {
     name: "a guess before the number",
     example: ["some wipes idk 15?", "some wipes 15?"],
     holds: ["idk", "dunno", "i guess", "i reckon", "i'd say", "probably"],
@@ -150,7 +160,7 @@ export const SUM_PHRASES: readonly Phrase[] = [
     example: ["plasters 3 packs of 6 + 2", "plasters 20 pcs"],
     holds: ["+", "&", "and", "plus"],
     pattern: new RegExp(
-      `\\b(?:(\\d{1,3})\\s*(?:[x×]\\s*|${FULL}${PACKS}\\s+of\\s+))(\\d{1,3})\\s*,?\\s*(?:\\+|&|and|plus)\\s*(\\d{1,3})(?:\\s*(?:${LOOSE}|extra))?\\s*$`,
+      `\\b(?:(${N})\\s*(?:[x×]\\s*|${FULL}${PACKS}\\s+of\\s+))(${N})\\s*,?\\s*(?:\\+|&|and|plus)\\s*(${N})(?:\\s*(?:${LOOSE}|extra))?\\s*$`,
       "giu",
     ),
     read: (_, packs, each, more) => `${inAll([packs!, each!], ["1", more!])} pcs`,
@@ -160,7 +170,7 @@ export const SUM_PHRASES: readonly Phrase[] = [
     example: ["plasters box of 20 + 5 loose", "plasters 25 pcs"],
     holds: ["loose", "single", "odd"],
     pattern: new RegExp(
-      `(?<!\\d\\s*(?:[x×]\\s*)?)(?:\\b(?:1|one|an?)\\s+)?\\b${FULL}${PACK}\\s+of\\s+(\\d{1,3})${AND}(\\d{1,3})\\s+${LOOSE}\\b`,
+      `(?<!\\d\\s*(?:[x×]\\s*)?)(?:\\b(?:1|one|an?)\\s+)?\\b${FULL}${PACK}\\s+of\\s+(${N})${AND}(${N})\\s+${LOOSE}${ENDS}`,
       "giu",
     ),
     read: (_, each, more) => `${inAll(["1", each!], ["1", more!])} pcs`,
@@ -170,7 +180,7 @@ export const SUM_PHRASES: readonly Phrase[] = [
     example: ["plasters 2 boxes (40), 12 loose", "plasters 92 pcs"],
     holds: ["loose", "single", "odd"],
     pattern: new RegExp(
-      `\\b([2-9]|\\d{2,3})\\s+${FULL}${PACKS}\\s*(?:of\\s+|\\(\\s*)(\\d{1,3})\\s*\\)?${AND}(\\d{1,3})\\s+${LOOSE}\\s*$`,
+      `\\b(?!one\\b|1\\b)(${N})\\s+${FULL}${PACKS}\\s*(?:of\\s+|\\(\\s*)(${N})\\s*\\)?${AND}(${N})\\s+${LOOSE}${ENDS}`,
       "giu",
     ),
     read: (_, packs, each, more) => `${inAll([packs!, each!], ["1", more!])} pcs`,
@@ -180,7 +190,7 @@ export const SUM_PHRASES: readonly Phrase[] = [
     example: ["2 x 20 plasters + 4 loose", "44 plasters"],
     holds: ["loose", "single", "odd"],
     pattern: new RegExp(
-      `^(\\W*)(\\d{1,3})\\s*(?:[x×]\\s*|${FULL}${PACKS}\\s+of\\s+)(\\d{1,3})\\s+(\\p{L}[^+,;&\\d]*?)${AND}(\\d{1,3})\\s+${LOOSE}\\s*$`,
+      `^(\\W*)(\\d{1,3})\\s*(?:[x×]\\s*|${FULL}${PACKS}\\s+of\\s+)(\\d{1,3})\\s+(\\p{L}[^+,;&\\d]*?)${AND}(\\d{1,3})\\s+${LOOSE}${ENDS}`,
       "giu",
     ),
     read: (_, mark, packs, each, name, more) =>

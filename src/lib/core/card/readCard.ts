@@ -258,7 +258,11 @@ const LETTER = quick(/\p{L}/u);
 function underHeading(draft: Draft, heading: SizeHeading | null): Draft {
   if (heading === null) return draft;
   const { match, perPack } = heading;
-  const { quantity } = draft.row;
+  const { pieces } = draft.whole;
+  const quantity =
+    heading.inPairs && draft.row.quantity === null && pieces !== null
+      ? `${pieces} pairs`
+      : draft.row.quantity;
   const packs = quantity !== null && LETTER.test(quantity) && perPack !== null;
   return {
     ...asNamed(draft, match),

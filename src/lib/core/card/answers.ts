@@ -1,0 +1,36 @@
+import { quick } from "./quick.ts";
+
+/** "plasters?" on one line and "yes, 22" on the next: what is asked after, and how many there are. */
+
+/** One thing asked after, no sentence. */
+const QUESTION = quick(
+  /^\s*(?:>\s*)*(?:[-*•]\s*)?(?:any\s+|how\s+many\s+|and\s+)?(\p{L}[\p{L}' -]{2,30}?)\s*\?\s*$/iu,
+);
+const COUNT =
+  "\\d{1,4}|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a\\s+(?:pair|box|roll|pack|couple)";
+const ANSWER = quick(
+  new RegExp(
+    `^\\s*(?:[-*•]\\s*)?(?:(?:yes|yep|yeah|yup|y|ok|okay|got|have|we\\s+have)[,.:!]?\\s+)?((?:${COUNT})\\b[^?]{0,40})$`,
+    "iu",
+  ),
+);
+const NONE = /^\s*(?:[-*•]\s*)?(?:no|none|nope|nil|missing|gone|not\s+there)\b[^?]{0,40}$/i;
+/** One may be chance. */
+const FEWEST = 2;
+
+/** The lines with each answer beside what was asked after, on the answer's line; as many lines as before. */
+export function answersAsCounts(lines: readonly string[]): string[] {
+  const read = [...lines];
+  let answered = 0;
+  for (let i = 0; i < lines.length; i++) {
+    const asked = QUESTION.exec(lines[i]!)?.[1];
+    if (asked === undefined) continue;
+    const at = lines.findIndex((line, k) => k > i && line.trim() !== "");
+    const count = at < 0 ? undefined : ANSWER.exec(lines[at]!)?.[1];
+    if (count === undefined && (at < 0 || !NONE.test(lines[at]!))) continue;
+    answered++;
+    read[i] = "";
+    read[at] = count === undefined ? "" : `${asked}: ${count}`;
+  }
+  return answered < FEWEST ? [...lines] : read;
+}
