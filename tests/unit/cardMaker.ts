@@ -78,6 +78,34 @@ export const LAYOUTS: Readonly<Record<string, (contents: readonly Content[]) => 
   "page with its markup": (c) =>
     `<h2>What is in it</h2><ul>\n${c.map((x) => `<li>${x.pieces} &times; ${sized(x)}</li>`).join("\n")}\n</ul>`,
   "quoted mail": (c) => c.map((x) => `> * ${sized(x)} x${x.pieces}`).join("\n"),
+  "count on the next line": (c) => c.map((x) => `${sized(x, " ")}\n${x.pieces}`).join("\n"),
+  "count on the line before": (c) => c.map((x) => `${x.pieces}\n${sized(x, " ")}`).join("\n"),
+  "quantity below a blank line": (c) =>
+    c.map((x) => `${sized(x, " ")}\n\nQuantity: ${x.pieces}`).join("\n\n"),
+  "page whose cells stand on lines": (c) =>
+    `<table>\n${c.map((x) => `<tr>\n<td>${sized(x, " ")}</td>\n<td>${x.pieces}</td>\n</tr>`).join("\n")}\n</table>`,
+  "fields of a form": (c) => c.map((x) => `Item: ${sized(x, " ")}\nQty: ${x.pieces}`).join("\n"),
+  "objects on one line": (c) =>
+    JSON.stringify(c.map((x) => ({ item: sized(x, " "), count: x.pieces }))),
+  "one line by commas": (c) =>
+    `Contents: ${c.map((x) => `${sized(x, " ")} (${x.pieces})`).join(", ")}.`,
+  "one line by semicolons": (c) => c.map((x) => `${x.pieces}x ${sized(x, " ")}`).join("; "),
+  "two side by side": (c) =>
+    Array.from({ length: Math.ceil(c.length / 2) }, (_, i) =>
+      c
+        .slice(2 * i, 2 * i + 2)
+        .map((x) => `${x.pieces} x ${sized(x, " ")}`.padEnd(60))
+        .join("")
+        .trimEnd(),
+    ).join("\n"),
+  "counts with decimals": (c) =>
+    c.map((x) => [sized(x, " "), `${x.pieces}.00`, "EA"].join("\t")).join("\n"),
+  "boxes ticked": (c) => c.map((x) => `[x] ${sized(x, " ")} – ${x.pieces}`).join("\n"),
+  "expected and found": (c) =>
+    [
+      "Item\tExpected\tFound\tDiff",
+      ...c.map((x) => [sized(x, " "), x.pieces + 2, x.pieces, -2].join("\t")),
+    ].join("\n"),
 };
 
 /** How a person or a machine changes what is written, leaving its meaning. */

@@ -1,6 +1,7 @@
 import { decodeHTML } from "entities";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
+import { countsBesideNames } from "./countsApart.ts";
 import { fieldsAsList, objectsAsList } from "./objects.ts";
 import { answersAsCounts } from "./answers.ts";
 import { numbersAsCounts } from "./listNumbers.ts";
@@ -216,6 +217,7 @@ const STEPS: readonly Step[] = [
   withoutQuotes,
   withoutGlue,
   withoutTags,
+  countsBesideNames,
   withoutQuoted,
   withoutStruckOut,
   withoutCrossed,

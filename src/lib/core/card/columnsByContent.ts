@@ -48,6 +48,13 @@ export const roleByCells = (
   isName: (text: string) => boolean,
 ): ColumnRole | null => ROLE[columnKind(cells, heading, isName)];
 
+/** "20.00", "4.00": a column of numbers with nothing behind their points counts; prices seldom are so. */
+const areWhole = (cells: readonly string[]): boolean => {
+  const numbers = cells.map((c) => c.trim()).filter((c) => /\d/.test(c));
+  return numbers.length >= FEWEST_WHOLE && numbers.every((c) => /^\d{1,4}[.,]0{1,3}$/.test(c));
+};
+const FEWEST_WHOLE = 4;
+
 function columnKind(
   cells: readonly string[],
   heading: string,
@@ -57,6 +64,7 @@ function columnKind(
   if (kinds.length === 0) return "blank";
   const share = (k: CellKind) => kinds.filter((x) => x === k).length / kinds.length;
   if (share("name") >= NAMES_ALIKE) return "name";
+  if (share("price") >= ALIKE && areWhole(cells) && hint(heading) !== "skip") return "count";
   if (share("count") >= ALIKE) {
     const numbers = cells.map((c) => parseInt(c, 10)).filter((n) => !Number.isNaN(n));
     const articles =

@@ -68,12 +68,32 @@ function asListed(fields: Fields): string | null {
   return `- ${counted}${name}${packed}${size === undefined ? "" : ` (${size})`}`;
 }
 
+/** `[{"item":"gauze","n":4},{"item":"tape","n":1}]`: all of them on one line, parted by points. null: it is no such line. */
+function objectsOnOne(line: string): string | null {
+  if (!/^\s*[[{].*[\]}]\s*$/.test(line)) return null;
+  try {
+    const all: unknown = JSON.parse(line);
+    const listed = (
+      Array.isArray(all) ? all : (Object.values(all as object).find(Array.isArray) ?? [])
+    )
+      .map((one: unknown) =>
+        typeof one === "object" && one !== null ? asListed(Object.entries(one)) : null,
+      )
+      .filter((one: string | null) => one !== null);
+    return listed.length < 2
+      ? null
+      : listed.map((one: string) => one.replace(/^- /, "")).join(" · ");
+  } catch {
+    return null;
+  }
+}
+
 /** The card with such lines as a list; as many lines as before. */
 export const objectsAsList = (lines: readonly string[]): string[] =>
   lines.map((line) => {
     if (!line.includes("{") && !line.includes("<")) return line;
     const fields = fieldsOf(line);
-    return (fields && asListed(fields)) ?? line;
+    return (fields && asListed(fields)) ?? objectsOnOne(line) ?? line;
   });
 
 /** "Qty: 4", "  - name: gauze swabs". */

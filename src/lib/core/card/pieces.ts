@@ -62,7 +62,7 @@ function inColumn(reading: Reading, text: string, written: string): Counts {
 const asCounted = (written: string): string =>
   rephrase(`things ${written}`)
     .replace(/^things:?\s*/, "")
-    .replace(/^(\d{1,4})[.,]0{1,2}$/, "$1");
+    .replace(/^(\d{1,4})[.,]0{1,3}(?=\s|$)/, "$1");
 
 function columnPieces(reading: Reading, column: Reading, text: string, quantity: string): number {
   const amount = column.pieces ?? 1;

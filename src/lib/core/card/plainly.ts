@@ -3,7 +3,7 @@ import { NUMBER_WORDS } from "./numberWords.ts";
 import { PLACE_WORDS } from "./placeWords.ts";
 import { PACKS } from "./phrase.ts";
 import { rephrase } from "./phrases.ts";
-import { eachSaid, FEWEST_THINGS } from "./saidAloud.ts";
+import { eachRunOn, eachSaid, FEWEST_THINGS } from "./saidAloud.ts";
 import { listsUsed, speaksOfAbsence } from "./absence.ts";
 import { eachVariant } from "./variants.ts";
 import { quick } from "./quick.ts";
@@ -272,6 +272,7 @@ export const plainly = (
   withoutDitto(rows).flatMap((row) =>
     eachSentence(row)
       .flatMap((line) => eachSaid(line, names))
+      .flatMap((line) => eachRunOn(line, names))
       .flatMap((line) => eachAcross(line, names))
       .flatMap((line) => eachBetween(line, names))
       .flatMap((line) => eachCounted(line, names))

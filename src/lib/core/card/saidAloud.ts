@@ -21,6 +21,17 @@ const eachOne = (said: string, names: Names): string[] => {
   const [first = "", ...others] = said.split(ARTICLE_NEXT);
   return others.length > 0 && names(first) && others.every(names) ? [first, ...others] : [said];
 };
+/** "20 plasters 4 wipes 2 eye pads": where the next number with a name behind it begins. */
+const NEXT_COUNTED = quick(/(?<=\p{L}\)?)\s+(?=\d{1,3}\s+(?:[x×]\s+)?\p{L}{3})/u);
+const STARTS_COUNTED = quick(/^\W*\d{1,3}\s+(?:[x×]\s+)?\p{L}{3}/u);
+/** Counted things in figures with nothing between them, where each is surely named: a row for each; else the row. */
+export function eachRunOn(row: CardRow, names: Names): CardRow[] {
+  if (row.inTable || /[,;|•·]/.test(row.text) || !STARTS_COUNTED.test(row.text)) return [row];
+  const parts = row.text.split(NEXT_COUNTED);
+  return parts.length >= FEWEST_THINGS && parts.every(names)
+    ? parts.map((text) => ({ ...row, text, bullet: true }))
+    : [row];
+}
 const THERE_IS = /\s+(?=there(?:['’]?s|\s+(?:is|are))\s)/i;
 /**
  * Things said aloud and written down without a comma, where each is surely named: a row for each; else the row.
