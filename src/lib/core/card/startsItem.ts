@@ -4,6 +4,7 @@ import type { Token } from "./lexer.ts";
 import { readQuantity, type Reading } from "./quantity.ts";
 import {
   ACCESSORIES,
+  endsInBrackets,
   endsInCount,
   hasNoun,
   isWith,
@@ -118,6 +119,11 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
           endsInCount(draft.tokens) &&
           (hasNoun(reading) || match.type !== null),
       ),
+  },
+  {
+    name: "each with its count in brackets behind it: 'Saline ampoules (2), gauze pads 10 x 10 cm (1)'",
+    tells: ({ before, draft, reading }) =>
+      yesIf(endsInBrackets(before.tokens) && endsInBrackets(draft.tokens) && hasNoun(reading)),
   },
   {
     name: "the number corrects, the sentence after it does not: '… make that twelve. Strip of ten antihistamine'",

@@ -31,6 +31,12 @@ export const endsInCount = (tokens: readonly Token[]): boolean => {
   return third.kind !== "number" || (second.start > third.end && last.start === second.end);
 };
 
+/** "gauze pads (10)": a count in brackets stands last. */
+export const endsInBrackets = (tokens: readonly Token[]): boolean => {
+  const [open, count, close] = [tokens.at(-3), tokens.at(-2), tokens.at(-1)];
+  return open?.kind === "open" && count?.kind === "number" && close?.kind === "close";
+};
+
 /** Only what things come in: "a card of ten". */
 export const ONLY_PACKS =
   /^(?:\s*(?:full|new|opened|unopened|sealed|half|cards?|packs?|packets?|box(?:es)?|strips?|bags?|sleeves?|sheets?|blisters?)\b)*\s*$/i;
