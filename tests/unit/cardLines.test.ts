@@ -532,3 +532,29 @@ describe("a count of two figures in a table set by blanks", () => {
     ).to.deep.equal(["3 vinyl-gloves", "10 antiseptic-wipe"]);
   });
 });
+
+describe("a line of several things", () => {
+  const read = (text: string) =>
+    readCard(`1 whistle\n${text}`, vocabulary)
+      .entries.slice(1)
+      .map((e) => `${e.pieces} ${e.itemType}`);
+  it("has the kinds in brackets apart, where they come to the count before them", () => {
+    expect(read("plasters (14), 2 bandages (one cohesive, one crepe), 3 eye pads")).to.deep.equal([
+      "14 adhesive-strip",
+      "1 cohesive-wrap",
+      "1 elastic-bandage",
+      "3 eye-pad",
+    ]);
+    expect(read("plasters (14), 3 bandages (one cohesive, one crepe), 3 eye pads")).to.include(
+      "3 eye-pad",
+    );
+  });
+  it("that ends in a full stop lists them, and tells nothing", () =>
+    expect(read("tick hook, foil blanket, trauma shears and such.")).to.deep.equal([
+      "1 tick-tool",
+      "1 foil-blanket",
+      "1 trauma-shears",
+    ]));
+  it("to replace lists what is not there", () =>
+    expect(read("To replace: antiseptic wipes, eye pads.")).to.deep.equal([]));
+});

@@ -76,6 +76,9 @@ const ANYWHERE: readonly NoteRule[] = [
   },
 ];
 
+/** Two things that are surely named are a list's line, its full stop notwithstanding. */
+const FEWEST_LISTED = 2;
+
 const IN_TEXT: readonly NoteRule[] = [
   {
     name: "praise",
@@ -116,11 +119,12 @@ const IN_TEXT: readonly NoteRule[] = [
   {
     name: "a sentence with nothing counted",
     example: "Everything a family wants on the road.",
-    says: ({ style, text, words, bare, match }) =>
+    says: ({ style, text, words, bare, match, segments }) =>
       !style.spoken &&
       /[.!?]\s*$/.test(text) &&
       words >= 4 &&
       bare &&
+      segments.filter((s) => isSure(s.match)).length < FEWEST_LISTED &&
       !(isSure(match) && match.explained > 0.75 && !VERB.test(text)),
   },
   {

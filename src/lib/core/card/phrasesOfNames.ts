@@ -101,6 +101,13 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: (_, size) => SIZE_OF[size!.toLowerCase()]!,
   },
   {
+    name: "a size cut short, before its count",
+    example: ["dressings: med 4, lge 2", "dressings: medium 4, large 2"],
+    holds: ["med", "lge", "lrg", "sml"],
+    pattern: /(?<=[:,;–-]\s*)(med|lge|lrg|sml)\b\.?(?=\s*(?:[x×:]\s*)?\d)/gi,
+    read: (_, size) => SIZE_OF[size!.toLowerCase()]!,
+  },
+  {
     name: "sides by their letter",
     example: ["crepe bandage W7.5cm L4m", "crepe bandage 7.5cm x 4m"],
     holds: "w",

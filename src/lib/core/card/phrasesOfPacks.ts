@@ -30,7 +30,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
   {
     name: "packs with a sign before them",
     example: ["plasters, 1 x box (40)", "plasters, 1 box (40)"],
-    holds: "x",
+    holds: ["x", "×"],
     pattern: new RegExp(`\\b(\\d{1,3})\\s*[x×]\\s+(?=${PACKS}\\b)`, "giu"),
     read: "$1 ",
   },

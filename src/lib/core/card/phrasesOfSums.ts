@@ -60,7 +60,7 @@ export const SUM_PHRASES: readonly Phrase[] = [
     name: "what became of so many, behind an arrow",
     example: ["plasters 10 -> 5", "plasters 5"],
     holds: ["->", "=>", "→"],
-    pattern: /(?<=\p{L}\s*:?\s*)\b\d{1,3}\s*(?:->|=>|→)\s*(\d{1,3})\s*$/gu,
+    pattern: /(?<=\p{L}\s*[:–—-]?\s*)\b\d{1,3}\s*(?:->|=>|→)\s*(\d{1,3})\s*$/gu,
     read: "$1",
   },
   {
@@ -82,7 +82,7 @@ export const SUM_PHRASES: readonly Phrase[] = [
     example: ["plasters: 20, 13 used", "plasters: 7"],
     holds: "used",
     pattern:
-      /(?<=\p{L}\s*:?\s*)(?<!\bof\s+)\b(\d{1,3})\s*[,(–-]\s*(\d{1,3})\s+(?:are\s+)?used(?:\s+up)?\)?\s*$/giu,
+      /(?<=\p{L}\s*[:–—-]?\s*)(?<!\bof\s+)\b(\d{1,3})\s*[,(–-]\s*(\d{1,3})\s+(?:are\s+)?used(?:\s+up)?\)?\s*$/giu,
     read: (all, full, used) =>
       Number(used) < Number(full) ? String(Number(full) - Number(used)) : all!,
   },
@@ -174,6 +174,17 @@ export const SUM_PHRASES: readonly Phrase[] = [
       "giu",
     ),
     read: (_, each, more) => `${inAll(["1", each!], ["1", more!])} pcs`,
+  },
+  {
+    name: "so many, and packs besides",
+    example: ["foil blankets — 12 + 2 boxes of 10 unopened", "foil blankets — 32 pcs"],
+    holds: "+",
+    pattern: new RegExp(
+      `(?<=\\p{L}[^\\d]*)\\b(\\d{1,3})\\s*\\+\\s*(?:(\\d{1,2}|an?|one)\\s+)?${FULL}${PACKS}\\s+of\\s+(\\d{1,3})(?:\\s+(?:unopened|sealed|new|full))?\\s*$`,
+      "giu",
+    ),
+    read: (_, loose, packs, each) =>
+      `${inAll(["1", loose!], [/\d/.test(packs ?? "") ? packs! : "1", each!])} pcs`,
   },
   {
     name: "packs and so many loose",

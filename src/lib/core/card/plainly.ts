@@ -4,8 +4,8 @@ import { PLACE_WORDS } from "./placeWords.ts";
 import { PACKS } from "./phrase.ts";
 import { rephrase } from "./phrases.ts";
 import { eachRunOn, eachSaid, FEWEST_THINGS } from "./saidAloud.ts";
-import { listsUsed, speaksOfAbsence } from "./absence.ts";
-import { eachVariant } from "./variants.ts";
+import { listsUsed, speaksOfAbsence, speaksOfWant } from "./absence.ts";
+import { eachVariant, kindsApart } from "./variants.ts";
 import { quick } from "./quick.ts";
 
 /** Rows in the plain writing that the grammar of counts reads; what leans on the row above is filled in. */
@@ -60,14 +60,15 @@ const HOLDER =
 function withoutPlace(row: CardRow, names: (text: string) => boolean): CardRow {
   if (row.inTable) return row;
   const m = /^([^:,;\d(]{3,28}?)(?::\s+|\s+[-–—]\s+)(?=\S)/.exec(row.text);
-  if (!m || speaksOfAbsence(m[1]!) || listsUsed(row.text)) return row;
+  if (!m || speaksOfAbsence(m[1]!) || speaksOfWant(row.text) || listsUsed(row.text)) return row;
   const label = m[1]!.trim();
   const rest = row.text.slice(m[0].length);
   const namesNothing = !names(label.replace(HOLDER, " "));
   const isPlace =
     PLACE.test(label) || (/:\s/.test(m[0]) && /[,;+&]|\sand\s/.test(rest) && namesNothing);
   // "Dressings: 6 medium, 2 eye": the label is the name of all.
-  return isPlace && rest.split(/[,;+&]|\sand\s/).some(names) && eachVariant(row.text).length === 1
+  const parts = rest.split(/[,;+&]|\sand\s/).concat(rest.includes(";") ? rest.split(";") : []);
+  return isPlace && parts.some(names) && eachVariant(row.text).length === 1
     ? { ...row, text: rest, bullet: true }
     : row;
 }
@@ -270,7 +271,7 @@ export const plainly = (
   knows: (text: string) => boolean,
 ): CardRow[] =>
   withoutDitto(rows).flatMap((row) =>
-    eachSentence(row)
+    eachSentence({ ...row, text: kindsApart(row.text) })
       .flatMap((line) => eachSaid(line, names))
       .flatMap((line) => eachRunOn(line, names))
       .flatMap((line) => eachAcross(line, names))

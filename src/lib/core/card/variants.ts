@@ -153,9 +153,23 @@ function nameAndList(text: string): [name: string, list: string] | null {
 /** Of so many things with one name the kinds, each with its count; null: they do not add up. */
 function whichOfThem(count: string, name: string, kinds: string): string[] | null {
   const parts = eachPart(kinds, COUNT_THEN_WORDS, (n, kind) => ({ n, kind }));
-  const sum = parts?.reduce((s, p) => s + Number(p.n), 0);
-  return parts && sum === Number(count) ? parts.map((p) => `${p.n} ${p.kind} ${name}`) : null;
+  const sum = parts?.reduce((s, p) => s + valueOf(p.n), 0);
+  return parts && sum === valueOf(count) ? parts.map((p) => `${p.n} ${p.kind} ${name}`) : null;
 }
+
+const COUNT_NAME_KINDS = quick(
+  new RegExp(
+    `(?<=[,;:]\\s+)(${N})\\s+(\\p{L}[^(),;:\\d]*?)\\s*\\(([^()]*)\\)(?=\\s*(?:[,;.]|$))`,
+    "giu",
+  ),
+);
+/** "plasters (14), 2 bandages (1 crepe, 1 cohesive)": amid other things each kind by itself. */
+export const kindsApart = (text: string): string =>
+  text.replace(
+    COUNT_NAME_KINDS,
+    (all, count: string, name: string, kinds: string) =>
+      whichOfThem(count, name, kinds)?.join(", ") ?? all,
+  );
 
 /** "Plasters: 11 (fabric), 4 (blue)": the name, and what stands behind a colon or a dash. */
 const NAME_THEN_LIST = quick(/^(\p{L}[^:\d,;()]*?)\s*(?::|\s[-–—])\s+(.*)$/u);
