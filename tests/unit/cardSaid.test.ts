@@ -311,6 +311,84 @@ const SIZED: readonly {
   },
 ];
 
+/** Ways to write a number before the name and behind it, of other things too. */
+const OF_THINGS: readonly (readonly [line: string, type: string, pieces: number])[] = [
+  ["3 boxes of plasters (20 each)", "adhesive-strip", 60],
+  ["3 boxes plasters of 20", "adhesive-strip", 60],
+  ["3 x boxes of plasters, 20 per box", "adhesive-strip", 60],
+  ["three boxes of twenty plasters", "adhesive-strip", 60],
+  ["3 boxes of 20 plasters each", "adhesive-strip", 60],
+  ["3x20 plasters", "adhesive-strip", 60],
+  ["3 x 20 plasters", "adhesive-strip", 60],
+  ["3 x 20-pack plasters", "adhesive-strip", 60],
+  ["3 20-packs of plasters", "adhesive-strip", 60],
+  ["3 packs (20) plasters", "adhesive-strip", 60],
+  ["3 (three) packs of 20 plasters", "adhesive-strip", 60],
+  ["1 box of 20 plasters + 7 loose plasters", "adhesive-strip", 27],
+  ["a box of 20 plasters, opened, 7 left", "adhesive-strip", 7],
+  ["1 opened box of plasters (7 left)", "adhesive-strip", 7],
+  ["half a box of 20 plasters", "adhesive-strip", 10],
+  ["half a box of plasters (about 10)", "adhesive-strip", 10],
+  ["1½ boxes of 20 plasters", "adhesive-strip", 30],
+  ["about 20 plasters", "adhesive-strip", 20],
+  ["20 or so plasters", "adhesive-strip", 20],
+  ["20-ish plasters", "adhesive-strip", 20],
+  ["20-25 plasters", "adhesive-strip", 20],
+  ["at least 20 plasters", "adhesive-strip", 20],
+  ["some 20 plasters", "adhesive-strip", 20],
+  ["maybe 20 plasters", "adhesive-strip", 20],
+  ["over 20 plasters", "adhesive-strip", 20],
+  ["just under 20 plasters", "adhesive-strip", 20],
+  ["20 plasters minus 3", "adhesive-strip", 17],
+  ["20 plasters (3 used)", "adhesive-strip", 17],
+  ["20 plasters less 3", "adhesive-strip", 17],
+  ["20 plasters, 3 of them kids'", "adhesive-strip", 20],
+  ["20 plasters, of which 3 large", "adhesive-strip", 20],
+  ["2 tubes burn gel", "burn-gel-sachet", 2],
+  ["2 bottles of eyewash", "eyewash", 2],
+  ["2 x 500ml eyewash", "eyewash", 2],
+  ["2 500 ml bottles of eyewash", "eyewash", 2],
+  ["2 x eyewash 500ml", "eyewash", 2],
+  ["eyewash 2 x 500ml", "eyewash", 2],
+  ["eyewash: 2 bottles of 500 ml", "eyewash", 2],
+  ["eyewash 1 L (2 x 500 ml)", "eyewash", 2],
+  ["4 pairs nitrile gloves", "nitrile-gloves", 4],
+  ["4 pair nitrile gloves", "nitrile-gloves", 4],
+  ["4pr nitrile gloves", "nitrile-gloves", 4],
+  ["8 nitrile gloves (4 pairs)", "nitrile-gloves", 4],
+  ["nitrile gloves 8 (= 4 pairs)", "nitrile-gloves", 4],
+  ["nitrile gloves x 4 pairs", "nitrile-gloves", 4],
+  ["nitrile gloves (4 prs)", "nitrile-gloves", 4],
+  ["nitrile gloves, box of 100", "nitrile-gloves", 50],
+  ["1 box nitrile gloves (100)", "nitrile-gloves", 50],
+  ["1 box of 50 pairs nitrile gloves", "nitrile-gloves", 50],
+  ["nitrile gloves 1 box = 50 pairs", "nitrile-gloves", 50],
+  ["2 boxes nitrile gloves 100s", "nitrile-gloves", 100],
+  ["16 paracetamol", "paracetamol", 16],
+  ["paracetamol x 16", "paracetamol", 16],
+  ["paracetamol 500 mg x 16", "paracetamol", 16],
+  ["paracetamol 500mg tablets (16)", "paracetamol", 16],
+  ["2 strips of 8 paracetamol", "paracetamol", 16],
+  ["paracetamol 2 x 8", "paracetamol", 16],
+  ["paracetamol 500mg 2x8 tabs", "paracetamol", 16],
+  ["paracetamol 1 pack (16)", "paracetamol", 16],
+  ["paracetamol, pack of 16, 5 left", "paracetamol", 5],
+  ["paracetamol 500 (16)", "paracetamol", 16],
+  ["pair of scissors", "small-scissors", 1],
+  ["1 pair scissors", "small-scissors", 1],
+  ["2 pairs of scissors", "small-scissors", 2],
+  ["scissors, 1 pair", "small-scissors", 1],
+  ["scissors (pair)", "small-scissors", 1],
+  ["a dozen safety pins", "safety-pin", 12],
+  ["safety pins, 12", "safety-pin", 12],
+  ["12 safety pins on a ring", "safety-pin", 12],
+  ["card of 12 safety pins", "safety-pin", 12],
+  ["1 card safety pins (12)", "safety-pin", 12],
+  ["safety pins 2 x 6", "safety-pin", 12],
+  ["6 + 6 safety pins", "safety-pin", 12],
+  ["safety pins – two cards of six", "safety-pin", 12],
+];
+
 /** Ways to say that there are none. */
 const GONE: readonly string[] = [
   "eye pads: still to get",
@@ -481,6 +559,11 @@ describe("how many a line says there are", () => {
           expect(piecesOn(said, type), said).to.equal(Number(pieces));
         }
   });
+});
+
+describe("how many of a thing a line says there are", () => {
+  for (const [line, type, pieces] of OF_THINGS)
+    it(`${line}: ${pieces}`, () => expect(piecesOn(line, type)).to.equal(pieces));
 });
 
 describe("what a line says is not there", () => {

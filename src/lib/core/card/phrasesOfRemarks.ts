@@ -165,6 +165,20 @@ export const REMARK_PHRASES: readonly Phrase[] = [
       saysGone(remark!) || /\b(?:used|expired|torn|empty|gone)\b/i.test(remark!) ? remark! : "",
   },
   {
+    name: "of which some are of another kind",
+    example: ["20 plasters, 3 of them blue", "20 plasters"],
+    holds: ["of them", "of these", "of those", "of which"],
+    pattern:
+      /(?<=\d[^,;()]*)\s*[,(]\s*(?:\d{1,3}\s+of\s+(?:them|these|those|which)|of\s+(?:them|these|those|which)\s+\d{1,3})\s+((?:\p{L}[\p{L}'’-]*\s*){1,3})\)?\s*$/giu,
+    read: (all, remark) =>
+      saysGone(remark!) ||
+      /\b(?:used|open(?:ed)?|expired|out\s+of\s+date|past|torn|empty|gone|left|missing|short|broken|damaged)\b/i.test(
+        remark!,
+      )
+        ? all!
+        : "",
+  },
+  {
     name: "what one of them is, among others",
     example: [
       "four dressings, one of them past its date, and a whistle",

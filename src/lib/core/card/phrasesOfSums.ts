@@ -176,6 +176,31 @@ export const SUM_PHRASES: readonly Phrase[] = [
     read: (_, each, more) => `${inAll(["1", each!], ["1", more!])} pcs`,
   },
   {
+    name: "so many and so many of a thing",
+    example: ["6 + 6 safety pins", "12 safety pins"],
+    holds: "+",
+    pattern: /^(\W*)(\d{1,3})\s*\+\s*(\d{1,3})\s+(?=\p{L}{3})(?!loose\b)/giu,
+    read: (_, mark, some, more) => `${mark}${Number(some) + Number(more)} `,
+  },
+  {
+    name: "packs of a thing that lies in packs",
+    example: ["3 x 20 plasters", "3 packs of 20 plasters"],
+    holds: ["x", "×"],
+    pattern: new RegExp(
+      `^(\\W*\\d{1,2})\\s*[x×]\\s*(?=(?:1[5-9]|[2-9]\\d|\\d{3})\\s+(?:\\p{L}+\\s+){0,2}${IN_PACKS}\\b)`,
+      "giu",
+    ),
+    read: "$1 packs of ",
+  },
+  {
+    name: "so many of a thing, some of them used",
+    example: ["20 plasters (3 used)", "17 plasters"],
+    holds: "used",
+    pattern: /^(\W*)(\d{1,3})(\s+\p{L}[^,;()\d]*?)\s*[,(–-]\s*(\d{1,3})\s+used(?:\s+up)?\)?\s*$/giu,
+    read: (all, mark, full, name, used) =>
+      Number(used) < Number(full) ? `${mark}${Number(full) - Number(used)}${name}` : all!,
+  },
+  {
     name: "so many, and packs besides",
     example: ["foil blankets — 12 + 2 boxes of 10 unopened", "foil blankets — 32 pcs"],
     holds: "+",
