@@ -54,6 +54,14 @@ const FOLDERS = [
   "aside-35",
   "aside-36",
   "aside-37",
+  "aside-38",
+  "aside-39",
+  "aside-40",
+  "aside-41",
+  "aside-42",
+  "aside-43",
+  "aside-44",
+  "aside-45",
 ];
 
 function cardsByPeople() {

@@ -61,6 +61,14 @@ const JUDGED = [
   "tests/fixtures/aside-35",
   "tests/fixtures/aside-36",
   "tests/fixtures/aside-37",
+  "tests/fixtures/aside-38",
+  "tests/fixtures/aside-39",
+  "tests/fixtures/aside-40",
+  "tests/fixtures/aside-41",
+  "tests/fixtures/aside-42",
+  "tests/fixtures/aside-43",
+  "tests/fixtures/aside-44",
+  "tests/fixtures/aside-45",
 ];
 const SYNONYMS = "../shared/data/synonyms.csv";
 /** A name alone among two others is a harder case than most lines of a card, and shows what other words do. */

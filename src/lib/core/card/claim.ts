@@ -18,6 +18,7 @@ interface Said {
   readonly isTotal: boolean;
   readonly namesKit: boolean;
   /** Things it surely names, the kit itself left out. */
+  readonly isSized: boolean;
   readonly items: number;
 }
 
@@ -61,8 +62,9 @@ export const CLAIM_RULES: readonly ClaimRule[] = [
   {
     name: "a title with no item named",
     example: ["Family bundle, 42 pieces", 42],
-    takes: ({ row, value, isTitle, items }) =>
-      isTitle && !row.bullet && value >= FEWEST_OF_KIT && items === 0,
+    // "gauze, ten by ten, 11 pcs" is of a thing.
+    takes: ({ row, value, isTitle, items, isSized }) =>
+      isTitle && !row.bullet && value >= FEWEST_OF_KIT && items === 0 && !isSized,
     isClaim: () => true,
   },
   {
@@ -105,7 +107,7 @@ const NO_ITEM: ReadonlySet<string | null> = new Set([
 
 /** A piece total that a title or total line states. */
 export function claimOf(
-  { row, segments }: Draft,
+  { row, segments, whole }: Draft,
   isTitle: boolean,
   rules: readonly ClaimRule[] = CLAIM_RULES,
 ): number | null {
@@ -122,6 +124,7 @@ export function claimOf(
     isTitle,
     isTotal: TOTAL.test(row.text),
     namesKit: KIT.test(row.text),
+    isSized: whole.sizeMm !== null || whole.bare !== null,
     items: segments.filter((s) => isSure(s.match) && !NO_ITEM.has(s.match.type)).length,
   };
   return rules.find((rule) => rule.takes(said))?.isClaim(said) ? said.value : null;

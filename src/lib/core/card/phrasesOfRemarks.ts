@@ -165,6 +165,32 @@ export const REMARK_PHRASES: readonly Phrase[] = [
       saysGone(remark!) || /\b(?:used|expired|torn|empty|gone)\b/i.test(remark!) ? remark! : "",
   },
   {
+    name: "what is wanting on one of them",
+    example: ["large dressing: 3 (1 date gone)", "large dressing: 3"],
+    holds: ["date", "label", "name", "wrapper", "lid"],
+    pattern: new RegExp(
+      `${BEHIND_COUNT}\\s*\\((?:one|two|\\d{1,2})\\s+(?:dates?|labels?|names?|wrappers?|lids?)\\s+(?:gone|missing|faded|unreadable|torn|lost)\\)`,
+      "giu",
+    ),
+    read: "",
+  },
+  {
+    name: "what some of them are",
+    example: ["triangulars: 4, two still in wrappers", "triangulars: 4"],
+    holds: [" still", " are ", " have ", " were ", " look"],
+    pattern: new RegExp(
+      `(?<=\\d[^,;]*),\\s*(?:${N})\\s+(?:still|are|have|were|looks?)\\s+([^,;\\d]*)$`,
+      "giu",
+    ),
+    read: (all, remark) =>
+      saysGone(remark!) ||
+      /\b(?:used|open(?:ed)?|expired|out|past|torn|empty|gone|left|here|there|short|broken|damaged)\b/i.test(
+        remark!,
+      )
+        ? all!
+        : "",
+  },
+  {
     name: "of which some are of another kind",
     example: ["20 plasters, 3 of them blue", "20 plasters"],
     holds: ["of them", "of these", "of those", "of which"],

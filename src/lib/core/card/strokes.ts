@@ -45,7 +45,29 @@ function rowsOfStrokes(lines: readonly string[]): string[] {
 
 /** The card with such columns written as cells; as many lines as before. */
 export const strokesAsCells = (lines: readonly string[]): string[] =>
-  numbersAsCells(rowsOfStrokes(lines));
+  lastOfChecks(numbersAsCells(rowsOfStrokes(lines)));
+
+/** "Plasters      20 / 18 / 15": counted again and again. */
+const CHECKS = quick(
+  /^(.*\p{L}[^/]*?)(?:\s{2,}|\s*[.:–-]+\s+)(\d{1,4}(?:\s+\/\s+\d{1,4}){2,})\s*$/u,
+);
+/** So many rows, each counted as often, are no chance. */
+const FEWEST_CHECKED = 3;
+/** Rows that were counted three times or more: the last holds, and where it is another than the one before the reader asks. */
+function lastOfChecks(lines: readonly string[]): string[] {
+  const found = lines.map((line) => {
+    const m = line.includes(" / ") ? CHECKS.exec(line) : null;
+    return m && { name: m[1]!, counts: m[2]!.split("/").map(Number) };
+  });
+  const times = found.flatMap((f) => (f ? [f.counts.length] : []));
+  if (times.length < FEWEST_CHECKED || new Set(times).size > 1) return [...lines];
+  return lines.map((line, i) => {
+    if (!found[i]) return line;
+    const { name, counts } = found[i];
+    const [last, before] = [counts.at(-1)!, counts.at(-2)!];
+    return last === before ? `${name}, ${last} pcs` : `${name}, ${last} pcs (${before}?)`;
+  });
+}
 
 function numbersAsCells(lines: readonly string[]): string[] {
   let heads: ("Required" | "Qty")[] | null = null;

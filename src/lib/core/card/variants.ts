@@ -30,7 +30,7 @@ const SIZE_BLANK_COUNT = whole(
 );
 /** "10x10 (3)", "10x10 – 3": a size without its unit, told from a count by the brackets or the dash. */
 const BARE_SIZE_THEN_COUNT = whole(
-  `(\\d+(?:[.,]\\d+)?\\s*[x×]\\s*\\d+(?:[.,]\\d+)?)\\s*(?:\\(|[:–—]\\s*|\\s-\\s)(\\d{1,3})\\)?`,
+  `(\\d+(?:[.,]\\d+)?\\s*[x×]\\s*\\d+(?:[.,]\\d+)?)\\s*(?:\\(|[:–—]\\s*|\\s-\\s|\\s[x×]\\s?)(\\d{1,3})\\)?`,
 );
 const LETTER_THEN_COUNT = whole(
   `(XS|XX?L|[SML]|small|medium|large)\\s*[-–:=x×(]?\\s*(\\d{1,3}\\)?(?:\\s*(?:pairs?|prs?|pcs|packs?|off))?)`,
@@ -40,7 +40,7 @@ const COUNT_THEN_SIZE = whole(`\\((\\d{1,3})\\)\\s*(${SIZE})`);
 const COUNT_THEN_WORDS = whole(`(${N})\\s+(\\p{L}[\\p{L} -]*)`);
 
 /** Has one printed dimension, so that the other number counts. */
-const ON_A_ROLL = /bandage|crepe|crêpe|tape|roll|wrap/i;
+const ON_A_ROLL = /bandage|crepe|crêpe|tape|roll|wrap|conforming|cohesive|elastic/i;
 const COUNT_TIMES_WIDTH = whole(`(\\d{1,3})\\s*[x×]\\s*(\\d+(?:[.,]\\d+)?\\s*${UNIT})`);
 
 const WORDS_THEN_COUNT = whole(`(\\p{L}[\\p{L} -]*?(?:\\s*\\([^)]*\\))?)\\s*[x×]\\s*(\\d{1,3})`);
