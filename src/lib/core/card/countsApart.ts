@@ -12,6 +12,7 @@ const COUNT = quick(
     "iu",
   ),
 );
+const LABELLED = quick(new RegExp(`^[-*•>#\\s]*(?:${CALLED})`, "iu"));
 const NAME = quick(/\p{L}{3}/u);
 /** Longer lines are sentences. */
 const LONGEST_NAME = 80;
@@ -54,6 +55,8 @@ function pairsIn(
   const behind = beside(written, -1);
   const before = beside(written, 1);
   if (behind.length !== before.length) return behind.length > before.length ? behind : before;
+  // "Quantity: 4" stands below what it is of.
+  if (before.every(([, at]) => LABELLED.test(lines[at]!))) return behind;
   const first = written.findIndex((w) => w.kind === "count");
   const above = written[first - 1];
   // Blank lines may tell which two belong together.
