@@ -19,8 +19,10 @@ const PAID = quick(
 /** Longer lines are of no till. */
 const LONGEST = 120;
 
+const PRICE = /\d[.,]\d{2}/;
 /** The goods with their number in front; null: the line charges for nothing, or its sum is another. */
 function countedFirst(line: string): string | null {
+  if (!PRICE.test(line)) return null;
   const [, indent, goods, count, sign, each, sum] = GOODS_TIMES_PRICE.exec(line) ?? [];
   // "2 x 4.50" alone may be a size.
   if (goods === undefined || (sum === undefined && sign !== "@")) return null;
