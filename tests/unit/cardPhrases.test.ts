@@ -26,6 +26,7 @@ import {
   nameOnCard,
   NO_HABITS,
 } from "../../src/lib/core/card/habits.ts";
+import { ABSENT, saysGone } from "../../src/lib/core/card/absence.ts";
 import { PHRASES, rephrase } from "../../src/lib/core/card/phrases.ts";
 import { columnsOfCard, mappedCard } from "../../src/lib/core/card/columns.ts";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
@@ -356,4 +357,12 @@ describe("no way of writing is sought for ever", () => {
     );
     expect(stuck.map((p) => p.name)).to.deep.equal([]);
   }).timeout(120_000);
+});
+
+describe("what says that a thing is not there", () => {
+  it("is overlooked in no line by the look at how its words begin", () => {
+    const said = fixtureLines().filter((line) => ABSENT.test(line));
+    expect(said.length).to.be.greaterThan(100);
+    for (const line of said) expect(saysGone(line), line).to.equal(true);
+  });
 });

@@ -56,11 +56,13 @@ const WANTED: readonly RegExp[] = [
   /^\W*(?:(?:i|we)\s+)?(?:need|have|must|remember)\s+to\s+(?:get|buy|order|replace|restock)\b/i,
   /^\W*(?:i|we)(?:['’]d|\s+would)?\s+(?:still\s+|also\s+)?(?:need|want|lack|would\s+like|should\s+(?:get|buy|add|order))\b/i,
   // "need eye pads", "would like: wipes", "add a whistle", "short of plasters"
-  /^\W*(?:we\s+|i\s+)?(?:needs?|wanted|would\s+like|should\s+(?:add|get|have)|add|consider(?:\s+adding)?|could\s+do\s+with|short\s+of|optional)\b(?:\s*:)?\s+(?=\p{L}|\d)(?!be\b|to\s+be\b)/iu,
+  quick(
+    /^\W*(?:we\s+|i\s+)?(?:needs?|wanted|would\s+like|should\s+(?:add|get|have)|add|consider(?:\s+adding)?|could\s+do\s+with|short\s+of|optional)\b(?:\s*:)?\s+(?=\p{L}|\d)(?!be\b|to\s+be\b)/iu,
+  ),
   // "To replace: wipes, tweezers"
   /^\W*to\s+(?:replace|restock|reorder|top\s+up)\s*:/i,
   // "ask Jo for the key"
-  /^\W*ask\s+\p{L}+\s+for\b/iu,
+  quick(/^\W*ask\s+\p{L}+\s+for\b/iu),
   // "a second whistle would be good"
   /\b(?:would\s+be\s+(?:good|nice|useful|handy|great)|recommended|desirable|advisable)\s*[.!]?\s*$/i,
   // "I have ordered a tick tool"

@@ -21,13 +21,14 @@ const FEWEST = 2;
 /** The lines with each answer beside what was asked after, on the answer's line; as many lines as before. */
 export function answersAsCounts(lines: readonly string[]): string[] {
   const read = [...lines];
+  const written = lines.flatMap((line, i) => (line.trim() === "" ? [] : [i]));
   let answered = 0;
-  for (let i = 0; i < lines.length; i++) {
+  for (const [k, i] of written.entries()) {
     const asked = QUESTION.exec(lines[i]!)?.[1];
-    if (asked === undefined) continue;
-    const at = lines.findIndex((line, k) => k > i && line.trim() !== "");
-    const count = at < 0 ? undefined : ANSWER.exec(lines[at]!)?.[1];
-    if (count === undefined && (at < 0 || !NONE.test(lines[at]!))) continue;
+    const at = written[k + 1];
+    if (asked === undefined || at === undefined) continue;
+    const count = ANSWER.exec(lines[at]!)?.[1];
+    if (count === undefined && !NONE.test(lines[at]!)) continue;
     answered++;
     read[i] = "";
     read[at] = count === undefined ? "" : `${asked}: ${count}`;

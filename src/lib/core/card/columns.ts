@@ -2,7 +2,7 @@ import Papa from "papaparse";
 import type { ColumnRole } from "./columnRole.ts";
 import { roleOf } from "./headingRoles.ts";
 import { blockAround } from "./layout.ts";
-import { quick } from "./quick.ts";
+import { THREE_LETTERS } from "./quick.ts";
 
 /** A delimited file as a table, with what its columns seem to be. */
 export interface ColumnGuess {
@@ -25,7 +25,6 @@ export function guessColumns(text: string): ColumnGuess | null {
   return { rows, roles, clear: roles.includes("text") && roles.includes("quantity") };
 }
 
-const THREE_LETTERS = quick(/\p{L}{3}/u);
 /** The table of a card that a line lies in, with the text above and below it; null: it lies in none. */
 export function columnsOfCard(
   text: string,

@@ -40,7 +40,7 @@ interface Written {
   readonly at: number;
   readonly kind: Kind;
 }
-/** For each count the line that it belongs to, one step away; null: no name stands there. */
+/** For each count beside which a name stands, one step away, the lines of both. */
 const beside = (written: readonly Written[], step: 1 | -1): (readonly [number, number])[] =>
   written.flatMap(({ at, kind }, i) => {
     const next = written[i + step];

@@ -234,7 +234,7 @@ export function isHeading(
   style: Style,
   isFirst: boolean,
 ): boolean {
-  const { row, match, whole, segments, headNamesItem } = draft;
+  const { row, match, whole, segments } = draft;
   if (row.inTable)
     return (
       row.quantity === null &&
@@ -243,7 +243,8 @@ export function isHeading(
       HEADINGS.has(normalHeading(row.text))
     );
   const line: Line = {
-    ...{ row, match, whole, segments, headNamesItem, style, next, isFirst },
+    ...draft,
+    ...{ style, next, isFirst },
     text: row.text.trim(),
     counted:
       row.quantity !== null || (whole.pieces !== null && !whole.article) || whole.bare !== null,

@@ -2,7 +2,7 @@ import { NAMES_FROM, type Draft } from "./draft.ts";
 import type { Segment } from "./segments.ts";
 import type { Style } from "./style.ts";
 import type { Match } from "./vocabulary.ts";
-import { quick } from "./quick.ts";
+import { THREE_LETTERS } from "./quick.ts";
 
 /** Whether what a segment names lies in the kit, or is only spoken of. */
 
@@ -70,7 +70,6 @@ const isInPassing = ({ segment: { match, tokens }, style, counted }: Circumstanc
     match.explained < 0.6 ||
     (match.weight < 2.2 && tokens.length > 4));
 
-const THREE_LETTERS = quick(/\p{L}{3}/u);
 /**
  * A thing without a type is an item only where the line is written like one.
  * @param isOpen the name leaves the kind open

@@ -11,7 +11,7 @@ import { withoutRunningNumbers } from "./leads.ts";
 import { plainRow } from "./plainRow.ts";
 import { tableRow } from "./tableRow.ts";
 import { PACKS } from "./phrase.ts";
-import { quick } from "./quick.ts";
+import { LETTER, THREE_LETTERS, TWO_LETTERS, quick } from "./quick.ts";
 
 /** "Wallet kit (28 pcs): 8 plasters; 4 wipes": title and items on one line. */
 const TITLE_THEN_ITEMS =
@@ -147,8 +147,6 @@ class RowReader {
   }
 }
 
-const THREE_LETTERS = quick(/\p{L}{3}/u);
-const TWO_LETTERS = quick(/\p{L}{2}/u);
 /** "Item 10 Roller bandages      4" under "Item 9  Roller bandages      4": too long for its column, it moved the others. */
 const isUncolumned = (cells: readonly string[], { roles }: Table): boolean => {
   const text = cells[roles.indexOf("text")] ?? "";
@@ -270,7 +268,6 @@ export function blockAround(
   return null;
 }
 
-const LETTER = quick(/\p{L}/u);
 /** The block as a table, where its cells tell what the columns hold; its first rows may be headings. */
 function tableOf(
   { split, rows }: Block,

@@ -18,9 +18,12 @@ function goesUp(numbers: readonly number[]): boolean {
 
 /** The lines with such a number as a count before the name; as many lines as before. */
 export function numbersAsCounts(lines: readonly string[]): string[] {
-  const numbered = lines.filter((line) => NUMBERED.test(line));
-  const numbers = numbered.map((line) => Number(NUMBERED.exec(line)![2]));
-  const own = numbered.filter((line) => OWN_COUNT.test(line.replace(NUMBERED, ""))).length;
+  const numbered = lines.flatMap((line) => {
+    const m = NUMBERED.exec(line);
+    return m ? [{ number: Number(m[2]), rest: line.slice(m[0].length) }] : [];
+  });
+  const numbers = numbered.map((n) => n.number);
+  const own = numbered.filter((n) => OWN_COUNT.test(n.rest)).length;
   return numbers.length < FEWEST || 2 * own > numbers.length || goesUp(numbers)
     ? [...lines]
     : lines.map((line) => line.replace(NUMBERED, "$1$2 x "));

@@ -152,10 +152,11 @@ export const NOTE_RULES: readonly NoteRule[] = [...ANYWHERE, ...IN_TEXT];
 
 /** Whether a line tells something, and lists nothing. */
 export function isNote(draft: Draft, style: Style): boolean {
-  const { row, segments, whole, match, headNamesItem } = draft;
+  const { row, segments, whole } = draft;
   const text = row.text.trim();
   const line: Told = {
-    ...{ row, segments, whole, match, headNamesItem, text, style },
+    ...draft,
+    ...{ text, style },
     words: text.split(/\s+/).length,
     names: segments.some((s) => isSure(s.match)),
     bare: !row.bullet && (whole.pieces === null || whole.article),

@@ -1,4 +1,4 @@
-import { quick } from "./quick.ts";
+import { THREE_LETTERS, quick } from "./quick.ts";
 
 /**
  * A card as a program or a form writes it: one object a line, `{"sku":"A11","desc":"gauze swabs, 5s","n":4},`,
@@ -50,7 +50,6 @@ const COUNT_WITH_WORD = quick(/^\d{1,4}(?:\s*\p{L}+)?$/u);
 const isCount = (v: unknown): v is number | string =>
   typeof v === "number" || (typeof v === "string" && COUNT_WITH_WORD.test(v));
 
-const THREE_LETTERS = quick(/\p{L}{3}/u);
 /** An object as a list writes it: "4 x gauze swabs, 5s (5 x 5 cm)"; null: it names nothing. */
 function asListed(fields: Fields): string | null {
   const words = fields.flatMap(([, v]) => (isText(v) && THREE_LETTERS.test(v) ? [v] : []));

@@ -1,7 +1,7 @@
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { half, PACK, PACKS, valueOf, type Phrase } from "./phrase.ts";
 
-/** Ways of writing sums: several packs, what lies loose beside them, what is there beside what should be. */
+/** Ways of writing sums: several packs, what lies loose beside them, what is there beside what should be; and of saying a number in passing. */
 
 const N = `(?:${NUMBER_WORDS})`;
 const AND = "\\s*(?:,\\s*)?(?:\\+|&|\\band|\\bplus|,)\\s*";
@@ -25,6 +25,9 @@ const WANT =
 
 const inAll = (...packs: readonly (readonly [string, string])[]): number =>
   packs.reduce((sum, [count, each]) => sum + valueOf(count) * valueOf(each), 0);
+/** What so many packs hold, with what lies beside them. */
+const packsAndMore: Phrase["read"] = (_, packs, each, more) =>
+  `${inAll([packs!, each!], ["1", more!])} pcs`;
 
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const SUM_PHRASES: readonly Phrase[] = [
@@ -153,7 +156,7 @@ export const SUM_PHRASES: readonly Phrase[] = [
       `\\b(${N})\\s+${FULL}${PACKS}\\s+of\\s+(${N})${AND}(?:(?:1|one|an?)\\s+)?(?:(?:part(?:ial|ly)?|open(?:ed)?|half(?:[- ]full)?|started|begun|other)\\b\\s*)?(?:used\\s+)?(?:${PACK}\\s*)?(?:with|of|holding|\\()\\s*(?:only\\s+)?(\\d{1,3})(?:\\s+left)?\\)?`,
       "giu",
     ),
-    read: (_, packs, each, more) => `${inAll([packs!, each!], ["1", more!])} pcs`,
+    read: packsAndMore,
   },
   {
     name: "packs and so many besides",
@@ -163,7 +166,7 @@ export const SUM_PHRASES: readonly Phrase[] = [
       `\\b(?:(${N})\\s*(?:[x×]\\s*|${FULL}${PACKS}\\s+of\\s+))(${N})\\s*,?\\s*(?:\\+|&|and|plus)\\s*(${N})(?:\\s*(?:${LOOSE}|extra))?\\s*$`,
       "giu",
     ),
-    read: (_, packs, each, more) => `${inAll([packs!, each!], ["1", more!])} pcs`,
+    read: packsAndMore,
   },
   {
     name: "a pack and so many loose",
@@ -219,7 +222,7 @@ export const SUM_PHRASES: readonly Phrase[] = [
       `\\b(?!one\\b|1\\b)(${N})\\s+${FULL}${PACKS}\\s*(?:of\\s+|\\(\\s*)(${N})\\s*\\)?${AND}(${N})\\s+${LOOSE}${ENDS}`,
       "giu",
     ),
-    read: (_, packs, each, more) => `${inAll([packs!, each!], ["1", more!])} pcs`,
+    read: packsAndMore,
   },
   {
     name: "packs of a thing and so many loose",

@@ -128,10 +128,11 @@ export const PACK_SIZES: readonly {
   },
   { name: "by an s", example: ["wipes 10's", 10], pattern: /\b(\d{1,3})['’]?s\b/ },
   {
-    name: "by a large S, last",
-    example: ["WIPES 10S", 10],
-    pattern: /,\s*(\d{1,3})S\b|\s(\d{2,3})S\s*$/,
+    name: "by a large S, behind a comma",
+    example: ["WIPES, 10S STERILE", 10],
+    pattern: /,\s*(\d{1,3})S\b/,
   },
+  { name: "by a large S, last", example: ["WIPES 10S", 10], pattern: /\s(\d{2,3})S\s*$/ },
   {
     name: "a pack with its size behind it, last",
     example: ["wipes, pk 5", 5],
@@ -158,7 +159,7 @@ export const PACK_SIZES: readonly {
 export function innerOf(text: string, sizes = PACK_SIZES): number | null {
   for (const { pattern } of sizes) {
     const m = pattern.exec(text);
-    if (m) return Number(m[1] ?? m[2]);
+    if (m) return Number(m[1]);
   }
   return /\btwin(?:[\s-]?pack\b|\s*(?:$|[,)]))/i.test(text) ? 2 : null;
 }

@@ -6,7 +6,7 @@ import { rephrase } from "./phrases.ts";
 import { eachRunOn, eachSaid, FEWEST_THINGS } from "./saidAloud.ts";
 import { listsUsed, speaksOfAbsence, speaksOfWant } from "./absence.ts";
 import { eachVariant, kindsApart } from "./variants.ts";
-import { quick } from "./quick.ts";
+import { THREE_LETTERS, TWO_LETTERS, quick } from "./quick.ts";
 
 /** Rows in the plain writing that the grammar of counts reads; what leans on the row above is filled in. */
 
@@ -32,7 +32,6 @@ const nameOf = (text: string): string =>
     .replace(/\s+/g, " ")
     .trim();
 
-const THREE_LETTERS = quick(/\p{L}{3}/u);
 const ONES = quick(/^(\p{L}+)\s+ones\b/iu);
 function withoutDitto(rows: readonly CardRow[]): CardRow[] {
   let above = "";
@@ -195,7 +194,6 @@ function eachBetween(row: CardRow, names: (text: string) => boolean): CardRow[] 
 }
 
 const IN_BRACKETS = /\([^)]*\)/g;
-const TWO_LETTERS = quick(/\p{L}{2}/u);
 /** A row for each part where all are named, outside brackets, and counted; else the row. */
 const eachNamed = (
   row: CardRow,

@@ -5,7 +5,7 @@
  */
 
 /** A to ž with their accents, and every script from Greek on; of signs among them only × and ÷ stand on cards. */
-const LETTER = "A-Za-zªµºÀ-ÖØ-öø-ˁͰ-῿Ⰰ-퟿";
+const LETTERS = "A-Za-zªµºÀ-ÖØ-öø-ˁͰ-῿Ⰰ-퟿";
 const between = (from: number, to: number, is: RegExp): string =>
   Array.from({ length: to - from }, (_, i) => String.fromCharCode(from + i))
     .filter((letter) => is.test(letter))
@@ -13,7 +13,7 @@ const between = (from: number, to: number, is: RegExp): string =>
 /** Latin letters with their accents, in which capitals and small ones take turns. */
 const ACCENTED = [0x100, 0x180] as const;
 const RANGES: Readonly<Record<string, string>> = {
-  L: LETTER,
+  L: LETTERS,
   Lu: `A-ZÀ-ÖØ-Þ${between(...ACCENTED, /\p{Lu}/u)}ΆΈ-ΏΑ-ΫЀ-Я`,
   Ll: `a-zß-öø-ÿ${between(...ACCENTED, /\p{Ll}/u)}ΐά-ώа-џ`,
   M: "\\u0300-\\u036f",
@@ -37,3 +37,8 @@ export function quick(pattern: RegExp): RegExp {
   });
   return new RegExp(source, pattern.flags.replace("u", ""));
 }
+
+/** Whether a text says anything: a letter, two in a row, three. */
+export const LETTER = quick(/\p{L}/u);
+export const TWO_LETTERS = quick(/\p{L}{2}/u);
+export const THREE_LETTERS = quick(/\p{L}{3}/u);

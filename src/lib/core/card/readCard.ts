@@ -28,7 +28,7 @@ import {
   type Match,
   type Vocabulary,
 } from "./vocabulary.ts";
-import { quick } from "./quick.ts";
+import { LETTER, quick } from "./quick.ts";
 
 export type { CardEntry } from "./entry.ts";
 
@@ -253,7 +253,6 @@ function corrected(
 const asNamed = (draft: Draft, match: Match | null): Draft =>
   match ? { ...draft, match, segments: draft.segments.map((s) => ({ ...s, match })) } : draft;
 
-const LETTER = quick(/\p{L}/u);
 /** A row of sizes alone is of the kind that its heading names. */
 function underHeading(draft: Draft, heading: SizeHeading | null): Draft {
   if (heading === null) return draft;

@@ -1,9 +1,8 @@
 import type { Draft } from "./draft.ts";
 import { isSure } from "./draft.ts";
 import type { Match } from "./vocabulary.ts";
-import { quick } from "./quick.ts";
+import { THREE_LETTERS, quick } from "./quick.ts";
 
-const THREE_LETTERS = quick(/\p{L}{3}/u);
 /**
  * A heading that is the item, with its sizes and counts alone below it:
  * "Crepe bandages" / "5 cm x 4.5 m - 6" / "10 cm x 4.5 m - 4".

@@ -2,7 +2,7 @@ import { saysGone } from "./absence.ts";
 import type { Token } from "./lexer.ts";
 import { readQuantity, type Reading } from "./quantity.ts";
 import { NO_TYPE } from "./vocabulary.ts";
-import { quick } from "./quick.ts";
+import { THREE_LETTERS, quick } from "./quick.ts";
 
 /** What a stretch of a line says by the way it is written: a count first, a pack, a remark, a place. */
 
@@ -97,7 +97,6 @@ export function onlyRemarks(tokens: readonly Token[]): boolean {
   return open > 0 && onlyDescribes(readQuantity(tokens.slice(0, open)).noun || "off");
 }
 
-const THREE_LETTERS = quick(/\p{L}{3,}/u);
 /** Names something, and does not only describe. */
 export const hasNoun = (reading: Reading) =>
   THREE_LETTERS.test(reading.noun) && !onlyDescribes(reading.noun);

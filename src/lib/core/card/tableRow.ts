@@ -3,9 +3,8 @@ import type { ColumnRole } from "./columnRole.ts";
 import { inOurWords } from "./foreignUnits.ts";
 import type { CardRow } from "./cardRow.ts";
 import { stripPrices } from "./stripPrices.ts";
-import { quick } from "./quick.ts";
+import { LETTER, quick } from "./quick.ts";
 
-const LETTER = quick(/\p{L}/u);
 const NUMBER_WITH_UNIT = quick(/^\d+(?:\s*\p{L}+)?$/u);
 /** The cells of a row by what their columns hold. */
 class Cells {

@@ -165,11 +165,13 @@ const COUNT_NAME_KINDS = quick(
 );
 /** "plasters (14), 2 bandages (1 crepe, 1 cohesive)": amid other things each kind by itself. */
 export const kindsApart = (text: string): string =>
-  text.replace(
-    COUNT_NAME_KINDS,
-    (all, count: string, name: string, kinds: string) =>
-      whichOfThem(count, name, kinds)?.join(", ") ?? all,
-  );
+  !text.includes("(")
+    ? text
+    : text.replace(
+        COUNT_NAME_KINDS,
+        (all, count: string, name: string, kinds: string) =>
+          whichOfThem(count, name, kinds)?.join(", ") ?? all,
+      );
 
 /** "Plasters: 11 (fabric), 4 (blue)": the name, and what stands behind a colon or a dash. */
 const NAME_THEN_LIST = quick(/^(\p{L}[^:\d,;()]*?)\s*(?::|\s[-–—])\s+(.*)$/u);
