@@ -118,6 +118,15 @@ export const OPEN_NAMES: readonly OpenName[] = [
     ],
   },
   {
+    id: "foil-bag",
+    ask: "Which foil bag is it?",
+    words: ["foil", "bag"],
+    kinds: [
+      ["waste-bag", "as large as a sheet of paper: for waste, or to be sick in"],
+      ["insulated-bag", "large enough to lie in: keeps a person warm"],
+    ],
+  },
+  {
     id: "splint",
     ask: "Which splint is it?",
     words: ["splint"],

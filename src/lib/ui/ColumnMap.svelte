@@ -24,6 +24,7 @@
     ["text", "the item"],
     ["quantity", "how many"],
     ["loose", "loose ones beside packs"],
+    ["there", "whether it is there"],
     ["size", "size"],
     ["unit", "unit or pack"],
   ];

@@ -1,7 +1,7 @@
 import Papa from "papaparse";
 import { remembering } from "../base/remembering.ts";
 import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE } from "./cardLimits.ts";
-import { quick } from "./quick.ts";
+import { quick, THREE_LETTERS } from "./quick.ts";
 
 /** A line of a table as cells: by a delimiter, by bars, or by runs of blanks. */
 
@@ -60,11 +60,30 @@ function atHeadings(cell: PlacedCell, headings: readonly PlacedCell[], line: str
 }
 const BESIDE = 3;
 
+/** "3.1  Scissors": a number of the list that stands before the name under the first heading. */
+const LEAD = /^\(?(?:\d{1,2}(?:\.\d{1,2}){0,2}|[a-z]|[ivx]{1,4})[.)]?$/i;
+function withLead(
+  cells: readonly PlacedCell[],
+  headings: readonly PlacedCell[],
+): readonly PlacedCell[] {
+  const [lead, name, ...others] = cells;
+  const isLead =
+    others.length > 0 &&
+    LEAD.test(lead!.text) &&
+    THREE_LETTERS.test(name!.text) &&
+    lead!.from <= headings[0]!.from &&
+    headings[1] !== undefined &&
+    name!.to <= headings[1].from;
+  return isLead
+    ? [{ text: `${lead!.text} ${name!.text}`, from: lead!.from, to: name!.to }, ...others]
+    : cells;
+}
+
 /** More cells than headings (a column without one): each goes to the heading that it stands under. */
 export const underHeadings = (header: string) => {
   const headings = placedCells(header);
   return (line: string): string[] => {
-    const found = placedCells(line);
+    const found = withLead(placedCells(line), headings);
     const cells =
       found.length < headings.length ? found.flatMap((c) => atHeadings(c, headings, line)) : found;
     if (cells.length === found.length && found.length <= headings.length)

@@ -1,2 +1,10 @@
-/** What a column holds: names the item, counts it, counts what lies loose beside whole packs, its size, its unit or pack, a remark, or nothing to read. */
-export type ColumnRole = "text" | "quantity" | "loose" | "size" | "unit" | "note" | "skip";
+/** What a column holds: names the item, counts it, counts what lies loose beside whole packs, says whether it is there, its size, its unit or pack, a remark, or nothing to read. */
+export type ColumnRole =
+  | "text"
+  | "quantity"
+  | "loose"
+  | "there"
+  | "size"
+  | "unit"
+  | "note"
+  | "skip";

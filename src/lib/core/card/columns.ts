@@ -49,6 +49,7 @@ const HEADING: Readonly<Record<ColumnRole, string>> = {
   text: "Item",
   quantity: "Qty",
   loose: "Loose",
+  there: "Present",
   size: "Size",
   unit: "Unit",
   note: "Notes",

@@ -1,4 +1,5 @@
 import type { ColumnRole } from "./columnRole.ts";
+import { areAnswers, saysHeld, saysMeant, saysWhether } from "./headingCounts.ts";
 import { quick } from "./quick.ts";
 
 /** What the columns of a table hold, told by their cells; a heading is only a hint. */
@@ -77,14 +78,16 @@ function columnKind(
 }
 
 /** Of a column of places so many cells say another's again; items are seldom named twice. */
-const SAID_AGAIN = 0.4;
+export const SAID_AGAIN = 0.4;
+/** The share of cells that say what another said before, 0–1. */
+export function saidAgain(cells: readonly string[]): number {
+  const said = cells.map((c) => c.trim().toLowerCase()).filter((c) => c !== "");
+  return 1 - new Set(said).size / Math.max(1, said.length);
+}
 
 /** "drawer 1", "lock box", "bag": beside a column of names, one that says the same again and again tells where things lie. */
 function placesAsWords(kinds: CellKind[], rows: readonly (readonly string[])[]): void {
-  const again = (i: number) => {
-    const cells = rows.map((r) => (r[i] ?? "").trim().toLowerCase()).filter((c) => c !== "");
-    return 1 - new Set(cells).size / Math.max(1, cells.length);
-  };
+  const again = (i: number) => saidAgain(rows.map((r) => r[i] ?? ""));
   const names = kinds.flatMap((k, i) => (k === "name" ? [i] : []));
   const least = Math.min(...names.map(again));
   if (least >= SAID_AGAIN) return;
@@ -131,8 +134,11 @@ const HINTS: readonly (readonly [RegExp, ColumnRole])[] = [
   ],
 ];
 /** What a heading says of a column of numbers where several are. */
-export const hint = (heading: string): ColumnRole | null =>
-  HINTS.find(([pattern]) => pattern.test(heading.trim()))?.[1] ?? null;
+export const hint = (heading: string): ColumnRole | null => {
+  if (saysHeld(heading)) return "quantity";
+  if (saysMeant(heading)) return "skip";
+  return HINTS.find(([pattern]) => pattern.test(heading.trim()))?.[1] ?? null;
+};
 
 const ROLE: Readonly<Record<CellKind, ColumnRole | null>> = {
   name: "text",
@@ -170,7 +176,11 @@ export function rolesByContent(
   runningAsCodes(kinds, rows, headings);
   const names = kinds.filter((k) => k === "name").length;
   if (names === 0) return null;
-  const roles = kinds.map((k, i) => (k === "count" ? hint(headings[i] ?? "") : ROLE[k]));
+  const roles = kinds.map((k, i) => {
+    const heading = headings[i] ?? "";
+    if (k === "count") return hint(heading);
+    return saysWhether(heading) && areAnswers(rows.map((r) => r[i] ?? "")) ? "there" : ROLE[k];
+  });
   const counts = kinds.filter((k) => k === "count").length;
   const isUnclear = counts > names && !roles.includes("quantity");
   const isOpen = (i: number) => kinds[i] === "count" && roles[i] === null;

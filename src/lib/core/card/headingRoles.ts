@@ -1,4 +1,5 @@
 import type { ColumnRole } from "./columnRole.ts";
+import { saysHeld, saysMeant } from "./headingCounts.ts";
 
 /** Headings whole, in the languages that tables come in. */
 const HEADER_ROLES: readonly (readonly [RegExp, ColumnRole])[] = [
@@ -12,7 +13,7 @@ const HEADER_ROLES: readonly (readonly [RegExp, ColumnRole])[] = [
     "text",
   ],
   [
-    /^(?:qty\.?|quantity|count|amount|pieces|pcs|number|q'ty|quantities|units in kit|in kit|how many|stock|on hand|in stock|no\. of|number of pieces|total qty|packs)$/i,
+    /^(?:qty\.?|quantity|count|amount|pieces|pcs|number|q'ty|quantities|units in kit|in kit|how many|stock|on hand|in stock|no\. of|(?:no\.?|number)\s+of\s+(?:pieces|pcs|items|units)|total\s+(?:qty|no\.?|number|count|items|pcs|pieces|units)|packs)$/i,
     "quantity",
   ],
   [/^(?:loose(?:\s+(?:pcs|pieces|items))?|singles?|odd\s+ones)$/i, "loose"],
@@ -25,7 +26,7 @@ const HEADER_ROLES: readonly (readonly [RegExp, ColumnRole])[] = [
     "unit",
   ],
   [
-    /^(?:no\.?|nr\.?|#|row|pos\.?|line|item no\.?|item #|ref\.?|code|sku|stock code|part no\.?|part|art\.? ?no\.?|id|barcode|ean|location|compartment|category|section|pocket|price|unit price|each|ea|ext\.?|extended|net|gross|cost|value|total|expires?|expiry|exp\.?|expiry date|best before|use by|lot|batch|checked|supplier|weight|date|order code|cat\.? ?no\.?|bin|shelf|currency|brand|sum|where|place|kept in|found in)$/i,
+    /^(?:no\.?|nr\.?|#|row|pos\.?|line|item no\.?|item #|ref\.?|code|sku|stock code|part no\.?|part|art\.? ?no\.?|id|barcode|ean|location|use|used\s+for|purpose|for|function|group|class|treats|injury|department|dept\.?|area|zone|room|site|station|compartment|category|section|pocket|price|unit price|each|ea|ext\.?|extended|net|gross|cost|value|total|expires?|expiry|exp\.?|expiry date|best before|use by|lot|batch|checked|supplier|weight|date|order code|cat\.? ?no\.?|bin|shelf|currency|brand|sum|where|place|kept in|found in)$/i,
     "skip",
   ],
   [
@@ -88,6 +89,8 @@ export const roleOf = (heading: string): ColumnRole | null => {
   const name = heading.trim();
   const exact = HEADER_ROLES.find(([pattern]) => pattern.test(name))?.[1];
   if (exact) return exact;
+  if (saysHeld(name)) return "quantity";
+  if (saysMeant(name)) return "skip";
   if (name.split(/\s+/).length > 4 || /\d/.test(name)) return null;
   return HEADER_WORDS.find(([pattern]) => pattern.test(name))?.[1] ?? null;
 };

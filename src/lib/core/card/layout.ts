@@ -2,8 +2,17 @@ import { alignedSplit } from "./aligned.ts";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import type { ColumnRole } from "./columnRole.ts";
 import { placedCells, spaced, SPLITTERS, underHeadings, type Split } from "./cells.ts";
-import { hint, isDate, isRunning, roleByCells, rolesByContent } from "./columnsByContent.ts";
+import {
+  hint,
+  isDate,
+  isRunning,
+  roleByCells,
+  rolesByContent,
+  saidAgain,
+  SAID_AGAIN,
+} from "./columnsByContent.ts";
 import { headingKey, NO_HABITS, type Habits } from "./habits.ts";
+import { areAnswers, saysHeld, saysShould, saysWhether } from "./headingCounts.ts";
 import { roleOf } from "./headingRoles.ts";
 import type { CardRow } from "./cardRow.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
@@ -94,14 +103,11 @@ class RowReader {
       .slice(i + 1, i + 1 + LOOK_AHEAD)
       .filter((l) => l.length <= LONGEST_LINE)
       .map((l) => header.split(l))
-      .filter((cells) => cells.length >= 2);
+      .filter((cells) => cells.length >= 2 && cells.some((c) => !/^[-:=\s]*$/.test(c)));
     const names = header.split(line);
-    const counted = withOneCount(
-      withQuantity(withoutDates(header, rows), names, rows),
-      names,
-      rows,
-    );
-    return withContent(counted, names, rows, this.#isName);
+    const answered = withAnswers(withoutDates(header, names, rows), names, rows);
+    const counted = withShould(withQuantity(answered, names, rows), names, rows);
+    return withContent(withOneCount(counted, names, rows), names, rows, this.#isName);
   }
 
   /** The table with its cells by where they stand, if blanks set its columns and some cells are empty. */
@@ -300,35 +306,69 @@ function headingsAbove(line: string, width: number): string[] {
 const LOOK_AHEAD = 30;
 
 /** "Last counted", "Qty checked": what holds days counts nothing, whatever heads it. */
-function withoutDates(table: Table, rows: Rows): Table {
+function withoutDates(table: Table, names: readonly string[], rows: Rows): Table {
   if (!table.roles.includes("quantity")) return table;
+  const isBare = (at: number) => rows.every((r) => /^\d{0,4}$/.test(r[at]?.trim() ?? ""));
   const holdsDays = (at: number) => {
     const cells = rows.map((r) => r[at]?.trim() ?? "").filter((c) => c !== "");
     return cells.length >= 2 && 2 * cells.filter(isDate).length > cells.length;
   };
   return {
     ...table,
-    roles: table.roles.map((r, at) => (r === "quantity" && holdsDays(at) ? "skip" : r)),
+    roles: table.roles.map((r, at) =>
+      (r === "quantity" && holdsDays(at)) ||
+      // "Spec" over bare numbers beside a count tells no size.
+      (r === "size" && saysShould(names[at] ?? "") && isBare(at))
+        ? "skip"
+        : r,
+    ),
   };
 }
 
+/** Whether a column counts: most of its cells are numbers, and they do not run 1, 2, 3. */
+function counts(rows: Rows, at: number): boolean {
+  const cells = rows.map((r) => r[at] ?? "").filter((c) => !/^[-:=\s]*$/.test(c));
+  const numbers = cells.map((c) => /^(\d{1,4})(?:\s*\p{L}.*)?$/u.exec(c)?.[1]);
+  const running = isRunning(numbers.map(Number));
+  return cells.length >= 2 && numbers.filter(Boolean).length >= cells.length * 0.7 && !running;
+}
+
+/** "Present" over "Y", "N": whether each is there. */
+const withAnswers = (table: Table, names: readonly string[], rows: Rows): Table => ({
+  ...table,
+  roles: table.roles.map((r, at) =>
+    saysWhether(names[at] ?? "") && areAnswers(rows.map((row) => row[at] ?? "")) ? "there" : r,
+  ),
+});
+
 /** Headings that mean something else beside a column that counts. */
-const MAY_COUNT = /^(?:no\.?|nr\.?|#|nos\.?|total|sum|balance|units)$/i;
+const MAY_COUNT = /^(?:no\.?|nr\.?|#|nos\.?|total|sum|balance|units|each)$/i;
 /** "Item | No | Size": a heading that may mean a count or a code means a count when its cells do. */
 function withQuantity(table: Table, names: readonly string[], rows: Rows): Table {
   if (table.roles.includes("quantity")) return table;
-  const counts = (at: number) => {
-    const cells = rows.map((r) => r[at] ?? "").filter((c) => !/^[-:=\s]*$/.test(c));
-    const numbers = cells.map((c) => /^(\d{1,4})(?:\s*\p{L}.*)?$/u.exec(c)?.[1]);
-    const running = isRunning(numbers.map(Number));
-    return cells.length >= 2 && numbers.filter(Boolean).length >= cells.length * 0.7 && !running;
-  };
-  const isCount = (at: number) => hint(names[at]!) !== "skip" && counts(at);
-  const named = names.findIndex((name, at) => MAY_COUNT.test(name.trim()) && isCount(at));
+  const isCount = (at: number) => hint(names[at]!) !== "skip" && counts(rows, at);
+  // "No. in box" is what a pack holds where packs are counted, and else how many there are.
+  const isNamed = (name: string, at: number) =>
+    MAY_COUNT.test(name.trim()) || (table.roles[at] === "unit" && saysHeld(name));
+  const named = names.findIndex((name, at) => isNamed(name, at) && isCount(at));
   const unclear =
     named >= 0 ? named : names.findIndex((_, at) => table.roles[at] === null && isCount(at));
   if (unclear < 0) return table;
   return { ...table, roles: table.roles.map((r, at) => (at === unclear ? "quantity" : r)) };
+}
+
+/** "Item | Required": a card that says only how many there should be lists those, and the reader asks. */
+function withShould(table: Table, names: readonly string[], rows: Rows): Table {
+  if (table.roles.includes("quantity")) return table;
+  const meant = names.findIndex(
+    (name, at) => table.roles[at] === "skip" && saysShould(name) && counts(rows, at),
+  );
+  if (meant < 0) return table;
+  return {
+    ...table,
+    roles: table.roles.map((r, at) => (at === meant ? "quantity" : r)),
+    isUnclear: true,
+  };
 }
 
 const COUNTS_PACKS = /^(?:packs|boxes|pks|no\.?\s+of\s+(?:packs|boxes))$/i;
@@ -371,6 +411,7 @@ function withContent(
   const roles = table.roles.map((role, at) => {
     if (role !== null) return role;
     const cells = rows.map((r) => r[at] ?? "");
+    if (table.roles.includes("text") && saidAgain(cells) >= SAID_AGAIN) return "skip";
     const told = roleByCells(cells, names[at] ?? "", isName);
     return told === "size" || told === "skip" || told === "unit" ? told : null;
   });

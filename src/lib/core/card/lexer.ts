@@ -123,7 +123,7 @@ type Step = (text: string, before: Token | undefined, gap: number) => Found | nu
 
 const SKIPPED = /^(?:\s+|[ΦφØø⌀](?=\s?\d)|\.{2,}|_{2,}|…+|[•·*](?=\s))/;
 const SEPARATOR = quick(
-  /^(?:[,;+&|]|\.(?=\s|$)|(?:and|plus|then|also|but|however|with an?|as well as)(?![\p{L}])|w(?:\/|\.\s)(?=\s?\p{L}))/iu,
+  /^(?:[,;+&|]|\.(?=\s|$)|(?:and|plus|then|also|but|however|with an?|as well as)(?![\p{L}])|w(?:\/(?=\s?[\p{L}\d])|\.\s(?=\s?\p{L})))/iu,
 );
 const STRONG = /^[;+|.]|^plus|^then|^and|^also|^&|^w|^as|^but|^how/i;
 const WORD = quick(/^\p{L}[\p{L}\p{M}\d]*(?:['’]\p{L}+)?(?:-\p{L}[\p{L}\p{M}\d]*)*/u);

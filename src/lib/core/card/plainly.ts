@@ -98,9 +98,19 @@ const COUNTED_FIRST = quick(
   new RegExp(`^\\W*(?:(?:${NUMBER_WORDS})\\s*(?:[x×]\\s*)?|an?\\s+)\\p{L}{2}`, "iu"),
 );
 const NAMES_THEN_COUNTS = quick(
-  /^(\p{L}[^/]*(?:\([^)]*\))?[^/\d]*)\s\/\s([^/]*?\p{L})\s{1,}(\d{1,3})\s*\/\s*(\d{1,3})\s*$/u,
+  /^(\p{L}[^/+&]*(?:\([^)]*\))?[^/+&\d]*)\s[/+&]\s([^/+&]*?\p{L}):?\s{1,}(\d{1,3})\s*[/+&]\s*(\d{1,3})\s*$/u,
 );
-/** "cas cards / pencils   3 / 2": names and counts each side of a stroke. */
+/** "cas cards / pencils   3 / 2", "tweezers + magnifier: 1 + 1": names and counts each side of a sign. */
+function eachOfBoth(row: CardRow, names: (text: string) => boolean): CardRow[] {
+  const m = / [/+&] /.test(row.text) && NAMES_THEN_COUNTS.exec(row.text);
+  return m && names(m[1]!) && names(m[2]!)
+    ? [
+        { ...row, text: `${m[1]!.trim()}  ${m[3]}` },
+        { ...row, text: `${m[2]!.trim()}  ${m[4]}` },
+      ]
+    : [row];
+}
+
 function eachSideOfStroke(row: CardRow): CardRow[] {
   if (!row.text.includes(" / ")) return [row];
   const sides = row.text.split(/\s\/\s/);
@@ -113,12 +123,7 @@ function eachSideOfStroke(row: CardRow): CardRow[] {
     sides.every((s) => THREE_LETTERS.test(s) && /(?:^|\s|x|×)\d+\s*(?:pcs|pk)?\s*$/i.test(s))
   )
     return sides.map((text) => ({ ...row, text }));
-  const m = NAMES_THEN_COUNTS.exec(row.text);
-  if (!m) return [row];
-  return [
-    { ...row, text: `${m[1]!.trim()}  ${m[3]}` },
-    { ...row, text: `${m[2]!.trim()}  ${m[4]}` },
-  ];
+  return [row];
 }
 
 const SIZE_IN =
@@ -276,6 +281,7 @@ export const plainly = (
       .flatMap((line) => eachBetween(line, names))
       .flatMap((line) => eachCounted(line, names))
       .flatMap((line) => eachClause(line, names))
+      .flatMap((line) => eachOfBoth(line, names))
       .flatMap((said) =>
         eachSideOfStroke(
           oneLanguage(

@@ -42,6 +42,11 @@ const UNIT: Readonly<Record<string, string>> = {
 /** "l0 x 10 cm", "l2x12cm", "l6 x whistle": a number before the sign that multiplies it. */
 const NUMBER_TIMES = quick(/(?<![\p{L}\d|])[lLIO][\dOolLI]*\d[\dOolLI]*(?=\s*[x×](?:\s|\d))/giu);
 
+/** "1Ox1Ocm": both sides of a size. */
+const SPOILT_SIZE = quick(
+  /(?<![\p{L}\d|])\d[\dOolI]*\s?[x×]\s?\d?[\dOolI]+(?=\s?(?:cm|mm|in\b|"|m\b))/gu,
+);
+
 /** "1O", "2O29": a digit first, then digits and their look-alikes. */
 const NUMBER = quick(/(?<![\p{L}\d|])\d[\dOolI]*[OolI][\dOolI]*(?![\p{L}\d|])/gu);
 
@@ -55,6 +60,8 @@ const SPOILT_WORD = quick(
 
 /** Small words in which `rn` may have been an `m`, or a first `l` a capital I: "cornpress", "lnstruction". */
 const RUN_TOGETHER = quick(/(?<![\p{L}\d])(?:\p{L}*rn\p{Ll}*|l\p{Ll}{3,}|lndiv)(?![\p{L}\d])/gu);
+/** "Iarge": a capital I that was a small l. */
+const CAPITAL_FIRST = quick(/(?<![\p{L}\d])I\p{Ll}{3,}(?![\p{L}\d])/gu);
 /** "p!ns", "ster!le": an i that was taken for a sign. */
 const SIGN_FOR_I = quick(/(?<![\p{L}\d!])\p{L}+!\p{L}+(?![\p{L}\d!])/gu);
 /** "First aid guidance leafl et": words in a row. */
@@ -166,11 +173,13 @@ export function repairText(line: string, isWord: (word: string) => boolean): str
     .replace(QUANTITY_HEAD, "q$1")
     .replace(INCH_ALONE, "1 in")
     .replace(/(?<=\s)0f(?=\s)/g, "of")
+    .replace(/(?<=\s|^)ln(?=\s)/g, "In")
     .replace(COUNT_APART, (_, gap: string, count: string) => gap + digits(count))
     .replace(NUMBER_WITH_UNIT, (whole, number: string, unit: string) =>
       /\d|^[lI][Oo]+$/.test(number) ? `${digits(number)}${UNIT[unit] ?? unit}` : whole,
     )
     .replace(NUMBER_TIMES, digits)
+    .replace(SPOILT_SIZE, digits)
     .replace(NUMBER, digits);
   return !SIGN_WITHIN.test(counted) &&
     (counted.match(WORDS) ?? []).every((word) => isPrinted(word, isWord))
@@ -194,6 +203,10 @@ function repairWords(line: string, isWord: (word: string) => boolean): string {
       if (isWord(word)) return word;
       const read = word.startsWith("l") ? `I${word.slice(1)}` : word.replace("rn", "m");
       return isWord(read) ? read : word;
+    })
+    .replace(CAPITAL_FIRST, (word) => {
+      const read = `l${word.slice(1)}`;
+      return !isWord(word) && isWord(read) ? read : word;
     })
     .replace(SPOILT_CAPITALS, (word) => {
       if (TIMES_COUNT.test(word)) return word;

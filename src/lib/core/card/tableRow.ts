@@ -1,11 +1,18 @@
 import { saysGone } from "./absence.ts";
 import type { ColumnRole } from "./columnRole.ts";
+import { saysNo } from "./headingCounts.ts";
 import { inOurWords } from "./foreignUnits.ts";
 import type { CardRow } from "./cardRow.ts";
 import { stripPrices } from "./stripPrices.ts";
 import { LETTER, quick } from "./quick.ts";
 
 const NUMBER_WITH_UNIT = quick(/^\d+(?:\s*\p{L}+)?$/u);
+/** "1 (10 x 10)": how many, and how large. */
+const COUNT_WITH_SIZE =
+  /^(\d{1,4}(?:\s*(?:pcs|x))?)\s*\((\d+(?:[.,]\d+)?\s*(?:mm|cm|m|in|")?\s*[x×]\s*\d[^()]*|\d+(?:[.,]\d+)?\s*(?:mm|cm))\)$/i;
+/** "tweezers + magnifier" with "1 + 1" beside them. */
+const NAMES_OF_BOTH = quick(/^[^/+&]*\p{L}[^/+&]*\s[/+&]\s[^/+&]*\p{L}[^/+&]*$/u);
+const COUNTS_OF_BOTH = /^\d{1,3}\s*[/+&]\s*\d{1,3}$/;
 /** The cells of a row by what their columns hold. */
 class Cells {
   readonly cells: readonly string[];
@@ -35,6 +42,10 @@ class Cells {
     const isShort = this.cells.length < this.roles.length;
     return isShort && NUMBER_WITH_UNIT.test(last) ? last : "";
   }
+  /** Another column says that it is not there, however many there should be. */
+  get isMissing(): boolean {
+    return this.cells.some((c, i) => this.roles[i] === "there" && saysNo(c));
+  }
   /** "half empty, 55 left", "to order", "kept in the van": a remark that says how many there are. */
   get remark(): string {
     const note = this.of("note");
@@ -50,9 +61,20 @@ export function tableRow(
 ): CardRow {
   const row = new Cells(cells, roles);
   const { name } = row;
-  const quantity = row.of("quantity") || row.lastNumber;
-  const size = row.of("quantity") === "" && row.size === quantity ? "" : row.size;
-  const text = name === "" ? "" : `${name}${size === "" ? "" : ` (${size})`}${row.remark}`;
+  const [, counted, sizeBeside] = COUNT_WITH_SIZE.exec(row.of("quantity")) ?? [];
+  const quantity = row.isMissing ? "none" : (counted ?? (row.of("quantity") || row.lastNumber));
+  const size = row.of("quantity") === "" && row.size === quantity ? "" : row.size || sizeBeside;
+  const text = name === "" ? "" : `${name}${size ? ` (${size})` : ""}${row.remark}`;
+  // Left to be read as it would be outside a table.
+  if (COUNTS_OF_BOTH.test(quantity) && NAMES_OF_BOTH.test(name))
+    return {
+      source,
+      text: `${name}  ${quantity}`,
+      quantity: null,
+      inTable: true,
+      bullet: true,
+      indent: 0,
+    };
   return {
     source,
     text: stripPrices(text),

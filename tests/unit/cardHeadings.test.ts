@@ -1,0 +1,105 @@
+import { expect } from "chai";
+import { readCard } from "../../src/lib/core/card/readCard.ts";
+import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
+import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
+
+/** A table says how many there are and how many there should be: whatever heads them, and in either order, the first counts. */
+
+const vocabulary = vocabularyOf(NAMED_CATALOGUE);
+
+const THERE =
+  "On shelf|On hand|In stock|In hand|In kit|In the bag|In drum|Held|Have|We have|Got|Actual|Act.|Found|Present|There|Here|Current|Now|Today|Remaining|Left|SOH|Physical|Counted|Qty found|Qty held|Stock|Stock now|Actual stock|No. in kit|Number held|Balance|Aboard|As found|Total held|How many|Qty on hand|Available|Stock level";
+const SHOULD =
+  "Min|Max|Par|Target|Required|Req'd|Should be|Standard|Std|Auth|Authorised|Scale|Recommended|Needed|Expected|Establishment|Full|Norm|Ideal|Reorder level|Short|Used|Last check|Prev|Issued|Supposed|List|Per list|Entitlement|Allowed|Min qty|Par level|Quota|Complement|Nominal|As packed|Original|Opening|Was|Wanted|Planned|Full kit|Spec";
+const NAMES = ["Plasters", "Triangular bandages", "Eye pads", "Foil blankets", "Burn gel sachets"];
+const HELD = [17, 3, 4, 2, 6];
+const MEANT = [20, 4, 5, 3, 8];
+
+type Rows = readonly (readonly string[])[];
+const LAYOUTS: readonly ((rows: Rows) => string)[] = [
+  (rows) => rows.map((r) => r.join(",")).join("\n"),
+  (rows) => rows.map((r) => r.join("\t")).join("\n"),
+  ([head, ...body]) =>
+    [head!, ["--", "--", "--"], ...body].map((r) => `| ${r.join(" | ")} |`).join("\n"),
+  (rows) => rows.map((r) => r[0]!.padEnd(26) + r[1]!.padEnd(18) + r[2]!).join("\n"),
+];
+const piecesOf = (text: string) => readCard(text, vocabulary).entries.map((e) => e.pieces);
+
+describe("headings of a card's table", () => {
+  const there = THERE.split("|");
+  const should = SHOULD.split("|");
+  const pairs = [
+    ...there.map((t, i) => [t, should[(7 * i) % should.length]!] as const),
+    ...should.map((s, i) => [there[(5 * i) % there.length]!, s] as const),
+  ];
+  for (const [i, [t, s]] of pairs.entries())
+    it(`"${t}" beside "${s}"`, () => {
+      const layout = LAYOUTS[i % LAYOUTS.length]!;
+      const first = [["Item", t, s], ...NAMES.map((n, k) => [n, `${HELD[k]}`, `${MEANT[k]}`])];
+      const last = [["Item", s, t], ...NAMES.map((n, k) => [n, `${MEANT[k]}`, `${HELD[k]}`])];
+      expect(piecesOf(layout(first))).to.deep.equal(HELD);
+      expect(piecesOf(layout(last))).to.deep.equal(HELD);
+    });
+
+  it("how many there should be, alone, is read and asked about", () => {
+    const { entries, columnsUnclearAt } = readCard(
+      "Item,Required\nPlasters,20\nEye pads,4\nFoil blankets,3",
+      vocabulary,
+    );
+    expect(entries.map((e) => e.pieces)).to.deep.equal([20, 4, 3]);
+    expect(columnsUnclearAt).to.equal(2);
+  });
+
+  it("how many are to be ordered, alone, counts nothing that is there", () => {
+    expect(piecesOf("Item,To order\nPlasters,20\nEye pads,4\nFoil blankets,3")).to.deep.equal([
+      1, 1, 1,
+    ]);
+  });
+
+  for (const heading of ["In drum?", "Present", "Y/N", "In kit (Y/N)", "✓", "There?"])
+    it(`"${heading}" over no: it is not there`, () => {
+      const rows = [
+        ["Plasters", "20", "Y"],
+        ["Eye pads", "4", "N"],
+        ["Foil blankets", "3", "Y"],
+      ];
+      for (const layout of LAYOUTS)
+        expect(piecesOf(layout([["Item", "Qty", heading], ...rows]))).to.deep.equal([20, 3]);
+    });
+
+  for (const heading of ["Expired?", "Checked", "Sterile"])
+    it(`"${heading}" over no: it is there`, () => {
+      const rows = [
+        ["Plasters", "20", "Y"],
+        ["Eye pads", "4", "N"],
+        ["Foil blankets", "3", "Y"],
+      ];
+      for (const layout of LAYOUTS)
+        expect(piecesOf(layout([["Item", "Qty", heading], ...rows]))).to.deep.equal([20, 4, 3]);
+    });
+
+  it("a count with a size beside it is no count of both", () => {
+    const [burn] = readCard(
+      "Item | Qty\n--|--\nBurn dressing | 1 (10×10)\nEye pads | 4",
+      vocabulary,
+    ).entries;
+    expect([burn?.pieces, burn?.sizeMm]).to.deep.equal([1, [100, 100]]);
+  });
+
+  it("two things in one cell, and the counts of both beside them", () => {
+    expect(piecesOf("Item | Qty\n--|--\nTweezers + magnifier | 1 + 3\nEye pads | 4")).to.deep.equal(
+      [1, 3, 4],
+    );
+  });
+
+  it("a place said again and again is no name", () => {
+    const card =
+      "Area,Item,Qty\nYard bag,Plasters,20\nYard bag,Eye pads,4\nYard bag,Whistle,1\nYard bag,Marker,2";
+    expect(readCard(card, vocabulary).entries.map((e) => e.itemType)).to.deep.equal([
+      "adhesive-strip",
+      "eye-pad",
+      "whistle",
+      "marker",
+    ]);
+  });
+});
