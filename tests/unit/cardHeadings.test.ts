@@ -103,3 +103,56 @@ describe("headings of a card's table", () => {
     ]);
   });
 });
+
+/** Packs and what one holds: whatever heads them, and in either order, pieces are packs times pieces. */
+describe("pack columns of a card's table", () => {
+  const PER_PACK =
+    "Pack|Pack size|Per pack|Pack of|Pcs/pack|Pieces per pack|Per box|Box qty|Qty per pack|Units/pack|Contents per pack|Each pack|Size of pack|Items per pack|Pk|No. per pack|Inner qty|Package size".split(
+      "|",
+    );
+  const COUNTED =
+    "Packs|Boxes|No. of packs|Packs held|Packets|Pkts|Qty|Qty (packs)|Held|Count|Packs on hand|On hand|# packs|In stock|Full packs|Bxs".split(
+      "|",
+    );
+  const IN_ALL =
+    "Total|Total pcs|Pieces|Sum|Total items|Items|In all|Singles|Total units|Pcs|Overall|Total number|All".split(
+      "|",
+    );
+  const PACKED = ["Plasters", "Antiseptic wipes", "Eye pads", "Gauze swabs", "Safety pins"];
+  const EACH = [20, 10, 1, 5, 12];
+  const PACKS = [2, 3, 4, 6, 1];
+  const ALL = [40, 30, 4, 30, 12];
+  for (let i = 0; i < 48; i++) {
+    const per = PER_PACK[i % PER_PACK.length]!;
+    const counted = COUNTED[(5 * i) % COUNTED.length]!;
+    const inAll = IN_ALL[(3 * i) % IN_ALL.length]!;
+    const layout = LAYOUTS[i % LAYOUTS.length]!;
+    it(`"${per}" beside "${counted}"`, () => {
+      const first = [
+        ["Item", per, counted],
+        ...PACKED.map((n, k) => [n, `${EACH[k]}`, `${PACKS[k]}`]),
+      ];
+      const last = [
+        ["Item", counted, per],
+        ...PACKED.map((n, k) => [n, `${PACKS[k]}`, `${EACH[k]}`]),
+      ];
+      expect(piecesOf(layout(first))).to.deep.equal(ALL);
+      expect(piecesOf(layout(last))).to.deep.equal(ALL);
+    });
+    it(`"${per}", "${counted}" and "${inAll}"`, () => {
+      const rows = PACKED.map((n, k) => [n, `${EACH[k]}`, `${PACKS[k]}`, `${ALL[k]}`]);
+      expect(piecesOf(layout([["Item", per, counted, inAll], ...rows]))).to.deep.equal(ALL);
+    });
+  }
+
+  it("packs without what one holds are counted as one each, and asked about", () => {
+    const { entries } = readCard("Item,Packs\nPlasters,3\nWipes,4\nEye pads,2", vocabulary);
+    expect(entries.map((e) => e.pieces)).to.deep.equal([3, 4, 2]);
+    expect(Math.max(...entries.map((e) => e.confidence))).to.be.below(0.9);
+  });
+
+  it("what is paid is no sum of pieces", () => {
+    const card = "Item,Qty,Price,Total\nPlasters,20,3,60\nEye pads,4,2,8\nFoil blankets,3,5,15";
+    expect(piecesOf(card)).to.deep.equal([20, 4, 3]);
+  });
+});

@@ -23,6 +23,7 @@
   const ROLES: readonly (readonly [ColumnRole, string])[] = [
     ["text", "the item"],
     ["quantity", "how many"],
+    ["packs", "how many packs"],
     ["loose", "loose ones beside packs"],
     ["there", "whether it is there"],
     ["size", "size"],

@@ -48,6 +48,7 @@ export function columnsOfCard(
 const HEADING: Readonly<Record<ColumnRole, string>> = {
   text: "Item",
   quantity: "Qty",
+  packs: "Packs",
   loose: "Loose",
   there: "Present",
   size: "Size",

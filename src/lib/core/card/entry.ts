@@ -9,6 +9,7 @@ import type { CardRow } from "./cardRow.ts";
 import { kindBySize, kindByVolume } from "./kindBySize.ts";
 import { openNameOf } from "./openName.ts";
 import { countOf } from "./pieces.ts";
+import { HOLDS_SEVERAL } from "./packWords.ts";
 import type { Reading } from "./quantity.ts";
 import type { Segment } from "./segments.ts";
 import type { Style } from "./style.ts";
@@ -129,7 +130,7 @@ export function entryOf(
     countUnusual: isUnusual(pieces.value, shippedT?.bulkMl),
     isUnticked,
     columnGuessed: row.columnsUnclear === true,
-    packUnknown: !perPack && isPackUnknown(reading, row),
+    packUnknown: !perPack && isPackUnknown(reading, row, pieces.value),
   });
   return {
     source: row.source,
@@ -156,8 +157,14 @@ const isCounted = (reading: Reading, row: CardRow): boolean =>
   reading.pieces !== null || row.quantity !== null;
 
 /** Packs are counted, and neither text nor column says what one holds. */
-const isPackUnknown = (reading: Reading, { quantity }: CardRow): boolean =>
-  reading.packsOfUnknown !== null && !(quantity !== null && /\d.*\d/.test(quantity));
+const isPackUnknown = (reading: Reading, { quantity }: CardRow, pieces: number): boolean => {
+  if (quantity === null) return reading.packsOfUnknown !== null;
+  const [, packs, unit] = PACKS_IN_COLUMN.exec(quantity) ?? [];
+  // Nothing multiplied them.
+  if (packs !== undefined) return HOLDS_SEVERAL.test(unit!) && Number(packs) === pieces;
+  return reading.packsOfUnknown !== null && !/\d.*\d/.test(quantity);
+};
+const PACKS_IN_COLUMN = /^\s*(\d{1,4})\s+([a-z]+)\.?\s*$/i;
 
 /** The kind before its size told another, what the words alone may have meant, then the next best. */
 const alternativesTo = (refined: string | null, type: string | null, match: Match): string[] =>

@@ -1,5 +1,6 @@
 import type { ColumnRole } from "./columnRole.ts";
 import { saysHeld, saysMeant } from "./headingCounts.ts";
+import { saysPacks, saysPerPack } from "./packColumns.ts";
 
 /** Headings whole, in the languages that tables come in. */
 const HEADER_ROLES: readonly (readonly [RegExp, ColumnRole])[] = [
@@ -89,7 +90,8 @@ export const roleOf = (heading: string): ColumnRole | null => {
   const name = heading.trim();
   const exact = HEADER_ROLES.find(([pattern]) => pattern.test(name))?.[1];
   if (exact) return exact;
-  if (saysHeld(name)) return "quantity";
+  if (saysPerPack(name)) return "unit";
+  if (saysPacks(name) || saysHeld(name)) return "quantity";
   if (saysMeant(name)) return "skip";
   if (name.split(/\s+/).length > 4 || /\d/.test(name)) return null;
   return HEADER_WORDS.find(([pattern]) => pattern.test(name))?.[1] ?? null;

@@ -19,6 +19,7 @@ import { NUMBER_WORDS } from "./numberWords.ts";
 import { withoutRunningNumbers } from "./leads.ts";
 import { plainRow } from "./plainRow.ts";
 import { tableRow } from "./tableRow.ts";
+import { packColumns } from "./packColumns.ts";
 import { PACKS } from "./phrase.ts";
 import { LETTER, THREE_LETTERS, TWO_LETTERS, quick } from "./quick.ts";
 
@@ -107,7 +108,8 @@ class RowReader {
     const names = header.split(line);
     const answered = withAnswers(withoutDates(header, names, rows), names, rows);
     const counted = withShould(withQuantity(answered, names, rows), names, rows);
-    return withContent(withOneCount(counted, names, rows), names, rows, this.#isName);
+    const packed = withPacks(counted, names, rows);
+    return withContent(withOneCount(packed, names, rows), names, rows, this.#isName);
   }
 
   /** The table with its cells by where they stand, if blanks set its columns and some cells are empty. */
@@ -371,23 +373,41 @@ function withShould(table: Table, names: readonly string[], rows: Rows): Table {
   };
 }
 
-const COUNTS_PACKS = /^(?:packs|boxes|pks|no\.?\s+of\s+(?:packs|boxes))$/i;
-const COUNTS_PIECES =
-  /^(?:pieces|pcs|total(?:\s+(?:pieces|pcs|qty|units))?|in\s+all|loose\s+total)$/i;
-/** "Pack; Packs; Pieces": where pieces are counted, what a pack holds and how many there are say nothing more. */
-function withoutPacks(roles: Table["roles"], names: readonly string[]): Table["roles"] {
-  const headed = (by: RegExp) =>
-    names.findIndex((name, at) => roles[at] === "quantity" && by.test(name.trim()));
-  const packs = headed(COUNTS_PACKS);
-  const pieces = headed(COUNTS_PIECES);
-  if (packs < 0 || pieces < 0) return roles;
-  return roles.map((r, at) => (at === packs || r === "unit" ? "skip" : r));
+/** "Pack size; Packs; Total": where pieces are counted in all, what a pack holds and how many there are say nothing more. */
+function withPacks(table: Table, names: readonly string[], rows: Rows): Table {
+  // "Items" heads names, or how many there are.
+  const isNumbers = (at: number) => rows.every((r) => !TWO_LETTERS.test(r[at] ?? ""));
+  const isFree = (at: number) =>
+    !["text", "size", "there"].includes(table.roles[at] ?? "") ||
+    (table.roles[at] === "text" && isNumbers(at));
+  const found = packColumns(rows, names, isFree);
+  if (!found) return table;
+  const { inAll, packs, perPack } = found;
+  // Packs, and another count that is not their sum: which of them holds is asked.
+  const isCounted = table.roles.some(
+    (r, at) => r === "quantity" && at !== packs && at !== perPack && at !== inAll,
+  );
+  const asFound = (r: ColumnRole | null, at: number): ColumnRole | null => {
+    if (inAll !== null) {
+      if (at === inAll) return "quantity";
+      return at === packs || at === perPack || r === "quantity" || r === "loose" ? "skip" : r;
+    }
+    if (at === packs) return isCounted ? "skip" : "packs";
+    return at === perPack ? "unit" : r;
+  };
+  return {
+    ...table,
+    roles: table.roles.map(asFound),
+    isUnclear:
+      table.isUnclear === true ||
+      found.isGuessed === true ||
+      (inAll === null && packs !== null && isCounted),
+  };
 }
 
 /** "Qty ordered; Qty received": of several columns that count one thing the last holds, and the reader asks. */
 function withOneCount(table: Table, names: readonly string[], rows: Rows): Table {
-  const roles = withoutPacks(table.roles, names);
-  if (roles !== table.roles) return { ...table, roles };
+  const { roles } = table;
   const counts = roles.flatMap((r, i) => (r === "quantity" ? [i] : []));
   if (counts.length < 2 || roles.filter((r) => r === "text").length !== 1) return table;
   // "Qty … Amount": what is paid is no count.

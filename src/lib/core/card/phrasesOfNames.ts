@@ -40,7 +40,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
   },
   {
     name: "the size of a sling behind its pins",
-    example: ["sling w/ 2 safety pins, 40 x 40 x 56", "sling 40 x 40 x 56 w/ 2 safety pins"],
+    example: ["sling w/ 2 safety pins, 40 x 40 x 56", "sling 40 x 40 x 56 in w/ 2 safety pins"],
     holds: "pin",
     pattern:
       /\s((?:w\/|with)\s?\d{1,2}\s(?:safety\s)?pins),\s(\d[\d.,"”x×\s]*[x×][\d.,"”x×\s]*(?:cm|mm|in)?)\s*$/gi,

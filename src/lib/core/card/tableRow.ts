@@ -61,9 +61,12 @@ export function tableRow(
 ): CardRow {
   const row = new Cells(cells, roles);
   const { name } = row;
-  const [, counted, sizeBeside] = COUNT_WITH_SIZE.exec(row.of("quantity")) ?? [];
-  const quantity = row.isMissing ? "none" : (counted ?? (row.of("quantity") || row.lastNumber));
-  const size = row.of("quantity") === "" && row.size === quantity ? "" : row.size || sizeBeside;
+  const said = row.of("quantity", "packs");
+  const [, counted, sizeBeside] = COUNT_WITH_SIZE.exec(said) ?? [];
+  const quantity = row.isMissing ? "none" : (counted ?? (said || row.lastNumber));
+  // Packs whose content no column says are packs of so many, and the reader asks.
+  const unit = row.of("unit") || (/^\d+$/.test(row.of("packs")) ? "packs" : "");
+  const size = said === "" && row.size === quantity ? "" : row.size || sizeBeside;
   const text = name === "" ? "" : `${name}${size ? ` (${size})` : ""}${row.remark}`;
   // Left to be read as it would be outside a table.
   if (COUNTS_OF_BOTH.test(quantity) && NAMES_OF_BOTH.test(name))
@@ -78,7 +81,7 @@ export function tableRow(
   return {
     source,
     text: stripPrices(text),
-    quantity: withLoose(amountOf(quantity, row.of("unit")), row.of("loose")),
+    quantity: withLoose(amountOf(quantity, unit), row.of("loose")),
     inTable: true,
     bullet: true,
     indent: 0,

@@ -1,0 +1,123 @@
+/** Columns that count packs, what one pack holds, and how many pieces that makes in all. */
+
+const PACK = "pack(?:age|et)?|pk|pkt|pkg|box|bx|carton|sleeve|tub|tin|unit";
+const PACKS = "pack(?:age|et)?s|pks|pkts|pkgs|boxes|bxs|cartons|sleeves|tubs";
+const COUNT = "qty\\.?|quantity|no\\.?|number|pcs|pieces|units?|items|count|contents|how\\s+many|#";
+
+const PER_PACK = new RegExp(
+  `^(?:(?:${COUNT})\\s*(?:per|/|in(?:\\s+an?|\\s+each)?|to\\s+an?)\\s*(?:${PACK})|(?:per|each)\\s+(?:${PACK})|(?:${PACK})(?:\\s+(?:size|of|qty|quantity|contents?))?|size\\s+of\\s+(?:${PACK})|inner(?:\\s+qty)?|multiples?)$`,
+  "i",
+);
+/** "Pack size", "Qty per box": what one pack holds. */
+export const saysPerPack = (heading: string): boolean => PER_PACK.test(heading.trim());
+
+const OF_PACKS = new RegExp(
+  `^(?:(?:${COUNT})\\s*(?:of\\s+)?)?(?:full\\s+)?(?:${PACKS})(?:\\s+(?:held|found|left|now|here|there|in\\s+(?:stock|kit|box|bag)|on\\s+(?:hand|shelf)))?$|^(?:${COUNT})\\s*\\((?:${PACKS})\\)$`,
+  "i",
+);
+/** "Boxes", "No. of packs": packs are counted. */
+export const saysPacks = (heading: string): boolean => OF_PACKS.test(heading.trim());
+
+const IN_ALL =
+  /^(?:(?:grand\s+)?total(?:\s+(?:no\.?|number|pcs|pieces|items|qty|quantity|units|count))?|pieces|pcs|singles?|items|units|sum|in\s+all|overall|all|loose\s+total)$/i;
+/** "Total", "Pieces": said beside packs, how many that makes. */
+const saysInAll = (heading: string): boolean => IN_ALL.test(heading.trim());
+
+/** Of what is paid and weighed one times the other is no number of pieces. */
+const NOT_PIECES =
+  /[€£$]|\b(?:price|cost|rate|value|rrp|vat|net|gross|ext|weight|mass|wt|kg|g|grams)\b/i;
+
+export interface PackColumns {
+  /** The column of the pieces in all; null: no column says them. */
+  readonly inAll: number | null;
+  /** No heading says that it holds them: each of its numbers is so many times what a pack holds. */
+  readonly isGuessed?: true;
+  readonly packs: number | null;
+  readonly perPack: number | null;
+}
+
+/** Fewer rows may agree by chance. */
+const FEWEST_PRODUCTS = 2;
+const FEWEST_ROWS = 3;
+
+/** Whole numbers of a column, by row; null: another cell. */
+function numbersIn(rows: readonly (readonly string[])[], at: number): (number | null)[] {
+  return rows.map((r) => {
+    const m = /^(\d{1,4})(?:\s*(?:pcs|pieces|pks?|packs?|bx|boxe?s?|ea|each)\.?)?$/i.exec(
+      r[at]?.trim() ?? "",
+    );
+    return m ? Number(m[1]) : null;
+  });
+}
+
+type Numbers = readonly (number | null)[];
+/** Whether in each row with all three numbers the first times the second is the third. */
+function areProducts(a: Numbers, b: Numbers, c: Numbers): boolean {
+  let rows = 0;
+  let products = 0;
+  for (let i = 0; i < a.length; i++) {
+    const [x, y, z] = [a[i]!, b[i]!, c[i]!];
+    if (x === null || y === null || z === null) continue;
+    if (x * y !== z) return false;
+    rows++;
+    if (x > 1 && y > 1) products++;
+  }
+  return rows >= FEWEST_ROWS && products >= FEWEST_PRODUCTS;
+}
+
+/** Whether each count is so many times what a pack holds, in three rows or more: sixty of a pack of twenty. */
+function areMultiples(counts: Numbers, sizes: Numbers): boolean {
+  let rows = 0;
+  for (const [i, count] of counts.entries()) {
+    const size = sizes[i]!;
+    if (count === null || size === null || size === 1) continue;
+    if (size === 0 || count === 0 || count % size !== 0) return false;
+    rows++;
+  }
+  return rows >= FEWEST_ROWS;
+}
+
+/**
+ * Which columns of a table count packs, what a pack holds, and the pieces in all: by their sums, whatever
+ * heads them, else by their headings. null: none does.
+ * @param names the headings, one a column
+ * @param isFree whether a column may count: it is not known to name, to size or to answer
+ */
+export function packColumns(
+  rows: readonly (readonly string[])[],
+  names: readonly string[],
+  isFree: (at: number) => boolean,
+): PackColumns | null {
+  const numbers = new Map<number, Numbers>();
+  names.forEach((name, at) => {
+    if (!isFree(at) || NOT_PIECES.test(name)) return;
+    const column = numbersIn(rows, at);
+    if (column.filter((n) => n !== null).length * 2 > rows.length) numbers.set(at, column);
+  });
+  const all = [...numbers.keys()];
+  for (const c of all)
+    for (const a of all)
+      for (const b of all)
+        if (
+          a < b &&
+          a !== c &&
+          b !== c &&
+          areProducts(numbers.get(a)!, numbers.get(b)!, numbers.get(c)!)
+        )
+          return { inAll: c, packs: b, perPack: a };
+  const headed = (says: (name: string) => boolean) => all.find((at) => says(names[at]!)) ?? null;
+  const packs = headed(saysPacks);
+  const perPack = headed(saysPerPack);
+  if (packs === null && perPack === null) return null;
+  const whole =
+    packs === null &&
+    perPack !== null &&
+    all.find((at) => at !== perPack && areMultiples(numbers.get(at)!, numbers.get(perPack)!));
+  if (typeof whole === "number") return { inAll: whole, packs, perPack, isGuessed: true };
+  const inAll = all.find((at) => at !== packs && at !== perPack && saysInAll(names[at]!)) ?? null;
+  const isMore =
+    inAll !== null &&
+    packs !== null &&
+    numbers.get(inAll)!.every((n, i) => n === null || n >= (numbers.get(packs)![i] ?? 0));
+  return { inAll: isMore ? inAll : null, packs, perPack };
+}
