@@ -156,3 +156,25 @@ describe("pack columns of a card's table", () => {
     expect(piecesOf(card)).to.deep.equal([20, 4, 3]);
   });
 });
+
+/** What a cell under "Qty" may say, and how many that is; worked out by hand. */
+describe("cells that count", () => {
+  const SAID: Readonly<Record<number, string>> = {
+    0: "0|nil|none|-|missing|MISSING|none left|nil - order|out|empty|✗|gone|not there|no|all used|used up|ordered|on order|n/a|0 of 4|0/4",
+    3: "3|three|III|x3|3 left|2 + 1 spare|2 (+1 spare)|2 and 1 spare|2 full 1 part|2 full, 1 part|3 of 4|3/4 held|3 out of 4|4 (-1)|4 (1 missing)|4 minus 1|5 -> 3|5 > 3|5→3|was 5 now 3|5 now 3",
+    20: "20|twenty|20 pcs|20x|x20|approx 20|~20|about 20|20+|20?|OK 20|✓ 20|20 (full)|20 in all|20 sealed|2 x 10|2×10|2 boxes of 10|2 pk/10|2 @ 10|1 box (20)|box of 20|20 (1 box)|20 (2 x 10)|10+10|15 + 5|20 of 25|20/25|20 [25]|20 (was 25)|20 (3 expired)|20 exp 01/27|20 - check|20 or so|20-ish|2 tens",
+  };
+  for (const [pieces, cells] of Object.entries(SAID))
+    for (const [i, cell] of cells.split("|").entries())
+      it(`"${cell}" is ${pieces}`, () => {
+        const layout = LAYOUTS[1 + (i % 3)]!;
+        const rows = [
+          ["Eye pads", "4", "lid"],
+          ["Plasters", cell, "lid"],
+          ["Foil blankets", "2", "lid"],
+        ];
+        const { entries } = readCard(layout([["Item", "Qty", "Where"], ...rows]), vocabulary);
+        const told = entries.map((e) => e.pieces);
+        expect(told).to.deep.equal(pieces === "0" ? [4, 2] : [4, Number(pieces), 2]);
+      });
+});

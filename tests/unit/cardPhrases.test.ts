@@ -13,6 +13,7 @@ import { NOTE_RULES } from "../../src/lib/core/card/notes.ts";
 import { Item, NUMBER_RULES, placeNumbers } from "../../src/lib/core/card/numbers.ts";
 import { readQuantity } from "../../src/lib/core/card/quantity.ts";
 import { expect } from "chai";
+import { COUNT_FORMS, countSaid, withCountBehind } from "../../src/lib/core/card/countBehind.ts";
 import vm from "node:vm";
 import { readdirSync, readFileSync } from "node:fs";
 import fc from "fast-check";
@@ -63,6 +64,35 @@ describe("ways of writing on a card", () => {
   it("are left as they are where none applies", () => {
     for (const text of ["10 sterile gauze pads 10 x 10 cm", "tape 2.5 cm x 5 m", "2 pairs gloves"])
       expect(rephrase(text)).to.equal(text);
+  });
+});
+
+describe("how many, said behind a name", () => {
+  for (const { name, example } of COUNT_FORMS)
+    it(name, () => expect(countSaid(example[0])).to.equal(example[1]));
+  it("says nothing where more is said", () => {
+    for (const text of ["20 plasters", "10 x 10", "box of 20", "4 in", "red", "1/2", "20 cm"])
+      expect(countSaid(text), text).to.equal(null);
+  });
+  it("nothing is there, in many words", () => {
+    for (const text of "missing|none left|out|gone|empty|✗|not there|no|none!|used up|all used|ordered|on order|nil - order|–".split(
+      "|",
+    ))
+      expect(countSaid(text), text).to.equal("none");
+  });
+  it("is told behind a name without a number, whatever stands between", () => {
+    const told = (text: string) =>
+      withCountBehind({
+        source: 1,
+        text,
+        quantity: null,
+        inTable: false,
+        bullet: false,
+        indent: 0,
+      });
+    for (const between of [": ", ", ", " - ", " – ", " ..... ", "   "])
+      expect(told(`eye pads${between}about 20`)).to.include({ text: "eye pads", quantity: "20" });
+    expect(told("wipes, box of 25, 21 left").quantity).to.equal(null);
   });
 });
 

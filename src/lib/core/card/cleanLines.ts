@@ -52,13 +52,14 @@ const GOES_ON_COUNTED = quick(
 /** `✗ cold packs 2`: ticked off as not there. */
 const withoutCrossed: Step = each((line) => (CROSSED.test(line) ? "" : line));
 
-const TICKED_COUNT = quick(/^(.*\p{L}.*?)(\d?)\s*[✓✔☑]+\s*(\d{1,4})(?=\s|$)/u);
+const TICKED_COUNT = quick(/^(.*\p{L}.*?)(\d?)(\s*)[✓✔☑]+\s*(\d{1,4})(?=\s|$)/u);
 /** `TRIANGULAR ✓✓ 2`: what stands behind the tick is how many there are. */
 const withTicked: Step = each((line) =>
-  !/[✓✔☑]/.test(line)
+  // A cell of its own is read as one.
+  !/[✓✔☑]/.test(line) || /[\t|;]/.test(line)
     ? line
-    : line.replace(TICKED_COUNT, (_, name: string, digit: string, count: string) =>
-        digit ? `${name}${digit}, ${count} pcs` : `${name} x ${count}`,
+    : line.replace(TICKED_COUNT, (_, name: string, digit: string, gap: string, count: string) =>
+        digit ? `${name}${digit}, ${count} pcs` : `${name}${gap || " "}x ${count}`,
       ),
 );
 

@@ -1,9 +1,10 @@
+import { countSaid } from "./countBehind.ts";
 import { inOurWords } from "./foreignUnits.ts";
 import type { CardRow } from "./cardRow.ts";
 import { stripPrices } from "./stripPrices.ts";
 import { quick } from "./quick.ts";
 
-const LEADER_TO_PLACE = quick(/^(.*\p{L}.*?)\s*\.{4,}\s*[^\d]*$/u);
+const LEADER_TO_PLACE = quick(/^(.*\p{L}.*?)\s*\.{4,}\s*([^\d]*)$/u);
 const LEADER_TO_COUNT = quick(
   /^(.*\p{L}.*?)\s*\.{4,}\s*(\d{1,4}(?:\s*[x×]\s*\d{1,4})?(?:\s*\p{L}+\.?)?)\s*(?:\[[^\]]*\]\W*)?$/u,
 );
@@ -40,7 +41,10 @@ export function plainRow(line: string, source: number): CardRow {
   const counted = led ? ([led[1]!, led[2]!] as const) : hasLeader ? null : countApart(text);
   const [named, quantity] = counted
     ? [counted[0], inOurWords(counted[1])]
-    : [placed ? placed[1]! : text, null];
+    : placed
+      ? // "Plasters ....... out": how many, and no place.
+        [placed[1]!, countSaid(placed[2]!)]
+      : [text, null];
   return { source, text: stripPrices(named), quantity, inTable: false, bullet, indent };
 }
 

@@ -1,4 +1,5 @@
 import type { CardRow } from "./cardRow.ts";
+import { withCountBehind } from "./countBehind.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { PLACE_WORDS } from "./placeWords.ts";
 import { PACKS } from "./phrase.ts";
@@ -282,6 +283,7 @@ export const plainly = (
       .flatMap((line) => eachCounted(line, names))
       .flatMap((line) => eachClause(line, names))
       .flatMap((line) => eachOfBoth(line, names))
+      .map(withCountBehind)
       .flatMap((said) =>
         eachSideOfStroke(
           oneLanguage(

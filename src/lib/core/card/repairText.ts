@@ -53,6 +53,9 @@ const NUMBER = quick(/(?<![\p{L}\d|])\d[\dOolI]*[OolI][\dOolI]*(?![\p{L}\d|])/gu
 /** "wipes    lO": a count set apart at the end of a line, all look-alikes. */
 const COUNT_APART = /(\s{2,}|\.{3,}\s*)([OlI\d]{1,3})\s*$/;
 
+/** Counted with strokes. */
+const STROKES = /^I{3}$/;
+
 /** A word with a digit or bar in it, or a capital I amid small letters: "p1asters", "|abel", "aIcohol". */
 const SPOILT_WORD = quick(
   /(?<![\p{L}\d|])(?=[\p{L}\d|]*\p{Ll})[\p{L}\d|]*[\d|I][\p{L}\d|]*(?![\d|])/gu,
@@ -174,7 +177,10 @@ export function repairText(line: string, isWord: (word: string) => boolean): str
     .replace(INCH_ALONE, "1 in")
     .replace(/(?<=\s)0f(?=\s)/g, "of")
     .replace(/(?<=\s|^)ln(?=\s)/g, "In")
-    .replace(COUNT_APART, (_, gap: string, count: string) => gap + digits(count))
+    .replace(
+      COUNT_APART,
+      (_, gap: string, count: string) => gap + (STROKES.test(count) ? count : digits(count)),
+    )
     .replace(NUMBER_WITH_UNIT, (whole, number: string, unit: string) =>
       /\d|^[lI][Oo]+$/.test(number) ? `${digits(number)}${UNIT[unit] ?? unit}` : whole,
     )

@@ -1,5 +1,6 @@
 import { saysGone } from "./absence.ts";
 import type { ColumnRole } from "./columnRole.ts";
+import { countSaid } from "./countBehind.ts";
 import { saysNo } from "./headingCounts.ts";
 import { inOurWords } from "./foreignUnits.ts";
 import type { CardRow } from "./cardRow.ts";
@@ -63,16 +64,18 @@ export function tableRow(
   const { name } = row;
   const said = row.of("quantity", "packs");
   const [, counted, sizeBeside] = COUNT_WITH_SIZE.exec(said) ?? [];
-  const quantity = row.isMissing ? "none" : (counted ?? (said || row.lastNumber));
+  const quantity = row.isMissing
+    ? "none"
+    : (counted ?? countSaid(said) ?? (said || row.lastNumber));
   // Packs whose content no column says are packs of so many, and the reader asks.
   const unit = row.of("unit") || (/^\d+$/.test(row.of("packs")) ? "packs" : "");
   const size = said === "" && row.size === quantity ? "" : row.size || sizeBeside;
   const text = name === "" ? "" : `${name}${size ? ` (${size})` : ""}${row.remark}`;
   // Left to be read as it would be outside a table.
-  if (COUNTS_OF_BOTH.test(quantity) && NAMES_OF_BOTH.test(name))
+  if (COUNTS_OF_BOTH.test(said) && NAMES_OF_BOTH.test(name))
     return {
       source,
-      text: `${name}  ${quantity}`,
+      text: `${name}  ${said}`,
       quantity: null,
       inTable: true,
       bullet: true,
@@ -91,7 +94,9 @@ export function tableRow(
 /** "2 pack of 100" with 14 beside them: "2 pack of 100 + 14 loose"; none in packs: those that lie loose. */
 function withLoose(amount: string | null, loose: string): string | null {
   if (!/^[1-9]\d*$/.test(loose)) return amount;
-  return amount === null || /^0\b/.test(amount) ? `${loose} pcs` : `${amount} + ${loose} loose`;
+  return amount === null || /^(?:0\b|none$)/.test(amount)
+    ? `${loose} pcs`
+    : `${amount} + ${loose} loose`;
 }
 
 /** A count with its unit; a unit alone is one of it. null: neither. */
@@ -99,6 +104,7 @@ function amountOf(quantity: string, packed: string): string | null {
   const isSaidTwice = packed === quantity;
   // A bare number there is what one pack holds.
   const unit = isSaidTwice ? "" : /^\d+$/.test(packed) ? `pack of ${packed}` : packed;
+  if (quantity === "none") return quantity;
   if (quantity === "") return unit === "" ? null : `1 ${unit}`;
   return inOurWords([quantity, unit].filter(Boolean).join(" "));
 }

@@ -13,7 +13,11 @@ const FEWEST_LINES = 3;
 const LONGEST = 160;
 const strokesOf = (line: string): [name: string, strokes: string] | null => {
   const text = line.trimEnd();
-  const m = text.length <= LONGEST && /[I|][/\\-]?$/.test(text) ? STROKES.exec(text) : null;
+  // Bars round a table are no strokes.
+  const m =
+    text.length <= LONGEST && !/^\s*\|/.test(text) && /[I|][/\\-]?$/.test(text)
+      ? STROKES.exec(text)
+      : null;
   return m && [m[1]!, m[2]!];
 };
 const count = (strokes: string): number => strokes.replace(/\s/g, "").length;
