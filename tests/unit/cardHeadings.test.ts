@@ -178,3 +178,29 @@ describe("cells that count", () => {
         expect(told).to.deep.equal(pieces === "0" ? [4, 2] : [4, Number(pieces), 2]);
       });
 });
+
+describe("cells of sizes", () => {
+  /** What stands under "Size" beside seven of a thing, and its sides in mm. */
+  const SIZES: readonly (readonly [name: string, cells: string, mm: readonly number[] | null])[] = [
+    ["Gauze pad", "10x10|10 x 10 cm|100x100|10 cm sq|10.0x10.0|10*10", [100, 100]],
+    ["Gauze pad", '4x4"|4 in sq|4 inch sq|4″ × 4″', [102, 102]],
+    ["Conforming bandage", "7.5cm|7,5 cm|75 mm|75|7.5", [75]],
+    ["Conforming bandage", "7.5cm x 4m|7.5cm/4m|7.5cm - 4m|75mmx4m|7.5x400 cm", [75, 4000]],
+    ["Medical tape", "2.5cm x 5m|25 x 5000|2.5cm/5m", [25, 5000]],
+    ["Nitrile gloves", "8|L|size 8|8-9|M/L", null],
+    ["Plasters", "n/a|-|assorted|none", null],
+  ];
+  for (const [name, cells, mm] of SIZES)
+    for (const [i, cell] of cells.split("|").entries())
+      it(`"${cell}" of ${name.toLowerCase()} is ${mm?.join(" × ") ?? "no size"}`, () => {
+        const layout = LAYOUTS[1 + (i % 2)]!;
+        const rows = [
+          ["Eye pads", "5 x 7 cm", "4"],
+          [name, cell, "7 pairs".slice(0, name.includes("gloves") ? 7 : 1)],
+          ["Tweezers", "", "2"],
+        ];
+        const { entries } = readCard(layout([["Item", "Size", "Qty"], ...rows]), vocabulary);
+        expect(entries.map((e) => e.pieces)).to.deep.equal([4, 7, 2]);
+        expect(entries[1]?.sizeMm).to.deep.equal(mm);
+      });
+});

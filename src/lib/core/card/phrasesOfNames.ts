@@ -142,8 +142,22 @@ export const NAME_PHRASES: readonly Phrase[] = [
     name: "a square's one side",
     example: ["swabs 7.5 cm sq", "swabs 7.5 x 7.5 cm"],
     holds: ["sq"],
-    pattern: /(\d+(?:[.,]\d+)?)\s*(cm|mm|in|")\s*(?:sq\b\.?|square\b)/gi,
+    pattern: /(\d+(?:[.,]\d+)?)\s*(cm|mm|in(?:ch)?|")\s*(?:sq\b\.?|square\b)/gi,
     read: "$1 x $1 $2",
+  },
+  {
+    name: "width and length either side of a stroke",
+    example: ["bandage 7.5cm/4m", "bandage 7.5cm x 4m"],
+    holds: "cm",
+    pattern: /\b(\d{1,2}(?:[.,]\d)?\s?cm)\s*[/–-]\s*(\d{1,2}(?:[.,]\d{1,2})?\s?m)\b/gi,
+    read: "$1 x $2",
+  },
+  {
+    name: "whole sides with a nought behind the point",
+    example: ["gauze pad 10.0 x 10.0", "gauze pad 10x10"],
+    holds: [".0", ",0"],
+    pattern: /\b(\d{1,2})[.,]0\s?[x×]\s?(\d{1,2})[.,]0\b/g,
+    read: "$1x$2",
   },
   {
     name: "bandage by its letter",

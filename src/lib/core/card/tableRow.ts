@@ -14,6 +14,9 @@ const COUNT_WITH_SIZE =
 /** "tweezers + magnifier" with "1 + 1" beside them. */
 const NAMES_OF_BOTH = quick(/^[^/+&]*\p{L}[^/+&]*\s[/+&]\s[^/+&]*\p{L}[^/+&]*$/u);
 const COUNTS_OF_BOTH = /^\d{1,3}\s*[/+&]\s*\d{1,3}$/;
+const NO_SIZE = /^(?:n\/?a|none|nil|[-–—]+|\.+)$/i;
+/** Bandages are 25 mm wide and more; gloves are numbered to 12, dressings to 20. */
+const MILLIMETRES_FROM = 25;
 /** The cells of a row by what their columns hold. */
 class Cells {
   readonly cells: readonly string[];
@@ -34,8 +37,13 @@ class Cells {
   }
   get size(): string {
     const note = this.of("note");
+    const size = this.of("size");
+    if (NO_SIZE.test(size)) return "";
+    // Millimetres from here on, below it a number of a glove or a dressing; in brackets alone it would be a pack.
+    if (/^\d{1,3}$/.test(size))
+      return Number(size) >= MILLIMETRES_FROM ? `${size} mm` : `size ${size}`;
     // A size may stand among the remarks.
-    return this.of("size") || (/^[\d.,\s]+(?:mm|cm|m|in|"|[x×*])/i.test(note) ? note : "");
+    return size || (/^[\d.,\s]+(?:mm|cm|m|in|"|[x×*])/i.test(note) ? note : "");
   }
   /** The last number of a row that is shorter than its heading, as columns set by blanks where a size is missing. */
   get lastNumber(): string {

@@ -21,7 +21,11 @@ export const habitRecordSchema = strictObject(() => ({
       what: z.literal("columns"),
       heading: z.string().min(1).max(2000),
       roles: z
-        .array(z.enum(["text", "quantity", "packs", "loose", "there", "size", "unit", "note", "skip"]).nullable())
+        .array(
+          z
+            .enum(["text", "quantity", "packs", "loose", "there", "size", "unit", "note", "skip"])
+            .nullable(),
+        )
         .max(50),
     }),
   ]),
