@@ -96,7 +96,9 @@ class RowReader {
   #headerAt(line: string, i: number): Table | null {
     const next = this.#lines[i + 1] ?? "";
     const headed =
-      rememberedHeader(line, this.#habits) ?? tableHeader(line, next) ?? hintedHeader(line, next);
+      rememberedHeader(line, this.#habits) ??
+      tableHeader(line, next) ??
+      hintedHeader(line, this.#lines.slice(i + 1, i + 4));
     const header = headed && this.#aligned(headed, i);
     // A heading of the table whose columns were told by what they hold has been read with it.
     if (!header || i < this.#bodyFrom) return header;
@@ -489,7 +491,8 @@ function tableHeader(line: string, next: string): Table | null {
 }
 
 /** "Stowage  Std  Act  Def": a name and what is said of numbers, one of them how many there are. */
-function hintedHeader(line: string, next: string): Table | null {
+function hintedHeader(line: string, below: readonly string[]): Table | null {
+  const next = below[0] ?? "";
   if (/\d/.test(line)) return null;
   for (const split of SPLITTERS) {
     const cells = split(line);
@@ -506,7 +509,8 @@ function hintedHeader(line: string, next: string): Table | null {
       roles.includes("text") && told >= 2 && roles.filter((r) => r === "quantity").length === 1;
     const byHeading = split === spaced ? underHeadings(line) : split;
     // "NO. OUT BACK" over "20 [ ] [ ]": boxes to tick count nothing.
-    const isCounted = !/^\W+$/.test(byHeading(next)[roles.indexOf("quantity")] ?? "");
+    const at = roles.indexOf("quantity");
+    const isCounted = !below.some((l) => /^\W+$|^\[[ xX✓]?\]/.test(byHeading(l)[at] ?? ""));
     if (isTable && isCounted && split(next).length >= 2 && /\d/.test(next))
       return { split: byHeading, roles };
   }

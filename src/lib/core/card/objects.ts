@@ -1,3 +1,5 @@
+import { saysHeld, saysNo, saysWhether } from "./headingCounts.ts";
+import { saysPacks, saysPerPack } from "./packColumns.ts";
 import { THREE_LETTERS, quick } from "./quick.ts";
 
 /**
@@ -12,6 +14,16 @@ const UNIT = /^(?:units?|uom|u_?m)$/i;
 /** "pack5", "box/20". */
 const PACK_UNIT = /^(?:pack|pk|pkt|box|bx|bag|card|strip)s?[\s/-]?(\d{1,4})$/i;
 const PER_PACK = /^(?:per_?pack|pack_?(?:size|of|qty)?|per)$/i;
+/** "qtyHeld", "in_stock": a key as a heading. */
+const asHeading = (key: string): string =>
+  key
+    .replace(/(?<=\p{Ll})(?=\p{Lu})/gu, " ")
+    .replace(/[_-]+/g, " ")
+    .trim();
+/** How many there are, before any other number: "held" beside "par". */
+const HELD = { test: (key: string) => saysHeld(asHeading(key)) };
+const ANY_COUNT = { test: (key: string) => COUNT.test(key) || saysPacks(asHeading(key)) };
+const ANY_PACK = { test: (key: string) => PER_PACK.test(key) || saysPerPack(asHeading(key)) };
 
 type Fields = readonly (readonly [key: string, value: unknown])[];
 
@@ -42,7 +54,7 @@ function fieldsOf(line: string): Fields | null {
 /** The value of the first field that is called so and holds such a value. */
 const valueOf = <T>(
   fields: Fields,
-  called: RegExp,
+  called: { test(key: string): boolean },
   is: (value: unknown) => value is T,
 ): T | undefined => fields.find(([key, v]) => called.test(key) && is(v))?.[1] as T | undefined;
 const isText = (v: unknown): v is string => typeof v === "string" && v.trim() !== "";
@@ -56,8 +68,13 @@ function asListed(fields: Fields): string | null {
   const name =
     valueOf(fields, NAME, isText) ?? words.sort((a, b) => b.length - a.length)[0] ?? null;
   if (name === null) return null;
-  const count = valueOf(fields, COUNT, isCount);
-  const perPack = valueOf(fields, PER_PACK, isCount);
+  const isGone = fields.some(
+    ([key, v]) => saysWhether(asHeading(key)) && (v === false || (isText(v) && saysNo(v))),
+  );
+  const count = isGone
+    ? 0
+    : (valueOf(fields, HELD, isCount) ?? valueOf(fields, ANY_COUNT, isCount));
+  const perPack = valueOf(fields, ANY_PACK, isCount);
   const size = valueOf(fields, SIZE, isText);
   const unit = valueOf(fields, UNIT, isText) ?? "";
   const packs = perPack ?? PACK_UNIT.exec(unit)?.[1];
@@ -136,7 +153,10 @@ function fieldRecords(lines: readonly string[]): FieldRecord[] {
 /** The card with such things written as a list, each on the line of its name; as many lines as before. */
 export function fieldsAsList(lines: readonly string[]): string[] {
   const records = fieldRecords(lines);
-  const counted = records.filter((r) => valueOf(r.fields, COUNT, isCount) !== undefined);
+  const counted = records.filter(
+    ({ fields }) =>
+      (valueOf(fields, HELD, isCount) ?? valueOf(fields, ANY_COUNT, isCount)) !== undefined,
+  );
   if (counted.length < FEWEST_RECORDS) return [...lines];
   const read = [...lines];
   for (const { fields, lines: at, nameLine } of records) {

@@ -5,6 +5,7 @@ import { half, PACK, PACKS, valueOf, type Phrase } from "./phrase.ts";
 
 const N = `(?:${NUMBER_WORDS})`;
 const AND = "\\s*(?:,\\s*)?(?:\\+|&|\\band|\\bplus|,)\\s*";
+const PLUS = "\\s*,?\\s*(?:\\+|&|\\band|\\bplus)\\s*";
 const FULL = "(?:(?:full|whole|unopened|sealed|new|complete)\\s+)?";
 const LOOSE = "(?:singles?|loose|odd|single\\s+ones)(?:\\s+ones?)?";
 
@@ -23,6 +24,7 @@ const HAVE =
 const WANT =
   "(?:needs?|needed|min(?:imum)?|req(?:['’]?d|uired|uires)?|targets?|par|want(?:s|ed)?|should\\s+(?:be|have))";
 
+const one = (count: string): string => (/^an?$/i.test(count) ? "1" : count);
 const inAll = (...packs: readonly (readonly [string, string])[]): number =>
   packs.reduce((sum, [count, each]) => sum + valueOf(count) * valueOf(each), 0);
 /** What so many packs hold, with what lies beside them. */
@@ -234,6 +236,17 @@ export const SUM_PHRASES: readonly Phrase[] = [
     ),
     read: (_, mark, packs, each, name, more) =>
       `${mark}${inAll([packs!, each!], ["1", more!])} ${name}`,
+  },
+  {
+    name: "packs of so many, and others of so many",
+    example: ["plasters: 2 boxes of 20 and 1 box of 12", "plasters: 52 pcs"],
+    holds: ["of", "with", "@"],
+    pattern: new RegExp(
+      `\\b(${N}|an?)\\s+${FULL}${PACKS}\\s+(?:of|with|@)\\s+(${N})(?:\\s+each)?${PLUS}(${N}|an?)\\s+(?:${FULL}${PACKS}\\s+)?(?:of|with|@)\\s+(${N})(?:\\s+each)?(?:\\s+(?:left|loose))?${ENDS}`,
+      "giu",
+    ),
+    read: (_, packs, each, others, inOther) =>
+      `${inAll([one(packs!), each!], [one(others!), inOther!])} pcs`,
   },
   {
     name: "packs of two sizes",
