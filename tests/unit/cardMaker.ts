@@ -100,6 +100,45 @@ export const LAYOUTS: Readonly<Record<string, (contents: readonly Content[]) => 
     ).join("\n"),
   "counts with decimals": (c) =>
     c.map((x) => [sized(x, " "), `${x.pieces}.00`, "EA"].join("\t")).join("\n"),
+  "packs, what one holds, and the sum of both": (c) =>
+    [
+      "Item,Pack size,Packs,In all",
+      // Four to a pack where they can be, else one.
+      ...c.map((x) => {
+        const per = x.pieces % 4 === 0 ? 4 : 1;
+        return [sized(x, " "), per, x.pieces / per, x.pieces].join(",");
+      }),
+    ].join("\n"),
+  "boxes, and how many in each": (c) =>
+    [
+      "Item | Boxes | Qty per box",
+      "---|---|---",
+      ...c.map((x) => {
+        const per = x.pieces % 3 === 0 ? 3 : 1;
+        return `${sized(x, " ")} | ${x.pieces / per} | ${per}`;
+      }),
+    ].join("\n"),
+  "whether it is there": (c) =>
+    [
+      "Item\tQty\tIn kit?",
+      ...c.map((x) => `${sized(x, " ")}\t${x.pieces}\tY`),
+      "Skin stapler\t1\tN",
+    ].join("\n"),
+  "objects with what should be there": (c) =>
+    c
+      .map((x) => JSON.stringify({ name: sized(x, " "), par: x.pieces + 2, held: x.pieces }))
+      .join(",\n"),
+  "by places, standard and on the shelf": (c) =>
+    [
+      "Area;Article;Std;On shelf;Use by",
+      ...c.map((x, i) => `Bay ${1 + (i >> 2)};${sized(x, " ")};${x.pieces + 1};${x.pieces};03/28`),
+    ].join("\n"),
+  "a typesetter's list": (c) =>
+    [
+      "\\begin{itemize}",
+      ...c.map((x) => `\\item ${sized(x, " ")}, about ${x.pieces}`),
+      "\\end{itemize}",
+    ].join("\n"),
   "boxes ticked": (c) => c.map((x) => `[x] ${sized(x, " ")} – ${x.pieces}`).join("\n"),
   "expected and found": (c) =>
     [

@@ -33,6 +33,17 @@ const withoutTags: Step = each((line) =>
     : line,
 );
 
+/** `\\item 4 wipes`, `[*]4 wipes`: a list as typesetters and boards write it. */
+const COMMAND_LINE =
+  /^\s*(?:\\(?:begin|end|hline|toprule|midrule|bottomrule)\b.*|\[\/?(?:list|ul|ol|table|tr|code|quote)[^\]]*\])\s*$/i;
+const withoutCommands: Step = each((line) =>
+  COMMAND_LINE.test(line)
+    ? ""
+    : line
+        .replace(/^(\s*)(?:\\item\b(?:\[[^\]]*\])?|\[\*\])\s*/, "$1- ")
+        .replace(/\s*\\\\\s*(?:\\hline)?\s*$/, ""),
+);
+
 /** `~~iodine~~ teat dip`: what is struck out is gone, and so is a remark on it alone. */
 const withoutStruckOut: Step = each((line) => {
   if (!/~~[^~]*~~/.test(line)) return line;
@@ -218,6 +229,7 @@ const STEPS: readonly Step[] = [
   withoutQuotes,
   withoutGlue,
   withoutTags,
+  withoutCommands,
   countsBesideNames,
   withoutQuoted,
   withoutStruckOut,

@@ -111,6 +111,9 @@ export function countSaid(written: string): string | null {
   return null;
 }
 
+const SIZED = quick(
+  /\d+(?:[.,]\d+)?\s*(?:(?:mm|cm|m|in|")?\s*[x×]\s*\d+(?:[.,]\d+)?\s*(?:mm|cm|m|in\b|["”″])|(?:mm|cm|ml|mg|m|g|l|%)(?![\p{L}]))/giu,
+);
 const COUNTED = quick(new RegExp(`\\d|\\b(?:${NUMBER_SAID})\\b`, "iu"));
 const PIECES = quick(new RegExp(`^${N}\\s+(?:pcs|pieces|ea(?:ch)?|units?|count)\\.?$`, "iu"));
 const PARTED = /\s*(?:[:;,](?=\s)|\.{3,}|\s[-–—](?=\s)|\s{2,})\s*/g;
@@ -123,7 +126,7 @@ export function withCountBehind(row: CardRow): CardRow {
     const name = row.text.slice(0, gap.index);
     if (!THREE_LETTERS.test(name)) continue;
     // "1 box of 25, 21 left": more is said of how many.
-    if (COUNTED.test(name)) return row;
+    if (COUNTED.test(name.replace(SIZED, ""))) return row;
     const behind = row.text.slice(gap.index + gap[0].length);
     // "plasters: 20 pcs" is read as it stands, and shown so.
     if (PIECES.test(behind)) return row;

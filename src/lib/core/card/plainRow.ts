@@ -24,7 +24,8 @@ export function plainRow(line: string, source: number): CardRow {
   }
   // "12/3: 6 plasters": when it was written.
   text = text.replace(/^\d{1,2}[/.]\d{1,2}(?:[/.]\d{2,4})?:\s+(?=\S)/, "");
-  const listNumber = /^(?:\d{1,3}[.)]|#\d{1,3}[.:)]?|\d{1,3}\s*[:]|[a-z][.)])\s+(?=\S)/i.exec(text);
+  const listNumber =
+    /^(?:\d{1,3}[.)]|#\d{1,3}[.:)]?|\d{1,3}\s*[:]|[a-z][.)]|[ivx]{1,5}[.)])\s+(?=\S)/i.exec(text);
   if (listNumber) {
     text = text.slice(listNumber[0].length);
     bullet = true;

@@ -92,7 +92,7 @@ export function tableRow(
   return {
     source,
     text: stripPrices(text),
-    quantity: withLoose(amountOf(quantity, unit), row.of("loose")),
+    quantity: withLoose(amountOf(quantity, unit, row.of("packs") !== ""), row.of("loose")),
     inTable: true,
     bullet: true,
     indent: 0,
@@ -108,8 +108,9 @@ function withLoose(amount: string | null, loose: string): string | null {
 }
 
 /** A count with its unit; a unit alone is one of it. null: neither. */
-function amountOf(quantity: string, packed: string): string | null {
-  const isSaidTwice = packed === quantity;
+function amountOf(quantity: string, packed: string, arePacks: boolean): string | null {
+  // "3" beside "3" may be said twice; beside boxes it is three in each.
+  const isSaidTwice = packed === quantity && !arePacks;
   // A bare number there is what one pack holds.
   const unit = isSaidTwice ? "" : /^\d+$/.test(packed) ? `pack of ${packed}` : packed;
   if (quantity === "none") return quantity;
