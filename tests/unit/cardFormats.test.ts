@@ -172,4 +172,26 @@ describe("formats of a card", () => {
       const { entries } = readCard(format(THINGS), vocabulary);
       expect(entries.map((e) => [e.itemType, e.pieces, e.sizeMm])).to.deep.equal(READ);
     });
+
+  /** What a pack holds is said in the name, and packs are counted: 2 × 20, 3 × 10, 4 × 5. */
+  const PACKED: Things = [
+    ["Plasters, box of 20", 2],
+    ["Antiseptic wipes (pack of 10)", 3],
+    ["Gauze swabs 10 x 10 cm, 5s", 4],
+    ["Eye pads", 4],
+    ["Nitrile gloves, pair", 6],
+  ];
+  /** A name too long for its column, a comma that parts things, an arrow from one number to another. */
+  const OTHERWISE = new Set(["rst", "fields4", "fields12", "arrow", "arrow2"]);
+  for (const [name, format] of Object.entries(FORMATS).filter(([n]) => !OTHERWISE.has(n)))
+    it(`${name}, packs counted`, () => {
+      const { entries } = readCard(format(PACKED), vocabulary);
+      expect(entries.map((e) => [e.itemType, e.pieces])).to.deep.equal([
+        ["adhesive-strip", 40],
+        ["antiseptic-wipe", 30],
+        ["gauze-pad", 20],
+        ["eye-pad", 4],
+        ["nitrile-gloves", 6],
+      ]);
+    });
 });

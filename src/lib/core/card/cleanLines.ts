@@ -23,13 +23,17 @@ const each =
 
 /** `<del>2 eye pads</del>` */
 const STRUCK_TAGS = /<(del|s|strike)(?:\s[^<>]*)?>([^<>]*)<\/\1>/gi;
+/** Another thing begins behind it on the line. */
+const ENDS_WITHIN = /<br\s*\/?>(?=\s*[^\s<])|<\/(?:li|p|div)>(?=\s*<(?:li|p|div)\b[^<>]*>)/gi;
 /** `<li>4 &times; wipes</li>` → `4 × wipes`; a page saved or copied with its markup. */
 const withoutTags: Step = each((line) =>
   /<\/?[a-z][^<>]*>|&(?:#\d+|[a-z]+);/i.test(line)
-    ? decodeHTML(line.replace(STRUCK_TAGS, "~~$2~~").replace(/<\/?[a-z][^<>]*>/gi, " ")).replace(
-        /\u00a0/g,
-        " ",
-      )
+    ? decodeHTML(
+        line
+          .replace(STRUCK_TAGS, "~~$2~~")
+          .replace(ENDS_WITHIN, "; ")
+          .replace(/<\/?[a-z][^<>]*>/gi, " "),
+      ).replace(/\u00a0/g, " ")
     : line,
 );
 
@@ -41,7 +45,9 @@ const withoutCommands: Step = each((line) =>
     ? ""
     : line
         .replace(/^(\s*)(?:\\item\b(?:\[[^\]]*\])?|\[\*\])\s*/, "$1- ")
-        .replace(/\s*\\\\\s*(?:\\hline)?\s*$/, ""),
+        .replace(/\s*\\\\\s*(?:\\hline)?\s*$/, "")
+        // A cell on a line of its own.
+        .replace(/^\s*\|\s*(?=[^|]+$)/, ""),
 );
 
 /** `~~iodine~~ teat dip`: what is struck out is gone, and so is a remark on it alone. */
@@ -93,6 +99,18 @@ const withoutAnswers: Step = (lines) =>
   lines.some((l) => /^\s*Q[:.]\s/.test(l))
     ? lines.map((l) => (/^\s*Q[:.]\s/.test(l) ? "" : l.replace(/^(\s*)A[:.]\s+/, "$1")))
     : [...lines];
+
+/** `"eye pads": 4,`, `("eye pads", 4),`, `item="eye pads"`: quotes of a data format, no inches. */
+const QUOTED_VALUE: readonly (readonly [RegExp, string])[] = [
+  [/^(\s*)["'](.+)["']\s*:\s*(\d+)\s*,?\s*$/, "$1$2: $3"],
+  [/^(\s*)[([{]\s*["'](.+)["']\s*,\s*(\d+)\s*[)\]}]\s*,?\s*$/, "$1$2: $3"],
+  [/(?<=\w=)"([^"]*)"/g, "$1"],
+];
+const withoutDataQuotes: Step = each((line) =>
+  /["']/.test(line)
+    ? QUOTED_VALUE.reduce((said, [pattern, read]) => said.replace(pattern, read), line)
+    : line,
+);
 
 const IN_QUOTES = quick(/(^|[\s:])["“](?=[\p{L}\d])([^"“”]*)["”]\s*$/u);
 /** `pink: "20 plasters"`: quotes round what is said, no inches. */
@@ -226,6 +244,7 @@ const STEPS: readonly Step[] = [
   talliesAsCounts,
   numbersAsCounts,
   answersAsCounts,
+  withoutDataQuotes,
   withoutQuotes,
   withoutGlue,
   withoutTags,

@@ -84,11 +84,23 @@ function asListed(fields: Fields): string | null {
   return `- ${counted}${name}${packed}${size === undefined ? "" : ` (${size})`}`;
 }
 
+/** `{"gauze":4,"tape":1}`: each name with its count; null: it is no such object. */
+function countsByName(all: unknown): string | null {
+  if (typeof all !== "object" || all === null || Array.isArray(all)) return null;
+  const fields = Object.entries(all);
+  const areCounts = fields.every(([name, n]) => typeof n === "number" && THREE_LETTERS.test(name));
+  return fields.length >= 2 && areCounts
+    ? fields.map(([name, n]) => `${n} x ${name}`).join(" · ")
+    : null;
+}
+
 /** `[{"item":"gauze","n":4},{"item":"tape","n":1}]`: all of them on one line, parted by points. null: it is no such line. */
 function objectsOnOne(line: string): string | null {
   if (!/^\s*[[{].*[\]}]\s*$/.test(line)) return null;
   try {
     const all: unknown = JSON.parse(line);
+    const counts = countsByName(all);
+    if (counts) return counts;
     const listed = (
       Array.isArray(all) ? all : (Object.values(all as object).find(Array.isArray) ?? [])
     )

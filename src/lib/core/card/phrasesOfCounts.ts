@@ -8,6 +8,13 @@ const N = NUMBER_WORDS;
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const COUNT_PHRASES: readonly Phrase[] = [
   {
+    name: "a quantity told by its word, set apart",
+    example: ["swabs, 5s — Qty: 4 — Loc: lid", "swabs, 5s x 4 — Loc: lid"],
+    holds: ["qty", "quantity"],
+    pattern: /(?<=\p{L}.*)\s+[—–·|]\s*(?:qty|quantity)\b\.?\s*[:=]?\s*(\d{1,4})\b/giu,
+    read: " x $1",
+  },
+  {
     name: "each, at the end of a stock list's line",
     example: ["EYE WASH 4OZ EA", "EYE WASH 4OZ, 1 pcs"],
     holds: " ea",
