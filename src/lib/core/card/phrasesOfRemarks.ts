@@ -19,6 +19,16 @@ const FOUND_WORDS = [
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const REMARK_PHRASES: readonly Phrase[] = [
   {
+    name: "how one goes on speaking",
+    example: ["along with two eye pads", "two eye pads"],
+    holds: ["with", "followed", "that", "those", "them", "this", "it", "hang on", "hold on"],
+    pattern: new RegExp(
+      `^\\s*(?:(?:starting|along|together)\\s+with|followed\\s+by|(?:behind|beside|beneath|next\\s+to|on\\s+top\\s+of)\\s+(?:that|those|them|it|this)|(?:hang|hold)\\s+on)\\s+(?=(?:${NUMBER_WORDS}|an?)\\s)`,
+      "giu",
+    ),
+    read: "",
+  },
+  {
     name: "which of several it lies in",
     example: ["tray 1 = 20 strips, tray 2 = 12 pads", "20 strips, 12 pads"],
     holds: "=",
