@@ -5,7 +5,7 @@
  */
 // prettier-ignore
 export const NAMES_ABROAD: Readonly<Record<string, readonly string[]>> = {
-  "triangular bandage": ["dreiecktuch", "dreiecktücher", "dreieckstuch", "bandage triangulaire", "écharpe triangulaire", "venda triangular", "pañuelo triangular", "benda triangolare", "telo triangolare", "driekante doek", "driekanteverband", "driehoeksverband"],
+  "triangular bandage": ["dreiecktuch", "dreiecktücher", "dreieckstuch", "bandage triangulaire", "écharpe triangulaire", "venda triangular", "pañuelo triangular", "benda triangolare", "telo triangolare", "driekante doek", "driekante doeken", "driekanteverband", "driehoeksverband"],
   "bandaged dressing": ["verbandpäckchen", "wundverbandpäckchen", "snelverband", "pansement individuel", "pansement d'urgence"],
   "pressure bandage": ["druckverband", "notverband", "pansement compressif", "coussin hémostatique", "coussin hémostatique d'urgence", "bandage compressif", "vendaje compresivo", "venda compresiva", "bendaggio compressivo", "drukverband", "wonddrukverband"],
   "burn sheet": ["brandwundenverbandtücher", "verbandtücher", "brandwundenverbandtuch", "verbandtuch", "drap stérile brûlure", "sábana quemados", "telo ustioni", "telo sterile", "teli sterili", "brandwondenlaken"],
@@ -67,7 +67,7 @@ export const NAMES_ABROAD: Readonly<Record<string, readonly string[]>> = {
   "insect repellent": ["mückenschutz", "insektenschutz", "anti-moustique", "répulsif insectes", "repelente insectos", "repelente mosquitos", "repellente insetti", "muggenspray"],
   "sting relief": ["insektenstichgel", "stichgel", "gel piqûre", "apaisant piqûre", "gel picaduras", "gel punture insetti"],
   "torch": ["taschenlampe", "stirnlampe", "lampe de poche", "lampe frontale", "linterna", "lámpara frontal", "torcia", "lampada frontale", "zaklamp", "hoofdlamp"],
-  "whistle": ["trillerpfeife", "signalpfeife", "sifflet", "silbato", "fischietto", "fluitje"],
+  "whistle": ["trillerpfeife", "signalpfeife", "pfeife", "sifflet", "silbato", "fischietto", "fluitje"],
   "pencil": ["kugelschreiber", "bleistift", "stylo", "bolígrafo", "lápiz", "matita", "potlood"],
   "waste bag": ["sacchetti rifiuti", "sacchetti monouso", "sacchetto monouso", "sacchetti raccolta rifiuti", "müllbeutel", "abfallbeutel", "sac poubelle", "sac à déchets", "bolsa residuos", "sacchetto rifiuti", "afvalzak"],
   "cotton wool": ["watte", "coton hydrophile", "algodón", "cotone idrofilo", "watten"],
@@ -99,9 +99,9 @@ export const NAMES_ABROAD: Readonly<Record<string, readonly string[]>> = {
 /** How many, and what they come in. */
 // prettier-ignore
 export const COUNTED_ABROAD: Readonly<Record<string, readonly string[]>> = {
-  pcs: ["stück", "stk", "st", "pièces", "unidades", "uds", "pezzi", "pz", "stuks"],
+  pcs: ["stück", "stk", "st", "pièces", "unités", "unité", "unidades", "unidad", "uds", "piezas", "pezzi", "pz", "stuks"],
   box: ["bte", "boîte", "caja", "scatola", "scatole", "schachtel", "schachteln", "karton", "doos", "doosje"],
-  pack: ["packung", "packungen", "pckg", "pck", "päckchen", "paquet", "paquete", "confezione", "confezioni", "conf", "pakje"],
+  pack: ["packung", "packungen", "pckg", "pck", "päckchen", "beutel", "paquet", "sachet", "étui", "lot", "paquete", "sobre", "confezione", "confezioni", "conf", "bustina", "bustine", "busta", "pakje", "zakje"],
   pair: ["paar", "paire", "par", "paio", "paia"],
   roll: ["rolle", "rollen", "rouleau", "rouleaux", "rollo", "rotolo", "rotoli", "rol"],
   sterile: ["steril", "stérile", "estéril", "sterili", "steriel"],
@@ -112,7 +112,20 @@ export const COUNTED_ABROAD: Readonly<Record<string, readonly string[]>> = {
   "4": ["quatre", "cuatro", "vier", "quattro"],
   "5": ["cinq", "cinco", "fünf", "cinque", "vijf"],
   "6": ["six", "seis", "sechs", "sei", "zes"],
+  "7": ["sieben", "siete", "sette", "zeven"],
   "8": ["huit", "ocho", "acht", "otto"],
-  "10": ["dix", "diez", "zehn", "dieci", "tien"],
-  of: ["à", "de", "da", "zu je", "van"],
+  "9": ["neun", "nueve", "nove", "negen"],
+  "10": ["dix", "une dizaine", "diez", "zehn", "dieci", "tien"],
+  "12": ["douze", "une douzaine", "doce", "una docena", "zwölf", "ein dutzend", "dodici", "una dozzina", "twaalf", "een dozijn"],
+  "15": ["quinze", "une quinzaine", "quince", "fünfzehn", "quindici", "vijftien"],
+  "20": ["vingt", "une vingtaine", "veinte", "zwanzig", "venti", "twintig"],
+  of: ["à", "de", "da", "zu je", "mit", "van"],
+  about: ["environ", "etwa", "ungefähr", "aprox", "circa", "ongeveer"],
+  remaining: ["reste", "restent", "il en reste", "il reste", "restants", "restantes", "übrig", "queda", "quedan", "restano", "ne restano", "rimangono", "ne rimangono", "rimasti", "rimaste", "resten"],
+  none: ["aucun", "aucune", "néant", "pas de", "kein", "keine", "ninguno", "ninguna", "no hay", "nessuno", "nessuna", "geen"],
+  missing: ["manquant", "manquants", "manquante", "nicht vorhanden", "nicht da", "non c'è", "non ci sono"],
+  empty: ["vide", "leer", "vacío", "vacía", "vuoto", "vuota", "leeg"],
+  gone: ["épuisé", "épuisée", "aufgebraucht", "verbraucht", "agotado", "agotada", "agotados", "agotadas", "esaurito", "esaurita", "esauriti", "esaurite", "finito", "finita", "finiti", "finite"],
+  "to order": ["à commander", "nachbestellen", "bestellen", "pedir", "por pedir", "da ordinare"],
+  expired: ["périmé", "périmée", "abgelaufen", "caducado", "caducada", "caducados", "caducadas", "scaduto", "scaduta", "scaduti", "scadute", "verlopen"],
 };

@@ -4,7 +4,7 @@
  */
 // prettier-ignore
 export const NAMES_FURTHER_ABROAD: Readonly<Record<string, readonly string[]>> = {
-  "triangular bandage": ["pano triangular", "ligadura triangular", "bandagem triangular", "triangelbandage", "triangelförband", "mitella", "trekantbind", "trekanttørklæde", "trekantet tørklæde", "trekanttørkle", "fatle", "kolmioliina", "kolmioliinat", "chusta trójkątna", "chusty trójkątne", "trojcípý šátek", "trojcípé šátky", "šátek trojcípý"],
+  "triangular bandage": ["pano triangular", "ligadura triangular", "bandagem triangular", "triangelbandage", "triangelförband", "mitella", "trekantbind", "trekanttørklæde", "trekantet tørklæde", "trekanttørkle", "trekanttørklær", "trekantsduk", "fatle", "kolmioliina", "kolmioliinat", "chusta trójkątna", "chusty trójkątne", "trojcípý šátek", "trojcípé šátky", "šátek trojcípý"],
   "bandaged dressing": ["första förband", "snabbförband", "hurtigforbinding", "enkeltmannspakke", "enkeltmannspakker", "nødforbinding", "ensiside", "ensisiteet", "ensiapuside", "opatrunek indywidualny", "opatrunki indywidualne", "hotový obvaz", "hotové obvazy"],
   "pressure bandage": ["ligadura compressiva", "tryckförband", "trykforbinding", "trykkbandasje", "paineside", "painesiteet", "opatrunek uciskowy", "opatrunki uciskowe", "tlakový obvaz", "tlakové obvazy"],
   "plasters": ["penso rápido", "curativo adesivo", "plastre", "laastari", "laastarit", "laastaria", "plastry", "plaster z opatrunkiem", "plastry z opatrunkiem", "plastrów", "náplasti", "náplasť", "náplast s polštářkem", "náplasti s polštářkem"],
@@ -14,7 +14,7 @@ export const NAMES_FURTHER_ABROAD: Readonly<Record<string, readonly string[]>> =
   "sterile gauze pads": ["compressa esterilizada", "compressa de gaze", "gaze esterilizada", "gaze estéril", "steril kompress", "sterila kompresser", "gaskompress", "gaskompresser", "steril kompres", "sterile kompresser", "gazekompres", "steriili sideharsotaitos", "harsotaitos", "harsotaitokset", "gaza jałowa", "gazy jałowe", "gaza sterylna", "kompres jałowy", "kompresy jałowe", "kompresy gazowe", "kompres gazowy", "sterilní gáza", "sterilní krytí", "gáza sterilní", "gázové čtverce"],
   "non-adherent pads": ["penso não aderente", "compressa não aderente", "sårkompress", "sårkompresser", "ikke klæbende kompres", "haavasidos", "haavasidokset", "opatrunek nieprzylegający", "neadherentní krytí"],
   "medical tape": ["fita adesiva médica", "adesivo em rolo", "rolo adesivo", "rolo de adesivo", "kirurgtejp", "häftplåster", "hæfteplaster", "kirurgisk tape", "sportstape kirurgisk", "kuituteippi", "ihoteippi", "przylepiec", "plaster na rolce", "plaster w rolce", "náplast na cívce", "cívková náplast"],
-  "foil blanket": ["manta de sobrevivência", "cobertor térmico", "cobertor de emergência", "räddningsfilt", "räddningsfiltar", "folietæppe", "redningstæppe", "redningstæpper", "varmefolie", "folieteppe", "redningsteppe", "avaruuspeite", "avaruuspeitteet", "pelastuspeite", "folia nrc", "koc ratunkowy", "koce ratunkowe", "koc termiczny", "koce termiczne", "folia życia", "izotermická fólie", "termofólie", "záchranná fólie"],
+  "foil blanket": ["manta de sobrevivência", "cobertor térmico", "cobertor de emergência", "räddningsfilt", "räddningsfiltar", "folietæppe", "redningstæppe", "redningstæpper", "varmefolie", "folieteppe", "redningsteppe", "avaruuspeite", "avaruuspeitteet", "avaruuspeitettä", "pelastuspeite", "folia nrc", "koc ratunkowy", "koce ratunkowe", "koc termiczny", "koce termiczne", "folia życia", "izotermická fólie", "termofólie", "záchranná fólie"],
   "nitrile gloves": ["luva de nitrilo", "luvas nitrilo", "luva nitrílica", "nitrilhandske", "nitrilhandskar", "nitrilhandsker", "nitrilhansker", "nitriilikäsine", "nitriilikäsineet", "nitriilikäsineitä", "rękawiczki nitrylowe", "rękawice nitrylowe", "rękawiczek nitrylowych", "nitrilové rukavice", "rukavice nitrilové"],
   "vinyl gloves": ["luva de vinil", "luvas vinil", "vinylhandskar", "vinylhandsker", "vinylhansker", "vinyylikäsineet", "rękawiczki winylowe", "vinylové rukavice"],
   "latex gloves": ["luva de látex", "latexhandskar", "latexhandsker", "latexhansker", "lateksikäsineet", "rękawiczki lateksowe", "latexové rukavice"],
@@ -83,9 +83,28 @@ export const NAMES_FURTHER_ABROAD: Readonly<Record<string, readonly string[]>> =
 // prettier-ignore
 export const COUNTED_FURTHER_ABROAD: Readonly<Record<string, readonly string[]>> = {
   pcs: ["unid", "unidade", "stycken", "styck", "kpl", "kappaletta", "szt", "sztuk", "sztuka", "sztuki", "ks", "kusů", "kusy"],
-  box: ["caixa", "cx", "ask", "askar", "æske", "æsker", "eske", "esker", "rasia", "laatikko", "pudełko", "pudełka", "krabička", "krabice"],
+  box: ["caixa", "cx", "ask", "askar", "æske", "æsker", "eske", "esker", "rasia", "rasiaa", "laatikko", "pudełko", "pudełka", "krabička", "krabice", "krabičky"],
   pack: ["embalagem", "embalagens", "paket", "förpackning", "förpackningar", "pakke", "pakker", "pakkaus", "pakkausta", "opakowanie", "opakowania", "opak", "balení"],
   pair: ["paria", "pari", "pary", "pár", "páry", "párů"],
   roll: ["rolo", "rolos", "rulle", "rullar", "ruller", "rulla", "rullaa", "rolka", "rolki", "role"],
   sterile: ["esterilizado", "esterilizada", "sterila", "sterilt", "steriili", "jałowy", "jałowa", "jałowe", "sterylny", "sterylna", "sterylne", "sterilní"],
+  of: ["po"],
+  about: ["cerca de", "cirka", "noin", "około", "asi"],
+  "2": ["dois", "duas", "två", "kaksi", "dwa", "dva"],
+  "3": ["kolme", "trzy", "tři"],
+  "4": ["quatro", "fyra", "fire", "neljä", "cztery", "čtyři"],
+  "5": ["fem", "viisi", "pięć", "pět"],
+  "6": ["seks", "kuusi", "sześć", "šest"],
+  "7": ["sete", "sju", "syv", "seitsemän", "siedem", "sedm"],
+  "8": ["oito", "åtta", "åtte", "otte", "kahdeksan", "osiem", "osm"],
+  "9": ["nio", "yhdeksän", "dziewięć", "devět"],
+  "10": ["dez", "tio", "kymmenen", "dziesięć", "deset"],
+  "12": ["doze", "uma dúzia", "tolv", "ett dussin", "et dusin", "kaksitoista", "tusina", "dwanaście", "tuzin", "dvanáct", "tucet"],
+  "20": ["vinte", "tjugo", "tyve", "tjue", "kaksikymmentä", "dwadzieścia", "dvacet"],
+  remaining: ["restam", "sobram", "kvar", "tilbage", "igjen", "jäljellä", "zostało", "zbývá"],
+  none: ["nenhum", "nenhuma", "não há", "inga", "inget", "ingen", "ei ole", "brak", "žádné", "žádný"],
+  empty: ["vazio", "vazia", "tomt", "tyhjä", "pusty", "pusta", "prázdné", "prázdný"],
+  gone: ["esgotado", "esgotada", "esgotados", "esgotadas", "slut", "loppu", "došly", "došlo"],
+  "to order": ["a comprar", "beställ", "beställs", "bestilles", "do kupienia", "objednat"],
+  expired: ["utgånget", "utgångna", "udløbet", "utløpt", "przeterminowane", "prošlé"],
 };

@@ -1,4 +1,5 @@
 import type { WordsAbroad } from "../catalogue/catalogue.ts";
+import { remembering } from "../base/remembering.ts";
 import { PACK } from "./packWords.ts";
 import { withoutAccents } from "./words.ts";
 import { quick } from "./quick.ts";
@@ -40,6 +41,8 @@ function wordsOf(tables: readonly WordsAbroad["names"][]): Words {
 const MEASURED = quick(/\d+(?:[.,]\d+)?\s*(?:mm|cm|m|ml|cl|l|mg|g|kg)(?!\p{L})/giu);
 
 const WORD = quick(/\p{L}+/gu);
+/** A card has fewer different words. */
+const MOST_WORDS = 5_000;
 
 /** A word of a line, without capitals and a plural's s. */
 interface Said {
@@ -65,12 +68,33 @@ interface Part {
 const standsAlone = (plain: string, from: number, to: number): boolean =>
   !/\d/.test(plain[from - 1] ?? "") && !/\d/.test(plain[to] ?? "");
 
+/** How plurals end in these languages; a stem is longer than the end that it loses. */
+const PLURAL_ENDS = ["en", "er", "ar", "or", "ien", "n", "e", "r"];
+const SHORTEST_STEM = 4;
+/** "fischietti", "mascherine": the last letter changes. */
+const PLURAL_VOWELS: Readonly<Record<string, string>> = { i: "oae", e: "a", y: "a" };
+
+/** A word, and what it may be the plural of. */
+const singularsOf = remembering((word: string): readonly string[] => {
+  const cut = PLURAL_ENDS.filter(
+    (end) => word.endsWith(end) && word.length - end.length >= SHORTEST_STEM,
+  ).map((end) => word.slice(0, -end.length));
+  const last = word.at(-1) ?? "";
+  const changed =
+    word.length > SHORTEST_STEM
+      ? [...(PLURAL_VOWELS[last] ?? "")].map((vowel) => word.slice(0, -1) + vowel)
+      : [];
+  return [word, ...cut, ...changed];
+}, MOST_WORDS);
+
 /** Where a name that begins with the word at `at` ends, as an index of the words; null: it does not stand there. */
 function endOf(name: Name, at: number, said: readonly Said[], plain: string): number | null {
   let last = at;
   for (const word of name.words.slice(1)) {
     // At most a small word lies between.
-    const next = [last + 1, last + 2].find((i) => said[i]?.word === word);
+    const next = [last + 1, last + 2].find(
+      (i) => said[i] !== undefined && singularsOf(said[i].word).includes(word),
+    );
     if (next === undefined || !BETWEEN.test(plain.slice(said[last]!.to, said[next]!.from)))
       return null;
     last = next;
@@ -88,7 +112,7 @@ function namesIn(
   const parts: Part[] = [];
   for (let at = 0; at < said.length; at++) {
     if (taken.has(at)) continue;
-    for (const name of byFirst.get(said[at]!.word) ?? []) {
+    for (const name of singularsOf(said[at]!.word).flatMap((word) => byFirst.get(word) ?? [])) {
       const end = endOf(name, at, said, plain);
       if (end === null) continue;
       for (let i = at; i <= end; i++) taken.add(i);
@@ -129,23 +153,30 @@ const mayName = (plain: string, { byFirst }: Words): boolean =>
   plain
     .toLowerCase()
     .split(NO_LETTERS)
-    .some((word) => byFirst.has(withoutS(word)));
+    .some((word) => singularsOf(withoutS(word)).some((one) => byFirst.has(one)));
 const NO_LETTERS = quick(/\P{L}+/u);
 const withoutS = (word: string): string => (word.endsWith("s") ? word.slice(0, -1) : word);
 
+/** A line of a card, and whether the card is one from abroad: then what counts is read also beside a name that is ours too, "plåster". */
+interface Line {
+  readonly text: string;
+  readonly amongForeign: boolean;
+}
+
 /** null: the line holds no name from abroad, or says besides it what things are in words that are known. */
 function foreignIn(
-  line: string,
+  line: Line,
   { names, counted }: Abroad,
   knows: (text: string) => boolean,
 ): Foreign | null {
-  const plain = withoutAccents(line);
-  if (!mayName(plain, names)) return null;
+  const plain = withoutAccents(line.text);
+  if (!line.amongForeign && !mayName(plain, names)) return null;
   const said = wordsIn(plain);
   const taken = new Set<number>();
   const named = namesIn(plain, said, names, taken);
-  if (named.length === 0) return null;
+  if (named.length === 0 && !line.amongForeign) return null;
   const parts = [...named, ...namesIn(plain, said, counted, taken)].sort((a, b) => a.from - b.from);
+  if (named.length === 0) return parts.length > 0 ? { plain, parts } : null;
   const rest = replaced(plain, parts, () => " ")
     .replace(MEASURED, " ")
     // "L", "sachet": sizes by their letter and packs are called so in many languages.
@@ -168,10 +199,16 @@ function replaced(text: string, parts: readonly Part[], by: (part: Part) => stri
  * that are known, as a line in two languages does.
  * @param knows whether any word of a text is known
  */
-export function inEnglish(line: string, abroad: Abroad, knows: (text: string) => boolean): string {
+export function inEnglish(line: Line, abroad: Abroad, knows: (text: string) => boolean): string {
   const foreign = foreignIn(line, abroad, knows);
-  return foreign ? replaced(foreign.plain, foreign.parts, (part) => part.english) : line;
+  return foreign ? replaced(foreign.plain, foreign.parts, (part) => part.english) : line.text;
 }
+
+/** So many lines with names from abroad, a third of all, make a card one from abroad. */
+const FEWEST_FOREIGN = 3;
+/** Whether a card is written in another language. */
+export const isFromAbroad = (foreignLines: number, lines: number): boolean =>
+  foreignLines >= FEWEST_FOREIGN && 3 * foreignLines >= lines;
 
 /**
  * Words of a line that were read in English, put back as they stand on the card.
@@ -180,14 +217,14 @@ export function inEnglish(line: string, abroad: Abroad, knows: (text: string) =>
  */
 export function asOnCard(
   said: string,
-  line: string,
+  line: Line,
   abroad: Abroad,
   knows: (text: string) => boolean,
 ): string {
   const foreign = foreignIn(line, abroad, knows);
   if (!foreign) return said;
   // Accents that are one letter with theirs leave every letter in its place.
-  const own = foreign.plain.length === line.length ? line : foreign.plain;
+  const own = foreign.plain.length === line.text.length ? line.text : foreign.plain;
   return foreign.parts.reduce(
     (text, { from, to, english }) => text.replace(english, () => own.slice(from, to)),
     said,

@@ -1,4 +1,5 @@
 import { isSure, type Draft } from "./draft.ts";
+import { isNamed } from "./isItem.ts";
 import type { CardRow } from "./cardRow.ts";
 import { NO_TYPE } from "./vocabulary.ts";
 import { quick } from "./quick.ts";
@@ -20,6 +21,8 @@ interface Said {
   /** Things it surely names, the kit itself left out. */
   readonly isSized: boolean;
   readonly items: number;
+  /** Whether all words of a part of it are a thing's name. */
+  readonly named: boolean;
 }
 
 interface ClaimRule {
@@ -38,6 +41,9 @@ const ONLY_PIECES = /^\W*\d+\s*[-–]?\s*(?:piece|pcs|pieces|peices|items?|parts
 /** Smaller numbers are of one thing, not of a kit. */
 const FEWEST_OF_KIT = 10;
 
+const PACK_OF_PIECES =
+  /[,;:(–-]\s*(?:pack|pk|pkt|packet|box|bag|set|pouch)\s+(?:of\s+)?\d+\s*(?:pcs?|pieces)\b/i;
+
 const COUNT_THEN_NAME = quick(/^\W*\d+\s+\p{L}/u);
 /** Whether a number of pieces is the card's total: the first rule that takes the line decides. */
 export const CLAIM_RULES: readonly ClaimRule[] = [
@@ -51,6 +57,12 @@ export const CLAIM_RULES: readonly ClaimRule[] = [
     name: "the pieces of one item",
     example: ["1 box of odds and ends (14 pcs)", null],
     takes: ({ row, index, isTotal }) => COUNT_THEN_NAME.test(row.text) && index > 3 && !isTotal,
+    isClaim: () => false,
+  },
+  {
+    name: "the pieces of one item's pack",
+    example: ["Plasters, box 20 pcs", null],
+    takes: ({ row, named }) => named && PACK_OF_PIECES.test(row.text),
     isClaim: () => false,
   },
   {
@@ -125,6 +137,9 @@ export function claimOf(
     isTotal: TOTAL.test(row.text),
     namesKit: KIT.test(row.text),
     isSized: whole.sizeMm !== null || whole.bare !== null,
+    named: segments.some(
+      (s) => isNamed(s.match) && s.match.whole === 1 && !NO_ITEM.has(s.match.type),
+    ),
     items: segments.filter((s) => isSure(s.match) && !NO_ITEM.has(s.match.type)).length,
   };
   return rules.find((rule) => rule.takes(said))?.isClaim(said) ? said.value : null;

@@ -8,6 +8,13 @@ const N = NUMBER_WORDS;
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const COUNT_PHRASES: readonly Phrase[] = [
   {
+    name: "what remains, said before its number",
+    example: ["plasters, box of 20 (remaining 12)", "plasters, box of 20 (, make that 12)"],
+    holds: "remaining",
+    pattern: /\bremaining:?\s+(\d{1,4})(?!\s*(?:mm|cm|ml|x|×))\b/gi,
+    read: "$1 left",
+  },
+  {
     name: "a quantity told by its word, set apart",
     example: ["swabs, 5s — Qty: 4 — Loc: lid", "swabs, 5s x 4 — Loc: lid"],
     holds: ["qty", "quantity"],

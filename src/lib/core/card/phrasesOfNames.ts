@@ -146,6 +146,13 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "$1 x $1 $2",
   },
   {
+    name: "a pack by its number, as Germans write it",
+    example: ["Pflaster, 20er-Packung", "Pflaster, pack of 20"],
+    holds: "er",
+    pattern: /\b(\d{1,3})er[-\s]?(?:pack(?:ung)?(?:en)?|pack|schachteln?|box|set)\b/gi,
+    read: "pack of $1",
+  },
+  {
     name: "width and length either side of a stroke",
     example: ["bandage 7.5cm/4m", "bandage 7.5cm x 4m"],
     holds: "cm",

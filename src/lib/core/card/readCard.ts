@@ -1,5 +1,5 @@
 import { rememberingFor } from "../base/remembering.ts";
-import { asOnCard, inEnglish } from "./abroad.ts";
+import { asOnCard, inEnglish, isFromAbroad } from "./abroad.ts";
 import { listsUsed, speaksOfAbsence, speaksOfWant } from "./absence.ts";
 import { keptInPlace, quotedAsCells } from "./cells.ts";
 import { claimOf } from "./claim.ts";
@@ -56,7 +56,7 @@ export function readCard(
 ): CardReading {
   const names = (text: string) => namesItem(text, vocabulary);
   const knows = (text: string) => knowsAny(text, vocabulary);
-  const laidOut = rowsOf(text, vocabulary, habits);
+  const { rows: laidOut, isAbroad } = rowsOf(text, vocabulary, habits);
   const rows = plainly(laidOut, names, knows);
   const own = rows.map((row) => draftOf(row, vocabulary));
   const headings = namedByHeading(own);
@@ -100,7 +100,7 @@ export function readCard(
   });
   return {
     claimedPieces: piecesOf(claim, entries),
-    entries: inOwnWords(entries, text, vocabulary),
+    entries: inOwnWords(entries, text, vocabulary, isAbroad),
     columnsUnclearAt: unclearIn(laidOut),
   };
 }
@@ -110,34 +110,53 @@ function inOwnWords(
   entries: readonly CardEntry[],
   text: string,
   vocabulary: Vocabulary,
+  amongForeign: boolean,
 ): readonly CardEntry[] {
   const lines = text.split(LINE_END);
   const knows = (words: string) => knowsAny(words, vocabulary);
   return entries.map((entry) => {
     const line = lines[entry.source - 1] ?? "";
     if (line.length > LONGEST_LINE || line.includes(entry.text)) return entry;
-    const own = asOnCard(entry.text, line, vocabulary.abroad, knows);
+    const own = asOnCard(entry.text, { text: line, amongForeign }, vocabulary.abroad, knows);
     return own === entry.text ? entry : { ...entry, own };
   });
 }
 
 /** The rows of a card, its tables laid out, before their wording is looked at. */
-function rowsOf(text: string, vocabulary: Vocabulary, habits: Habits): readonly CardRow[] {
-  const lines = strokesAsCells(quotedAsCells(cleanLines(text))).map((line) =>
-    line.length > LONGEST_LINE ? line : putRight(line, vocabulary),
+interface LaidOut {
+  readonly rows: readonly CardRow[];
+  /** It is written in another language. */
+  readonly isAbroad: boolean;
+}
+
+function rowsOf(text: string, vocabulary: Vocabulary, habits: Habits): LaidOut {
+  const lines = strokesAsCells(quotedAsCells(cleanLines(text)));
+  const read = lines.map((line) =>
+    line.length > LONGEST_LINE ? { printed: line, english: line } : putRight(line, vocabulary),
   );
+  const foreign = read.filter((r) => r.english !== r.printed).length;
+  const isAbroad = isFromAbroad(foreign, lines.filter((l) => l.trim() !== "").length);
+  const knows = (words: string) => knowsAny(words, vocabulary);
+  const inOurs = read.map(({ printed, english }, i) => {
+    const said =
+      isAbroad && english === printed && printed.length <= LONGEST_LINE
+        ? inEnglish({ text: printed, amongForeign: true }, vocabulary.abroad, knows)
+        : english;
+    return keptInPlace(lines[i]!, said);
+  });
   const names = (text: string) => namesItem(text, vocabulary);
-  return cardRows(lines, names, habits).slice(0, MOST_LINES);
+  return { rows: cardRows(inOurs, names, habits).slice(0, MOST_LINES), isAbroad };
 }
 
 const isWord = rememberingFor(isKnownWord, MOST_WORDS);
 
-/** A line as it was most likely printed, in English. */
+/** A line as it was most likely printed, and the same in English. */
 const putRight = rememberingFor(
-  (line: string, vocabulary: Vocabulary): string => {
+  (line: string, vocabulary: Vocabulary): { printed: string; english: string } => {
     const printed = repairText(line, (word) => isWord(word, vocabulary));
     const knows = (words: string) => knowsAny(words, vocabulary);
-    return keptInPlace(line, inEnglish(printed, vocabulary.abroad, knows));
+    const english = inEnglish({ text: printed, amongForeign: false }, vocabulary.abroad, knows);
+    return { printed, english };
   },
   LINES_KEPT,
   LONGEST_KEPT,
@@ -151,7 +170,7 @@ export const columnsUnclearAt = (
   text: string,
   vocabulary: Vocabulary,
   habits: Habits = NO_HABITS,
-): number | null => unclearIn(rowsOf(text, vocabulary, habits));
+): number | null => unclearIn(rowsOf(text, vocabulary, habits).rows);
 
 /** "11 items" over eleven rows of more pieces counts the rows, and claims no number of pieces. */
 function piecesOf(
