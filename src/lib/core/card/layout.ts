@@ -430,12 +430,15 @@ function withContent(
   isName: (text: string) => boolean,
 ): Table {
   if (!table.roles.includes(null)) return table;
+  const isCounted = table.roles.includes("quantity") || table.roles.includes("packs");
   const roles = table.roles.map((role, at) => {
     if (role !== null) return role;
     const cells = rows.map((r) => r[at] ?? "");
     if (table.roles.includes("text") && saidAgain(cells) >= SAID_AGAIN) return "skip";
     const told = roleByCells(cells, names[at] ?? "", isName);
-    return told === "size" || told === "skip" || told === "unit" ? told : null;
+    if (told === "size" || told === "skip" || told === "unit") return told;
+    // A number that no heading explains is no part of a name.
+    return isCounted && counts(rows, at) ? "skip" : null;
   });
   return { ...table, roles };
 }

@@ -175,6 +175,13 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "$1 bandage",
   },
   {
+    name: "large and small in other words",
+    example: ["one big dressing", "one large dressing"],
+    holds: ["big", "little", "tiny", "wee "],
+    pattern: /\b(big(?:ger)?|little|tiny|wee)\s+(?=dressings?\b)/gi,
+    read: (_, size) => (/^big/i.test(size!) ? "large " : "small "),
+  },
+  {
     name: "dressings by a size cut short",
     example: ["lge. dressing", "large dressing"],
     holds: ["dressing"],

@@ -249,6 +249,16 @@ export const SUM_PHRASES: readonly Phrase[] = [
       `${inAll([one(packs!), each!], [one(others!), inOther!])} pcs`,
   },
   {
+    name: "full packs, and the open one",
+    example: ["plasters 2 boxes (30 each) + the open one with 11", "plasters 71 pcs"],
+    holds: "open",
+    pattern: new RegExp(
+      `\\b(${N})\\s+${FULL}${PACKS}\\s*(?:of\\s+|\\(\\s*)(${N})(?:\\s+(?:each|in\\s+each))?\\s*\\)?${PLUS}(?:an?|the|one)?\\s*open(?:ed)?\\s+(?:one|box|pack|packet)\\s+(?:w|with|has|of|\\()\\s*(${N})(?:\\s+(?:in\\s+it|left))?\\)?`,
+      "giu",
+    ),
+    read: packsAndMore,
+  },
+  {
     name: "packs of two sizes",
     example: ["plasters 2 x 20, 1 x 7", "plasters 47 pcs"],
     holds: ["x", "×"],

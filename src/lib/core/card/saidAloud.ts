@@ -22,13 +22,17 @@ const eachOne = (said: string, names: Names): string[] => {
   return others.length > 0 && names(first) && others.every(names) ? [first, ...others] : [said];
 };
 /** "20 plasters 4 wipes 2 eye pads": where the next number with a name behind it begins. */
-const NEXT_COUNTED = quick(/(?<=\p{L}\)?)\s+(?=\d{1,3}\s+(?:[x×]\s+)?\p{L}{3})/u);
-const STARTS_COUNTED = quick(/^\W*\d{1,3}\s+(?:[x×]\s+)?\p{L}{3}/u);
+const NEXT_COUNTED = quick(/(?<=\p{L}\)?)\s+(?=\d{1,3}(?:\s+(?:[x×]\s+)?|\s*pcs?\s+)\p{L}{3})/u);
+const IN_PIECES = /^\W*\d{1,3}\s*(?:pcs?|pieces?)\b/i;
+const STARTS_COUNTED = quick(/^\W*\d{1,3}(?:\s+(?:[x×]\s+)?|\s*pcs?\s+)\p{L}{3}/u);
 /** Counted things in figures with nothing between them, where each is surely named: a row for each; else the row. */
 export function eachRunOn(row: CardRow, names: Names): CardRow[] {
   if (row.inTable || /[,;|•·]/.test(row.text) || !STARTS_COUNTED.test(row.text)) return [row];
   const parts = row.text.split(NEXT_COUNTED);
-  return parts.length >= FEWEST_THINGS && parts.every(names)
+  // "1pc scissors 1pc tweezers": two are enough where each is counted in pieces.
+  const areEnough =
+    parts.length >= FEWEST_THINGS || (parts.length > 1 && parts.every((p) => IN_PIECES.test(p)));
+  return areEnough && parts.every(names)
     ? parts.map((text) => ({ ...row, text, bullet: true }))
     : [row];
 }
