@@ -31,6 +31,8 @@ export function quick(pattern: RegExp): RegExp {
   const source = pattern.source.replace(PART, (part, sign?: string, kind?: string) => {
     if (part === "[") inClass = true;
     if (part === "]") inClass = false;
+    // "É" is a letter, though not one of those that a pattern means by a word's.
+    if (part === "\\W" && !inClass) return `[^${LETTERS}\\d_]`;
     if (kind === undefined) return part;
     if (inClass) return RANGES[kind]!;
     return sign === "P" ? `[^${RANGES[kind]!}]` : `[${RANGES[kind]!}]`;
