@@ -43,11 +43,14 @@ const COMMAND_LINE =
 const withoutCommands: Step = each((line) =>
   COMMAND_LINE.test(line)
     ? ""
-    : line
-        .replace(/^(\s*)(?:\\item\b(?:\[[^\]]*\])?|\[\*\])\s*/, "$1- ")
-        .replace(/\s*\\\\\s*(?:\\hline)?\s*$/, "")
-        // A cell on a line of its own.
-        .replace(/^\s*\|\s*(?=[^|]+$)/, ""),
+    : // "-----+-----": a line drawn under headings between bars.
+      /^[\s|+=:-]*-\+-[\s|+=:-]*$/.test(line)
+      ? line.replaceAll("+", "|")
+      : line
+          .replace(/^(\s*)(?:\\item\b(?:\[[^\]]*\])?|\[\*\])\s*/, "$1- ")
+          .replace(/\s*\\\\\s*(?:\\hline)?\s*$/, "")
+          // A cell on a line of its own.
+          .replace(/^\s*\|\s*(?=[^|]+$)/, ""),
 );
 
 /** `~~iodine~~ teat dip`: what is struck out is gone, and so is a remark on it alone. */

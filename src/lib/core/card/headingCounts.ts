@@ -7,7 +7,7 @@ const KEPT_IN =
 /** Said of what is there. */
 const THERE = `(?:we\\s+)?have|held|got|actual|act\\.?|(?:as\\s+)?found|present|there|here|current|now|today|remaining|left|physical|(?:as\\s+)?counted|checked|real|seen|inside|existing|holding|available|aboard|on\\s*board|on\\s+(?:the\\s+)?(?:shelf|hand|site)|in\\s+(?:stock|hand|place|situ|(?:the\\s+|this\\s+)?(?:${KEPT_IN}))`;
 const HELD = new RegExp(
-  `^(?:(?:${COUNT})\\s+(?:of\\s+)?)?(?:${THERE})(?:\\s+(?:${COUNT}|level))?$|^(?:s\\.?o\\.?h|q\\.?o\\.?h)\\.?$|^(?:(?:closing|stock)\\s+)?(?:balance|bal\\.?)$|^(?:closing|stock\\s+level|how\\s+many)$`,
+  `^(?:(?:${COUNT})\\s+(?:of\\s+)?)?(?:${THERE})(?:\\s+(?:${COUNT}|level|now|today))?$|^(?:s\\.?o\\.?h|q\\.?o\\.?h)\\.?$|^(?:(?:closing|stock)\\s+)?(?:balance|bal\\.?)$|^(?:closing|stock\\s+level|how\\s+many)$`,
   "i",
 );
 export const saysHeld = (heading: string): boolean => HELD.test(heading.trim());

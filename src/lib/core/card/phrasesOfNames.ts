@@ -82,7 +82,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["gloves 4 pr, foil 3", "gloves 4 pr, foil blanket 3"],
     holds: "foil",
     pattern:
-      /(?<=^\W*|[,;]\s*)foils?(?=\s*(?:[x×:=–-]\s*)?\d{1,3}\s*(?:pcs\b[^,;]*)?(?:[,;(]|$))/giu,
+      /(?<=^\W*|[,;]\s*)foils?(?=\s*(?:[x×:=–-]\s*)?(?:\d{1,3}\s*(?:pcs\b[^,;]*)?(?:[,;(]|$)|$))/giu,
     read: "foil blanket",
   },
   {
@@ -173,6 +173,28 @@ export const NAME_PHRASES: readonly Phrase[] = [
     pattern:
       /\b(elastic|conforming|crepe|pressure|triangular|roller|gauze|cohesive|tubular)\s+b\.(?=\s)/gi,
     read: "$1 bandage",
+  },
+  {
+    name: "the width of a nasal airway, in French",
+    example: ["NPA 28, clean", "NPA size 28, clean"],
+    holds: ["npa", "nasopharyngeal"],
+    pattern:
+      /\b(npas?|nasopharyngeal(?:\s+airways?)?)\s+(?=(?:2\d|3[0-6])\b(?!\s*(?:pcs|x\s?\d)))/gi,
+    read: "$1 size ",
+  },
+  {
+    name: "compressed gauze, shortened",
+    example: ["comp gauze x2", "compressed gauze x2"],
+    holds: "comp",
+    pattern: /\bcomp\.?\s+(?=gauze\b)/gi,
+    read: "compressed ",
+  },
+  {
+    name: "a chest seal by its letters",
+    example: ["CS vented (twin) x1", "chest seal vented (twin) x1"],
+    holds: "cs ",
+    pattern: /\bCS\s+(?=(?:vented|plain|non-vented|twin|\(twin)\b)/g,
+    read: "chest seal ",
   },
   {
     name: "large and small in other words",

@@ -149,6 +149,16 @@ export const PACK_SIZES: readonly {
     pattern: /\((?:box|bx|pack|pk|pkt)\s+(?:of\s+)?(\d{1,4})\)/i,
   },
   {
+    name: "a pack glued to its size",
+    example: ["GLOVE M BX100", 100],
+    pattern: /\b(?:bx|box|pk|pkt|pack|ct)(\d{1,4})\b/i,
+  },
+  {
+    name: "times so many, last",
+    example: ["POD 20ML X5", 5],
+    pattern: /\s[x×](\d{1,3})\s*$/i,
+  },
+  {
     name: "pieces in brackets",
     example: ["wipes (10 pieces)", 10],
     pattern: /\((\d{1,4})\s*(?:pack|pk|pcs|pieces|pc|tablets|tabs|per pack|count|ct)\)/i,

@@ -219,7 +219,7 @@ function eachAcross(row: CardRow, names: (text: string) => boolean): CardRow[] {
 /** "shears x1 marker x1": a count with its sign ends each. */
 const COUNT_WITH_SIGN = quick(
   new RegExp(
-    `(?<=\\p{L}\\s*[x×]\\s?\\d{1,3}|\\p{L}\\s\\d{1,3}\\s?[x×])\\s+(?=\\p{L}{3})(?!(?:${PACKS}|pairs?|pieces|tab(?:let)?s?|singles?)\\b)`,
+    `(?<=[\\p{L}"”″)]\\s*[x×]\\s?\\d{1,3}|\\p{L}\\s\\d{1,3}\\s?[x×])\\s+(?=\\p{L}{3})(?!(?:${PACKS}|pairs?|pieces|tab(?:let)?s?|singles?)\\b)`,
     "iu",
   ),
 );
