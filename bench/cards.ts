@@ -62,6 +62,11 @@ const FOLDERS = [
   "aside-43",
   "aside-44",
   "aside-45",
+  "aside-46",
+  "aside-47",
+  "aside-48",
+  "aside-49",
+  "aside-50",
 ];
 
 function cardsByPeople() {

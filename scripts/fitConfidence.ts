@@ -69,6 +69,11 @@ const JUDGED = [
   "tests/fixtures/aside-43",
   "tests/fixtures/aside-44",
   "tests/fixtures/aside-45",
+  "tests/fixtures/aside-46",
+  "tests/fixtures/aside-47",
+  "tests/fixtures/aside-48",
+  "tests/fixtures/aside-49",
+  "tests/fixtures/aside-50",
 ];
 const SYNONYMS = "../shared/data/synonyms.csv";
 /** A name alone among two others is a harder case than most lines of a card, and shows what other words do. */

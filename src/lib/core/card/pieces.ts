@@ -149,6 +149,11 @@ export const PACK_SIZES: readonly {
     pattern: /\((?:box|bx|pack|pk|pkt)\s+(?:of\s+)?(\d{1,4})\)/i,
   },
   {
+    name: "a pack by what it holds, last",
+    example: ["WIPES 10PK", 10],
+    pattern: /\b(\d{1,4})\s?(?:pk|pkt|pack)\s*$/i,
+  },
+  {
     name: "a pack glued to its size",
     example: ["GLOVE M BX100", 100],
     pattern: /\b(?:bx|box|pk|pkt|pack|ct)(\d{1,4})\b/i,

@@ -46,7 +46,11 @@ export function plainRow(line: string, source: number): CardRow {
       ? // "Plasters ....... out": how many, and no place.
         [placed[1]!, countSaid(placed[2]!)]
       : [text, null];
-  return { source, text: stripPrices(named), quantity, inTable: false, bullet, indent };
+  const unpriced = stripPrices(named);
+  const row = { source, text: unpriced, quantity, inTable: false, bullet, indent };
+  // "GLOVE M BX100     1    7.99": without its price the count stands last.
+  const behind = quantity === null && unpriced !== named ? countApart(unpriced.trimEnd()) : null;
+  return behind ? { ...row, text: behind[0], quantity: inOurWords(behind[1]) } : row;
 }
 
 /** "eye pads –": a dash in the place of the count. */
