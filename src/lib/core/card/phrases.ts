@@ -23,18 +23,20 @@ const LONGEST = 400;
 /** A piece of text that phrases must hold, with their places in the table. */
 interface Held {
   readonly text: string;
+  /** Code of its second letter; NaN: it has one. */
+  readonly second: number;
   readonly phrases: readonly number[];
 }
-/** What phrases must hold, by its first letter: each text is gone through once, and not once for every phrase. */
-const HELD: ReadonlyMap<string, readonly Held[]> = heldByLetter();
-function heldByLetter(): ReadonlyMap<string, readonly Held[]> {
+/** What phrases must hold, by the code of its first letter: each text is gone through once, and not once for every phrase. */
+const HELD: readonly (readonly Held[] | undefined)[] = heldByLetter();
+function heldByLetter(): readonly (readonly Held[] | undefined)[] {
   const phrasesOf = new Map<string, number[]>();
   PHRASES.forEach(({ holds = [] }, i) => {
     for (const text of [holds].flat()) phrasesOf.set(text, [...(phrasesOf.get(text) ?? []), i]);
   });
-  const byLetter = new Map<string, Held[]>();
+  const byLetter: Held[][] = [];
   for (const [text, phrases] of phrasesOf)
-    byLetter.set(text[0]!, [...(byLetter.get(text[0]!) ?? []), { text, phrases }]);
+    (byLetter[text.charCodeAt(0)] ??= []).push({ text, second: text.charCodeAt(1), phrases });
   return byLetter;
 }
 const IN_ANY = PHRASES.flatMap(({ holds }, i) => (holds === undefined ? [i] : []));
@@ -43,9 +45,14 @@ const IN_ANY = PHRASES.flatMap(({ holds }, i) => (holds === undefined ? [i] : []
 function mayHave(small: string): Uint8Array {
   const may = new Uint8Array(PHRASES.length);
   for (const i of IN_ANY) may[i] = 1;
-  for (let at = 0; at < small.length; at++)
-    for (const { text, phrases } of HELD.get(small[at]!) ?? [])
-      if (small.startsWith(text, at)) for (const i of phrases) may[i] = 1;
+  for (let at = 0; at < small.length; at++) {
+    const held = HELD[small.charCodeAt(at)];
+    if (held === undefined) continue;
+    const next = small.charCodeAt(at + 1);
+    for (const { text, second, phrases } of held)
+      if ((second === next || text.length === 1) && small.startsWith(text, at))
+        for (const i of phrases) may[i] = 1;
+  }
   return may;
 }
 
