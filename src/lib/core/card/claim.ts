@@ -1,5 +1,4 @@
 import { isSure, type Draft } from "./draft.ts";
-import { isNamed } from "./isItem.ts";
 import type { CardRow } from "./cardRow.ts";
 import { NO_TYPE } from "./vocabulary.ts";
 import { quick } from "./quick.ts";
@@ -138,7 +137,7 @@ export function claimOf(
     namesKit: KIT.test(row.text),
     isSized: whole.sizeMm !== null || whole.bare !== null,
     named: segments.some(
-      (s) => isNamed(s.match) && s.match.whole === 1 && !NO_ITEM.has(s.match.type),
+      ({ match: { type, whole } }) => type !== null && whole === 1 && !NO_ITEM.has(type),
     ),
     items: segments.filter((s) => isSure(s.match) && !NO_ITEM.has(s.match.type)).length,
   };

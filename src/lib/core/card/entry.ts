@@ -210,10 +210,8 @@ function bareSize(
   type: string | null,
   metric: boolean,
 ): Sized {
-  // "Foil blanket 210x160": no blanket is so many inches.
-  if (BLANKETS.test(type ?? "") && Math.min(a, b) >= CENTIMETRES_FROM)
-    return sizeIn([a, b], a >= MILLIMETRES_FROM ? 1 : CM);
-  if (isMadeInMm(a, b, type)) return sizeIn([a, b], 1);
+  const printed = printedUnit(a, b, type);
+  if (printed !== null) return sizeIn([a, b], printed);
   const counted = isCounted(reading, row);
   const isWide = counted && reading.pieces !== a * b && isWidePad(a, b);
   const isPad = isWide || (counted ? isUsualPad(a, b) || isMadeInCm(a, b) : isBarePad(a, b, type));
@@ -229,6 +227,14 @@ const isBarePad = (a: number, b: number, type: string | null): boolean =>
 const isUsualPad = (a: number, b: number): boolean => a <= 12 && b <= 30;
 /** Squares above a foot are no inches: "twenty by twenty". */
 const isWidePad = (a: number, b: number): boolean => a > 12 && a <= 60 && b <= 80;
+
+/** What the numbers alone tell of their unit, in mm; null: nothing. */
+function printedUnit(a: number, b: number, type: string | null): number | null {
+  // "Foil blanket 210x160": no blanket is so many inches.
+  if (BLANKETS.test(type ?? "") && Math.min(a, b) >= CENTIMETRES_FROM)
+    return a >= MILLIMETRES_FROM ? 1 : CM;
+  return isMadeInMm(a, b, type) ? 1 : null;
+}
 
 /** No pad is 50 cm square, no tape 10 m wide: "gauze 100x100", "tape 25 x 5000". */
 const isMadeInMm = (a: number, b: number, type: string | null): boolean =>

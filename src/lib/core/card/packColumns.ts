@@ -77,6 +77,57 @@ function areMultiples(counts: Numbers, sizes: Numbers): boolean {
   return rows >= FEWEST_ROWS;
 }
 
+/** Numbers of the columns that may count pieces or packs, by their places. */
+function numberColumns(
+  rows: readonly (readonly string[])[],
+  names: readonly string[],
+  isFree: (at: number) => boolean,
+): ReadonlyMap<number, Numbers> {
+  const columns = names.flatMap((name, at) => {
+    if (!isFree(at) || NOT_PIECES.test(name)) return [];
+    const numbers = numbersIn(rows, at);
+    const told = numbers.filter((n) => n !== null).length;
+    return 2 * told > rows.length ? [[at, numbers] as const] : [];
+  });
+  return new Map(columns);
+}
+
+/** Three columns of which one is the product of the others; null: there are none. */
+function bySums(columns: ReadonlyMap<number, Numbers>): PackColumns | null {
+  const all = [...columns];
+  for (const [inAll, c] of all)
+    for (const [perPack, a] of all)
+      for (const [packs, b] of all)
+        if (perPack < packs && inAll !== perPack && inAll !== packs && areProducts(a, b, c))
+          return { inAll, packs, perPack };
+  return null;
+}
+
+function byHeadings(
+  columns: ReadonlyMap<number, Numbers>,
+  names: readonly string[],
+): PackColumns | null {
+  const all = [...columns.keys()];
+  const headed = (says: (name: string) => boolean) => all.find((at) => says(names[at]!)) ?? null;
+  const packs = headed(saysPacks);
+  const perPack = headed(saysPerPack);
+  if (packs === null && perPack === null) return null;
+  const sizes = perPack === null ? null : columns.get(perPack)!;
+  const whole =
+    packs === null && sizes !== null
+      ? all.find((at) => at !== perPack && areMultiples(columns.get(at)!, sizes))
+      : undefined;
+  if (whole !== undefined) return { inAll: whole, packs, perPack, isGuessed: true };
+  const inAll = all.find((at) => at !== packs && at !== perPack && saysInAll(names[at]!));
+  const isSum =
+    inAll !== undefined && packs !== null && areAtLeast(columns.get(inAll)!, columns.get(packs)!);
+  return { inAll: isSum ? inAll : null, packs, perPack };
+}
+
+/** Pieces in all are never fewer than packs. */
+const areAtLeast = (pieces: Numbers, packs: Numbers): boolean =>
+  pieces.every((n, i) => n === null || n >= (packs[i] ?? 0));
+
 /**
  * Which columns of a table count packs, what a pack holds, and the pieces in all: by their sums, whatever
  * heads them, else by their headings. null: none does.
@@ -88,36 +139,6 @@ export function packColumns(
   names: readonly string[],
   isFree: (at: number) => boolean,
 ): PackColumns | null {
-  const numbers = new Map<number, Numbers>();
-  names.forEach((name, at) => {
-    if (!isFree(at) || NOT_PIECES.test(name)) return;
-    const column = numbersIn(rows, at);
-    if (column.filter((n) => n !== null).length * 2 > rows.length) numbers.set(at, column);
-  });
-  const all = [...numbers.keys()];
-  for (const c of all)
-    for (const a of all)
-      for (const b of all)
-        if (
-          a < b &&
-          a !== c &&
-          b !== c &&
-          areProducts(numbers.get(a)!, numbers.get(b)!, numbers.get(c)!)
-        )
-          return { inAll: c, packs: b, perPack: a };
-  const headed = (says: (name: string) => boolean) => all.find((at) => says(names[at]!)) ?? null;
-  const packs = headed(saysPacks);
-  const perPack = headed(saysPerPack);
-  if (packs === null && perPack === null) return null;
-  const whole =
-    packs === null &&
-    perPack !== null &&
-    all.find((at) => at !== perPack && areMultiples(numbers.get(at)!, numbers.get(perPack)!));
-  if (typeof whole === "number") return { inAll: whole, packs, perPack, isGuessed: true };
-  const inAll = all.find((at) => at !== packs && at !== perPack && saysInAll(names[at]!)) ?? null;
-  const isMore =
-    inAll !== null &&
-    packs !== null &&
-    numbers.get(inAll)!.every((n, i) => n === null || n >= (numbers.get(packs)![i] ?? 0));
-  return { inAll: isMore ? inAll : null, packs, perPack };
+  const columns = numberColumns(rows, names, isFree);
+  return bySums(columns) ?? byHeadings(columns, names);
 }
