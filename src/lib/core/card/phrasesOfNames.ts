@@ -39,6 +39,13 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "waterproof",
   },
   {
+    name: "what holds an eye pad in place",
+    example: ["2 eye pads w/ 4 adhesive strips", "2 eye pads"],
+    holds: "eye pad",
+    pattern: /(?<=\beye\s+pads?)\s+(?:w\/|with)\s?\d{1,2}\s+adhesive\s+strips\b/gi,
+    read: "",
+  },
+  {
     name: "the size of a sling behind its pins",
     example: ["sling w/ 2 safety pins, 40 x 40 x 56", "sling 40 x 40 x 56 in w/ 2 safety pins"],
     holds: "pin",
