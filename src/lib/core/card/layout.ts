@@ -2,24 +2,15 @@ import { alignedSplit } from "./aligned.ts";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import type { ColumnRole } from "./columnRole.ts";
 import { placedCells, spaced, SPLITTERS, underHeadings, type Split } from "./cells.ts";
-import {
-  hint,
-  isDate,
-  isRunning,
-  roleByCells,
-  rolesByContent,
-  saidAgain,
-  SAID_AGAIN,
-} from "./columnsByContent.ts";
+import { hint, rolesByContent } from "./columnsByContent.ts";
+import { columnsSettled, type Columns, type Rows } from "./headedColumns.ts";
 import { headingKey, NO_HABITS, type Habits } from "./habits.ts";
-import { areAnswers, saysHeld, saysShould, saysWhether } from "./headingCounts.ts";
 import { roleOf } from "./headingRoles.ts";
 import type { CardRow } from "./cardRow.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { withoutRunningNumbers } from "./leads.ts";
 import { plainRow } from "./plainRow.ts";
 import { tableRow } from "./tableRow.ts";
-import { packColumns } from "./packColumns.ts";
 import { PACKS } from "./phrase.ts";
 import { LETTER, THREE_LETTERS, TWO_LETTERS, quick } from "./quick.ts";
 
@@ -27,10 +18,8 @@ import { LETTER, THREE_LETTERS, TWO_LETTERS, quick } from "./quick.ts";
 const TITLE_THEN_ITEMS =
   /^([^:;,]*\b(?:kit|set|bag|box|pouch|pack)\b[^:;,]*?\b\d+\s*-?\s*(?:pieces?|pcs?|items?|parts?)\b[^:;,]*):\s+(\S.*)$/i;
 
-interface Table {
-  readonly isUnclear?: boolean;
+interface Table extends Columns {
   readonly split: Split;
-  readonly roles: readonly (ColumnRole | null)[];
 }
 
 /**
@@ -108,10 +97,7 @@ class RowReader {
       .map((l) => header.split(l))
       .filter((cells) => cells.length >= 2 && cells.some((c) => !/^[-:=\s]*$/.test(c)));
     const names = header.split(line);
-    const answered = withAnswers(withoutDates(header, names, rows), names, rows);
-    const counted = withShould(withQuantity(answered, names, rows), names, rows);
-    const packed = withPacks(counted, names, rows);
-    return withContent(withOneCount(packed, names, rows), names, rows, this.#isName);
+    return { ...header, ...columnsSettled(header, names, rows, this.#isName) };
   }
 
   /** The table with its cells by where they stand, if blanks set its columns and some cells are empty. */
@@ -212,7 +198,6 @@ function sideBySide(
   });
 }
 
-type Rows = readonly (readonly string[])[];
 /** Lines that fall into equally many cells by one delimiter, three or more. */
 interface Block {
   readonly split: Split;
@@ -308,140 +293,6 @@ function headingsAbove(line: string, width: number): string[] {
 
 /** Rows of a table that are looked at to tell what an unclear column holds. */
 const LOOK_AHEAD = 30;
-
-/** "Last counted", "Qty checked": what holds days counts nothing, whatever heads it. */
-function withoutDates(table: Table, names: readonly string[], rows: Rows): Table {
-  if (!table.roles.includes("quantity")) return table;
-  const isBare = (at: number) => rows.every((r) => /^\d{0,4}$/.test(r[at]?.trim() ?? ""));
-  const holdsDays = (at: number) => {
-    const cells = rows.map((r) => r[at]?.trim() ?? "").filter((c) => c !== "");
-    return cells.length >= 2 && 2 * cells.filter(isDate).length > cells.length;
-  };
-  return {
-    ...table,
-    roles: table.roles.map((r, at) =>
-      (r === "quantity" && holdsDays(at)) ||
-      // "Spec" over bare numbers beside a count tells no size.
-      (r === "size" && saysShould(names[at] ?? "") && isBare(at))
-        ? "skip"
-        : r,
-    ),
-  };
-}
-
-/** Whether a column counts: most of its cells are numbers, and they do not run 1, 2, 3. */
-function counts(rows: Rows, at: number): boolean {
-  const cells = rows.map((r) => r[at] ?? "").filter((c) => !/^[-:=\s]*$/.test(c));
-  const numbers = cells.map((c) => /^(\d{1,4})(?:\s*\p{L}.*)?$/u.exec(c)?.[1]);
-  const running = isRunning(numbers.map(Number));
-  return cells.length >= 2 && numbers.filter(Boolean).length >= cells.length * 0.7 && !running;
-}
-
-/** "Present" over "Y", "N": whether each is there. */
-const withAnswers = (table: Table, names: readonly string[], rows: Rows): Table => ({
-  ...table,
-  roles: table.roles.map((r, at) =>
-    saysWhether(names[at] ?? "") && areAnswers(rows.map((row) => row[at] ?? "")) ? "there" : r,
-  ),
-});
-
-/** Headings that mean something else beside a column that counts. */
-const MAY_COUNT = /^(?:no\.?|nr\.?|#|nos\.?|total|sum|balance|units|each)$/i;
-/** "Item | No | Size": a heading that may mean a count or a code means a count when its cells do. */
-function withQuantity(table: Table, names: readonly string[], rows: Rows): Table {
-  if (table.roles.includes("quantity")) return table;
-  const isCount = (at: number) => hint(names[at]!) !== "skip" && counts(rows, at);
-  // "No. in box" is what a pack holds where packs are counted, and else how many there are.
-  const isNamed = (name: string, at: number) =>
-    MAY_COUNT.test(name.trim()) || (table.roles[at] === "unit" && saysHeld(name));
-  const named = names.findIndex((name, at) => isNamed(name, at) && isCount(at));
-  const unclear =
-    named >= 0 ? named : names.findIndex((_, at) => table.roles[at] === null && isCount(at));
-  if (unclear < 0) return table;
-  return { ...table, roles: table.roles.map((r, at) => (at === unclear ? "quantity" : r)) };
-}
-
-/** "Item | Required": a card that says only how many there should be lists those, and the reader asks. */
-function withShould(table: Table, names: readonly string[], rows: Rows): Table {
-  if (table.roles.includes("quantity")) return table;
-  const meant = names.findIndex(
-    (name, at) => table.roles[at] === "skip" && saysShould(name) && counts(rows, at),
-  );
-  if (meant < 0) return table;
-  return {
-    ...table,
-    roles: table.roles.map((r, at) => (at === meant ? "quantity" : r)),
-    isUnclear: true,
-  };
-}
-
-/** "Pack size; Packs; Total": where pieces are counted in all, what a pack holds and how many there are say nothing more. */
-function withPacks(table: Table, names: readonly string[], rows: Rows): Table {
-  // "Items" heads names, or how many there are.
-  const isNumbers = (at: number) => rows.every((r) => !TWO_LETTERS.test(r[at] ?? ""));
-  const isFree = (at: number) =>
-    !["text", "size", "there"].includes(table.roles[at] ?? "") ||
-    (table.roles[at] === "text" && isNumbers(at));
-  const found = packColumns(rows, names, isFree);
-  if (!found) return table;
-  const { inAll, packs, perPack } = found;
-  // Packs, and another count that is not their sum: which of them holds is asked.
-  const isCounted = table.roles.some(
-    (r, at) => r === "quantity" && at !== packs && at !== perPack && at !== inAll,
-  );
-  const asFound = (r: ColumnRole | null, at: number): ColumnRole | null => {
-    if (inAll !== null) {
-      if (at === inAll) return "quantity";
-      return at === packs || at === perPack || r === "quantity" || r === "loose" ? "skip" : r;
-    }
-    if (at === packs) return isCounted ? "skip" : "packs";
-    return at === perPack ? "unit" : r;
-  };
-  return {
-    ...table,
-    roles: table.roles.map(asFound),
-    isUnclear:
-      table.isUnclear === true ||
-      found.isGuessed === true ||
-      (inAll === null && packs !== null && isCounted),
-  };
-}
-
-/** "Qty ordered; Qty received": of several columns that count one thing the last holds, and the reader asks. */
-function withOneCount(table: Table, names: readonly string[], rows: Rows): Table {
-  const { roles } = table;
-  const counts = roles.flatMap((r, i) => (r === "quantity" ? [i] : []));
-  if (counts.length < 2 || roles.filter((r) => r === "text").length !== 1) return table;
-  // "Qty … Amount": what is paid is no count.
-  const whole = counts.filter((at) => rows.every((r) => !/\d[.,]\d/.test(r[at] ?? "")));
-  const last = whole.at(-1) ?? counts.at(-1);
-  return {
-    ...table,
-    roles: roles.map((r, i) => (r === "quantity" && i !== last ? "skip" : r)),
-    isUnclear: whole.length > 1,
-  };
-}
-
-/** "Größe", "Ablauf": what no known word heads is told by its cells; a name it is only where no other column names. */
-function withContent(
-  table: Table,
-  names: readonly string[],
-  rows: Rows,
-  isName: (text: string) => boolean,
-): Table {
-  if (!table.roles.includes(null)) return table;
-  const isCounted = table.roles.includes("quantity") || table.roles.includes("packs");
-  const roles = table.roles.map((role, at) => {
-    if (role !== null) return role;
-    const cells = rows.map((r) => r[at] ?? "");
-    if (table.roles.includes("text") && saidAgain(cells) >= SAID_AGAIN) return "skip";
-    const told = roleByCells(cells, names[at] ?? "", isName);
-    if (told === "size" || told === "skip" || told === "unit") return told;
-    // A number that no heading explains is no part of a name.
-    return isCounted && counts(rows, at) ? "skip" : null;
-  });
-  return { ...table, roles };
-}
 
 /** "# | Gear | Amount": beside a count, the first heading that tells nothing else names the items. */
 function withText(

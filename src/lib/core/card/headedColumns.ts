@@ -1,0 +1,165 @@
+import type { ColumnRole } from "./columnRole.ts";
+import { hint, isDate, isRunning, roleByCells, saidAgain, SAID_AGAIN } from "./columnsByContent.ts";
+import { areAnswers, saysHeld, saysShould, saysWhether } from "./headingCounts.ts";
+import { packColumns } from "./packColumns.ts";
+import { TWO_LETTERS } from "./quick.ts";
+
+/** What the columns under a heading hold, once the rows below it are seen: one step for each thing that they tell. */
+
+export type Rows = readonly (readonly string[])[];
+export interface Columns {
+  /** One a column; null: neither its heading nor its cells tell. */
+  readonly roles: readonly (ColumnRole | null)[];
+  /** Several columns count, and the reader asks which holds what is there. */
+  readonly isUnclear?: boolean;
+}
+
+/** "Last counted", "Qty checked": what holds days counts nothing, whatever heads it. */
+function withoutDates(table: Columns, names: readonly string[], rows: Rows): Columns {
+  if (!table.roles.includes("quantity")) return table;
+  const isBare = (at: number) => rows.every((r) => /^\d{0,4}$/.test(r[at]?.trim() ?? ""));
+  const holdsDays = (at: number) => {
+    const cells = rows.map((r) => r[at]?.trim() ?? "").filter((c) => c !== "");
+    return cells.length >= 2 && 2 * cells.filter(isDate).length > cells.length;
+  };
+  return {
+    ...table,
+    roles: table.roles.map((r, at) =>
+      (r === "quantity" && holdsDays(at)) ||
+      // "Spec" over bare numbers beside a count tells no size.
+      (r === "size" && saysShould(names[at] ?? "") && isBare(at))
+        ? "skip"
+        : r,
+    ),
+  };
+}
+
+/** Whether a column counts: most of its cells are numbers, and they do not run 1, 2, 3. */
+function counts(rows: Rows, at: number): boolean {
+  const cells = rows.map((r) => r[at] ?? "").filter((c) => !/^[-:=\s]*$/.test(c));
+  const numbers = cells.map((c) => /^(\d{1,4})(?:\s*\p{L}.*)?$/u.exec(c)?.[1]);
+  const running = isRunning(numbers.map(Number));
+  return cells.length >= 2 && numbers.filter(Boolean).length >= cells.length * 0.7 && !running;
+}
+
+/** "Present" over "Y", "N": whether each is there. */
+const withAnswers = (table: Columns, names: readonly string[], rows: Rows): Columns => ({
+  ...table,
+  roles: table.roles.map((r, at) =>
+    saysWhether(names[at] ?? "") && areAnswers(rows.map((row) => row[at] ?? "")) ? "there" : r,
+  ),
+});
+
+/** Headings that mean something else beside a column that counts. */
+const MAY_COUNT = /^(?:no\.?|nr\.?|#|nos\.?|total|sum|balance|units|each)$/i;
+/** "Item | No | Size": a heading that may mean a count or a code means a count when its cells do. */
+function withQuantity(table: Columns, names: readonly string[], rows: Rows): Columns {
+  if (table.roles.includes("quantity")) return table;
+  const isCount = (at: number) => hint(names[at]!) !== "skip" && counts(rows, at);
+  // "No. in box" is what a pack holds where packs are counted, and else how many there are.
+  const isNamed = (name: string, at: number) =>
+    MAY_COUNT.test(name.trim()) || (table.roles[at] === "unit" && saysHeld(name));
+  const named = names.findIndex((name, at) => isNamed(name, at) && isCount(at));
+  const unclear =
+    named >= 0 ? named : names.findIndex((_, at) => table.roles[at] === null && isCount(at));
+  if (unclear < 0) return table;
+  return { ...table, roles: table.roles.map((r, at) => (at === unclear ? "quantity" : r)) };
+}
+
+/** "Item | Required": a card that says only how many there should be lists those, and the reader asks. */
+function withShould(table: Columns, names: readonly string[], rows: Rows): Columns {
+  if (table.roles.includes("quantity")) return table;
+  const meant = names.findIndex(
+    (name, at) => table.roles[at] === "skip" && saysShould(name) && counts(rows, at),
+  );
+  if (meant < 0) return table;
+  return {
+    ...table,
+    roles: table.roles.map((r, at) => (at === meant ? "quantity" : r)),
+    isUnclear: true,
+  };
+}
+
+/** "Pack size; Packs; Total": where pieces are counted in all, what a pack holds and how many there are say nothing more. */
+function withPacks(table: Columns, names: readonly string[], rows: Rows): Columns {
+  // "Items" heads names, or how many there are.
+  const isNumbers = (at: number) => rows.every((r) => !TWO_LETTERS.test(r[at] ?? ""));
+  const isFree = (at: number) =>
+    !["text", "size", "there"].includes(table.roles[at] ?? "") ||
+    (table.roles[at] === "text" && isNumbers(at));
+  const found = packColumns(rows, names, isFree);
+  if (!found) return table;
+  const { inAll, packs, perPack } = found;
+  // Packs, and another count that is not their sum: which of them holds is asked.
+  const isCounted = table.roles.some(
+    (r, at) => r === "quantity" && at !== packs && at !== perPack && at !== inAll,
+  );
+  const asFound = (r: ColumnRole | null, at: number): ColumnRole | null => {
+    if (inAll !== null) {
+      if (at === inAll) return "quantity";
+      return at === packs || at === perPack || r === "quantity" || r === "loose" ? "skip" : r;
+    }
+    if (at === packs) return isCounted ? "skip" : "packs";
+    return at === perPack ? "unit" : r;
+  };
+  return {
+    ...table,
+    roles: table.roles.map(asFound),
+    isUnclear:
+      table.isUnclear === true ||
+      found.isGuessed === true ||
+      (inAll === null && packs !== null && isCounted),
+  };
+}
+
+/** "Qty ordered; Qty received": of several columns that count one thing the last holds, and the reader asks. */
+function withOneCount(table: Columns, names: readonly string[], rows: Rows): Columns {
+  const { roles } = table;
+  const counts = roles.flatMap((r, i) => (r === "quantity" ? [i] : []));
+  if (counts.length < 2 || roles.filter((r) => r === "text").length !== 1) return table;
+  // "Qty … Amount": what is paid is no count.
+  const whole = counts.filter((at) => rows.every((r) => !/\d[.,]\d/.test(r[at] ?? "")));
+  const last = whole.at(-1) ?? counts.at(-1);
+  return {
+    ...table,
+    roles: roles.map((r, i) => (r === "quantity" && i !== last ? "skip" : r)),
+    isUnclear: table.isUnclear === true || whole.length > 1,
+  };
+}
+
+/** "Größe", "Ablauf": what no known word heads is told by its cells; a name it is only where no other column names. */
+function withContent(
+  table: Columns,
+  names: readonly string[],
+  rows: Rows,
+  isName: (text: string) => boolean,
+): Columns {
+  if (!table.roles.includes(null)) return table;
+  const isCounted = table.roles.includes("quantity") || table.roles.includes("packs");
+  const roles = table.roles.map((role, at) => {
+    if (role !== null) return role;
+    const cells = rows.map((r) => r[at] ?? "");
+    if (table.roles.includes("text") && saidAgain(cells) >= SAID_AGAIN) return "skip";
+    const told = roleByCells(cells, names[at] ?? "", isName);
+    if (told === "size" || told === "skip" || told === "unit") return told;
+    // A number that no heading explains is no part of a name.
+    return isCounted && counts(rows, at) ? "skip" : null;
+  });
+  return { ...table, roles };
+}
+
+/**
+ * The columns with what their rows tell of them.
+ * @param names the headings, one a column
+ * @param isName whether a text surely names one item
+ */
+export function columnsSettled(
+  headed: Columns,
+  names: readonly string[],
+  rows: Rows,
+  isName: (text: string) => boolean,
+): Columns {
+  const steps = [withoutDates, withAnswers, withQuantity, withShould, withPacks, withOneCount];
+  const settled = steps.reduce<Columns>((table, step) => step(table, names, rows), headed);
+  return withContent(settled, names, rows, isName);
+}
