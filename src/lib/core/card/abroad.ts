@@ -1,5 +1,6 @@
 import type { WordsAbroad } from "../catalogue/catalogue.ts";
 import { remembering } from "../base/remembering.ts";
+import { MOST_WORDS } from "./cardLimits.ts";
 import { PACK } from "./packWords.ts";
 import { withoutAccents } from "./words.ts";
 import { quick } from "./quick.ts";
@@ -41,8 +42,6 @@ function wordsOf(tables: readonly WordsAbroad["names"][]): Words {
 const MEASURED = quick(/\d+(?:[.,]\d+)?\s*(?:mm|cm|m|ml|cl|l|mg|g|kg)(?!\p{L})/giu);
 
 const WORD = quick(/\p{L}+/gu);
-/** A card has fewer different words. */
-const MOST_WORDS = 5_000;
 
 /** A word of a line, without capitals and a plural's s. */
 interface Said {

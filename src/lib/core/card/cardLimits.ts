@@ -6,3 +6,5 @@ export const MOST_LINES = 10_000;
 export const LINES_KEPT = 1_000;
 /** Longer lines are read anew each time. */
 export const LONGEST_KEPT = 200;
+/** A card has fewer different words, but for rubbish. */
+export const MOST_WORDS = 5_000;

@@ -17,8 +17,8 @@ interface Said {
   readonly isTitle: boolean;
   readonly isTotal: boolean;
   readonly namesKit: boolean;
-  /** Things it surely names, the kit itself left out. */
   readonly isSized: boolean;
+  /** Things it surely names, the kit itself left out. */
   readonly items: number;
   /** Whether all words of a part of it are a thing's name. */
   readonly named: boolean;

@@ -62,6 +62,9 @@ const COUNT_WITH_WORD = quick(/^\d{1,4}(?:\s*\p{L}+)?$/u);
 const isCount = (v: unknown): v is number | string =>
   typeof v === "number" || (typeof v === "string" && COUNT_WITH_WORD.test(v));
 
+const countIn = (fields: Fields): number | string | undefined =>
+  valueOf(fields, HELD, isCount) ?? valueOf(fields, ANY_COUNT, isCount);
+
 /** An object as a list writes it: "4 x gauze swabs, 5s (5 x 5 cm)"; null: it names nothing. */
 function asListed(fields: Fields): string | null {
   const words = fields.flatMap(([, v]) => (isText(v) && THREE_LETTERS.test(v) ? [v] : []));
@@ -71,9 +74,7 @@ function asListed(fields: Fields): string | null {
   const isGone = fields.some(
     ([key, v]) => saysWhether(asHeading(key)) && (v === false || (isText(v) && saysNo(v))),
   );
-  const count = isGone
-    ? 0
-    : (valueOf(fields, HELD, isCount) ?? valueOf(fields, ANY_COUNT, isCount));
+  const count = isGone ? 0 : countIn(fields);
   const perPack = valueOf(fields, ANY_PACK, isCount);
   const size = valueOf(fields, SIZE, isText);
   const unit = valueOf(fields, UNIT, isText) ?? "";
@@ -165,10 +166,7 @@ function fieldRecords(lines: readonly string[]): FieldRecord[] {
 /** The card with such things written as a list, each on the line of its name; as many lines as before. */
 export function fieldsAsList(lines: readonly string[]): string[] {
   const records = fieldRecords(lines);
-  const counted = records.filter(
-    ({ fields }) =>
-      (valueOf(fields, HELD, isCount) ?? valueOf(fields, ANY_COUNT, isCount)) !== undefined,
-  );
+  const counted = records.filter(({ fields }) => countIn(fields) !== undefined);
   if (counted.length < FEWEST_RECORDS) return [...lines];
   const read = [...lines];
   for (const { fields, lines: at, nameLine } of records) {

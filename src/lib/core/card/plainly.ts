@@ -112,6 +112,7 @@ function eachOfBoth(row: CardRow, names: (text: string) => boolean): CardRow[] {
     : [row];
 }
 
+/** "10 plasters / 4 wipes", "saline pods 25 / skin wipes 20": each side with its count is a thing. */
 function eachSideOfStroke(row: CardRow): CardRow[] {
   if (!row.text.includes(" / ")) return [row];
   const sides = row.text.split(/\s\/\s/);

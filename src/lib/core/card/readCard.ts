@@ -7,7 +7,7 @@ import { cleanLines, LINE_END, saysOpenIsMissing, untickedLines } from "./cleanL
 import { draftOf, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
 import { entryOf, type CardEntry } from "./entry.ts";
 import type { CardRow } from "./cardRow.ts";
-import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE, MOST_LINES } from "./cardLimits.ts";
+import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE, MOST_LINES, MOST_WORDS } from "./cardLimits.ts";
 import { cardRows } from "./layout.ts";
 import { NO_HABITS, type Habits } from "./habits.ts";
 import { isHeading } from "./headings.ts";
@@ -41,9 +41,6 @@ export interface CardReading {
 }
 
 const NO_LINES: ReadonlySet<number> = new Set();
-
-/** A card has fewer different words, but for rubbish. */
-const MOST_WORDS = 5_000;
 
 /**
  * Reads a contents card into entries, in reading order. Pure; never throws on text.
