@@ -67,6 +67,7 @@ const FOLDERS = [
   "aside-48",
   "aside-49",
   "aside-50",
+  "aside-51",
 ];
 
 function cardsByPeople() {

@@ -7,6 +7,7 @@ import { answersAsCounts } from "./answers.ts";
 import { numbersAsCounts } from "./listNumbers.ts";
 import { listsSomething, withoutTimes } from "./leads.ts";
 import { receiptCounts } from "./receipt.ts";
+import { roundsAsCounts } from "./rounds.ts";
 import { withoutWeights } from "./weighed.ts";
 import { talliesAsCounts } from "./tally.ts";
 import { quick } from "./quick.ts";
@@ -255,6 +256,7 @@ const STEPS: readonly Step[] = [
   countsBesideNames,
   withoutQuoted,
   withoutStruckOut,
+  roundsAsCounts,
   withoutCrossed,
   withTicked,
   withoutWraps,

@@ -2,6 +2,7 @@ import type { CardRow } from "./cardRow.ts";
 import { NUMBER_SAID, NUMBER_WORDS } from "./numberWords.ts";
 import { valueOf } from "./phrase.ts";
 import { quick, THREE_LETTERS } from "./quick.ts";
+import { SIZED } from "./sized.ts";
 
 /** How many, as it stands behind a name or in a column of its own: all of it says the number. */
 
@@ -111,9 +112,6 @@ export function countSaid(written: string): string | null {
   return null;
 }
 
-const SIZED = quick(
-  /\d+(?:[.,]\d+)?\s*(?:(?:mm|cm|m|in|")?\s*[x×]\s*\d+(?:[.,]\d+)?\s*(?:mm|cm|m|in\b|["”″])|(?:mm|cm|ml|mg|m|g|l|%)(?![\p{L}]))/giu,
-);
 const COUNTED = quick(new RegExp(`\\d|\\b(?:${NUMBER_SAID})\\b`, "iu"));
 const PIECES = quick(new RegExp(`^${N}\\s+(?:pcs|pieces|ea(?:ch)?|units?|count)\\.?$`, "iu"));
 const PARTED = /\s*(?:[:;,](?=\s)|\.{3,}|\s[-–—](?=\s)|\s{2,})\s*/g;

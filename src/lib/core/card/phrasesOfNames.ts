@@ -89,7 +89,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["gloves 4 pr, foil 3", "gloves 4 pr, foil blanket 3"],
     holds: "foil",
     pattern:
-      /(?<=^\W*|[,;]\s*)foils?(?=\s*(?:[x×:=–-]\s*)?(?:\d{1,3}\s*(?:pcs\b[^,;]*)?(?:[,;(]|$)|$))/giu,
+      /(?<=^\W*|(?<!^\W*(?:\p{L}+\s+){0,2}(?:wipes?|swabs?))[,;]\s*)foils?(?=\s*(?:[x×:=–-]\s*)?(?:\d{1,3}\s*(?:pcs\b[^,;]*)?(?:[,;(]|$)|$))/giu,
     read: "foil blanket",
   },
   {
@@ -509,7 +509,15 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["standard dressing no. 8 or 13", "bandaged dressing"],
     holds: "dressing",
     pattern:
-      /\b(?:(?:standard|wound|sterile|unmedicated|first aid)\s+)*dressings?,?\s+(?:no|nr|number)s?\.?\s?(?:[789]|1[345])\b(?:\s*(?:or|\/)\s*(?:no\.?\s?)?(?:[789]|1[345])\b)?(?!.*\b(?:no|nr)\.?\s?\d)/gi,
+      /\b(?:(?:standard|wound|sterile|unmedicated|first aid)\s+)*dressings?,?\s+(?:no|nr|number)s?\.?\s?(?:[1-5789]|1[345])\b(?:\s*(?:or|\/)\s*(?:no\.?\s?)?(?:[1-5789]|1[345])\b)?(?!.*\b(?:no|nr)\.?\s?\d)/gi,
+    read: "bandaged dressing",
+  },
+  {
+    name: "a wound dressing with its bandage",
+    example: ["wound dressing no. 16 w/ bandage", "bandaged dressing"],
+    holds: "bandage",
+    pattern:
+      /\bwound\s+dressings?(?:,?\s+no\.?\s?\d{1,2})?,?\s+(?:with|w[/.])\s+(?:an?\s+)?bandages?\b/gi,
     read: "bandaged dressing",
   },
   {

@@ -116,6 +116,16 @@ export const SUM_PHRASES: readonly Phrase[] = [
     read: (_, full) => `${half(full!)} pcs`,
   },
   {
+    name: "packs, and how many that is",
+    example: ["plasters - 3 boxes, one open (20s) = 52", "plasters, 52 pcs"],
+    holds: "=",
+    pattern: new RegExp(
+      `^([^=\\d]*\\p{L}[^=\\d]*?)\\s*[,:–-]?\\s+(?:\\d{1,3}|one|two|three|four|five|six)\\s+(?:\\p{L}+\\s+)?${PACKS}\\b[^=]*=\\s*(\\d{1,4})(?:\\s*(?:pcs|pieces|in\\s+all|total))?\\s*$`,
+      "iu",
+    ),
+    read: "$1, $2 pcs",
+  },
+  {
     name: "both",
     example: ["we still have both ice packs", "we still have 2 ice packs"],
     holds: "both ",

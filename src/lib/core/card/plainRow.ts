@@ -46,11 +46,17 @@ export function plainRow(line: string, source: number): CardRow {
       ? // "Plasters ....... out": how many, and no place.
         [placed[1]!, countSaid(placed[2]!)]
       : [text, null];
-  const unpriced = stripPrices(named);
+  const unpriced = withoutPrices(named);
   const row = { source, text: unpriced, quantity, inTable: false, bullet, indent };
   // "GLOVE M BX100     1    7.99": without its price the count stands last.
   const behind = quantity === null && unpriced !== named ? countApart(unpriced.trimEnd()) : null;
   return behind ? { ...row, text: behind[0], quantity: inOurWords(behind[1]) } : row;
+}
+
+/** "eye pads 5 - dated 2026": the dash before what is taken out goes with it, and stands for no count. */
+function withoutPrices(text: string): string {
+  const left = stripPrices(text);
+  return left === text ? text : left.replace(/\s+[-–—]\s*$/, " ");
 }
 
 /** "eye pads –": a dash in the place of the count. */

@@ -4,6 +4,7 @@ import { NUMBER_WORDS } from "./numberWords.ts";
 import { PLACE_WORDS } from "./placeWords.ts";
 import { PACKS } from "./phrase.ts";
 import { rephrase } from "./phrases.ts";
+import { withoutRemark } from "./remarkBehind.ts";
 import { eachRunOn, eachSaid, FEWEST_THINGS } from "./saidAloud.ts";
 import { listsUsed, speaksOfAbsence, speaksOfWant } from "./absence.ts";
 import { eachVariant, kindsApart } from "./variants.ts";
@@ -131,7 +132,13 @@ function eachSideOfStroke(row: CardRow): CardRow[] {
 const SIZE_IN =
   /\d+(?:[.,]\d+)?\s*(?:mm|cm|m)?\s*[x×]\s*\d+(?:[.,]\d+)?\s*(?:mm|cm|m)?|\d+(?:[.,]\d+)?\s*(?:mm|cm|m)\b/i;
 const WORDS_FIRST = quick(/^[\p{L} '-]*\p{L}/u);
-const TWO_LANGUAGES = quick(/^(\W*\d*\s*(?:[x×]\s*)?)(\p{L}[^/]*?)\s\/\s(\p{L}[^/]*)$/u);
+const TWO_LANGUAGES = quick(
+  /^(\W*\d*\s*(?:[x×]\s*|(?:prs?|pks?|pkts?|pcs|ds|st|bx|rll?)\.?\s+)?)(\p{L}[^/]*?)\s\/\s(\p{L}[^/]*)$/u,
+);
+/** "1 ds", "4 st": a box and pieces, cut short in Dutch and Swedish. */
+const BOX_ABROAD = /(?<=\d\s*)ds\.?(?=\s)/;
+const PIECES_ABROAD = /(?<=\d\s*)st\.?(?=\s)/;
+const PACK_IN_BRACKETS = /\(\d{1,4}\)/;
 /** "10 gasas estériles / sterile gauzes": two languages; the side that is known is read, with the count before both. */
 function oneLanguage(row: CardRow, knows: (text: string) => boolean): CardRow {
   if (!row.text.includes(" / ")) return row;
@@ -142,7 +149,10 @@ function oneLanguage(row: CardRow, knows: (text: string) => boolean): CardRow {
   // A size is written once, with either.
   const size = SIZE_IN.test(right) ? undefined : SIZE_IN.exec(left)?.[0];
   const sized = size === undefined ? right : right.replace(WORDS_FIRST, `$& ${size}`);
-  return { ...row, text: `${count}${sized}` };
+  // And so is what a pack holds.
+  const pack = /\d/.test(right) ? undefined : PACK_IN_BRACKETS.exec(left)?.[0];
+  const counted = count.replace(BOX_ABROAD, "box").replace(PIECES_ABROAD, "pcs");
+  return { ...row, text: `${counted}${sized}${pack === undefined ? "" : ` ${pack}`}` };
 }
 
 /** What stands between the things of a line, where no comma does. */
@@ -277,6 +287,7 @@ export const plainly = (
 ): CardRow[] =>
   withoutDitto(rows).flatMap((row) =>
     eachSentence({ ...row, text: kindsApart(row.text) })
+      .map((line) => withoutRemark(line, names))
       .flatMap((line) => eachSaid(line, names))
       .flatMap((line) => eachRunOn(line, names))
       .flatMap((line) => eachAcross(line, names))

@@ -388,10 +388,34 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
       ),
   },
   {
+    name: "a thing that is counted, and one of which a kit holds one: '5 eye pads, tweezers'",
+    tells: ({ match, firstMatch, first, leads, reading }) =>
+      yesIf(
+        !leads &&
+          first.pieces !== null &&
+          reading.sizeMm === null &&
+          SINGLE.has(match.type) &&
+          !SAYS_WHAT_LIKE.test(reading.noun.trim()) &&
+          isNamedByAll(match) &&
+          isNamedByAll(firstMatch),
+      ),
+  },
+  {
     name: "a list of several kinds, or one without numbers",
     tells: ({ draft, line }) => draft.strong || line.explicit === 0 || line.kinds >= 3,
   },
 ];
+
+/** Tools, of which nobody writes that there is one. */
+const SINGLE: ReadonlySet<string | null> = new Set([
+  ...["tweezers-fine", "tweezers-plastic", "splinter-probe", "tick-tool", "magnifier"],
+  ...["trauma-shears", "heavy-scissors", "small-scissors", "folding-knife", "belt-cutter"],
+  ...["whistle", "torch", "signal-mirror", "compass", "pulse-oximeter", "eye-bath"],
+  ...["thermometer-digital", "thermometer-glass", "pocket-mask", "face-shield"],
+]);
+/** Each of its words belongs to the name. */
+const isNamedByAll = ({ whole, explained, unknown, weight }: Match): boolean =>
+  whole === 1 && explained === 1 && unknown === 0 && weight >= STANDS_ALONE;
 
 /** Fewer may be a size and a count. */
 const FEWEST_COUNTED = 3;

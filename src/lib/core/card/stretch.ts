@@ -140,4 +140,4 @@ export const ACCESSORIES: ReadonlySet<string | null> = new Set([
 
 /** Names a kind where it stands alone, and says of another thing what it is like. */
 export const SAYS_WHAT_LIKE =
-  /^(?:cohesive|hydrogel|hydrocolloid|nitrile|vinyl|latex|(?:non|low)[\s-]?(?:adherent|adhesive|stick)|conforming|tubular|vacuum[\s-]?(?:packed|sealed)|compressed|vented|haemostatic|hemostatic|crepe|elastic|flat|(?:ce|fda)[\s-]?marked|in\s+(?:an?\s+|its\s+)?(?:pouch|bag|box|case|tube|tin|wallet))$/i;
+  /^(?:sheer|cohesive|hydrogel|hydrocolloid|nitrile|vinyl|latex|(?:non|low)[\s-]?(?:adherent|adhesive|stick)|conforming|tubular|vacuum[\s-]?(?:packed|sealed)|compressed|vented|haemostatic|hemostatic|crepe|elastic|flat|(?:ce|fda)[\s-]?marked|in\s+(?:an?\s+|its\s+)?(?:pouch|bag|box|case|tube|tin|wallet))$/i;

@@ -4,6 +4,7 @@ import { countSaid } from "./countBehind.ts";
 import { saysNo } from "./headingCounts.ts";
 import { inOurWords } from "./foreignUnits.ts";
 import type { CardRow } from "./cardRow.ts";
+import { remarksSay } from "./remarkBehind.ts";
 import { stripPrices } from "./stripPrices.ts";
 import { LETTER, quick } from "./quick.ts";
 
@@ -51,13 +52,23 @@ class Cells {
     const isShort = this.cells.length < this.roles.length;
     return isShort && NUMBER_WITH_UNIT.test(last) ? last : "";
   }
-  /** Another column says that it is not there, however many there should be. */
+  /** How many are counted; null: no number is. */
+  get count(): number | null {
+    const count = Number.parseInt(this.of("quantity", "packs"));
+    return Number.isNaN(count) ? null : count;
+  }
+  /** Another column says that it is not there, however many there should be; or a remark, where none are counted. */
   get isMissing(): boolean {
-    return this.cells.some((c, i) => this.roles[i] === "there" && saysNo(c));
+    return (
+      this.cells.some((c, i) => this.roles[i] === "there" && saysNo(c)) ||
+      (this.count === null && remarksSay(this.of("note"), null) === "gone")
+    );
   }
   /** "half empty, 55 left", "to order", "kept in the van": a remark that says how many there are. */
   get remark(): string {
     const note = this.of("note");
+    // "1 out of date, binned": the others are there.
+    if (remarksSay(note, this.count) === "some") return "";
     return /\bleft\b|\bto\s+order\b/i.test(note) || saysGone(note) ? `, ${note}` : "";
   }
 }
