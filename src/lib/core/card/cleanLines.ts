@@ -1,5 +1,6 @@
 import { decodeHTML } from "entities";
 import { LONGEST_LINE } from "./cardLimits.ts";
+import { LINE_END } from "./plainSigns.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { countsBesideNames } from "./countsApart.ts";
 import { fieldsAsList, objectsAsList } from "./objects.ts";
@@ -10,7 +11,7 @@ import { receiptCounts } from "./receipt.ts";
 import { roundsAsCounts } from "./rounds.ts";
 import { withoutWeights } from "./weighed.ts";
 import { talliesAsCounts } from "./tally.ts";
-import { quick } from "./quick.ts";
+import { quick, THREE_LETTERS } from "./quick.ts";
 
 /** Takes off what a card's text carries besides its words: markup, quoting, what is struck out. */
 
@@ -84,7 +85,7 @@ const withTicked: Step = each((line) =>
       ),
 );
 
-const LETTERS_WITH_DOTS = quick(/\b(?:\p{Lu}\.){2,}/gu);
+const LETTERS_WITH_DOTS = quick(/\b(?:(?:\p{Lu}\.){2,}|(?:\p{L}\.){3,})/gu);
 /** `O.R.S. sachets`: letters with their dots are one word. */
 const withoutDots: Step = each((line) =>
   line.replace(LETTERS_WITH_DOTS, (letters) => letters.replaceAll(".", "")),
@@ -134,6 +135,12 @@ const withoutQuoted: Step = (lines) => {
   return lines.map((l) => (QUOTED.test(l) ? (isRead ? l.replace(QUOTED, "") : "") : l));
 };
 
+/** A card that is quoted from its first line to its last. */
+const unquoted: Step = (lines) =>
+  lines.every((l) => l.trim() === "" || QUOTED.test(l))
+    ? lines.map((l) => l.replace(QUOTED, ""))
+    : [...lines];
+
 const TIMES_LAST = quick(/(?<=[\p{L}\d)])\s?\*\s?(\d{1,4})\s*$/u);
 /** `2INX4.1YD` → `2IN x 4.1YD`, `40 X40 X56 IN`, `8 Xx`: a sign glued to its numbers, or seen twice. */
 const withoutGlue: Step = each((line) =>
@@ -146,13 +153,15 @@ const withoutGlue: Step = each((line) =>
     .replace(/(\d\s*)xx(?=\s)/gi, "$1x")
     // "SHEARS*2", last on a label.
     .replace(TIMES_LAST, ", $1 pcs")
+    // "10*10": a computer's sign for times.
+    .replace(/(?<=\d(?:\s?(?:in|mm|cm|m|ft|yd|"))?)\s?\*\s?(?=\d)/gi, " x ")
     // "7,5 x 7,5": no two lists of numbers.
-    .replace(/(\d),(\d{1,2}\s?[x×]\s?\d+),(\d{1,2})(?!\d)/g, "$1.$2.$3"),
+    .replace(/(\d),(\d{1,2}\s?[xX×]\s?\d+),(\d{1,2})(?!\d)/g, "$1.$2.$3"),
 );
 
 /** `[12/10, 19:04] Tom: 2 cold packs`: a message, without when and by whom; a question asks, and lists nothing. */
 const MESSAGE =
-  /^(?:\[?\d{1,4}[/.-]\d{1,2}(?:[/.-]\d{2,4})?,?\s+|\[)\d{1,2}[:.]\d{2}(?::\d{2})?(?:\s?[ap]m)?\]?\s*(?:[-–]\s*)?[^:\d]{1,40}:\s*/i;
+  /^\s*(?:\[?\d{1,4}[/.-]\d{1,2}(?:[/.-]\d{2,4})?,?\s+|\[)\d{1,2}[:.]\d{2}(?::\d{2})?(?:\s?[ap]m)?\]?\s*(?:[-–]\s*)?[^:\d]{1,40}:\s*/i;
 const withoutSender: Step = each((line) => {
   if (!MESSAGE.test(line)) return line;
   const said = line.replace(MESSAGE, "");
@@ -176,6 +185,25 @@ const withoutSpeakers: Step = (lines) => {
     const said = l.replace(SPEAKER, "");
     return said === l || listsSomething(said) ? said : "";
   });
+};
+
+/** "4 eye pads;", "2 whistles.": one mark at the end of a line, none of its kind within it. */
+const END_MARK = quick(
+  /^(?:[^;]*[\p{L}\d)"”″];|[^,]*[\p{L}\d)"”″],|(?!.*\b(?:is|are|was|were|has|have|had|need|check|keep)\b)(?:(?![.!?]\s).)*[\p{L}\d)"”″](?<!\d\s?\p{L}{1,4})\.)\s*$/iu,
+);
+/** Longer lines are sentences. */
+const LONGEST_LISTED = 100;
+/** So many of a card's lines must end in one; in a card of fewer lines it is chance. */
+const SHARE_MARKED = 0.6;
+const FEWEST_MARKED = 3;
+/** A list each line of which ends in a mark, as a law's schedule: without the marks, which part nothing. */
+const withoutEndMarks: Step = (lines) => {
+  const written = lines.filter((l) => THREE_LETTERS.test(l));
+  const isMarked = (l: string) => l.length <= LONGEST_LISTED && END_MARK.test(l);
+  const marked = written.filter(isMarked).length;
+  return marked >= FEWEST_MARKED && marked >= SHARE_MARKED * written.length
+    ? lines.map((l) => (isMarked(l) ? l.trimEnd().slice(0, -1) : l))
+    : [...lines];
 };
 
 /** Shorter lines were not broken by a page's edge. */
@@ -234,11 +262,14 @@ const withoutWraps: Step = (lines) => {
 };
 
 const STEPS: readonly Step[] = [
-  withoutSender,
-  withoutTimes,
-  withoutWeights,
+  unquoted,
   objectsAsList,
   fieldsAsList,
+  withoutTags,
+  withoutSender,
+  withoutEndMarks,
+  withoutTimes,
+  withoutWeights,
   withoutSpeakers,
   withoutDots,
   withMarks,
@@ -251,7 +282,6 @@ const STEPS: readonly Step[] = [
   withoutDataQuotes,
   withoutQuotes,
   withoutGlue,
-  withoutTags,
   withoutCommands,
   countsBesideNames,
   withoutQuoted,
@@ -279,7 +309,6 @@ export const saysOpenIsMissing = (text: string): boolean =>
     text,
   );
 
-export const LINE_END = /\r\n|\n|\r/;
 /** The lines of a card without markup. Same number of lines, in the same places. */
 export const cleanLines = (text: string): string[] =>
   STEPS.reduce((lines, step) => step(lines), text.split(LINE_END));

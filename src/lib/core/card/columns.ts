@@ -2,6 +2,7 @@ import Papa from "papaparse";
 import type { ColumnRole } from "./columnRole.ts";
 import { roleOf } from "./headingRoles.ts";
 import { blockAround } from "./layout.ts";
+import { closedUp, LINE_END, plainSigns } from "./plainSigns.ts";
 import { THREE_LETTERS } from "./quick.ts";
 
 /** A delimited file as a table, with what its columns seem to be. */
@@ -27,11 +28,13 @@ export function guessColumns(text: string): ColumnGuess | null {
 
 /** The table of a card that a line lies in, with the text above and below it; null: it lies in none. */
 export function columnsOfCard(
-  text: string,
+  written: string,
   line: number,
 ): { guess: ColumnGuess; around: readonly [above: string, below: string] } | null {
-  const lines = text.split(/\r\n|\n|\r/);
-  const block = blockAround(lines, line - 1);
+  const { text, lineOf } = closedUp(plainSigns(written));
+  const lines = text.split(LINE_END);
+  const at = lineOf === null ? line - 1 : lines.findIndex((_, i) => lineOf(i + 1) === line);
+  const block = at < 0 ? null : blockAround(lines, at);
   if (!block) return null;
   const { rows, from, to } = block;
   const named = rows[0]!.map(roleOf);

@@ -53,5 +53,7 @@ export const namesItem = rememberingFor(
   LONGEST_KEPT,
 );
 
-/** "54 ESSENTIALS: everything for …" */
-export const PRAISE = quick(/^\W*\d*\s*\p{Lu}[\p{Lu} -]{5,}:\s+\S/u);
+/** "54 ESSENTIALS: everything for …", "COMPLETE - everything a coach needs" */
+export const PRAISE = quick(
+  /^\W*\d*\s*\p{Lu}[\p{Lu} -]{5,}(?::\s+\S|\s+[-–—]\s+(?:\p{Ll}[\p{L}'’-]*[,]?\s+){3})/u,
+);

@@ -47,7 +47,7 @@ export const listsSomething = (said: string): boolean => !/\?\s*$/.test(said) ||
 const HALF_DAY = 12 * 60;
 /** "14:03 - Jo: plasters 40", line after line: without when, and by whom. A question asks, and lists nothing. */
 export function withoutTimes(lines: readonly string[]): string[] {
-  const said = lines.map(saidAt);
+  const said = lines.map((line) => saidAt(line.trimStart()));
   const told = said.filter((s) => s !== null);
   const isTold =
     told.length >= FEWEST &&

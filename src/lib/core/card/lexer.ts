@@ -74,7 +74,7 @@ const FLUID_OUNCE_ML = 29.5735;
 
 /** Multiplication, also spoken: "four by four inch". */
 const TIMES = quick(
-  /^(?:[×✕✖*]|[xX](?![\p{L}])|times(?=\s+(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twenty|thirty|fifty|a\s+hundred))|by(?=\s+(?:\d|[a-z]+\s*(?:-\s*)?(?:inch|cm|mm|m\b|foot|feet|yard|and|point|by)|(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|a hundred)\b)))/u,
+  /^(?:[×✕✖*]|[xX](?![\p{L}])|times(?=\s+(?:\d|one|two|three|four|five|six|seven|eight|nine|ten|twenty|thirty|fifty|a\s+hundred))|by(?=\s+(?:\d|[a-z]+\s*(?:-\s*)?(?:inch|cm|mm|m\b|foot|feet|yard|and|point|by)|(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|thirteen|fourteen|fifteen|sixteen|seventeen|eighteen|nineteen|twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety|a hundred)\b)))/iu,
 );
 
 const SHORTENED =
@@ -164,7 +164,7 @@ const STEPS: readonly Step[] = [
     );
   },
   function times(text) {
-    const m = /^[×✕✖*xXbt]/.test(text) ? TIMES.exec(text) : null;
+    const m = /^[×✕✖*xXbtBT]/.test(text) ? TIMES.exec(text) : null;
     return m && { length: m[0].length, token: { kind: "times" } };
   },
   function spoken(text) {

@@ -83,8 +83,8 @@ const IN_TEXT: readonly NoteRule[] = [
   {
     name: "praise",
     example: "54 ESSENTIALS: everything for the family",
-    says: ({ text, match, headNamesItem }) =>
-      PRAISE.test(text) && !(isSure(match) && headNamesItem),
+    says: ({ text, match, headNamesItem, style }) =>
+      !style.capitals && PRAISE.test(text) && !(isSure(match) && headNamesItem),
   },
   {
     name: "a whole line in brackets",

@@ -21,7 +21,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     name: "with, shortened",
     example: ["tweezers c/w magnifier", "tweezers with magnifier"],
     holds: ["w ", "w\t", "w."],
-    pattern: /\b(?:c\/w|cw|w\.|w)\s+(?=\p{Ll}{3})/gu,
+    pattern: /\b(?:[Cc]\/[Ww]\s+(?=\p{L}{3})|(?:cw|w\.|w)\s+(?=\p{Ll}{3}))/gu,
     read: "with ",
   },
   {
@@ -65,7 +65,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     name: "first aid, shortened",
     example: ["F/A dressing", "first aid dressing"],
     holds: "f/a",
-    pattern: /\bF\/A\b/g,
+    pattern: /\bF\/A\b/gi,
     read: "first aid",
   },
   {

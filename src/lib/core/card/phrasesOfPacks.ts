@@ -248,7 +248,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     name: "packs and what one holds, glued",
     example: ["2 BX100 plasters", "2 box of 100 plasters"],
     holds: ["bx", "pk", "bg", "cs", "ct", "tb"],
-    pattern: /\b(\d{1,3})\s+(BX|PK|PKT|BG|CS|CT|TB)\s?(\d{1,4})\b/g,
+    pattern: /\b(\d{1,3})\s+(BX|PK|PKT|BG|CS|CT|TB)\s?(\d{1,4})\b/gi,
     read: (_, n, pack, holds) => `${n} ${pack === "BX" ? "box" : "pack"} of ${holds}`,
   },
   {

@@ -126,7 +126,11 @@ export const PACK_SIZES: readonly {
     pattern:
       /\b(\d{1,4})\s*(?:-|\s)?\s*(?:per|in\s+(?:an?|the|each)|to\s+(?:an?|the|each)|\/)\s*(?:unit|pack|pk|packet|bx|btl|box|card|blister|strip|sht|sheet|bag|carton|set|tin|tub|sleeve|wallet|sachet|bundle|envelope|pg|pkg|pkt|package)\b/i,
   },
-  { name: "by an s", example: ["wipes 10's", 10], pattern: /\b(\d{1,3})['’]?s\b/ },
+  {
+    name: "by an s",
+    example: ["wipes 10's", 10],
+    pattern: /\b(\d{1,3})(?:['’]?s|['’]S|S(?=\)))\b/,
+  },
   {
     name: "by a large S, behind a comma",
     example: ["WIPES, 10S STERILE", 10],

@@ -6,7 +6,7 @@ import { quick } from "./quick.ts";
 
 const LEADER_TO_PLACE = quick(/^(.*\p{L}.*?)\s*\.{4,}\s*([^\d]*)$/u);
 const LEADER_TO_COUNT = quick(
-  /^(.*\p{L}.*?)\s*\.{4,}\s*(\d{1,4}(?:\s*[x×]\s*\d{1,4})?(?:\s*\p{L}+\.?)?)\s*(?:\[[^\]]*\]\W*)?$/u,
+  /^(.*\p{L}.*?)\s*\.{4,}\s*(\d{1,4}(?:\s*[xX×]\s*\d{1,4})?(?:\s*\p{L}+\.?)?)\s*(?:\[[^\]]*\]\W*)?$/u,
 );
 const YEAR_APART = quick(/(?<=\p{L}.*\S)(?:\s{2,}|\s*\.{4,}\s*)20[2-4]\d$/u);
 /** A line that is no row of a table: its list mark, and the count that a dot leader points at. */
@@ -63,7 +63,7 @@ function withoutPrices(text: string): string {
 const DASH_LAST = quick(/^(.*\p{L}\)?)\s+([-–—])\s*$/u);
 
 /** "3", "2 x 20"; a year is no count. */
-const COUNT = /^(?!(?:19|20)\d\d$)\d{1,4}(?:\s*[x×]\s*\d{1,4})?$/;
+const COUNT = /^(?!(?:19|20)\d\d$)\d{1,4}(?:\s*[xX×]\s*\d{1,4})?$/;
 
 const NAME_WITH_NUMBER = quick(/\p{L}.*\d/u);
 /**
@@ -75,7 +75,7 @@ function countApart(text: string): readonly [string, string] | null {
   const none = DASH_LAST.exec(text);
   if (none) return [none[1]!, none[2]!];
   const [, named, gap, count] =
-    /^(.*[^\s:])(\s{2,}|\t|:\s+|\s+[-–=]\s+)(\d[\dx×\s]*)$/.exec(text) ?? [];
+    /^(.*[^\s:])(\s{2,}|\t|:\s+|\s+[-–=]\s+)(\d[\dxX×\s]*)$/.exec(text) ?? [];
   if (named === undefined || count === undefined || !COUNT.test(count)) return null;
   if (!NAME_WITH_NUMBER.test(named) || /^\d|(?:\s{2,}|,\s*)\d{1,4}$|\s\+\s/.test(named))
     return null;

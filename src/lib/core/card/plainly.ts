@@ -133,11 +133,11 @@ const SIZE_IN =
   /\d+(?:[.,]\d+)?\s*(?:mm|cm|m)?\s*[x×]\s*\d+(?:[.,]\d+)?\s*(?:mm|cm|m)?|\d+(?:[.,]\d+)?\s*(?:mm|cm|m)\b/i;
 const WORDS_FIRST = quick(/^[\p{L} '-]*\p{L}/u);
 const TWO_LANGUAGES = quick(
-  /^(\W*\d*\s*(?:[x×]\s*|(?:prs?|pks?|pkts?|pcs|ds|st|bx|rll?)\.?\s+)?)(\p{L}[^/]*?)\s\/\s(\p{L}[^/]*)$/u,
+  /^(\W*\d*\s*(?:[x×]\s*|(?:prs?|pks?|pkts?|pcs|ds|st|bx|rll?)\.?\s+)?)(\p{L}[^/]*?)\s\/\s(\p{L}[^/]*)$/iu,
 );
 /** "1 ds", "4 st": a box and pieces, cut short in Dutch and Swedish. */
-const BOX_ABROAD = /(?<=\d\s*)ds\.?(?=\s)/;
-const PIECES_ABROAD = /(?<=\d\s*)st\.?(?=\s)/;
+const BOX_ABROAD = /(?<=\d\s*)ds\.?(?=\s)/i;
+const PIECES_ABROAD = /(?<=\d\s*)st\.?(?=\s)/i;
 const PACK_IN_BRACKETS = /\(\d{1,4}\)/;
 /** "10 gasas estériles / sterile gauzes": two languages; the side that is known is read, with the count before both. */
 function oneLanguage(row: CardRow, knows: (text: string) => boolean): CardRow {
@@ -221,10 +221,11 @@ const eachNamed = (
     ? parts.map((text) => ({ ...row, text }))
     : [row];
 
+const ACROSS = /(?<=\S)(?:\s{3,}|\t)(?=\S)/;
 /** "Plasters 40          Eye pads 2": several side by side, each named and counted. */
 function eachAcross(row: CardRow, names: (text: string) => boolean): CardRow[] {
-  if (row.inTable || !/\S\s{3,}\S/.test(row.text)) return [row];
-  return eachNamed(row, row.text.split(/\s{3,}/), names);
+  if (row.inTable || !ACROSS.test(row.text)) return [row];
+  return eachNamed(row, row.text.split(ACROSS), names);
 }
 
 /** "shears x1 marker x1": a count with its sign ends each. */

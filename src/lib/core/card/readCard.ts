@@ -3,7 +3,7 @@ import { asOnCard, inEnglish, isFromAbroad } from "./abroad.ts";
 import { listsUsed, speaksOfAbsence, speaksOfWant } from "./absence.ts";
 import { keptInPlace, quotedAsCells } from "./cells.ts";
 import { claimOf } from "./claim.ts";
-import { cleanLines, LINE_END, saysOpenIsMissing, untickedLines } from "./cleanLines.ts";
+import { cleanLines, saysOpenIsMissing, untickedLines } from "./cleanLines.ts";
 import { draftOf, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
 import { entryOf, type CardEntry } from "./entry.ts";
 import type { CardRow } from "./cardRow.ts";
@@ -14,6 +14,7 @@ import { isHeading } from "./headings.ts";
 import { isNote } from "./notes.ts";
 import type { Reading } from "./quantity.ts";
 import { plainly } from "./plainly.ts";
+import { closedUp, LINE_END, plainSigns } from "./plainSigns.ts";
 import { repairText } from "./repairText.ts";
 import { isOfTheKindBefore, type Segment } from "./segments.ts";
 import { strokesAsCells } from "./strokes.ts";
@@ -47,10 +48,23 @@ const NO_LINES: ReadonlySet<number> = new Set();
  * Lines longer than LONGEST_LINE and beyond MOST_LINES are not read.
  */
 export function readCard(
-  text: string,
+  written: string,
   vocabulary: Vocabulary,
   habits: Habits = NO_HABITS,
 ): CardReading {
+  const { text, lineOf } = closedUp(plainSigns(written));
+  const reading = readLines(text, vocabulary, habits);
+  if (lineOf === null) return reading;
+  const { columnsUnclearAt: at } = reading;
+  return {
+    ...reading,
+    entries: reading.entries.map((entry) => ({ ...entry, source: lineOf(entry.source) })),
+    columnsUnclearAt: at === null ? null : lineOf(at),
+  };
+}
+
+/** @param text in plain signs, without blank lines between all its lines */
+function readLines(text: string, vocabulary: Vocabulary, habits: Habits): CardReading {
   const names = (text: string) => namesItem(text, vocabulary);
   const knows = (text: string) => knowsAny(text, vocabulary);
   const { rows: laidOut, isAbroad } = rowsOf(text, vocabulary, habits);
@@ -164,10 +178,14 @@ const unclearIn = (rows: readonly CardRow[]): number | null =>
 
 /** `columnsUnclearAt` of a card's reading, in a third of the time that reading all of it takes. */
 export const columnsUnclearAt = (
-  text: string,
+  written: string,
   vocabulary: Vocabulary,
   habits: Habits = NO_HABITS,
-): number | null => unclearIn(rowsOf(text, vocabulary, habits).rows);
+): number | null => {
+  const { text, lineOf } = closedUp(plainSigns(written));
+  const at = unclearIn(rowsOf(text, vocabulary, habits).rows);
+  return at === null || lineOf === null ? at : lineOf(at);
+};
 
 /** "11 items" over eleven rows of more pieces counts the rows, and claims no number of pieces. */
 function piecesOf(
