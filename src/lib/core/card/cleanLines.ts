@@ -11,7 +11,14 @@ import { receiptCounts } from "./receipt.ts";
 import { roundsAsCounts } from "./rounds.ts";
 import { withoutWeights } from "./weighed.ts";
 import { talliesAsCounts } from "./tally.ts";
-import { quick, THREE_LETTERS } from "./quick.ts";
+import {
+  marksAsList,
+  withoutBlanks,
+  withoutEndMarks,
+  withoutInitials,
+  withoutLots,
+} from "./lineEdges.ts";
+import { quick } from "./quick.ts";
 
 /** Takes off what a card's text carries besides its words: markup, quoting, what is struck out. */
 
@@ -187,25 +194,6 @@ const withoutSpeakers: Step = (lines) => {
   });
 };
 
-/** "4 eye pads;", "2 whistles.": one mark at the end of a line, none of its kind within it. */
-const END_MARK = quick(
-  /^(?:[^;]*[\p{L}\d)"”″];|[^,]*[\p{L}\d)"”″],|(?!.*\b(?:is|are|was|were|has|have|had|need|check|keep)\b)(?:(?![.!?]\s).)*[\p{L}\d)"”″](?<!\d\s?\p{L}{1,4})\.)\s*$/iu,
-);
-/** Longer lines are sentences. */
-const LONGEST_LISTED = 100;
-/** So many of a card's lines must end in one; in a card of fewer lines it is chance. */
-const SHARE_MARKED = 0.6;
-const FEWEST_MARKED = 3;
-/** A list each line of which ends in a mark, as a law's schedule: without the marks, which part nothing. */
-const withoutEndMarks: Step = (lines) => {
-  const written = lines.filter((l) => THREE_LETTERS.test(l));
-  const isMarked = (l: string) => l.length <= LONGEST_LISTED && END_MARK.test(l);
-  const marked = written.filter(isMarked).length;
-  return marked >= FEWEST_MARKED && marked >= SHARE_MARKED * written.length
-    ? lines.map((l) => (isMarked(l) ? l.trimEnd().slice(0, -1) : l))
-    : [...lines];
-};
-
 /** Shorter lines were not broken by a page's edge. */
 const LONG_LINE = 50;
 /** "…, and two" over "triangular bandages, …": what a count at the end counts, up to the next comma, "and" or full stop. */
@@ -267,6 +255,10 @@ const STEPS: readonly Step[] = [
   fieldsAsList,
   withoutTags,
   withoutSender,
+  marksAsList,
+  withoutBlanks,
+  withoutInitials,
+  withoutLots,
   withoutEndMarks,
   withoutTimes,
   withoutWeights,

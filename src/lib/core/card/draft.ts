@@ -31,7 +31,7 @@ const saidBy = rememberingFor(
   (text: string, vocabulary: Vocabulary): Omit<Draft, "row"> => {
     const segments = text.trim() === "" ? [] : segmentsOf(text, vocabulary);
     const whole = readQuantity(lex(text));
-    const head = PRAISE.test(text) ? text.slice(0, text.indexOf(":")) : "";
+    const head = PRAISE.test(text) ? text.split(/:|\s[-–—]\s/)[0]! : "";
     const headNamesItem = head !== "" && isSure(matchType(head, vocabulary));
     return { segments, whole, match: matchType(whole.noun, vocabulary), headNamesItem };
   },

@@ -92,21 +92,39 @@ export function withoutRunningNumbers(rows: readonly CardRow[]): CardRow[] {
   return [LABELLED, SECTION, NUMBERED].reduce<CardRow[]>(withoutNumbers, [...rows]);
 }
 
+/** "(1) ", "1 - ", "No. 1 ": a number set off by a sign or a word. */
+const SET_OFF = quick(/^(?:\(\d|\d+\s*[.:)/|–-]|\d+\s+[-–/|]|\p{L})/u);
+/** From 1 up by one over so many lines, no count does. */
+const FEWEST_NUMBERED = 5;
+const isNumbering = (leads: readonly RegExpExecArray[]): boolean =>
+  leads.length >= FEWEST_NUMBERED &&
+  Number(leads[0]![1]) === 1 &&
+  leads.every((lead) => SET_OFF.test(lead[0]));
+
+/** Headings and remarks that may stand between two numbered lines. */
+const MOST_BETWEEN = 2;
+
 function withoutNumbers(rows: CardRow[], lead: RegExp): CardRow[] {
   const leads = rows.map((r) => (r.inTable ? null : lead.exec(r.text)));
   const value = (i: number) => (leads[i] ? Number(leads[i][1]) : null);
   const follows = (a: number, b: number) => b === a + 1 || (a >= ARTICLE_FROM && b > a);
+  /** The next line whose number follows the one at `i`; null: there is none near. */
+  const nextTo = (i: number): number | null => {
+    for (let k = i + 1; k < rows.length && k <= i + 1 + MOST_BETWEEN; k++)
+      if (value(k) !== null) return follows(value(i)!, value(k)!) ? k : null;
+    return null;
+  };
   const read = [...rows];
   for (let from = 0; from < rows.length; from++) {
     if (value(from) === null) continue;
-    let to = from;
-    while (to + 1 < rows.length && value(to + 1) !== null && follows(value(to)!, value(to + 1)!))
-      to++;
-    const rests = rows.slice(from, to + 1).map((r, k) => r.text.slice(leads[from + k]![0].length));
-    const counted = rests.filter((rest, k) => /\d/.test(rest) || rows[from + k]!.quantity !== null);
-    if (rests.length >= FEWEST && counted.length >= MOST_OF_THEM * rests.length)
-      rests.forEach((text, k) => (read[from + k] = { ...rows[from + k]!, text, bullet: true }));
-    from = to;
+    const run = [from];
+    for (let next = nextTo(from); next !== null; next = nextTo(next)) run.push(next);
+    const rests = run.map((i) => rows[i]!.text.slice(leads[i]![0].length));
+    const counted = rests.filter((rest, k) => /\d/.test(rest) || rows[run[k]!]!.quantity !== null);
+    const isList = run.length >= FEWEST && counted.length >= MOST_OF_THEM * run.length;
+    if (isList || isNumbering(run.map((i) => leads[i]!)))
+      run.forEach((i, k) => (read[i] = { ...rows[i]!, text: rests[k]!, bullet: true }));
+    from = run.at(-1)!;
   }
   return read;
 }

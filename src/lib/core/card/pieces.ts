@@ -155,7 +155,7 @@ export const PACK_SIZES: readonly {
   {
     name: "a pack by what it holds, last",
     example: ["WIPES 10PK", 10],
-    pattern: /\b(\d{1,4})\s?(?:pk|pkt|pack)\s*$/i,
+    pattern: /\b(\d{1,4})\s?(?:pk|pkt|pack|box|bx)\s*$/i,
   },
   {
     name: "a pack glued to its size",

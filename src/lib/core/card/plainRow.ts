@@ -49,14 +49,21 @@ export function plainRow(line: string, source: number): CardRow {
   const unpriced = withoutPrices(named);
   const row = { source, text: unpriced, quantity, inTable: false, bullet, indent };
   // "GLOVE M BX100     1    7.99": without its price the count stands last.
-  const behind = quantity === null && unpriced !== named ? countApart(unpriced.trimEnd()) : null;
-  return behind ? { ...row, text: behind[0], quantity: inOurWords(behind[1]) } : row;
+  return unpriced === named ? row : withCountApart(row);
 }
 
-/** "eye pads 5 - dated 2026": the dash before what is taken out goes with it, and stands for no count. */
+/** "eye pads 5 - dated 2026": the dash before what is taken out goes with it, and stands for no count; so do brackets round it. */
 function withoutPrices(text: string): string {
   const left = stripPrices(text);
-  return left === text ? text : left.replace(/\s+[-–—]\s*$/, " ");
+  return left === text
+    ? text
+    : left.replace(/[([]\s*[\])]/g, " ").replace(/(?:\s+[-–—]|\s*[,;])?\s*$/, "");
+}
+
+/** A row with the count that stands apart behind its name, where it has none yet. */
+export function withCountApart(row: CardRow): CardRow {
+  const counted = row.quantity === null && !row.inTable ? countApart(row.text.trimEnd()) : null;
+  return counted ? { ...row, text: counted[0], quantity: inOurWords(counted[1]) } : row;
 }
 
 /** "eye pads –": a dash in the place of the count. */

@@ -1,6 +1,7 @@
 import type { CardRow } from "./cardRow.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { PACKS, valueOf } from "./phrase.ts";
+import { withCountApart } from "./plainRow.ts";
 import { PLACE_WORDS } from "./placeWords.ts";
 import { SIZED } from "./sized.ts";
 import { quick, THREE_LETTERS } from "./quick.ts";
@@ -30,7 +31,7 @@ const HOW =
 const MONTH =
   "(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)(?:[a-z]*\\.?)(?:\\s+'?(?:\\d{4}|\\d{2}))?";
 const DAY = "(?:on\\s+)?(?:mon|tues?|wed(?:nes)?|thu(?:rs)?|fri|sat(?:ur)?|sun)(?:day)?s?";
-const DATE = `(?:(?:\\d{1,2}[./-]){0,2}(?:20)?\\d\\d|20\\d\\d-\\d\\d(?:-\\d\\d)?|(?:\\d{1,2}(?:st|nd|rd|th)?\\s+)?${MONTH}|${DAY}|soon|(?:last|next|this)\\s+\\p{L}+|today|yesterday)`;
+const DATE = `(?:(?:\\d{1,2}[./-]){0,2}(?:20)?\\d\\d|20\\d\\d-\\d\\d(?:-\\d\\d)?|(?:\\d{1,2}(?:st|nd|rd|th)?\\s+)?${MONTH}|${DAY}|soon|(?:last|next|this)\\s+\\p{L}+|today|yesterday|(?:in\\s+)?(?:the\\s+)?(?:spring|summer|autumn|fall|winter))`;
 const PLACE =
   "(?:in|on|by|at|under|behind|beside|near|inside|next\\s+to)\\s+(?:the|its|their|an?)\\s+(?:\\p{L}+\\s+){0,2}\\p{L}+";
 /** Said in figures it is counted, in words it may be. */
@@ -221,6 +222,12 @@ export const REMARK_FORMS: readonly RemarkForm[] = [
     "belongs?\\s+to\\s+.+|property\\s+of\\s+.+|not\\s+(?:ours|mine)",
   ),
   form(
+    "the part of the bag that it lies in",
+    "lid pocket",
+    "there",
+    "(?:in\\s+)?(?:the\\s+)?(?:(?:top|bottom|front|back|side|left|right|inner|outer|main|lid|mesh|zip|first|second|lower|upper|red|blue|green|yellow|black|orange|white|small|big|large)\\s+){1,2}(?:pocket|pouch|tray|shelf|flap|compartment|drawer|section|layer|side|lid)s?",
+  ),
+  form(
     "where it lies",
     "in the red pouch",
     "there",
@@ -269,7 +276,7 @@ function saidBy(parts: readonly string[], count: number | null): Told | null {
   return (["some", "gone"] as const).find((t) => said.includes(t)) ?? "there";
 }
 
-const GAP = /\s*[:;,]\s+|\s+[-–—]\s+/g;
+const GAP = /\s*[:;,]\s+|\s+(?:[-–—]|\/\/)\s+/g;
 const IN_BRACKETS = /^(.*[^\s(])\s*\(([^()]+)\)\s*[.!]*$/;
 const COUNT = quick(
   new RegExp(
@@ -297,13 +304,15 @@ const LONGEST = 120;
  */
 export function withoutRemark(row: CardRow, names: (text: string) => boolean): CardRow {
   if (row.text.length > LONGEST) return row;
+  const plain = withoutComment(row, names);
+  if (plain !== row) return plain;
   for (const [before, remarks] of splitsOf(row.text)) {
     const parts = THREE_LETTERS.test(before) ? partsOf(remarks) : null;
     if (parts === null) continue;
     const count = row.quantity === null ? countOf(before) : Number.parseInt(row.quantity);
     const says = saidBy(parts, count);
     if (says === null) continue;
-    if (says !== "gone") return { ...row, text: before };
+    if (says !== "gone") return withCountApart({ ...row, text: before });
     return names(before) && !SEVERAL.test(before)
       ? { ...row, text: before, quantity: "none" }
       : row;
@@ -318,6 +327,12 @@ const SAID_BEHIND = quick(
     "iu",
   ),
 );
+/** "2 wipes  // a spare set": set off as a program's comment is. */
+const COMMENT = quick(/^(.*\p{L}.*\S)\s+(?:\/\/|#)\s+(\D*\p{L}\D*)$/u);
+function withoutComment(row: CardRow, names: (text: string) => boolean): CardRow {
+  const m = /\/\/|#/.test(row.text) ? COMMENT.exec(row.text) : null;
+  return m && !names(m[2]!) ? withCountApart({ ...row, text: m[1]! }) : row;
+}
 /** What is said behind a count may tell the kind, and stands with the name then. */
 function withNameFirst(row: CardRow, names: (text: string) => boolean): CardRow {
   const m = SAID_BEHIND.exec(row.text);
@@ -326,9 +341,15 @@ function withNameFirst(row: CardRow, names: (text: string) => boolean): CardRow 
   return { ...row, text: `${m[1]!} (${m[4]!.trim()})${m[2]!}${m[3]!}` };
 }
 
+/** "plasters, 2 rolls NEW", "eye pads 4 ok": said right behind the count. */
+const STATE_LAST =
+  /^(.*(?:\d|\d\s?(?:pcs|rolls?|packs?|box(?:es)?|tubes?|tablets|pairs?|prs?|of\s\d+)|\btwo|three|four|five|six|nine|ten))\)?\s+(new|ok)$/i;
+
 /** Each way to part a text into what comes first and what is said behind it, the longest remarks first. */
 function* splitsOf(text: string): Generator<readonly [string, string]> {
   const bracketed = IN_BRACKETS.exec(text);
+  const state = STATE_LAST.exec(text);
+  if (state) yield [state[1]!, state[2]!];
   for (const gap of text.matchAll(GAP)) {
     const behind = text.slice(gap.index + gap[0].length);
     if (behind !== "") yield [text.slice(0, gap.index), behind];

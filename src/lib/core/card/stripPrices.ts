@@ -18,11 +18,11 @@ export function stripPrices(text: string): string {
       // "@ 0.45": what one costs.
       .replace(/\s@\s*\d+[.,]\d{2}(?![\d.,])/g, " ")
       .replace(
-        /(?<=\s|^)(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?\s+20\d\d(?!\d)/gi,
+        /\b(?:exp(?:iry|ires?|\.)?|use by|best before|bbe?|dated?|tested|checked|charged|serviced|opened|replaced|renewed|changed|restocked|refilled|lot|batch)\s*(?:date|(?:at|in|by)?\s*[a-z]+)?\s*[:.]?\s*(?:end\s+)?(?:\d{1,4}[-/.]\d{1,4}(?:[-/.]\d{1,4})?|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?\s*\d{2,4})/gi,
         " ",
       )
       .replace(
-        /\b(?:exp(?:iry|ires?|\.)?|use by|best before|bbe?|dated?|tested|checked|charged|serviced|opened|replaced|renewed|changed|restocked|refilled|lot|batch)\s*(?:date|(?:at|in|by)?\s*[a-z]+)?\s*[:.]?\s*(?:end\s+)?(?:\d{1,4}[-/.]\d{1,4}(?:[-/.]\d{1,4})?|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?\s*\d{2,4})/gi,
+        /(?<=\s|^)(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?\s+20\d\d(?!\d)/gi,
         " ",
       )
       .replace(
@@ -42,15 +42,24 @@ export function stripPrices(text: string): string {
         /\b(?:bought|since|from|of|made|packed|dated|in)\s+(?:19|20)\d\d\b(?![-/.\d])/gi,
         " ",
       )
+      .replace(
+        /(?:\b(?:ref|sku|item|part|art|cat|code|stock)\.?\s*(?:no\.?|number|#|code)?\s*[:#]\s*)[\w-]*\d[\w-]*/gi,
+        " ",
+      )
+      // "[ref 123-456]"
+      .replace(/[[(]?\bref\.?\s+(?=[A-Z]{0,4}-?\d)[A-Z\d-]{4,}[\])]?/gi, " ")
+      // A bar code's number.
+      .replace(/(?<![\d.,])\d{12,14}(?![\d.,])/g, " ")
+      // "12/05/26": a year of this century's twenties or thirties ends it.
+      .replace(
+        /(?<![\d/.-])(?:0?[1-9]|[12]\d|3[01])[/.](?:0?[1-9]|1[0-2])[/.](?:20)?[23]\d(?![\d/.-])/g,
+        " ",
+      )
       .replace(/\b\d{1,2}(?:st|nd|rd|th)\b/gi, " ")
       .replace(/\b20\d\d-(?:0[1-9]|1[0-2])(?:-\d\d)?\b/g, " ")
       .replace(/\b(?:0[1-9]|1[0-2])\/20\d\d\b/g, " ")
       .replace(
         /\b(?!X\d|(?:BX|PK|PKT|BG|CS|CT)\d{1,4}\b)[A-Z]{1,5}-?\d{3,}[A-Z]?\b|\b[A-Z]{2,4}-\d{2,}\b/g,
-        " ",
-      )
-      .replace(
-        /(?:\b(?:ref|sku|item|part|art|cat|code|stock)\.?\s*(?:no\.?|number|#|code)?\s*[:#]\s*)[\w-]*\d[\w-]*/gi,
         " ",
       )
       .replace(/#\s?\d{3,}\b/g, " ")

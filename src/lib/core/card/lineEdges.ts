@@ -1,0 +1,56 @@
+import { quick, THREE_LETTERS } from "./quick.ts";
+
+/** What a list has at both edges of its lines, line after line: marks, blanks to fill, lots. It names and counts nothing. */
+
+/** So many of a card's lines must have it; in a card of fewer lines it is chance. */
+const SHARE = 0.6;
+const FEWEST = 3;
+const isHabit = (lines: readonly string[], has: (line: string) => boolean): boolean => {
+  const written = lines.filter((line) => THREE_LETTERS.test(line));
+  const having = written.filter(has).length;
+  return having >= FEWEST && having >= SHARE * written.length;
+};
+
+/** "# plasters", "o 2 wipes": no heading and no nought where every line has it. */
+const MARK = quick(/^(\s*)(?:#|o|=>|->|\/\/|\.)\s+(?=[\p{L}\d([])/u);
+/** A list with a mark that means something else elsewhere. */
+export const marksAsList = (lines: readonly string[]): string[] =>
+  isHabit(lines, (line) => MARK.test(line))
+    ? lines.map((line) => line.replace(MARK, "$1- "))
+    : [...lines];
+
+/** "tweezers ______", "2 wipes [ ] [ ]": what is to be filled in at the check; behind a colon it is somebody's name. */
+const BLANKS = quick(/(?<=[\p{L}\d)][.]?)(?:\s*_{3,}|\s+\[\s*\]|\s+[☐□])+\s*$/u);
+export const withoutBlanks = (lines: readonly string[]): string[] =>
+  isHabit(lines, (line) => BLANKS.test(line))
+    ? lines.map((line) => line.replace(BLANKS, ""))
+    : [...lines];
+
+/** "2 wipes   KO": who looked, set apart, on line after line; sizes of gloves are none. */
+const INITIALS = quick(
+  /(?<=\S)\s{2,}(?!(?:XX?L|XS|SM|LG|ML|MM|CM|EA|PK|BX|PR|OK)\b)\p{Lu}{2,3}\.?\s*$/u,
+);
+export const withoutInitials = (lines: readonly string[]): string[] =>
+  isHabit(lines, (line) => INITIALS.test(line))
+    ? lines.map((line) => line.replace(INITIALS, ""))
+    : [...lines];
+
+/** "LOT 23A117", "batch no. 0417": taken out before another language makes a pack of it. */
+const LOT =
+  /[,;]?\s*\b(?:lot|batch)\s*(?:no\.?|nr\.?|number)?\s*[:#]?\s*(?=[A-Z]{0,3}\d)[A-Z\d-]{4,}\b/gi;
+export const withoutLots = (lines: readonly string[]): string[] =>
+  lines.map((line) => (/lot|batch/i.test(line) ? line.replace(LOT, "") : line));
+
+/** "4 eye pads;", "2 whistles.": one mark at the end of a line, none of its kind within it. */
+const END_MARK = quick(
+  /^(?:[^;]*[\p{L}\d)"”″];|[^,]*[\p{L}\d)"”″],|(?!.*\b(?:is|are|was|were|has|have|had|need|check|keep)\b)(?:(?![.!?]\s).)*[\p{L}\d)"”″](?<!\d\s?\p{L}{1,4})\.)\s*$/iu,
+);
+/** Longer lines are sentences. */
+const LONGEST_LISTED = 100;
+/** A list each line of which ends in a mark, as a law's schedule: without the marks, which part nothing. */
+export function withoutEndMarks(lines: readonly string[]): string[] {
+  const isMarked = (line: string) => line.length <= LONGEST_LISTED && END_MARK.test(line);
+  return isHabit(lines, isMarked)
+    ? lines.map((line) => (isMarked(line) ? line.trimEnd().slice(0, -1) : line))
+    : [...lines];
+}
