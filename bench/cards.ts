@@ -68,6 +68,7 @@ const FOLDERS = [
   "aside-49",
   "aside-50",
   "aside-51",
+  "aside-52",
 ];
 
 function cardsByPeople() {

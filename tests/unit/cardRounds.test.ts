@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
-import { roundsAsCounts } from "../../src/lib/core/card/rounds.ts";
+import { answersBeside, roundsAsCounts } from "../../src/lib/core/card/rounds.ts";
 import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
 import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 
@@ -43,5 +43,28 @@ describe("a kit checked round by round", () => {
     expect(roundsAsCounts(two)).to.deep.equal(two);
     const short = ROWS.slice(0, 2).map((r) => r.join("   "));
     expect(roundsAsCounts(short)).to.deep.equal(short);
+  });
+});
+
+describe("a list with a column that says whether each is there", () => {
+  const LIST = [
+    "                          Present?   Exp",
+    "1 x Pocket mask           Y          --",
+    "2 x Eye pads              Y          08/27",
+    "4 x Gauze pads 10 x 10    N",
+    "2 x Glucose gel 40%       Y (1)      12/26",
+    "1 x Whistle               N - order",
+  ];
+  it("holds what is there, and as many as are said to be", () => {
+    expect(read(LIST.join("\n"))).to.deep.equal([
+      [2, "pocket-mask", 1, null],
+      [3, "eye-pad", 2, null],
+      [5, "glucose-gel", 1, null],
+    ]);
+  });
+  it("is left to the table where the names have their heading, and alone on few lines", () => {
+    const headed = ["Item                      Present?   Exp", ...LIST.slice(1)];
+    expect(answersBeside(headed)).to.deep.equal(headed);
+    expect(answersBeside(LIST.slice(0, 4))).to.deep.equal(LIST.slice(0, 4));
   });
 });

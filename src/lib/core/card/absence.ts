@@ -74,7 +74,7 @@ const WANTED: readonly RegExp[] = [
     /^\W*(?:(?:[Aa]greed|AGREED|[Aa]ctions?|ACTIONS?|TODO)\s*:\s*)?\p{Lu}\p{Ll}+\s+to\s+(?:get|buy|order|replace|restock|bring)\b/u,
   ),
   // "ok get eyewash on the way back"
-  /^\W*(?:ok(?:ay)?[,\s]+)?(?:please\s+)?(?:(?:i|we)(?:['’]?ll|\s+will)\s+|(?:can|could)\s+(?:you|we|someone)\s+|let\s+me\s+)?(?:get|buy|order|fetch|bring|pick\s+up)\b(?!\s+(?:no|code|number|ref))/i,
+  /^\W*(?:(?:ok(?:ay)?|grand|great|right|cool|fine|thanks|cheers|perfect|yes|no\s+worries|will\s+do)[,\s]+)?(?:please\s+)?(?:(?:i|we)(?:['’]?ll|\s+will)\s+|(?:can|could)\s+(?:you|we|someone)\s+|let\s+me\s+)?(?:get|buy|order|fetch|bring|pick\s+up)\b(?!\s+(?:no|code|number|ref))/i,
 ];
 export const speaksOfWant = (text: string): boolean => WANTED.some((says) => says.test(text));
 

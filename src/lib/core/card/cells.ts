@@ -98,11 +98,12 @@ export const underHeadings = (header: string) => {
     return placed.map((p) => p.join(" "));
   };
 };
+/** A bar at the end closes the line only where one opens it: "1 | Plasters | 40 |" ends in an empty cell. */
 const piped = (line: string) =>
   line.includes("|")
     ? line
         .trim()
-        .replace(/^\||\|$/g, "")
+        .replace(/^\|(.*?)\|?$/, "$1")
         .split("|")
         .map((c) => c.trim())
     : [line];

@@ -8,7 +8,7 @@ import { answersAsCounts } from "./answers.ts";
 import { numbersAsCounts } from "./listNumbers.ts";
 import { listsSomething, withoutTimes } from "./leads.ts";
 import { receiptCounts } from "./receipt.ts";
-import { roundsAsCounts } from "./rounds.ts";
+import { answersBeside, roundsAsCounts } from "./rounds.ts";
 import { withoutWeights } from "./weighed.ts";
 import { talliesAsCounts } from "./tally.ts";
 import {
@@ -34,12 +34,15 @@ const each =
 const STRUCK_TAGS = /<(del|s|strike)(?:\s[^<>]*)?>([^<>]*)<\/\1>/gi;
 /** Another thing begins behind it on the line. */
 const ENDS_WITHIN = /<br\s*\/?>(?=\s*[^\s<])|<\/(?:li|p|div)>(?=\s*<(?:li|p|div)\b[^<>]*>)/gi;
+/** Cells of a row on one line, empty ones among them. */
+const CELL_ENDS = /<\/t[dh]>\s*<t[dh](?:\s[^<>]*)?>/gi;
 /** `<li>4 &times; wipes</li>` → `4 × wipes`; a page saved or copied with its markup. */
 const withoutTags: Step = each((line) =>
   /<\/?[a-z][^<>]*>|&(?:#\d+|[a-z]+);/i.test(line)
     ? decodeHTML(
         line
           .replace(STRUCK_TAGS, "~~$2~~")
+          .replace(CELL_ENDS, "\t")
           .replace(ENDS_WITHIN, "; ")
           .replace(/<\/?[a-z][^<>]*>/gi, " "),
       ).replace(/\u00a0/g, " ")
@@ -168,7 +171,7 @@ const withoutGlue: Step = each((line) =>
 
 /** `[12/10, 19:04] Tom: 2 cold packs`: a message, without when and by whom; a question asks, and lists nothing. */
 const MESSAGE =
-  /^\s*(?:\[?\d{1,4}[/.-]\d{1,2}(?:[/.-]\d{2,4})?,?\s+|\[)\d{1,2}[:.]\d{2}(?::\d{2})?(?:\s?[ap]m)?\]?\s*(?:[-–]\s*)?[^:\d]{1,40}:\s*/i;
+  /^\s*(?:\[?\d{1,4}[/.-]\d{1,2}(?:[/.-]\d{2,4})?,?\s+|\[)\d{1,2}[:.]\d{2}(?::\d{2})?(?:\s?[ap]m)?\]?\s*(?:[-–]\s*)?[a-z+~@À-ɏ][^:]{0,39}:\s*/i;
 const withoutSender: Step = each((line) => {
   if (!MESSAGE.test(line)) return line;
   const said = line.replace(MESSAGE, "");
@@ -279,6 +282,7 @@ const STEPS: readonly Step[] = [
   withoutQuoted,
   withoutStruckOut,
   roundsAsCounts,
+  answersBeside,
   withoutCrossed,
   withTicked,
   withoutWraps,

@@ -321,24 +321,27 @@ function rememberedHeader(line: string, { columns }: Habits): Table | null {
 const isRuled = (split: Split, line: string): boolean => split === spaced && /\|.*\|/.test(line);
 
 const COUNTS_IN_WORDS = quick(new RegExp(`\\b(?:${NUMBER_WORDS})\\s+\\p{L}{3}`, "iu"));
+/** The cells of a line that may head a table by a delimiter; null: it does not. */
+function headingCells(line: string, split: Split): readonly string[] | null {
+  const cells = split(line);
+  if (cells.length < 2 || cells.length > 20 || isRuled(split, line)) return null;
+  // Tabs set cells apart, empty ones among them.
+  if (split === spaced && line.includes("\t")) return null;
+  // "I counted twelve plasters, two wipes" heads nothing.
+  return cells.some((c) => COUNTS_IN_WORDS.test(c)) ? null : cells;
+}
+
 function tableHeader(line: string, next: string): Table | null {
   for (const split of SPLITTERS) {
-    const cells = split(line);
-    if (cells.length < 2 || cells.length > 20 || isRuled(split, line)) continue;
-    // "I counted twelve plasters, two wipes" heads nothing.
-    if (cells.some((c) => COUNTS_IN_WORDS.test(c))) continue;
+    const cells = headingCells(line, split);
+    if (!cells) continue;
     const told = cells.map(roleOf);
     // "Plasters  24  pcs" is a row: beside a number no heading is guessed.
     if (!told.includes("text") && cells.some((c) => /^\d+$/.test(c.trim()))) continue;
     const roles = withText(cells, told);
-    const known = roles.filter((r) => r !== null).length;
-    const hasText = roles.includes("text");
-    if (
-      known >= 2 &&
-      hasText &&
-      known >= cells.length - 1 &&
-      (split(next).length >= 2 || next.trim() === "" || split === spaced)
-    )
+    const known = roles.filter((r, i) => r !== null || cells[i] === "").length;
+    const hasBody = split(next).length >= 2 || next.trim() === "" || split === spaced;
+    if (known >= 2 && roles.includes("text") && known >= cells.length - 1 && hasBody)
       return { split: split === spaced ? underHeadings(line) : split, roles };
   }
   return null;

@@ -513,6 +513,13 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "bandaged dressing",
   },
   {
+    name: "a big dressing, which is a large one",
+    example: ["1 big wound dressing", "1 large wound dressing"],
+    holds: "big ",
+    pattern: /\bbig\s+(?=(?:(?:wound|sterile|field|ambulance)\s+)?dressings?\b)/gi,
+    read: "large ",
+  },
+  {
     name: "a wound dressing with its bandage",
     example: ["wound dressing no. 16 w/ bandage", "bandaged dressing"],
     holds: "bandage",

@@ -7,6 +7,13 @@ const BLANK = /[\u00a0\u1680\u2000-\u200a\u202f\u205f\u3000]/g;
 /** Letters, digits and signs as wide as a Chinese one. */
 const WIDE = /[\uff01-\uff5e]/g;
 const WIDE_BY = 0xfee0;
+/** A table drawn with the signs for it: a line with two bars or more, or nothing but such signs; a tree has its branches. */
+const DRAWN = /^.*[│┃║].*[│┃║].*$|^[\s─-╬]+$/gm;
+const drawnPlainly = (line: string): string =>
+  line
+    .replace(/[│┃║]/g, "|")
+    .replace(/[─━═┄┅┈┉]/g, "-")
+    .replace(/[┌-╬]/g, "+");
 /** No Latin letter with its accent, and none of these signs: the text is as it should be. */
 const PLAIN = /^[\u0020-\u007e\t\r\n]*$/;
 
@@ -17,6 +24,7 @@ export const plainSigns = (text: string): string =>
     : text
         .replace(UNSEEN, "")
         .replace(BLANK, " ")
+        .replace(DRAWN, drawnPlainly)
         .replace(WIDE, (sign) => String.fromCharCode(sign.charCodeAt(0) - WIDE_BY))
         .normalize("NFC");
 

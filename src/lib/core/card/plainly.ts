@@ -76,7 +76,7 @@ function withoutPlace(row: CardRow, names: (text: string) => boolean): CardRow {
 
 /** "SHELF 1   plasters, 20": where things lie, set apart before them. */
 const PLACE_LABEL = new RegExp(
-  `^(?:${PLACE_WORDS}|door|lid|hook|top|bottom|front|back|left|right)\\s*(?:no\\.?\\s*)?(?:\\d{1,2}|[A-F])?(?:\\s{2,}|\\s*:\\s+|\\s+[-–]\\s+)(?=\\S)`,
+  `^(?:${PLACE_WORDS}|door|lid|hook|top|bottom|front|back|left|right)\\s*(?:no\\.?\\s*)?(?:\\d{1,2}|[A-F])?(?:\\s*\\([^()]{1,20}\\))?(?:\\s{2,}|\\s*:\\s+|\\s+[-–]\\s+)(?=\\S)`,
   "i",
 );
 /** "BLEED        TQ 2 | gauze 1": a word in capitals far before a list says what the list is for. */
@@ -100,7 +100,7 @@ const COUNTED_FIRST = quick(
   new RegExp(`^\\W*(?:(?:${NUMBER_WORDS})\\s*(?:[x×]\\s*)?|an?\\s+)\\p{L}{2}`, "iu"),
 );
 const NAMES_THEN_COUNTS = quick(
-  /^(\p{L}[^/+&]*(?:\([^)]*\))?[^/+&\d]*)\s[/+&]\s([^/+&]*?\p{L}):?\s{1,}(\d{1,3})\s*[/+&]\s*(\d{1,3})\s*$/u,
+  /^(\p{L}[^/+&]*(?:\([^)]*\))?[^/+&\d]*)\s[/+&]\s([^/+&]*?\p{L}):?(?:\s|\.{3,})+(\d{1,3})\s*[/+&]\s*(\d{1,3})\s*$/u,
 );
 /** "cas cards / pencils   3 / 2", "tweezers + magnifier: 1 + 1": names and counts each side of a sign. */
 function eachOfBoth(row: CardRow, names: (text: string) => boolean): CardRow[] {
@@ -271,7 +271,9 @@ function eachSentence(row: CardRow): CardRow[] {
   if (missing.length > 1) return missing.flatMap((text) => eachSentence({ ...row, text }));
   const sentences = row.text.split(SENTENCE_END);
   const areWhole = sentences.every((s) => s.trim().split(/\s+/).length >= SHORTEST_SENTENCE);
-  const saysMore = sentences.slice(1).some((s) => SAYS_MORE.test(s) || speaksOfAbsence(s));
+  const saysMore =
+    sentences.slice(1).some((s) => SAYS_MORE.test(s)) ||
+    (sentences.length > 1 && sentences.some(speaksOfAbsence));
   return row.text.length >= LONG_LINE || (areWhole && saysMore)
     ? sentences.map((text) => ({ ...row, text }))
     : [row];

@@ -70,6 +70,13 @@ export const REMARK_FORMS: readonly RemarkForm[] = [
     `for\\s+[^:\\d]+:\\s*${N}\\s+of\\s+(?:them|these|those)`,
     COUNTED,
   ),
+  form(
+    "what one of them is like",
+    "one fairly narrow",
+    "some",
+    `(?:one|two|the\\s+others?)\\s+(?:is\\s+|are\\s+)?(?:fairly|quite|rather|very|a\\s+bit|slightly|pretty|really)\\s+\\p{L}+(?:\\s+\\p{L}+)?`,
+    COUNTED,
+  ),
   form("where some of them are", "1 in the lid", "some", `${SOME}\\s+${PLACE}`, COUNTED),
   form(
     "how many are wanted, or to come",
