@@ -69,6 +69,7 @@ const FOLDERS = [
   "aside-50",
   "aside-51",
   "aside-52",
+  "aside-53",
 ];
 
 function cardsByPeople() {

@@ -42,6 +42,9 @@ function wordsOf(tables: readonly WordsAbroad["names"][]): Words {
 const MEASURED = quick(/\d+(?:[.,]\d+)?\s*(?:mm|cm|m|ml|cl|l|mg|g|kg)(?!\p{L})/giu);
 
 const WORD = quick(/\p{L}+/gu);
+/** "4 pcs Dreiecktücher": who writes in two languages counts in either. */
+const COUNTING =
+  /\b(?:nos?\.?|pcs?|pieces?|units?(?:\(s\))?|each|ea|off|of(?:\s+the)?|(?:in\s+)?total|in\s+all|left|remaining|here|there|qty|quantity|count)(?![a-z])/gi;
 
 /** A word of a line, without capitals and a plural's s. */
 interface Said {
@@ -178,6 +181,7 @@ function foreignIn(
   if (named.length === 0) return parts.length > 0 ? { plain, parts } : null;
   const rest = replaced(plain, parts, () => " ")
     .replace(MEASURED, " ")
+    .replace(COUNTING, " ")
     // "L", "sachet": sizes by their letter and packs are called so in many languages.
     .replace(WORD, (word) => (word.length === 1 || PACK.test(word) ? " " : word));
   return knows(rest) ? null : { plain, parts };

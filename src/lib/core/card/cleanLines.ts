@@ -17,6 +17,7 @@ import {
   withoutEndMarks,
   withoutInitials,
   withoutLots,
+  withoutPointNought,
 } from "./lineEdges.ts";
 import { quick } from "./quick.ts";
 
@@ -93,6 +94,11 @@ const withTicked: Step = each((line) =>
     : line.replace(TICKED_COUNT, (_, name: string, digit: string, gap: string, count: string) =>
         digit ? `${name}${digit}, ${count} pcs` : `${name}${gap || " "}x ${count}`,
       ),
+);
+
+/** "【Package Includes】": what a listing sets off in such brackets is a heading. */
+const withoutLenses: Step = each((line) =>
+  line.includes("【") ? line.replace(/【([^【】]*)】\s*/g, "$1: ") : line,
 );
 
 const LETTERS_WITH_DOTS = quick(/\b(?:(?:\p{Lu}\.){2,}|(?:\p{L}\.){3,})/gu);
@@ -261,11 +267,13 @@ const STEPS: readonly Step[] = [
   marksAsList,
   withoutBlanks,
   withoutInitials,
+  withoutPointNought,
   withoutLots,
   withoutEndMarks,
   withoutTimes,
   withoutWeights,
   withoutSpeakers,
+  withoutLenses,
   withoutDots,
   withMarks,
   withClausesAsList,

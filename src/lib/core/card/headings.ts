@@ -130,6 +130,18 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
       yesIf(isFirst && !row.bullet && row.quantity === null && KIT_ITSELF.test(text)),
   },
   {
+    name: "'First aid boxes': what the list is of, with no count",
+    tells: ({ row, next, counted, text }) =>
+      yesIf(
+        !counted &&
+          row.quantity === null &&
+          next !== undefined &&
+          /^(?:the\s+)?first[\s-]aid\s+(?:box(?:es)?|kits?|bags?|cupboards?|supplies|equipment)$/i.test(
+            text,
+          ),
+      ),
+  },
+  {
     name: "'KM 32 post', first of all: no word of it is known, and it has no size",
     tells: ({ isFirst, row, match, segments, style }) =>
       yesIf(

@@ -35,6 +35,13 @@ export const withoutInitials = (lines: readonly string[]): string[] =>
     ? lines.map((line) => line.replace(INITIALS, ""))
     : [...lines];
 
+/** "eye pads  4.0": a spreadsheet's whole numbers; prices have two figures behind the point. */
+const WHOLE = /(?<=\s\d{1,4})[.,]0\s*$/;
+export const withoutPointNought = (lines: readonly string[]): string[] =>
+  isHabit(lines, (line) => WHOLE.test(line))
+    ? lines.map((line) => line.replace(WHOLE, ""))
+    : [...lines];
+
 /** "LOT 23A117", "batch no. 0417": taken out before another language makes a pack of it. */
 const LOT =
   /[,;]?\s*\b(?:lot|batch)\s*(?:no\.?|nr\.?|number)?\s*[:#]?\s*(?=[A-Z]{0,3}\d)[A-Z\d-]{4,}\b/gi;

@@ -5,7 +5,7 @@ import { quick } from "./quick.ts";
 /** Lines that tell something, and list nothing: an ordered table, any rule makes a note of a line. */
 
 const NOTE_START = quick(
-  /^\W*(?:(?:subject|betreff|objet|asunto|oggetto|fwd?|re|month|week|quarter|shift)\s*:|it\s+(?:weighs|fits|comes|has|is)|weighing|notes?|remarks?|observations?|nb|n\.b|(?:annex|appendix)\s+\w{1,4}|store|keep|stored?|check(?:ed)?\s+(?:the|by|all|contents?|dates?|expiry|every|regularly|monthly|before|for)|checked|date|dated|delivery|delivered|dimensions?|weight|weighs|colou?r|made|manufactur|replace|warning|caution|important|suitable|fits|price|order|contact|www|http|tel\b|phone|email|returns?|warranty|guarantee|rating|reviews?|you may|location|appointed|next\b|see\s|do not|don't|please|always|never|use\s|in an? |if\s|call\s|super\s|best\s|ideal|perfect|great|be\s|our\s|this\s|these\s|with\s(?:over|more)|all\s|home\s*>|model|serial|lot|batch|expiry|expires?|signed?|signature|received|done\b|yours\b|(?:kind\s+|best\s+)?(?:regards|wishes)|cheers|nice\s+one|sincerely|name:|owner|prepared|packed\s+by|inspected|last\s|revision|rev\b|page|total\s|subtotal|vat|shipping|approved|meets|complies|conforms|designed|that's|thats|package\s(?:includes?|contents?)|what's\s+in|whats\s+in|contents?\s*$|(?:inhalt|inhoud|contenu|contenido|contenuto|conteúdo|innehåll|indhold|innhold|sisältö|zawartość|obsah)(?![\p{L}])[^,;:]*$|contents?\s+of\s|contents?\s*:?\s*$|includes?\s*:?\s*$|quantity|remember|refill|restock|report|for\s+(?:use|two|one|up|emergency|home|car|\d)|up\s+to|free\s|click|share|save|customers?|description|features?|size\s*:|material|packaging|sku|brand|category|availability|in\s+stock|add\s+to|buy|item\s+no|stock)\b/iu,
+  /^\W*(?:(?:subject|betreff|objet|asunto|oggetto|fwd?|re|month|week|quarter|shift|(?:warm\s+)?tips?|after-?sales?(?:\s+service)?)(?=\s*:)|it\s+(?:weighs|fits|comes|has|is)|weighing|notes?|remarks?|observations?|nb|n\.b|(?:annex|appendix)\s+\w{1,4}|store|keep|stored?|check(?:ed)?\s+(?:the|by|all|contents?|dates?|expiry|every|regularly|monthly|before|for)|checked|date|dated|delivery|delivered|dimensions?|weight|weighs|colou?r|made|manufactur|replace|warning|caution|important|suitable|fits|price|order|contact|www|http|tel\b|phone|email|returns?|warranty|guarantee|rating|reviews?|you may|location|appointed|next\b|see\s|do not|don't|please|always|never|use\s|in an? |if\s|call\s|super\s|best\s|ideal|perfect|great|be\s|our\s|this\s|these\s|with\s(?:over|more)|all\s|home\s*>|model|serial|lot|batch|expiry|expires?|signed?|signature|received|done\b|yours\b|(?:kind\s+|best\s+)?(?:regards|wishes)|cheers|nice\s+one|sincerely|name:|owner|prepared|packed\s+by|inspected|last\s|revision|rev\b|page|total\s|subtotal|vat|shipping|approved|meets|complies|conforms|designed|that's|thats|package\s(?:includes?|contents?)|what's\s+in|whats\s+in|contents?\s*$|(?:inhalt|inhoud|contenu|contenido|contenuto|conteúdo|innehåll|indhold|innhold|sisältö|zawartość|obsah)(?![\p{L}])[^,;:]*$|contents?\s+of\s|contents?\s*:?\s*$|includes?\s*:?\s*$|quantity|remember|refill|restock|report|for\s+(?:use|two|one|up|emergency|home|car|\d)|up\s+to|free\s|click|share|save|customers?|description|features?|size\s*:|material|packaging|sku|brand|category|availability|in\s+stock|add\s+to|buy|item\s+no|stock)\b/iu,
 );
 
 /** Page numbers, addresses of forms, terms of trade. */
@@ -54,9 +54,14 @@ const isFullName = ({ match, text, words }: Told): boolean =>
   match.explained > 0.7 &&
   words <= 7 &&
   !/^(?:notes?:|note|nb|remark|observation|you may|report|check|total|store|keep)\b/i.test(text);
+/** "4 nos." is cut short, and no sentence. */
+const SENTENCE_ENDS = /(?<!\b(?:nos?|ea|pcs?|pkts?|pks?|prs?|btls?|rl|st))\.$|[!?]$/i;
 /** "4 gauze pads, 10 x 10 cm": beside marked lines one without a mark that counts a thing. */
-const isCountedThing = ({ match, whole, text, words }: Told): boolean =>
-  isSure(match) && whole.pieces !== null && !whole.article && !/[.!?]$/.test(text) && words <= 9;
+const isCountedThing = ({ match, whole, row, text, words }: Told): boolean =>
+  isSure(match) &&
+  (row.quantity !== null || (whole.pieces !== null && !whole.article)) &&
+  !SENTENCE_ENDS.test(text) &&
+  words <= 9;
 
 const SAYS_TOTAL = quick(
   /^(?:sub-?\s?)?total\b|^(?:totale|totaal|summe|gesamt(?:betrag)?|zwischensumme|somme|suma|razem|i\s+alt|sammanlagt|summa|celkem|yhteensä)(?![\p{L}])/iu,

@@ -65,7 +65,8 @@ export const SUM_PHRASES: readonly Phrase[] = [
     name: "what became of so many, behind an arrow",
     example: ["plasters 10 -> 5", "plasters 5"],
     holds: ["->", "=>", "→"],
-    pattern: /(?<=\p{L}\s*[:–—-]?\s*)\b\d{1,3}\s*(?:->|=>|→)\s*(\d{1,3})\s*$/gu,
+    pattern:
+      /(?<=\p{L}\s*[:–—-]?\s*)\b\d{1,3}\s*(?:->|=>|→)\s*(\d{1,3})\s*!*(?:\s*,?\s*(?:buy|order|re-?order|replace|restock|ok|top\s+up)(?:\s+(?:more|soon))?\s*!*)?\s*$/giu,
     read: "$1",
   },
   {
@@ -114,6 +115,14 @@ export const SUM_PHRASES: readonly Phrase[] = [
       "giu",
     ),
     read: (_, full) => `${half(full!)} pcs`,
+  },
+  {
+    name: "what became of it, and how many that is",
+    example: ["elastic bandage 8 cm: had 3, gave 1 away = 2", "elastic bandage 8 cm: 2"],
+    holds: "=",
+    pattern:
+      /^(\W*\p{L}[^=:]*?)\s*:\s*(?=[^=]*\d)[^=]*\p{L}{3}[^=]*=\s*(\d{1,4})(?:\s+left)?\s*$/iu,
+    read: "$1: $2",
   },
   {
     name: "packs, and how many that is",

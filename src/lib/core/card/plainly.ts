@@ -235,11 +235,17 @@ const COUNT_WITH_SIGN = quick(
     "iu",
   ),
 );
+/** "1x tweezers 1x whistle": a count with its sign begins each. */
+const COUNT_BEFORE_SIGN = quick(
+  new RegExp(`(?<=\\p{L})\\s+(?=\\d{1,3}\\s?[x×*]\\s?(?!${PACKS}\\b)\\p{L}{3})`, "iu"),
+);
 /** The same, with nothing between, where each is surely named and counted. */
 function eachCounted(row: CardRow, names: (text: string) => boolean): CardRow[] {
   if (row.inTable || row.quantity !== null) return [row];
-  const parts = row.text.split(COUNT_WITH_SIGN);
-  return parts.length > 1 ? eachNamed(row, parts, names) : [row];
+  const parts = [COUNT_WITH_SIGN, COUNT_BEFORE_SIGN]
+    .map((between) => row.text.split(between))
+    .find((found) => found.length > 1);
+  return parts ? eachNamed(row, parts, names) : [row];
 }
 
 /** "MAIN: ". */

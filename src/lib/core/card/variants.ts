@@ -85,7 +85,7 @@ const COUNTED_SIZES_THEN_NAME = quick(
 );
 const NAME_THEN_COUNTED_SIZES = quick(
   new RegExp(
-    `^(\\p{L}[^:\\d,;()]*?)\\s*(?::|,|\\s[-–—])\\s+((?:${COUNTED_SIZE}\\s+)+${COUNTED_SIZE})$`,
+    `^(\\p{L}[^:\\d,;()]*?)\\s*(?::|,|\\s[-–—]|(?=\\s(?:one|two|three|four|five|six)\\s))\\s+((?:${COUNTED_SIZE}\\s+)+${COUNTED_SIZE})$`,
     "iu",
   ),
 );
