@@ -70,6 +70,7 @@ const FOLDERS = [
   "aside-51",
   "aside-52",
   "aside-53",
+  "aside-54",
 ];
 
 function cardsByPeople() {

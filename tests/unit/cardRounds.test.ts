@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
-import { answersBeside, roundsAsCounts } from "../../src/lib/core/card/rounds.ts";
+import { answersBeside, roundsAsCounts, withoutRules } from "../../src/lib/core/card/rounds.ts";
 import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
 import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 
@@ -66,5 +66,27 @@ describe("a list with a column that says whether each is there", () => {
     const headed = ["Item                      Present?   Exp", ...LIST.slice(1)];
     expect(answersBeside(headed)).to.deep.equal(headed);
     expect(answersBeside(LIST.slice(0, 4))).to.deep.equal(LIST.slice(0, 4));
+  });
+});
+
+describe("a table of blanks with strokes down it", () => {
+  const TABLE = [
+    "ITEM                    MIN  MAX | 01/11  08/11  15/11",
+    "Plasters, box 100         1    3 |   3      2      2",
+    "Eye pads                  4    8 |   8      8      7",
+    "Cold packs               20   60 |  55     31     22",
+    "Foil blankets             5   10 |  10     10     10",
+  ];
+  it("holds what the last date says", () => {
+    expect(read(TABLE.join("\n"))).to.deep.equal([
+      [2, "adhesive-strip", 200, null],
+      [3, "eye-pad", 7, null],
+      [4, "cold-pack", 22, null],
+      [5, "foil-blanket", 10, null],
+    ]);
+  });
+  it("is none where strokes part the cells themselves", () => {
+    const bars = ["Item | Qty | Note", "Plasters | 3 | ok", "Eye pads | 4 | ok", "Slings | 2 | ok"];
+    expect(withoutRules(bars)).to.deep.equal(bars);
   });
 });

@@ -8,7 +8,7 @@ import { answersAsCounts } from "./answers.ts";
 import { numbersAsCounts } from "./listNumbers.ts";
 import { listsSomething, withoutTimes } from "./leads.ts";
 import { receiptCounts } from "./receipt.ts";
-import { answersBeside, roundsAsCounts } from "./rounds.ts";
+import { answersBeside, roundsAsCounts, withoutRules } from "./rounds.ts";
 import { withoutWeights } from "./weighed.ts";
 import { talliesAsCounts } from "./tally.ts";
 import {
@@ -264,6 +264,7 @@ const STEPS: readonly Step[] = [
   fieldsAsList,
   withoutTags,
   withoutSender,
+  withoutRules,
   marksAsList,
   withoutBlanks,
   withoutInitials,

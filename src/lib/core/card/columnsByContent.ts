@@ -14,7 +14,8 @@ const DATE = quick(
 );
 const CODE = quick(/^(?=.*\d)(?:\p{Lu}{1,4}[-. ]?\d[\w-]*|\d{5,}|\d+-\d{3,})$/u);
 /** "BX100", "EA", "PK/10": what one of the counted is. */
-const PACK = /^(?:ea|each|prs?|pairs?|(?:bx|box|pk|pkt|pack|cs|bg|ct|st)s?(?:[/ ]?\d{1,4})?)\.?$/i;
+const PACK =
+  /^(?:ea|each|prs?|pairs?|(?:bx|box|pk|pkt|pac|pack|rol|cs|bg|ct|st)s?(?:[/ ]?\d{1,4})?)\.?$/i;
 const SIZE = quick(/^[^\p{L}]*\d\s*(?:mm|cm|m|in|"|ml|l|g|mg|mcg|kg|oz|%|[x×])(?![\p{L}])/iu);
 
 export const isDate = (cell: string): boolean => DATE.test(cell.trim());

@@ -64,7 +64,7 @@ export const COUNT_FORMS: readonly CountForm[] = [
   form(
     "some of them out of date",
     ["20 (3 expired)", "20"],
-    `${N}\\s*[(,]\\s*${N}\\s+(?:(?:are\\s+)?(?:expired|out\\s+of\\s+date|past\\s+date)|exp\\.?)\\)?`,
+    `${N}\\s*[(,]\\s*${N}\\s+(?:(?:are\\s+)?(?:expired|out\\s+of\\s+date|past\\s+date)|exp\\.?)!*\\)?`,
   ),
   form("ticked", ["✓ 20", "20"], `[✓✔☑]\\s*${N}`),
   form(
@@ -95,7 +95,7 @@ export const COUNT_FORMS: readonly CountForm[] = [
 
 /** Nothing is there. */
 const NOTHING = quick(
-  /^(?:(?:nil|none|zero|0)\s+(?:left|here|there|found)|0\s*(?:\/|(?:out\s+)?of)\s*\d+|nil|none|zero|no|missing|gone|out|empty|absent|lost|finished|removed|not\s+(?:there|here|found|present|in)|(?:all\s+)?used(?:\s+up)?|all\s+(?:used|gone)|(?:on\s+|to\s+)?order(?:ed)?|to\s+buy|sold\s+out|[-–—✗✘❌])(?:\s*[-–,(]\s*(?:(?:on\s+|to\s+)?(?:re-?)?order(?:ed)?|to\s+(?:buy|replace)|buy|replace)\)?)?\s*[!.]*$/iu,
+  /^(?:(?:nil|none|zero|0)\s+(?:left|here|there|found)|0\s*(?:\/|(?:out\s+)?of)\s*\d+|nil|none|zero|no|missing|gone|out|empty|absent|lost|finished|removed|not\s+(?:there|here|found|present|in)|(?:all\s+)?used(?:\s+up)?|all\s+(?:used|gone)|(?:on\s+|to\s+)?order(?:ed)?|to\s+buy|sold\s+out|[-–—✗✘❌])(?:\s*(?:->|→|[-–,(])\s*(?:(?:on\s+|to\s+)?(?:re-?)?order(?:ed)?|to\s+(?:buy|replace)|buy|replace)\)?)?\s*[!.]*$/iu,
 );
 /** "III": strokes. */
 const STROKES = /^[I|]{2,5}$/;

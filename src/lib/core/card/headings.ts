@@ -44,6 +44,8 @@ const HOLDER_BY_PLACE = quick(
 const KIT_ITSELF = quick(
   /^(?!\W*\d)(?!.*(?:[x×]\s*\d+|\(\d+\)|\d)\s*$)[^,;:]*(?:first[\s-]?aid\s+(?:kit|box|bag|tin|cabinet|point|pouch|cupboard|locker|stowage|post|room|station|supplies|drawer|shelf|checklist|list|contents|sheet|equipment|materials?)|erste[\s-]hilfe|verband[sk]?kasten|premiers?\s+secours|pharmacie|trousse|primeros\s+auxilios|botiqu[ií]n|pronto\s+soccorso|cassetta|ehbo|verbanddoos|primeiros\s+socorros|första[\s-]hjälpen|førstehjælp|førstehjelp|ensiapu|apteczka|lékárnička)(?![\p{L}])[^,;:]*$/iu,
 );
+/** "Sheet 2", "page 1 of 3": numbers a title ends in. */
+const SHEET = /[\s,(]*\b(?:sheet|page|card|copy|rev\.?|part)\s*\d+(?:\s*(?:of|\/)\s*\d+)?\)?\s*$/i;
 const COUNT_IN_FRONT = /^\W*\d/;
 
 /** "A. Dressings", with a list mark: a heading where what is listed carries counts. */
@@ -127,7 +129,9 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   {
     name: "'Botiquín del refugio (2/10)', first of all: says what it is the kit of",
     tells: ({ isFirst, row, text }) =>
-      yesIf(isFirst && !row.bullet && row.quantity === null && KIT_ITSELF.test(text)),
+      yesIf(
+        isFirst && !row.bullet && row.quantity === null && KIT_ITSELF.test(text.replace(SHEET, "")),
+      ),
   },
   {
     name: "'First aid boxes': what the list is of, with no count",

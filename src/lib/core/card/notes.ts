@@ -14,7 +14,7 @@ const FOOTER =
 
 /** What an office writes on a card: numbers of seals, forms and rooms, who is answerable, how one is greeted. */
 const OFFICE = quick(
-  /^\W*(?:seal(?:ed)?(?:\s+(?:no\.?|number|nr\.?))?\s*[:#]?\s*\d|(?:art(?:icle)?|item|stock|product|part|order|quote)\.?\s*(?:no\.?|nr\.?|number|code)\b|ean\b|gtin\b|upc\b|kit\s+(?:(?:no|nr|id|number)\b|\p{Lu}$|weight|volume)|(?:box|copy|sheet|bag|kit)\s+\d+\s*(?:of|\/)\s*\d|this\s+kit\b|©|printed\b|issued\b|valid\b|emergenc(?:y|ies)\s*:|in\s+an?\s+emergency|opening\s+hours|first\s+aiders?\s*:|ersthelfer(?:in)?\s*:|secouristes?\s*:|socorristas?\s*:|responsible|room\s+\d|(?:ground|first|second|third)\s+floor|vehicle\s*:|form\s+\p{Lu}|lasts\b|contents\s+may|comments?\s*:|volume\b|capacity\b|to\s+re-?order|refills?\s*:|(?:hi|hello|dear)\s+(?:all|team|both|everyone|\p{Lu}\p{L}+)\s*[,!]|(?:best|thanks|thank\s+you|many\s+thanks|love|greetings)\s*[,!]|used\s+on\s+(?:trip|the)|ask\s+at|item\s+qty|size\s*:\s*\d+\s*[x×]\s*\d+\s*[x×]|\d+\s+kits?\s+in\b|\d+-year\s|for\s+(?:up\s+to\s+)?\d+\s+(?:persons?|people))/iu,
+  /^\W*(?:seal(?:ed)?(?:\s+(?:no\.?|number|nr\.?))?\s*[:#]?\s*\d|(?:art(?:icle)?|item|stock|product|part|order|quote)\.?\s*(?:no\.?|nr\.?|number|code)\b|ean\b|gtin\b|upc\b|kit\s+(?:(?:no|nr|id|number)\b|\p{Lu}$|weight|volume)|(?:box|copy|sheet|bag|kit)\s+\d+\s*(?:of|\/)\s*\d|this\s+kit\b|©|printed\b|issued\b|valid\b|emergenc(?:y|ies)\s*:|in\s+an?\s+emergency|opening\s+hours|first\s+aiders?\s*:|ersthelfer(?:in)?\s*:|secouristes?\s*:|socorristas?\s*:|responsible|room\s+\d|(?:ground|first|second|third)\s+floor|vehicle\s*:|form\s+\p{Lu}|lasts\b|contents\s+may|comments?\s*[:(]|volume\b|capacity\b|to\s+re-?order|refills?\s*:|(?:hi|hello|dear)\s+(?:all|team|both|everyone|\p{Lu}\p{L}+)\s*[,!]|(?:best|thanks|thank\s+you|many\s+thanks|love|greetings)\s*[,!]|used\s+on\s+(?:trip|the)|ask\s+at|item\s+qty|size\s*:\s*\d+\s*[x×]\s*\d+\s*[x×]|\d+\s+kits?\s+in\b|\d+-year\s|for\s+(?:up\s+to\s+)?\d+\s+(?:persons?|people))/iu,
 );
 
 interface Told extends Draft {
@@ -64,7 +64,7 @@ const isCountedThing = ({ match, whole, row, text, words }: Told): boolean =>
   words <= 9;
 
 const SAYS_TOTAL = quick(
-  /^(?:sub-?\s?)?total\b|^(?:totale|totaal|summe|gesamt(?:betrag)?|zwischensumme|somme|suma|razem|i\s+alt|sammanlagt|summa|celkem|yhteensä)(?![\p{L}])/iu,
+  /^(?:sub-?\s?)?total\b|\btotal\s+(?:lines|packages|weight|value|cost)\b|^(?:totale|totaal|summe|gesamt(?:betrag)?|zwischensumme|somme|suma|razem|i\s+alt|sammanlagt|summa|celkem|yhteensä)(?![\p{L}])/iu,
 );
 /** In a table and outside one. */
 const ANYWHERE: readonly NoteRule[] = [

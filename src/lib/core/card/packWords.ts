@@ -1,13 +1,13 @@
 /** Words that stand beside numbers and name no thing: what things come in, and how they are counted. */
 
 export const PACK =
-  /^(?:packs?|pks?|pkts?|pkgs?|packages?|bxs?|rls?|btls?|packets?|boxe?s?|cards?|blisters?|strips?|bags?|tubes?|bottles?|tins?|tubs?|pots?|cartons?|sets?|sleeves?|bundles?|wallets?|pouch(?:es)?|sachets?|rolls?|sheets?|shts?|ampoules?|vials?|foils?|envelopes?|envs?|refills?|containers?|jars?|cans?|bunch(?:es)?|cases?|cs|twinpacks?|multipacks?|trays?|dispensers?)$/i;
+  /^(?:packs?|pac|pks?|pkts?|pkgs?|packages?|bxs?|rls?|btls?|packets?|boxe?s?|cards?|blisters?|strips?|bags?|tubes?|bottles?|tins?|tubs?|pots?|cartons?|sets?|sleeves?|bundles?|wallets?|pouch(?:es)?|sachets?|rolls?|sheets?|shts?|ampoules?|vials?|foils?|envelopes?|envs?|refills?|containers?|jars?|cans?|bunch(?:es)?|cases?|cs|twinpacks?|multipacks?|trays?|dispensers?)$/i;
 export const PACK_ONLY =
-  /^(?:packs?|pks?|pk|pkt|pkg|package|packet|bx|rl|btl|box|card|blister|strip|bag|carton|set|sleeve|bundle|wallet|tin|tub|tube|bottle|envelope|env|sheet|sht|case|cs|tray|roll|foil|pouch|sachet|st)$/i;
+  /^(?:packs?|pac|pks?|pk|pkt|pkg|package|packet|bx|rl|btl|box|card|blister|strip|bag|carton|set|sleeve|bundle|wallet|tin|tub|tube|bottle|envelope|env|sheet|sht|case|cs|tray|roll|foil|pouch|sachet|st)$/i;
 export const COUNT_WORD =
   /^(?:pcs?|pces?|pieces?|stk|stück|ea|each|units?|count|ct|off|nos?|items?|x|qty|quantity|tablets?|tabs?|caps?|capsules?|caplets?|doses?|singles?|of|parts?)$/i;
 export const HOLDS_SEVERAL =
-  /^(?:packs?|pks?|pkts?|pkgs?|packages?|bxs?|packets?|box(?:es)?|cards?|blisters?|strips?|cartons?|sets?|sleeves?|wallets?|envelopes?|envs?)$/i;
+  /^(?:packs?|pac|pks?|pkts?|pkgs?|packages?|bxs?|packets?|box(?:es)?|cards?|blisters?|strips?|cartons?|sets?|sleeves?|wallets?|envelopes?|envs?)$/i;
 /** What may stand between a number and its pack: "two little bottles". */
 export const PACK_SIZE =
   /^(?:little|small|large|big|full|new|unopened|sealed|individual|plastic|spare|whole|twin|double)$/i;

@@ -99,12 +99,14 @@ function withoutGroup(row: CardRow, names: (text: string) => boolean): CardRow {
 const COUNTED_FIRST = quick(
   new RegExp(`^\\W*(?:(?:${NUMBER_WORDS})\\s*(?:[x×]\\s*)?|an?\\s+)\\p{L}{2}`, "iu"),
 );
+/** Most lines do not end so. */
+const COUNTS_OF_TWO = /\d\s*[/+&]\s*\d{1,3}\s*$/;
 const NAMES_THEN_COUNTS = quick(
-  /^(\p{L}[^/+&]*(?:\([^)]*\))?[^/+&\d]*)\s[/+&]\s([^/+&]*?\p{L}):?(?:\s|\.{3,})+(\d{1,3})\s*[/+&]\s*(\d{1,3})\s*$/u,
+  /^(\p{L}[^/+&]*(?:\([^)]*\))?[^/+&\d]*)\s[/+&]\s([^/+&]*?\p{L}):?(?:\s+|\s*\.{3,}\s*)(\d{1,3})\s*[/+&]\s*(\d{1,3})\s*$/u,
 );
 /** "cas cards / pencils   3 / 2", "tweezers + magnifier: 1 + 1": names and counts each side of a sign. */
 function eachOfBoth(row: CardRow, names: (text: string) => boolean): CardRow[] {
-  const m = / [/+&] /.test(row.text) && NAMES_THEN_COUNTS.exec(row.text);
+  const m = COUNTS_OF_TWO.test(row.text) && NAMES_THEN_COUNTS.exec(row.text);
   return m && names(m[1]!) && names(m[2]!)
     ? [
         { ...row, text: `${m[1]!.trim()}  ${m[3]}` },

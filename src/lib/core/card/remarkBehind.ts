@@ -264,7 +264,7 @@ const BETWEEN = /\s*[,;]\s+|\s+[-–—]\s+/;
  * @param count how many of it were counted; null: its count is not said
  */
 export function remarksSay(remarks: string, count: number | null): Told | null {
-  const parts = partsOf(remarks);
+  const parts = remarks === "" ? null : partsOf(remarks);
   return parts === null ? null : saidBy(parts, count);
 }
 

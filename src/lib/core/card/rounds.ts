@@ -71,10 +71,29 @@ export function roundsAsCounts(lines: readonly string[]): string[] {
   });
 }
 
+/** "Plasters      1    3 |   3    2": columns set apart by blanks, with a stroke drawn between two of them. */
+const RULE_BETWEEN = /(?<=\s)\|(?=\s)/g;
+const HAS_COLUMNS = /\S\s{2,}\S/;
+/** A table of blanks without the one or two strokes that are drawn down it. */
+export function withoutRules(lines: readonly string[]): string[] {
+  const isRuled = (line: string): boolean => {
+    if (line.length > LONGEST_LINE || !line.includes("|") || /^\s*\|/.test(line)) return false;
+    const cells = line.split("|");
+    return cells.length <= 3 && cells.filter((cell) => HAS_COLUMNS.test(cell.trim())).length >= 2;
+  };
+  if (lines.filter(isRuled).length < FEWEST_ROWS + 1) return [...lines];
+  return lines.map((line) =>
+    line.length <= LONGEST_LINE && line.split("|").length <= 3 && /\S\s*\|/.test(line)
+      ? line.replace(RULE_BETWEEN, " ")
+      : line,
+  );
+}
+
 /** "1 x Pocket mask      Y     03/29": a name, whether it is there, and what else is said. */
 const ANSWERED = quick(
   /^(\s*\S.*?\p{L}\S*(?: \S+)*?)\s{2,}(Y(?:es)?|N(?:o)?|[✓✔☑✗✘❌])(?:\s*\((\d{1,3})\)|(?=\s|$))(.*)$/iu,
 );
+const ANSWER = /\s{2}(?:y|n|yes|no|[✓✔☑✗✘❌])(?:\s|$)/i;
 const NOT_THERE = /^(?:no?|[✗✘❌])$/i;
 /** Fewer rows may say something else with a letter. */
 const FEWEST_ANSWERED = 4;
@@ -85,7 +104,9 @@ const FEWEST_ANSWERED = 4;
  */
 export function answersBeside(lines: readonly string[]): string[] {
   const found = lines.map((line) =>
-    line.length <= LONGEST_LINE && !/[|\t;]/.test(line) ? ANSWERED.exec(line) : null,
+    line.length <= LONGEST_LINE && ANSWER.test(line) && !/[|\t;]/.test(line)
+      ? ANSWERED.exec(line)
+      : null,
   );
   const rows = found.filter((m) => m !== null && !/\S\s{2,}\S/.test(m[1]!.trim()));
   const first = found.findIndex((m) => m !== null);
