@@ -102,7 +102,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     example: ["2 x plasters, assorted 20 pcs", "2 packs of 20 plasters, assorted"],
     holds: ["pcs", "piece", "pack", "box", "count", " ct", " tab", " cap"],
     pattern: new RegExp(
-      `^\\W*(\\d{1,3})\\s*[x×]\\s+(\\p{L}[^;]*?)\\s*,?\\s+(?:${PACKS}\\.?\\s*(?:of\\s*)?(\\d{1,4})(?:\\s*pcs)?|(\\d{1,4})\\s*(?:pcs|pieces|count|ct|tabs?|tablets|caps?|capsules))\\.?\\s*$`,
+      `^\\W*(\\d{1,3})\\s*[x×]\\s+(\\p{L}[^;]*?)\\s*,?\\s+(?:(?:pack|packet|box)(?:e?s)?\\.?\\s*(?:of\\s*)?(\\d{1,4})(?:\\s*pcs)?|(\\d{1,4})\\s*(?:pcs|pieces|count|ct|tabs?|tablets|caps?|capsules))\\.?\\s*$`,
       "iu",
     ),
     read: (all, packs, name, inPack, pieces) => {
