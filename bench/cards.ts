@@ -71,6 +71,7 @@ const FOLDERS = [
   "aside-52",
   "aside-53",
   "aside-54",
+  "aside-55",
 ];
 
 function cardsByPeople() {

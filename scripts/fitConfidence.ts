@@ -78,6 +78,7 @@ const JUDGED = [
   "tests/fixtures/aside-52",
   "tests/fixtures/aside-53",
   "tests/fixtures/aside-54",
+  "tests/fixtures/aside-55",
 ];
 const SYNONYMS = "../shared/data/synonyms.csv";
 /** A name alone among two others is a harder case than most lines of a card, and shows what other words do. */

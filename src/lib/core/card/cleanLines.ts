@@ -12,6 +12,7 @@ import { answersBeside, roundsAsCounts, withoutRules } from "./rounds.ts";
 import { withoutWeights } from "./weighed.ts";
 import { talliesAsCounts } from "./tally.ts";
 import {
+  emphasisAsHeadings,
   marksAsList,
   withoutBlanks,
   withoutEndMarks,
@@ -44,6 +45,7 @@ const withoutTags: Step = each((line) =>
         line
           .replace(STRUCK_TAGS, "~~$2~~")
           .replace(CELL_ENDS, "\t")
+          .replace(/<h[1-6](?:\s[^<>]*)?>/gi, "## ")
           .replace(ENDS_WITHIN, "; ")
           .replace(/<\/?[a-z][^<>]*>/gi, " "),
       ).replace(/\u00a0/g, " ")
@@ -265,6 +267,7 @@ const STEPS: readonly Step[] = [
   withoutTags,
   withoutSender,
   withoutRules,
+  emphasisAsHeadings,
   marksAsList,
   withoutBlanks,
   withoutInitials,

@@ -46,6 +46,12 @@ const KIT_ITSELF = quick(
 );
 /** "Sheet 2", "page 1 of 3": numbers a title ends in. */
 const SHEET = /[\s,(]*\b(?:sheet|page|card|copy|rev\.?|part)\s*\d+(?:\s*(?:of|\/)\s*\d+)?\)?\s*$/i;
+/** "(3 items)", "– 3 items": lines, and no pieces. */
+const SAYS_ITEMS =
+  /\p{L}\s*(?:\(|\s[-–—]\s|:\s)\s*\d{1,2}\s+(?:items?|things|lines|articles)\s*\)?\s*$/iu;
+/** "Section 2: ", "Category: ". */
+export const SECTION_LABEL =
+  /^(?:(?:section|part|group|module)\s+(?:\d{1,2}|[a-z])\s*[:–—.-]|(?:section|category|group|area)\s*:)\s+/i;
 const COUNT_IN_FRONT = /^\W*\d/;
 
 /** "A. Dressings", with a list mark: a heading where what is listed carries counts. */
@@ -131,6 +137,27 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
     tells: ({ isFirst, row, text }) =>
       yesIf(
         isFirst && !row.bullet && row.quantity === null && KIT_ITSELF.test(text.replace(SHEET, "")),
+      ),
+  },
+  {
+    name: "'## Pouch 1': marked as one",
+    tells: ({ row, next, text }) =>
+      yesIf(row.quantity === null && next !== undefined && /^#{2,}\s/.test(text)),
+  },
+  {
+    name: "'Wounds (3 items)': how many lines there are below it",
+    tells: ({ row, next, text }) =>
+      yesIf(row.quantity === null && next !== undefined && SAYS_ITEMS.test(text)),
+  },
+  {
+    name: "'Section B – gloves'",
+    tells: ({ row, next, whole, text }) =>
+      yesIf(
+        row.quantity === null &&
+          next !== undefined &&
+          SECTION_LABEL.test(text) &&
+          !/\d/.test(text.replace(SECTION_LABEL, "")) &&
+          whole.sizeMm === null,
       ),
   },
   {

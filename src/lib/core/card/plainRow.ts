@@ -8,7 +8,7 @@ const LEADER_TO_PLACE = quick(/^(.*\p{L}.*?)\s*\.{4,}\s*([^\d]*)$/u);
 const LEADER_TO_COUNT = quick(
   /^(.*\p{L}.*?)\s*\.{4,}\s*(\d{1,4}(?:\s*[xX×]\s*\d{1,4})?(?:\s*\p{L}+\.?)?)\s*(?:\[[^\]]*\]\W*)?$/u,
 );
-const YEAR_APART = quick(/(?<=\p{L}.*\S)(?:\s{2,}|\s*\.{4,}\s*)20[2-4]\d$/u);
+const YEAR_APART = quick(/(?<=\p{L}.*\S)(?:\s{2,}|\s*\.{4,}\s*|(?<=\p{L})\s)20[2-3]\d$/u);
 /** A line that is no row of a table: its list mark, and the count that a dot leader points at. */
 export function plainRow(line: string, source: number): CardRow {
   const indent = /^\s*/.exec(line)![0].length;
@@ -33,7 +33,7 @@ export function plainRow(line: string, source: number): CardRow {
   // A footnote's mark behind the count.
   text = text.replace(/^\[[ xX]?\]\s*/, "").replace(/(?<=\d)\s+[*†‡]{1,3}$/, "");
   // A year that stands apart is when it runs out.
-  if (/20[2-4]\d$/.test(text)) text = text.replace(YEAR_APART, "");
+  if (/20[2-3]\d$/.test(text)) text = text.replace(YEAR_APART, "");
   // A dot leader points at the count; numbers before it are sizes and models.
   const hasLeader = text.includes("....");
   const led = !hasLeader ? null : LEADER_TO_COUNT.exec(text);

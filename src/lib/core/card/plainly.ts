@@ -3,6 +3,7 @@ import { withCountBehind } from "./countBehind.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { PLACE_WORDS } from "./placeWords.ts";
 import { PACKS } from "./phrase.ts";
+import { SECTION_LABEL } from "./headings.ts";
 import { rephrase } from "./phrases.ts";
 import { withoutRemark } from "./remarkBehind.ts";
 import { eachRunOn, eachSaid, FEWEST_THINGS } from "./saidAloud.ts";
@@ -83,7 +84,9 @@ const PLACE_LABEL = new RegExp(
 const GROUP_LABEL = quick(/^\p{Lu}[\p{Lu}/& .-]{2,20}?\s{3,}(?=\S)/u);
 const SMALL_LETTER = quick(/\p{Ll}/u);
 function withoutGroup(row: CardRow, names: (text: string) => boolean): CardRow {
-  if (row.inTable) return row;
+  const section = SECTION_LABEL.exec(row.text)?.[0];
+  const headsList = section !== undefined && !/\d/.test(row.text.slice(section.length));
+  if (row.inTable || headsList) return row;
   const place = PLACE_LABEL.exec(row.text)?.[0];
   if (place !== undefined && names(row.text.slice(place.length)))
     return { ...row, text: row.text.slice(place.length), bullet: true };
