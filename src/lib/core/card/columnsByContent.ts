@@ -109,9 +109,16 @@ function runningAsCodes(
   if (running.length < counts.length) for (const i of running) kinds[i] = "code";
 }
 
-/** Counted by month or by day of the week, one column each. */
-const TIME =
-  "(?:jan|feb|mar|apr|may|jun|jul|aug|sept?|oct|nov|dec|mon|tue|wed|thu|fri|sat|sun)[a-z]*\\.?(?:\\s*'?\\d{2,4})?|(?:wk|week|kw|day|visit|check|round)\\s*\\d{1,2}|\\d{1,2}[./]\\d{1,2}\\.?";
+/** Counted by month, by day, at a time or by a shift, one column each. */
+const MONTH = "(?:jan|feb|mar|apr|may|jun|jul|aug|sept?|oct|nov|dec)[a-z]*\\.?";
+const TIME = [
+  `(?:count\\s+)?${MONTH}(?:\\s*'?\\d{2,4})?`,
+  "(?:mon|tue|wed|thu|fri|sat|sun)[a-z]*\\.?(?:\\s+\\d{1,2})?",
+  "(?:wk|week|kw|day|visit|check|round|count|q)\\s*\\d{1,2}|\\d(?:st|nd|rd|th)(?:\\s+(?:check|count|round|week))?",
+  `\\d{1,2}(?:st|nd|rd|th)?\\s+${MONTH}(?:\\s*'?\\d{2,4})?`,
+  "\\d{1,2}[./]\\d{1,2}(?:[./](?:\\d{4}|\\d{2})?)?|20\\d\\d(?:-\\d{1,2}){0,2}|\\d{1,2}[:.]\\d{2}(?:\\s*[ap]m)?",
+  "early|late|night|morning|noon|afternoon|evening|am|pm",
+].join("|");
 
 const HINTS: readonly (readonly [RegExp, ColumnRole])[] = [
   [
@@ -140,6 +147,9 @@ export const hint = (heading: string): ColumnRole | null => {
   if (saysMeant(heading)) return "skip";
   return HINTS.find(([pattern]) => pattern.test(heading.trim()))?.[1] ?? null;
 };
+
+const DAY = /^(?:m|tu?|w|th|f|sa?|su)$/i;
+const FEWEST_DAYS = 3;
 
 const ROLE: Readonly<Record<CellKind, ColumnRole | null>> = {
   name: "text",
@@ -177,9 +187,12 @@ export function rolesByContent(
   runningAsCodes(kinds, rows, headings);
   const names = kinds.filter((k) => k === "name").length;
   if (names === 0) return null;
+  // "M  T  W": not the sizes S, M and L.
+  const days = headings.filter((h) => DAY.test(h.trim()));
+  const areDays = days.length >= FEWEST_DAYS && days.some((h) => /^[wft]/i.test(h.trim()));
   const roles = kinds.map((k, i) => {
     const heading = headings[i] ?? "";
-    if (k === "count") return hint(heading);
+    if (k === "count") return areDays && DAY.test(heading.trim()) ? "quantity" : hint(heading);
     return saysWhether(heading) && areAnswers(rows.map((r) => r[i] ?? "")) ? "there" : ROLE[k];
   });
   const counts = kinds.filter((k) => k === "count").length;
