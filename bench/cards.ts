@@ -72,6 +72,7 @@ const FOLDERS = [
   "aside-53",
   "aside-54",
   "aside-55",
+  "aside-56",
 ];
 
 function cardsByPeople() {

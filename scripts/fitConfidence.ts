@@ -79,6 +79,7 @@ const JUDGED = [
   "tests/fixtures/aside-53",
   "tests/fixtures/aside-54",
   "tests/fixtures/aside-55",
+  "tests/fixtures/aside-56",
 ];
 const SYNONYMS = "../shared/data/synonyms.csv";
 /** A name alone among two others is a harder case than most lines of a card, and shows what other words do. */

@@ -15,6 +15,21 @@ const LETTER_SIZE = "(?:x{0,3}[sl]|m)(?:\\s?[/–-]\\s?(?:x{0,3}[sl]|m))?";
 /** Standard dressings by their numbers. */
 const DRESSING_OF: Readonly<Record<string, string>> = { 7: "small", 8: "medium", 9: "large" };
 
+/** What one tablet of it holds, in mg, as it is sold over the counter: a number behind the name that is one of these counts nothing. */
+const STRENGTHS_MG: Readonly<Record<string, readonly number[]>> = {
+  cetirizine: [10],
+  loratadine: [10],
+  desloratadine: [5],
+  fexofenadine: [120, 180],
+  diphenhydramine: [25, 50],
+  dimenhydrinate: [50],
+  meclizine: [25],
+  meclozine: [25],
+  cinnarizine: [15, 25],
+  naproxen: [220, 250],
+  aspirin: [75, 81, 300, 325],
+};
+
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const NAME_PHRASES: readonly Phrase[] = [
   {
@@ -23,6 +38,17 @@ export const NAME_PHRASES: readonly Phrase[] = [
     holds: ["w ", "w\t", "w."],
     pattern: /\b(?:[Cc]\/[Ww]\s+(?=\p{L}{3})|(?:cw|w\.|w)\s+(?=\p{Ll}{3}))/gu,
     read: "with ",
+  },
+  {
+    name: "what one tablet holds, before how many there are",
+    example: ["diphenhydramine 25 x12", "diphenhydramine 25 mg x12"],
+    holds: Object.keys(STRENGTHS_MG),
+    pattern: new RegExp(
+      `\\b(${Object.keys(STRENGTHS_MG).join("|")})\\s+(\\d{1,3})(?=\\s*[x×]\\s*\\d)`,
+      "gi",
+    ),
+    read: (said, name, number) =>
+      STRENGTHS_MG[name!.toLowerCase()]!.includes(Number(number)) ? `${said} mg` : said!,
   },
   {
     name: "non-, shortened",
