@@ -1,10 +1,11 @@
-import { existsSync } from "node:fs";
+import { existsSync, readdirSync, readFileSync } from "node:fs";
 import fc from "fast-check";
 import { readCard } from "../src/lib/core/card/readCard.ts";
 import { vocabularyOf } from "../src/lib/core/card/vocabulary.ts";
 import { NAMED_CATALOGUE } from "../src/lib/data/namedCatalogue.ts";
 import { lostOf, markFolder, readNames } from "../scripts/markCard.ts";
 import { madeCard, truthOf, written } from "../tests/unit/cardMaker.ts";
+import { hostileCards } from "../tests/unit/hostileCards.ts";
 
 const vocabulary = vocabularyOf(NAMED_CATALOGUE);
 const percent = (part: number, of: number) => Math.round((1000 * part) / Math.max(1, of)) / 10;
@@ -135,8 +136,36 @@ function names(file: string) {
   console.table({ names: tally });
 }
 
+/** Cards of 100,000 characters that patterns and tables may trip over: the slowest, beside one of real lines as long. */
+function hostile() {
+  const LENGTH = 100_000;
+  const seconds = (card: string) => {
+    const started = performance.now();
+    readCard(card, vocabulary);
+    return (performance.now() - started) / 1000;
+  };
+  const real = readdirSync("tests/fixtures/cards")
+    .filter((name) => name.endsWith(".txt"))
+    .map((name) => readFileSync(`tests/fixtures/cards/${name}`, "utf8"))
+    .join("\n");
+  const usual = seconds(real.repeat(Math.ceil(LENGTH / real.length)).slice(0, LENGTH));
+  const slowest = [...hostileCards(LENGTH)]
+    .map((card) => ({ line: card.slice(0, 24), seconds: seconds(card) }))
+    .sort((a, b) => b.seconds - a.seconds)
+    .slice(0, 5);
+  console.log(`\nHostile cards of 100 KB (real lines: ${usual.toFixed(2)} s)`);
+  console.table(
+    slowest.map(({ line, seconds }) => ({
+      line: JSON.stringify(line),
+      seconds: Number(seconds.toFixed(2)),
+      "times the real": Number((seconds / usual).toFixed(1)),
+    })),
+  );
+}
+
 export function benchCards(): void {
   cardsByPeople();
   madeCards(10_000);
   names("../shared/data/synonyms.csv");
+  hostile();
 }

@@ -13,6 +13,7 @@ import { NOTE_RULES } from "../../src/lib/core/card/notes.ts";
 import { Item, NUMBER_RULES, placeNumbers } from "../../src/lib/core/card/numbers.ts";
 import { readQuantity } from "../../src/lib/core/card/quantity.ts";
 import { expect } from "chai";
+import { hostileCards } from "./hostileCards.ts";
 import { COUNT_FORMS, countSaid, withCountBehind } from "../../src/lib/core/card/countBehind.ts";
 import vm from "node:vm";
 import { readdirSync, readFileSync } from "node:fs";
@@ -31,6 +32,7 @@ import { ABSENT, saysGone } from "../../src/lib/core/card/absence.ts";
 import { PHRASES, rephrase } from "../../src/lib/core/card/phrases.ts";
 import { columnsOfCard, mappedCard } from "../../src/lib/core/card/columns.ts";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
+import { REMARK_FORMS } from "../../src/lib/core/card/remarkForms.ts";
 import { eachVariant, VARIANTS } from "../../src/lib/core/card/variants.ts";
 import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
 import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
@@ -386,6 +388,18 @@ describe("no way of writing is sought for ever", () => {
       [...hostile(example[0])].some((line) => !ends(() => split(line))),
     );
     expect(stuck.map((p) => p.name)).to.deep.equal([]);
+  }).timeout(120_000);
+  it("of what is said behind a name", () => {
+    const stuck = REMARK_FORMS.filter(({ example, pattern }) =>
+      [...hostile(example)].some((line) => !ends(() => pattern.test(line))),
+    );
+    expect(stuck.map((p) => p.name)).to.deep.equal([]);
+  }).timeout(120_000);
+  it("in a card of signs, blanks and fragments over and over", () => {
+    for (const card of hostileCards(6_000)) {
+      const isRead = ends(() => readCard(card, vocabulary));
+      expect(isRead, card.slice(0, 40)).to.equal(true);
+    }
   }).timeout(120_000);
 });
 

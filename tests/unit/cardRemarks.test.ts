@@ -1,6 +1,7 @@
 import { expect } from "chai";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
-import { REMARK_FORMS, remarksSay } from "../../src/lib/core/card/remarkBehind.ts";
+import { remarksSay } from "../../src/lib/core/card/remarkBehind.ts";
+import { REMARK_FORMS } from "../../src/lib/core/card/remarkForms.ts";
 import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
 import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 

@@ -1,6 +1,8 @@
 import { expect } from "chai";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
-import { answersBeside, roundsAsCounts, withoutRules } from "../../src/lib/core/card/rounds.ts";
+import { roundsAsCounts } from "../../src/lib/core/card/rounds.ts";
+import { withoutRules } from "../../src/lib/core/card/ruledBlanks.ts";
+import { answersBeside } from "../../src/lib/core/card/thereOrNot.ts";
 import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
 import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 

@@ -9,6 +9,8 @@ import { placedCells, type PlacedCell, type Split } from "./cells.ts";
 const GUTTER = 2;
 /** Of so many lines one may run on over a gutter: a title, a total, a name too long. */
 const LINES_TO_ONE_ACROSS = 10;
+/** No table is wider; signs with blanks between them are none, and each would be held against each. */
+const MOST_COLUMNS = 20;
 /** Two columns are a name and its count, wherever that stands. */
 const FEWEST_COLUMNS = 3;
 /** A column with fewer cells is none; nor is a table one of which fewer rows have three. */
@@ -43,6 +45,7 @@ export function alignedSplit(
   otherwise: Split,
 ): { readonly split: Split; readonly width: number } | null {
   const cells = lines.map(placedCells);
+  if (cells.some((c) => c.length > MOST_COLUMNS)) return null;
   if (cells.filter((c) => c.length >= FEWEST_COLUMNS).length < FEWEST_CELLS) return null;
   // A leader points at its count wherever that stands.
   if (lines.some((l) => l.includes("\t") || l.includes("..."))) return null;

@@ -8,11 +8,13 @@ import { answersAsCounts } from "./answers.ts";
 import { numbersAsCounts } from "./listNumbers.ts";
 import { listsSomething, withoutTimes } from "./leads.ts";
 import { receiptCounts } from "./receipt.ts";
-import { answersBeside, roundsAsCounts, withoutRules } from "./rounds.ts";
+import { roundsAsCounts } from "./rounds.ts";
+import { withoutRules } from "./ruledBlanks.ts";
+import { answersBeside } from "./thereOrNot.ts";
+import { writtenAsHeadings } from "./writtenHeadings.ts";
 import { withoutWeights } from "./weighed.ts";
 import { talliesAsCounts } from "./tally.ts";
 import {
-  emphasisAsHeadings,
   marksAsList,
   withoutBlanks,
   withoutEndMarks,
@@ -267,7 +269,7 @@ const STEPS: readonly Step[] = [
   withoutTags,
   withoutSender,
   withoutRules,
-  emphasisAsHeadings,
+  writtenAsHeadings,
   marksAsList,
   withoutBlanks,
   withoutInitials,

@@ -1,4 +1,3 @@
-import { CARRIED } from "./placeWords.ts";
 import { quick, THREE_LETTERS } from "./quick.ts";
 
 /** What a list has at both edges of its lines, line after line: marks, blanks to fill, lots. It names and counts nothing. */
@@ -20,39 +19,8 @@ export const marksAsList = (lines: readonly string[]): string[] =>
     ? lines.map((line) => line.replace(MARK, "$1- "))
     : [...lines];
 
-/** "*Eyes*", "_Eyes_": set off alone on its line, without a number. */
-const EMPHASISED = quick(/^(\s*)([*_]{1,2})(\p{L}[^*_\d]{1,40}?)\2:?\s*$/u);
-/** "1. Eyes", "B) Eyes", "II. Eyes": numbered, and nothing counted. */
-const NUMBERED = quick(/^(\s*)(?:\d{1,2}|[A-Z]|[IVX]{1,4})[.)]\s+(\p{L}[^\d,;:]{1,40})$/u);
-const LISTED = /^\s*(?:[-–•*+]\s|\[[ xX]?\]|[☐☑✓])/;
-/** "Pouch 1", "Bag 2": alone, one after another. */
-const HOLDER = new RegExp(`^\\s*(?:${CARRIED})\\s+(?:no\\.?\\s*)?\\d{1,2}\\s*:?\\s*$`, "i");
-/** So many of them head the lists of a card. */
-const FEWEST_HEADINGS = 2;
-/** Headings that are written as if they were of the list below them: as headings. */
-export function emphasisAsHeadings(lines: readonly string[]): string[] {
-  const holders = new Set(lines.filter((line) => HOLDER.test(line)).map((line) => line.trim()));
-  const headsList = (i: number): boolean =>
-    (holders.size >= FEWEST_HEADINGS && holders.has(lines[i]!.trim())) ||
-    (NUMBERED.test(lines[i]!) &&
-      LISTED.test(lines.slice(i + 1).find((l) => l.trim() !== "") ?? ""));
-  const at = lines.flatMap((line, i) =>
-    EMPHASISED.test(line.slice(0, LONGEST_LISTED)) || headsList(i) ? [i] : [],
-  );
-  if (at.length < FEWEST_HEADINGS) return [...lines];
-  const heads = new Set(at);
-  return lines.map((line, i) =>
-    heads.has(i)
-      ? line
-          .replace(EMPHASISED, "$1## $3")
-          .replace(NUMBERED, "$1## $2")
-          .replace(HOLDER, (text) => `## ${text.trim()}`)
-      : line,
-  );
-}
-
 /** "tweezers ______", "2 wipes [ ] [ ]": what is to be filled in at the check; behind a colon it is somebody's name. */
-const BLANKS = quick(/(?<=[\p{L}\d)][.]?)(?:\s*_{3,}|\s+\[\s*\]|\s+[☐□])+\s*$/u);
+const BLANKS = quick(/(?<=[\p{L}\d)][.]?)(?:\s*_{3,}(?!_)|\s+\[\s*\]|\s+[☐□])+\s*$/u);
 export const withoutBlanks = (lines: readonly string[]): string[] =>
   isHabit(lines, (line) => BLANKS.test(line))
     ? lines.map((line) => line.replace(BLANKS, ""))

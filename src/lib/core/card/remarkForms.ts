@@ -1,0 +1,243 @@
+import { NUMBER_WORDS } from "./numberWords.ts";
+import { PACKS } from "./phrase.ts";
+import { PLACE_WORDS } from "./placeWords.ts";
+import { quick } from "./quick.ts";
+
+/** Remarks behind a name and its count, each as a form that the whole of it has. */
+
+/** What a remark says of a thing: it is there as counted, some of it is not as it should be, or all of it is gone. */
+export type Told = "there" | "some" | "gone";
+interface RemarkForm {
+  readonly name: string;
+  readonly example: string;
+  readonly says: Told;
+  /** It says so only of what has its count before it: "order more" alone wants the thing itself. */
+  readonly ofCounted?: true;
+  /** It speaks of some, and there are no more of them than there are: "one box, 30 on the lid" is no remark. */
+  readonly ofNoMore?: true;
+  readonly pattern: RegExp;
+}
+
+const N = `(?:${NUMBER_WORDS})`;
+/** Parts of a thing, and what it comes in. */
+const ITS_PART =
+  "(?:lids?|caps?|covers?|handles?|labels?|box(?:es)?|case|wrapp(?:er|ing)s?|packets?|packaging|seals?|instructions?|leaflets?|applicators?|clips?|straps?|valves?|batter(?:y|ies)|bulb|string|blade|tip|tag|zip|expiry|date|name|adapt[oe]r|charger|bracket|hook|nozzle|pump|dropper|spoon|cup|needle|pins?)";
+const STATE =
+  "(?:new|old(?:\\s+stock)?|good|fine|ok(?:ay)?|alright|full|sealed|unopened|open|loose|wet|damp|dry|dirty|grubby|dusty|clean|rusty|bent|torn|split|faded|creased|crumpled|dented|damaged|broken|worn|stiff|usable|tested|work(?:s|ing)?|checked|counted(?:\\s+(?:twice|again))?|complete|intact|in\\s+date|(?:out\\s+of\\s+date|expired)(?:\\s+(?:in\\s+)?20\\d\\d)?|past\\s+(?:its\\s+|their\\s+)?date|low|running\\s+low|half[- ](?:full|used|empty)|unused|untouched|(?:two|three|mixed|various|different|several|all)\\s+sizes|donated|a\\s+gift|personal|mine|ours)";
+const HOW =
+  "(?:(?:all|still|just|only|a\\s+(?:bit|little)|slightly|quite|very|rather|nearly|almost|now|but|and|also|mostly|looks?|is|are|was|were|they\\s+are|they're|it's|has\\s+been|have\\s+been)\\s+)*";
+const MONTH =
+  "(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)(?:[a-z]*\\.?)(?:\\s+'?(?:\\d{4}|\\d{2}))?";
+const DAY = "(?:on\\s+)?(?:mon|tues?|wed(?:nes)?|thu(?:rs)?|fri|sat(?:ur)?|sun)(?:day)?s?";
+const DATE = `(?:(?:\\d{1,2}[./-]){0,2}(?:20)?\\d\\d|20\\d\\d-\\d\\d(?:-\\d\\d)?|(?:\\d{1,2}(?:st|nd|rd|th)?\\s+)?${MONTH}|${DAY}|soon|(?:last|next|this)\\s+\\p{L}+|today|yesterday|(?:in\\s+)?(?:the\\s+)?(?:spring|summer|autumn|fall|winter))`;
+const PLACE =
+  "(?:in|on|by|at|under|behind|beside|near|inside|next\\s+to)\\s+(?:the|its|their|an?)\\s+(?:\\p{L}+\\s+){0,2}\\p{L}+";
+/** Said in figures it is counted, in words it may be. */
+const SOME = `(?:(?:about|only|maybe)\\s+)?(?:${N}|some|a\\s+few|most|half|the\\s+others?|the\\s+rest|the\\s+other\\s+${N})(?:\\s+of\\s+(?:them|these|those|which))?`;
+const DIRECTIVE = "(?:replace|renew|restock|reorder|re-order|top\\s+up|check|refill)";
+const PERSON =
+  "(?:\\p{Lu}\\p{L}+|the\\s+(?:coach|leader|nurse|captain|trainer|driver|medic|guide|cook|chef|boss|skipper|teacher|physio|caretaker|manager|cubs|scouts|juniors|club|team))";
+
+const form = (
+  name: string,
+  example: string,
+  says: Told,
+  pattern: string,
+  more: Pick<RemarkForm, "ofCounted" | "ofNoMore"> & { readonly flags?: string } = {},
+): RemarkForm => ({
+  ...{ name, example, says },
+  ...(more.ofCounted ? { ofCounted: true } : {}),
+  ...(more.ofNoMore ? { ofNoMore: true } : {}),
+  pattern: quick(new RegExp(`^(?:${pattern})\\s*[.!]*$`, more.flags ?? "iu")),
+});
+const COUNTED = { ofCounted: true } as const;
+const SOME_COUNTED = { ofCounted: true, ofNoMore: true } as const;
+
+/** An ordered table: the first that matches the whole of a remark tells. */
+export const REMARK_FORMS: readonly RemarkForm[] = [
+  form("a mark", "**", "there", "[*†‡?!\\s]+|\\(!\\)"),
+  form(
+    "some of them are not as they should be",
+    "1 expired",
+    "some",
+    `${SOME}\\s+(?:already\\s+)?${HOW}(?:${STATE}|binned|borrowed(?:\\s+and\\s+returned)?|to\\s+(?:${DIRECTIVE}|bin)|missing\\s+(?:its|their|the|a)\\s+${ITS_PART}|for\\s+(?:\\p{L}+\\s+)?\\p{L}+|${ITS_PART}\\s+(?:torn|missing|gone|lost|broken|faded|unreadable))`,
+    SOME_COUNTED,
+  ),
+  form(
+    "what some of them are for",
+    "for training: 2 of these",
+    "some",
+    `for\\s+[^:\\d]+:\\s*${N}\\s+of\\s+(?:them|these|those)`,
+    COUNTED,
+  ),
+  form(
+    "what one of them is like",
+    "one fairly narrow",
+    "some",
+    `(?:one|two|the\\s+others?)\\s+(?:is\\s+|are\\s+)?(?:fairly|quite|rather|very|a\\s+bit|slightly|pretty|really)\\s+\\p{L}+(?:\\s+\\p{L}+)?`,
+    COUNTED,
+  ),
+  form("where some of them are", "1 in the lid", "some", `${SOME}\\s+${PLACE}`, SOME_COUNTED),
+  form(
+    "how many are wanted, or to come",
+    "2 more needed",
+    "some",
+    `(?:${N}\\s+)?(?:more\\s+)?(?:short|too\\s+few|wanted|needed|required|on\\s+order|ordered|to\\s+(?:buy|order|come)|coming)|more\\s+(?:on\\s+order|ordered|coming|to\\s+come)`,
+    COUNTED,
+  ),
+  form(
+    "how many there should be",
+    "should be more",
+    "some",
+    `(?:(?:there\\s+)?should\\s+be|supposed\\s+to\\s+be|min(?:imum)?\\.?|max(?:imum)?\\.?|needs?|we\\s+need|wants?|reorder(?:\\s+at)?|order|buy|get|target|par|ideally|aim\\s+for|short\\s+(?:by|of)|top\\s+up(?:\\s+to)?)\\s*:?\\s*(?:at\\s+least\\s+)?(?:${N})?\\s*(?:(?:some\\s+)?more|another|soon|again|next\\s+time)?`,
+    COUNTED,
+  ),
+  form(
+    "how it is",
+    "old but fine",
+    "there",
+    `${HOW}${STATE}(?:\\s*(?:,|and|but)?\\s*${HOW}${STATE}){0,2}`,
+  ),
+  form(
+    "when it was bought or seen, and when it runs out",
+    "exp. 03/28",
+    "there",
+    `(?:exp(?:ir(?:y|es?|ing|ed))?\\.?|use\\s+by|use\\s+before|best\\s+before|bbe?|until|till|valid(?:\\s+until)?|good\\s+(?:to|until|till)|dated?|bought|purchased|opened|since|renewed|checked|tested|packed|replaced?|next\\s+check)\\s*:?\\s*(?:by\\s+|in\\s+|(?:the\\s+)?end\\s+(?:of\\s+)?)*${DATE}|20[2-4]\\d`,
+  ),
+  form(
+    "what to do with it",
+    "replace soon",
+    "there",
+    `${DIRECTIVE}(?:\\s+(?:in\\s+)?${DATE})?|(?:to\\s+|for\\s+the\\s+)?bin(?:\\s+(?:it|them|these))?`,
+  ),
+  form(
+    "without what it comes in, or a part of it",
+    "no box",
+    "there",
+    `(?:no|with(?:out)?)\\s+(?:(?:an?|the|its|their)\\s+)?${ITS_PART}|${ITS_PART}\\s+(?:is\\s+|are\\s+)?(?:missing|gone|lost|torn|damaged|broken|intact|open|faded|unreadable|new|flat|dead|ok|empty)(?<!(?:box|case|packet|packaging)(?:es|s)?\\s+(?:is\\s+|are\\s+)?empty)`,
+  ),
+  form(
+    "a note to see",
+    "see note 2",
+    "there",
+    "(?:see\\s+)?(?:foot)?note(?:\\s+\\d{1,2})?|see\\s+(?:below|above|overleaf|over|back|list|sheet)",
+  ),
+  form(
+    "whether they are enough",
+    "just enough",
+    "there",
+    "(?:just\\s+)?enough|plenty|too\\s+(?:many|few)|more\\s+than\\s+enough|not\\s+enough|(?:getting|a\\s+bit)\\s+low|nearly\\s+(?:out|gone|empty)|lots|loads",
+  ),
+  form(
+    "for whom or what",
+    "for practice",
+    "there",
+    "for\\s+(?:the\\s+|our\\s+)?(?:practice|training|demo(?:nstration)?s?|kids|children|adults|staff|visitors|guests|customers|trips?|outings?|emergenc(?:y|ies)|the\\s+\\p{L}+)(?:\\s+(?:too|only|use))?|(?:adults?|kids|children|staff)\\s+only|used\\s+(?:for|in)\\s+(?:demos?|training|practice)|not\\s+for\\s+(?:children|kids|sale|eyes)|kids\\s+love\\s+(?:them|it|these)|(?:do\\s+not|don['’]t|never)\\s+(?:use|put|give|open|touch|wash|bend)\\b[^\\d]*|keep\\s+(?:dry|sealed|closed|clean|cool|flat|together|away)\\b[^\\d]*",
+  ),
+  form(
+    "which of the sort",
+    "the good ones",
+    "there",
+    "the\\s+(?:good|cheap|new|old|nice|better|expensive|usual|proper|decent)\\s+(?:ones?|kind|sort|type|stuff)",
+  ),
+  form(
+    "where it came from",
+    "from the old kit",
+    "there",
+    "(?:left(?:\\s+over)?\\s+)?from\\s+(?:the|our|my|last|this|an?)\\s+(?:\\p{L}+\\s+){0,2}\\p{L}+|left\\s?over",
+  ),
+  form(
+    "in how many packs they lie",
+    "in 2 boxes",
+    "there",
+    `in\\s+(?:${N}|several|a\\s+couple\\s+of)\\s+(?:${PACKS}|places)`,
+    COUNTED,
+  ),
+  form(
+    "that there are more",
+    "more in the store",
+    "there",
+    `(?:more|spares?|extras?|refills?|(?:a\\s+)?(?:spare|second|another)\\s+(?:set|one|box|pack))\\s+${PLACE}`,
+    COUNTED,
+  ),
+  form(
+    "who gave it, or knows more",
+    "ask Sam",
+    "there",
+    `(?:from|ask|see|thanks|thank\\s+you|bought\\s+by|donated\\s+by|given\\s+by)\\s+${PERSON}|${PERSON}['’]s(?:\\s+own)?|${PERSON}\\s+(?:bought|got|gave|found)\\s+(?:it|them|these|this|those)|${PERSON}\\s+has\\s+(?:more|spares?|others|another)`,
+    { flags: "u" },
+  ),
+  form(
+    "who has it",
+    "Tom has them",
+    "gone",
+    `${PERSON}\\s+(?:has|have|had|took|takes|carries|carry|keeps?|borrowed|brings?|will\\s+bring)\\s+(?:(?:borrowed|taken|got|had)\\s+)?(?:it|them|this|these|those)|(?:at|with)\\s+${PERSON}(?:['’]s)?|borrowed(?:\\s+by\\s+${PERSON})?|[Bb]orrowed(?:\\s+by\\s+\\p{L}+)?`,
+    { flags: "u" },
+  ),
+  form(
+    "that it is to be brought",
+    "bring your own",
+    "gone",
+    "(?:(?:i|we|he|she|they)(?:['’]ll|\\s+will)\\s+|will\\s+|to\\s+)bring(?:\\s+(?:it|them|some|one|more))?|bring\\s+your\\s+own",
+  ),
+  form(
+    "that it went",
+    "taken out",
+    "gone",
+    "(?:(?:all|now|both|since|sadly|already|is|are|was|were|been|has|have)\\s+)*(?:gone|missing|lost|stolen|nicked|used\\s+up|all\\s+used|binned|finished|deleted|withdrawn|discontinued|unavailable|temporarily\\s+out|removed|ordered|sold\\s+out|taken\\s+(?:out|away)|thrown\\s+(?:away|out)|chucked(?:\\s+(?:out|away))?|crossed\\s+out|none|nil)",
+  ),
+  form(
+    "that it is in the bin, or to be got back",
+    "in the bin",
+    "gone",
+    "(?:is|are|now|all|\\s)*in\\s+the\\s+bin|get\\s+(?:it|them)\\s+back",
+  ),
+  form(
+    "that its pack is empty",
+    "box empty",
+    "gone",
+    "(?:(?:the\\s+)?(?:box|packet|pack|tin|bottle|tube|slot|space|holder|hook|dispenser)\\s+(?:is\\s+)?)?empty|empty\\s+(?:box|packet|pack|tin|bottle|tube|slot|space|holder|hook|dispenser)",
+  ),
+  form(
+    "that nobody knows where it is",
+    "where?",
+    "gone",
+    "where(?:\\s+(?:is|are)\\s+(?:it|they))?\\s*\\?+",
+  ),
+  form(
+    "that it is to come",
+    "awaiting delivery",
+    "gone",
+    `(?:still\\s+)?to\\s+come|awaiting(?:\\s+\\p{L}+)?|(?:coming|due|expected|arriving)\\s+(?:${DAY}|soon|tomorrow|next\\s+\\p{L}+)|never\\s+(?:came|arrived|returned|replaced|restocked)`,
+  ),
+  form(
+    "that it is wanted",
+    "to buy",
+    "gone",
+    "need(?:ed|s)?|(?:(?:we\\s+)?need\\s+to\\s+|to\\s+)?(?:buy|get|order)(?:\\s+(?:more|new|one|some))?|not\\s+required",
+  ),
+  form(
+    "that it is somewhere else",
+    "moved to the van",
+    "gone",
+    "(?:moved|gone|went|goes)\\s+to\\s+the\\s+\\p{L}+|in\\s+(?:the|my|her|his|our|their)\\s+other\\s+\\p{L}+|(?:left\\s+)?at\\s+home",
+  ),
+  form(
+    "whose it is",
+    "belongs to the club",
+    "gone",
+    "belongs?\\s+to\\s+.+|property\\s+of\\s+.+|not\\s+(?:ours|mine)",
+  ),
+  form(
+    "the part of the bag that it lies in",
+    "lid pocket",
+    "there",
+    "(?:in\\s+)?(?:the\\s+)?(?:(?:top|bottom|front|back|side|left|right|inner|outer|main|lid|mesh|zip|first|second|lower|upper|red|blue|green|yellow|black|orange|white|small|big|large)\\s+){1,2}(?:pocket|pouch|tray|shelf|flap|compartment|drawer|section|layer|side|lid)s?",
+  ),
+  form(
+    "where it lies",
+    "in the red pouch",
+    "there",
+    `(?:(?:kept|stored|lives?|is|are)\\s+)?(?:in|on|by|at|under|behind|inside)\\s+(?:the|its|their|an?)\\s+(?:\\p{L}+\\s+){0,2}(?:${PLACE_WORDS}|lid|door|hook|wall|flap|jar|tub|wallet|holder|sleeve|rail|strap|top|bottom|front|back)s?`,
+  ),
+];
