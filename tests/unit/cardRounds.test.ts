@@ -1,4 +1,5 @@
 import { expect } from "chai";
+import { columnsOfCard } from "../../src/lib/core/card/columns.ts";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
 import { roundsAsCounts } from "../../src/lib/core/card/rounds.ts";
 import { withoutRules } from "../../src/lib/core/card/ruledBlanks.ts";
@@ -86,6 +87,10 @@ describe("a table of blanks with strokes down it", () => {
       [4, "cold-pack", 22, null],
       [5, "foil-blanket", 10, null],
     ]);
+  });
+  it("is asked about by its headings, those on the other side of the stroke among them", () => {
+    const { rows } = columnsOfCard(TABLE.join("\n"), 2)!.guess;
+    expect(rows[0]).to.deep.equal(["ITEM", "MIN", "MAX", "01/11", "08/11", "15/11"]);
   });
   it("is none where strokes part the cells themselves", () => {
     const bars = ["Item | Qty | Note", "Plasters | 3 | ok", "Eye pads | 4 | ok", "Slings | 2 | ok"];

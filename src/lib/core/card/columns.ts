@@ -4,6 +4,7 @@ import { roleOf } from "./headingRoles.ts";
 import { blockAround } from "./layout.ts";
 import { closedUp, LINE_END, plainSigns } from "./plainSigns.ts";
 import { THREE_LETTERS } from "./quick.ts";
+import { withoutRules } from "./ruledBlanks.ts";
 
 /** A delimited file as a table, with what its columns seem to be. */
 export interface ColumnGuess {
@@ -32,7 +33,7 @@ export function columnsOfCard(
   line: number,
 ): { guess: ColumnGuess; around: readonly [above: string, below: string] } | null {
   const { text, lineOf } = closedUp(plainSigns(written));
-  const lines = text.split(LINE_END);
+  const lines = withoutRules(text.split(LINE_END));
   const at = lineOf === null ? line - 1 : lines.findIndex((_, i) => lineOf(i + 1) === line);
   const block = at < 0 ? null : blockAround(lines, at);
   if (!block) return null;
