@@ -109,8 +109,8 @@ function runningAsCodes(
   if (running.length < counts.length) for (const i of running) kinds[i] = "code";
 }
 
-/** Counted by month, by day, at a time or by a shift, one column each. */
 const MONTH = "(?:jan|feb|mar|apr|may|jun|jul|aug|sept?|oct|nov|dec)[a-z]*\\.?";
+/** Counted by month, by day, at a time or by a shift, one column each. */
 const TIME = [
   `(?:count\\s+)?${MONTH}(?:\\s*'?\\d{2,4})?`,
   "(?:mon|tue|wed|thu|fri|sat|sun)[a-z]*\\.?(?:\\s+\\d{1,2})?",
@@ -149,6 +149,7 @@ export const hint = (heading: string): ColumnRole | null => {
 };
 
 const DAY = /^(?:m|tu?|w|th|f|sa?|su)$/i;
+/** Fewer letters may be sizes or marks. */
 const FEWEST_DAYS = 3;
 
 const ROLE: Readonly<Record<CellKind, ColumnRole | null>> = {
