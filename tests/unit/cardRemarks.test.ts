@@ -327,6 +327,17 @@ describe("a remark behind a name and its count", () => {
   });
   it("speaks of no more than there are: a lid that says 30 counts what its box holds", () =>
     expect(readOn("- plasters: one box, 30 on the lid")).to.equal("30 adhesive-strip null"));
+  it("counts those that are left where some of them went", () => {
+    expect(readOn("- 20 plasters (3 of them used)")).to.equal("17 adhesive-strip null");
+    expect(readOn("- eye pads: 6, 2 of them gone")).to.equal("4 eye-pad null");
+    expect(readOn("- 40 plasters (20 of them blue), 8 wipes")).to.equal(
+      "40 adhesive-strip null; 8 antiseptic-wipe null",
+    );
+  });
+  it("lists nothing of what is kept elsewhere", () => {
+    expect(readOn("Kept separately, locked: pencil, whistle")).to.equal("");
+    expect(readOn("NOT in it: tweezers, whistle")).to.equal("");
+  });
   it("takes the parts of a count for no further ones", () =>
     expect(readOn("- 2 x windlass tourniquets (1 in the door pocket, 1 in the bag)")).to.equal(
       "2 windlass-tourniquet null",

@@ -215,6 +215,19 @@ export const REMARK_PHRASES: readonly Phrase[] = [
         : "",
   },
   {
+    name: "what some of them are, in brackets",
+    example: ["40 plasters (20 of them blue), 8 wipes", "40 plasters, 8 wipes"],
+    holds: ["of them", "of these", "of those", "of which"],
+    pattern: new RegExp(
+      `(?<=\\d[^()\\d]*)\\s*\\((?:${N})\\s+of\\s+(?:them|these|those|which)\\s+([^()\\d]*)\\)`,
+      "giu",
+    ),
+    read: (all, remark) =>
+      saysGone(remark!) || /\b(?:used|open(?:ed)?|empty|gone|left|missing|short)\b/i.test(remark!)
+        ? all!
+        : "",
+  },
+  {
     name: "what one of them is, among others",
     example: [
       "four dressings, one of them past its date, and a whistle",

@@ -93,6 +93,15 @@ export const SUM_PHRASES: readonly Phrase[] = [
       Number(used) < Number(full) ? String(Number(full) - Number(used)) : all!,
   },
   {
+    name: "so many of them gone",
+    example: ["20 plasters (3 of them used)", "17 plasters"],
+    holds: "of them",
+    pattern:
+      /(?<![\d.,x×])(\d{1,3})((?:\s+\p{L}[^()\d]*?)?)\s*[,(–-]\s*(\d{1,3})\s+of\s+them\s+(?:are\s+|were\s+|already\s+|now\s+)*(?:used(?:\s+up)?|gone|missing|lost)\)?(?=\s*(?:[,;.]|$))/giu,
+    read: (all, full, name, gone) =>
+      Number(gone) < Number(full) ? `${Number(full) - Number(gone)}${name}` : all!,
+  },
+  {
     name: "what became of what was counted",
     example: ["4 wipes -> 2 wipes", "2 wipes"],
     holds: ["->", "=>", "→"],

@@ -1,6 +1,6 @@
 import { rememberingFor } from "../base/remembering.ts";
 import { asOnCard, inEnglish, isFromAbroad } from "./abroad.ts";
-import { listsUsed, speaksOfAbsence, speaksOfWant } from "./absence.ts";
+import { listsElsewhere, listsUsed, speaksOfAbsence, speaksOfWant } from "./absence.ts";
 import { keptInPlace, quotedAsCells } from "./cells.ts";
 import { claimOf } from "./claim.ts";
 import { cleanLines, saysOpenIsMissing, untickedLines } from "./cleanLines.ts";
@@ -309,7 +309,7 @@ function underHeading(draft: Draft, heading: SizeHeading | null): Draft {
 
 /** "Sold separately: tick card, whistle": the whole line is of what is not there. */
 const startsWithAbsence = (text: string): boolean => {
-  if (speaksOfWant(text) || listsUsed(text)) return true;
+  if (speaksOfWant(text) || listsUsed(text) || listsElsewhere(text)) return true;
   const colon = text.indexOf(":");
   return colon > 0 && colon < text.length - 1 && speaksOfAbsence(text.slice(0, colon));
 };
