@@ -89,7 +89,10 @@ describe("a table of blanks with strokes down it", () => {
     ]);
   });
   it("is asked about by its headings, those on the other side of the stroke among them", () => {
-    const { rows } = columnsOfCard(TABLE.join("\n"), 2)!.guess;
+    const { rows, roles, hasHeading } = columnsOfCard(TABLE.join("\n"), 2)!.guess;
+    expect(hasHeading).to.equal(true);
+    // How many there should be is left out, and of the days the last is proposed.
+    expect(roles).to.deep.equal(["text", null, null, null, null, "quantity"]);
     expect(rows[0]).to.deep.equal(["ITEM", "MIN", "MAX", "01/11", "08/11", "15/11"]);
   });
   it("is none where strokes part the cells themselves", () => {

@@ -1,5 +1,6 @@
 import Papa from "papaparse";
 import type { ColumnRole } from "./columnRole.ts";
+import { hint } from "./columnsByContent.ts";
 import { roleOf } from "./headingRoles.ts";
 import { blockAround } from "./layout.ts";
 import { closedUp, LINE_END, plainSigns } from "./plainSigns.ts";
@@ -43,10 +44,29 @@ export function columnsOfCard(
   const wordiest = named.reduce((best, _, i) => (words(i) > words(best) ? i : best), 0);
   // The column with words names the item; which one counts is what is asked.
   const roles = named.map((role, i) => role ?? (i === wordiest ? ("text" as const) : null));
+  // "Item  01/11  08/11": days are numbers, and head columns all the same.
+  const hasHeading = named.includes("text") || !/\d/.test(rows[0]!.join(""));
   return {
-    guess: { rows, roles, clear: false, hasHeading: !/\d/.test(rows[0]!.join("")) },
+    guess: {
+      rows,
+      roles: hasHeading ? withLastCount(rows[0]!, roles) : roles,
+      clear: false,
+      hasHeading,
+    },
     around: [lines.slice(0, from).join("\n"), lines.slice(to).join("\n")],
   };
+}
+
+/** Of columns that count at several times the last is proposed, as it was read; what is left out is no choice. */
+function withLastCount(
+  heading: readonly string[],
+  roles: readonly (ColumnRole | null)[],
+): readonly (ColumnRole | null)[] {
+  const kept = roles.map((role) => (role === "skip" ? null : role));
+  const counted = roles.includes("quantity")
+    ? -1
+    : heading.findLastIndex((cell, i) => roles[i] === null && hint(cell) === "quantity");
+  return kept.map((role, i) => (i === counted ? "quantity" : role));
 }
 
 const HEADING: Readonly<Record<ColumnRole, string>> = {
