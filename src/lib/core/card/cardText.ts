@@ -1,5 +1,6 @@
 import { type Problem, problem } from "../model/problem.ts";
 import { LONGEST_LINE, MOST_LINES } from "./cardLimits.ts";
+import { LINE_END } from "./plainSigns.ts";
 import type { CardReading } from "./readCard.ts";
 
 /** What keeps a text from being a contents card; null: nothing. */
@@ -21,7 +22,7 @@ export const tooManyEntries = (reading: CardReading): Problem | null =>
 
 /** What was left out of the reading, so that nothing is dropped in silence. */
 export function cardLeftOut(text: string): Problem[] {
-  const lines = text.split(/\r\n|\n|\r/);
+  const lines = text.split(LINE_END);
   const left: Problem[] = [];
   if (lines.length > MOST_LINES)
     left.push(problem(`line ${MOST_LINES + 1}`, "card-lines-left-out", { most: MOST_LINES }));

@@ -28,6 +28,7 @@ export const plainSigns = (text: string): string =>
         .replace(WIDE, (sign) => String.fromCharCode(sign.charCodeAt(0) - WIDE_BY))
         .normalize("NFC");
 
+/** Where a line of a card ends, whoever counts its lines: the reader, the screen and the pictures count alike. */
 export const LINE_END = /\r\n|\n|\r/;
 
 /** Fewer lines with a blank one between them are sections of one line each. */

@@ -1,3 +1,4 @@
+import { LINE_END } from "../card/plainSigns.ts";
 import type { Line } from "../model/kit.ts";
 
 /** A stretch of a card's line: the words that a line of the kit was read from, or the rest. */
@@ -16,7 +17,7 @@ export function cardPieces(cardText: string, lines: readonly Line[]): CardPiece[
     if (row) row.push(l);
     else byRow.set(l.cardLine, [l]);
   }
-  return cardText.split(/\r\n|\n|\r/).map((text, i) => piecesOfRow(text, byRow.get(i + 1) ?? []));
+  return cardText.split(LINE_END).map((text, i) => piecesOfRow(text, byRow.get(i + 1) ?? []));
 }
 
 function piecesOfRow(text: string, read: readonly Line[]): CardPiece[] {

@@ -1,3 +1,4 @@
+import { LINE_END } from "../../core/card/plainSigns.ts";
 import {
   onWrappers,
   wrapperFacts,
@@ -99,7 +100,7 @@ export class CardPicturesState {
 
   #add(name: string, kitId: string, pages: readonly ReadPage[]): void {
     const card = (this.kit.record?.cardText ?? "").trimEnd();
-    const lines = card === "" ? [] : card.split(/\r\n|\n|\r/);
+    const lines = card === "" ? [] : card.split(LINE_END);
     const photos = pages.map((page, i): PhotoRecord => {
       if (lines.length > 0) lines.push("");
       const cardLine = lines.length + 1;

@@ -3,6 +3,7 @@ import { lessonOfPieces, lessonOfSize, nameOnCard, type Lesson } from "../../cor
 import { isTouched } from "../../core/card/isTouched.ts";
 import { mergeCard } from "../../core/card/mergeCard.ts";
 import { lex } from "../../core/card/lexer.ts";
+import { LINE_END } from "../../core/card/plainSigns.ts";
 import { readQuantity } from "../../core/card/quantity.ts";
 import { mergeLines } from "../../core/count/scanned.ts";
 import type { Line } from "../../core/model/kit.ts";
@@ -33,7 +34,7 @@ export class UnpackState {
   }
 
   cardText = $derived.by(() => this.kit.record?.cardText ?? "");
-  #cardLines = $derived.by(() => this.cardText.split(/\r\n|\n|\r/));
+  #cardLines = $derived.by(() => this.cardText.split(LINE_END));
   problem = $derived.by(() => (this.cardText === "" ? null : cardTextProblem(this.cardText)));
   leftOut = $derived.by(() => (this.cardText === "" ? [] : cardLeftOut(this.cardText)));
   long = $derived.by(() => isLong(this.cardText));
