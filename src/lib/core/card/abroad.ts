@@ -4,12 +4,19 @@ import { MOST_WORDS } from "./cardLimits.ts";
 import { PACK } from "./packWords.ts";
 import { withoutAccents } from "./words.ts";
 import { quick } from "./quick.ts";
+import {
+  speltAbroad,
+  spellingsOf,
+  withoutUmlauts,
+  type SpellingsAbroad,
+} from "./spellingAbroad.ts";
 
 /** Names in other languages, read by the English one that stands for them. */
 
 export interface Abroad {
   readonly names: Words;
   readonly counted: Words;
+  readonly spellings: SpellingsAbroad;
 }
 interface Words {
   /** Names by their first word, each by its words without a plural's s; the longest first. */
@@ -86,7 +93,8 @@ const singularsOf = remembering((word: string): readonly string[] => {
     word.length > SHORTEST_STEM
       ? [...(PLURAL_VOWELS[last] ?? "")].map((vowel) => word.slice(0, -1) + vowel)
       : [];
-  return [word, ...cut, ...changed];
+  const forms = [word, ...cut, ...changed];
+  return [...new Set([...forms, ...forms.map(withoutUmlauts)])];
 }, MOST_WORDS);
 
 /** Where a name that begins with the word at `at` ends, as an index of the words; null: it does not stand there. */
@@ -137,10 +145,12 @@ export function keyOf(name: string): string {
   return [first, ...others.filter((w) => !SMALL.test(w))].map((w) => w.replace(/s$/, "")).join(" ");
 }
 
-export const abroadOf = (tables: readonly WordsAbroad[]): Abroad => ({
-  names: wordsOf(tables.map((t) => t.names)),
-  counted: wordsOf(tables.map((t) => t.counted)),
-});
+export function abroadOf(tables: readonly WordsAbroad[]): Abroad {
+  const names = wordsOf(tables.map((t) => t.names));
+  const counted = wordsOf(tables.map((t) => t.counted));
+  const all = [names, counted].flatMap(({ byFirst }) => [...byFirst.values()].flat());
+  return { names, counted, spellings: spellingsOf(all.flatMap((name) => name.words)) };
+}
 
 /** What of a line stands for English words. */
 interface Foreign {
@@ -157,7 +167,7 @@ const mayName = (plain: string, { byFirst }: Words): boolean =>
     .split(NO_LETTERS)
     .some((word) => singularsOf(withoutS(word)).some((one) => byFirst.has(one)));
 const NO_LETTERS = quick(/\P{L}+/u);
-const withoutS = (word: string): string => (word.endsWith("s") ? word.slice(0, -1) : word);
+export const withoutS = (word: string): string => (word.endsWith("s") ? word.slice(0, -1) : word);
 
 /** A line of a card, and whether the card is one from abroad: then what counts is read also beside a name that is ours too, "plåster". */
 interface Line {
@@ -168,12 +178,17 @@ interface Line {
 /** null: the line holds no name from abroad, or says besides it what things are in words that are known. */
 function foreignIn(
   line: Line,
-  { names, counted }: Abroad,
+  { names, counted, spellings }: Abroad,
   knows: (text: string) => boolean,
 ): Foreign | null {
   const plain = withoutAccents(line.text);
   if (!line.amongForeign && !mayName(plain, names)) return null;
-  const said = wordsIn(plain);
+  // "Verbandpäkchen": among lines of its language a word with a slip is told.
+  const spelt = ({ word, ...place }: Said): Said => ({
+    ...place,
+    word: (knows(word) ? null : speltAbroad(singularsOf(word), spellings)) ?? word,
+  });
+  const said = line.amongForeign ? wordsIn(plain).map(spelt) : wordsIn(plain);
   const taken = new Set<number>();
   const named = namesIn(plain, said, names, taken);
   if (named.length === 0 && !line.amongForeign) return null;

@@ -1,5 +1,5 @@
 import { rememberingFor } from "../base/remembering.ts";
-import { asOnCard, inEnglish, isFromAbroad } from "./abroad.ts";
+import { asOnCard, inEnglish, isFromAbroad, keyOf } from "./abroad.ts";
 import { listsElsewhere, listsUsed, speaksOfAbsence, speaksOfWant } from "./absence.ts";
 import { keptInPlace, quotedAsCells } from "./cells.ts";
 import { claimOf } from "./claim.ts";
@@ -16,6 +16,7 @@ import type { Reading } from "./quantity.ts";
 import { plainly } from "./plainly.ts";
 import { closedUp, LINE_END, plainSigns } from "./plainSigns.ts";
 import { repairText } from "./repairText.ts";
+import { asMeant } from "./typedWrong.ts";
 import { isOfTheKindBefore, type Segment } from "./segments.ts";
 import { strokesAsCells } from "./strokes.ts";
 import { isAmongItems, styleOf, type Style } from "./style.ts";
@@ -159,15 +160,24 @@ function rowsOf(text: string, vocabulary: Vocabulary, habits: Habits): LaidOut {
   return { rows: cardRows(inOurs, names, habits).slice(0, MOST_LINES), isAbroad };
 }
 
+/** Shorter words stand in every language. */
+const SHORTEST_ABROAD = 5;
 const isWord = rememberingFor(isKnownWord, MOST_WORDS);
 
 /** A line as it was most likely printed, and the same in English. */
 const putRight = rememberingFor(
   (line: string, vocabulary: Vocabulary): { printed: string; english: string } => {
-    const printed = repairText(line, (word) => isWord(word, vocabulary));
+    const known = (word: string) => isWord(word, vocabulary);
     const knows = (words: string) => knowsAny(words, vocabulary);
+    const { all } = vocabulary.abroad.spellings;
+    const printed = repairText(
+      line,
+      (word) => known(word) || (word.length >= SHORTEST_ABROAD && all.has(keyOf(word))),
+    );
     const english = inEnglish({ text: printed, amongForeign: false }, vocabulary.abroad, knows);
-    return { printed, english };
+    if (english !== printed) return { printed, english };
+    const meant = asMeant(printed, known, vocabulary);
+    return { printed: meant, english: meant };
   },
   LINES_KEPT,
   LONGEST_KEPT,

@@ -26,9 +26,27 @@ const MOST_DOUBTFUL = 4;
 
 const digits = (text: string) => text.replace(/[OolLISB]/g, (c) => AS_DIGIT[c]!);
 
+/** "20m1", "fifty mi1": the l of a millilitre. */
+const MILLILITRE = quick(/(?<=\d\s?)(?:m|rn)[1I|](?![\p{L}\d])/gu);
+/** "7S mm", "S cm", "x S m": a five with a unit behind. */
+const FIVE_WITH_UNIT = quick(
+  /(?<![\p{L}\d|.,])(?:\d{1,2}S(?=\s?(?:cm|mm|mg|ml|m)(?![\p{L}\d]))|S(?=\s?(?:cm|mm)(?![\p{L}\d])|\s?[x×]\s?\d)|(?<=\d\s?(?:cm|mm)?\s?[x×]\s?)S(?=\s?(?:m|cm|mm)(?![\p{L}\d])))/gu,
+);
+/** "l glucose gel", "l in", "	l	": a one by itself; "5 l" is five litres. */
+const ONE_ALONE = quick(/(?<=(?<!\d)[\s(\t;]|^)l(?=\s+\p{L}|\s*"|\t|[.,]\d)/gu);
+
+/** "7.S cm", "2,Sx10": behind a point, with a unit or the sign of a size behind it. */
+const BEHIND_POINT = quick(
+  /(?<=(?<![\p{L}\d.,])[\dOlI]{1,3}[.,])[\dOolIS]{1,2}(?=\s?(?:[xX×]\s?\d|cm|mm|m|in|CM|MM|M|IN|"|”)(?!\p{L}))/gu,
+);
+/** "box/l00", "x l0", "S0 pcs": digits behind a letter that was one. */
+const DIGIT_FIRST = quick(
+  /(?<![\p{L}\d|.,-])(?:[lI][Oo]?(?=\d|[OolI]\d)|[lI](?=O(?![\p{L}\d]))|S(?=[0O]\s(?:pcs|pieces|units|tabs|tablets|wipes|plasters)))[\dOolI]{1,3}(?![\p{L}\d|])/gu,
+);
+
 /** "l2cm", "1Ocm", "2Oml", "5crn": a number that has a digit or a unit, spoilt letters in it. */
 const NUMBER_WITH_UNIT = quick(
-  /(?<![\p{L}\d|])([\dOolI]{1,4}(?:[.,][\dOolI]{1,2})?)\s?(mm|cm|crn|CRN|ml|rnl|mg|rng|rn|RN|m|g)(?![\p{L}\d|])/gu,
+  /(?<![\p{L}\d|])([\dOolI]{1,4}(?:[.,][\dOolI]{1,2})?)\s?(mm|cm|crn|CRN|CM|MM|ML|ml|rnl|mg|rng|rn|RN|m|g)(?![\p{L}\d|])/gu,
 );
 const UNIT: Readonly<Record<string, string>> = {
   crn: "cm",
@@ -44,7 +62,7 @@ const NUMBER_TIMES = quick(/(?<![\p{L}\d|])[lLIO][\dOolLI]*\d[\dOolLI]*(?=\s*[x�
 
 /** "1Ox1Ocm": both sides of a size. */
 const SPOILT_SIZE = quick(
-  /(?<![\p{L}\d|])\d[\dOolI]*\s?[x×]\s?\d?[\dOolI]+(?=\s?(?:cm|mm|in\b|"|m\b))/gu,
+  /(?<![\p{L}\d|])(?:\d|[lI](?=\d))[\dOolI]*\s?[x×]\s?\d?[\dOolI]+(?=\s?(?:cm|mm|in\b|"|m\b))/gu,
 );
 
 /** "1O", "2O29": a digit first, then digits and their look-alikes. */
@@ -62,7 +80,9 @@ const SPOILT_WORD = quick(
 );
 
 /** Small words in which `rn` may have been an `m`, or a first `l` a capital I: "cornpress", "lnstruction". */
-const RUN_TOGETHER = quick(/(?<![\p{L}\d])(?:\p{L}*rn\p{Ll}*|l\p{Ll}{3,}|lndiv)(?![\p{L}\d])/gu);
+const RUN_TOGETHER = quick(
+  /(?<![\p{L}\d])(?:\p{L}*rn\p{Ll}*|l\p{Ll}{3,}|lndiv|lce)(?![\p{L}\d])/gu,
+);
 /** "Iarge": a capital I that was a small l. */
 const CAPITAL_FIRST = quick(/(?<![\p{L}\d])I\p{Ll}{3,}(?![\p{L}\d])/gu);
 /** "p!ns", "ster!le": an i that was taken for a sign. */
@@ -181,6 +201,11 @@ export function repairText(line: string, isWord: (word: string) => boolean): str
       COUNT_APART,
       (_, gap: string, count: string) => gap + (STROKES.test(count) ? count : digits(count)),
     )
+    .replace(MILLILITRE, "ml")
+    .replace(FIVE_WITH_UNIT, digits)
+    .replace(ONE_ALONE, "1")
+    .replace(BEHIND_POINT, digits)
+    .replace(DIGIT_FIRST, digits)
     .replace(NUMBER_WITH_UNIT, (whole, number: string, unit: string) =>
       /\d|^[lI][Oo]+$/.test(number) ? `${digits(number)}${UNIT[unit] ?? unit}` : whole,
     )
