@@ -8,6 +8,8 @@ import { draftOf, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
 import { entryOf, type CardEntry } from "./entry.ts";
 import type { CardRow } from "./cardRow.ts";
 import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE, MOST_LINES, MOST_WORDS } from "./cardLimits.ts";
+import { listsSetApart } from "./besideLost.ts";
+import { columnsRestored } from "./columnsLost.ts";
 import { cardRows } from "./layout.ts";
 import { NO_HABITS, type Habits } from "./habits.ts";
 import { isHeading } from "./headings.ts";
@@ -157,7 +159,13 @@ function rowsOf(text: string, vocabulary: Vocabulary, habits: Habits): LaidOut {
     return keptInPlace(lines[i]!, said);
   });
   const names = (text: string) => namesItem(text, vocabulary);
-  return { rows: cardRows(inOurs, names, habits).slice(0, MOST_LINES), isAbroad };
+  return {
+    rows: cardRows(listsSetApart(columnsRestored(inOurs), names), names, habits).slice(
+      0,
+      MOST_LINES,
+    ),
+    isAbroad,
+  };
 }
 
 /** Shorter words stand in every language. */
