@@ -18,7 +18,7 @@ const UNITS =
 /** "... 6 |Foil blanket", "Gloves 6 pr |Tape": behind a count that ends a name, before the next name. */
 const BEHIND_COUNT = quick(
   new RegExp(
-    `(?<=\\p{L}[^\\d]*?(?:\\d[\\d.,x× ]*(?:cm|mm|ml|m|g|mg)[^\\d]*?)?[\\s.]\\d{1,3}(?:\\s(?:${UNITS}))?)\\s(?=(?!(?:${MEASURES}|${UNITS})\\b)\\p{L}{2})`,
+    `(?<=\\.{3,}\\s?\\d{1,3}|\\p{L}[^\\d]*?(?:\\d[\\d.,x× ]*(?:cm|mm|ml|m|g|mg)[^\\d]*?)?[\\s.]\\d{1,3}(?:\\s(?:${UNITS}))?)\\s(?=(?!(?:${MEASURES}|${UNITS})\\b)\\p{L}{2})`,
     "iu",
   ),
 );
@@ -29,6 +29,7 @@ const BEFORE_COUNT = quick(
     "iu",
   ),
 );
+const LEADERS = /\.{3,}/;
 const COUNT_FIRST = quick(/^\d{1,3}\s(?:x\s)?\p{L}/iu);
 const COUNT_LAST = quick(new RegExp(`^\\p{L}.*[\\s.]\\d{1,3}(?:\\s(?:${UNITS}))?$`, "iu"));
 const WORD_BEFORE = quick(/(\p{L}+)\.?\s\d{1,3}$/u);
@@ -46,7 +47,9 @@ function thingsOf(line: string, isName: (text: string) => boolean): readonly str
   if (parts.length < 2) return null;
   const isThing = (part: string) =>
     isFirst ? COUNT_FIRST.test(part) : COUNT_LAST.test(part) && !endsInModel(part);
-  return parts.every((part) => isThing(part) && isName(part)) ? parts : null;
+  return parts.every((part) => isThing(part) && (LEADERS.test(part) || isName(part)))
+    ? parts
+    : null;
 }
 
 /**

@@ -1,3 +1,4 @@
+import { columnsRestored } from "./columnsLost.ts";
 import { decodeHTML } from "entities";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { LINE_END } from "./plainSigns.ts";
@@ -282,6 +283,7 @@ const STEPS: readonly Step[] = [
   withoutLenses,
   withoutDots,
   withMarks,
+  (lines) => [...columnsRestored(lines)],
   withClausesAsList,
   withoutAnswers,
   receiptCounts,

@@ -24,20 +24,25 @@ const LOOK_AHEAD = 60;
 /** Headings that count where no other does. */
 const MAY_COUNT = /^(?:no|nos|nr|total|units|each)\.?$/i;
 
-interface Heading {
+interface Told {
   readonly text: string;
+  readonly role: ColumnRole | null;
+}
+interface Heading extends Told {
   readonly role: ColumnRole;
 }
 
-const NO_DIGIT = /^[^\d|;\t,:]+$/;
+/** No number, and nothing that sets cells apart; "WK1" is a word. */
+const HEADING_WORD = quick(/^(?:[£€$✓✔#]|(?!\d)[^|;\t,:]*\p{L}[^|;\t,:]*)$/u);
 const GAPS = /\s{2,}|\.{3,}/;
 /** A line of words that head columns, one blank between them, names under one of them; null: it is none. */
 function headingsOf(line: string): readonly Heading[] | null {
   const text = line.trim();
-  if (!NO_DIGIT.test(text) || GAPS.test(text)) return null;
+  if (GAPS.test(text)) return null;
   const words = text.split(" ");
   if (words.length < 2 || words.length > MOST_COLUMNS * 2) return null;
-  const found: { text: string; role: ColumnRole | null }[] = [];
+  if (!words.every((word) => HEADING_WORD.test(word))) return null;
+  const found: Told[] = [];
   for (let at = 0; at < words.length; at += found.at(-1)!.text.split(" ").length)
     found.push(headingAt(words, at));
   const told = withNames(found);
@@ -45,27 +50,37 @@ function headingsOf(line: string): readonly Heading[] | null {
     told.length >= FEWEST_COLUMNS &&
     told.length <= MOST_COLUMNS &&
     told.filter((h) => h.role === "text").length === 1 &&
-    told.some((h) => h.role === "quantity" || MAY_COUNT.test(h.text));
+    told.some(mayCount);
   return isTable && told.every(isTold) ? told : null;
 }
-const isTold = (h: { role: ColumnRole | null }): h is Heading => h.role !== null;
+const mayCount = (h: Told): boolean => h.role === "quantity" || MAY_COUNT.test(h.text);
+const isTold = (h: Told): h is Heading => h.role !== null;
 
-/** "NOMENCLATURE": the one heading nobody knows is over the names where no other is; "REQ. FOUND" stand behind them. */
-function withNames<T extends { text: string; role: ColumnRole | null }>(
-  found: readonly T[],
-): readonly { text: string; role: ColumnRole | null }[] {
-  if (found.some((h) => h.role === "text")) return found;
-  const unknown = found.filter((h) => h.role === null);
-  return unknown.length === 0
-    ? [{ text: "", role: "text" }, ...found]
-    : found.map((h) => (h === unknown[0] ? { ...h, role: "text" as const } : h));
+/**
+ * "NOMENCLATURE", "Poolside kit min actual": words nobody knows are over the names where none else are; "REQ. FOUND" stand behind
+ * them. One of them beside a heading for the names ("Var") says nothing.
+ */
+function withNames(found: readonly Told[]): readonly Told[] {
+  const first = found.findIndex((h) => h.role !== null);
+  const isNamed = found.some((h) => h.role === "text");
+  if (isNamed || first < 0 || first > LONGEST_TITLE) return withoutUnknown(found);
+  const title = found.slice(0, first).map((h) => h.text);
+  const others = found.slice(first);
+  const [unknown, ...more] = others.filter((h) => h.role === null);
+  return title.length === 0 && unknown !== undefined && more.length === 0
+    ? others.map((h) => (h === unknown ? { ...h, role: "text" } : h))
+    : [{ text: title.join(" "), role: "text" }, ...withoutUnknown(others)];
 }
+/** Of headings that are told one may say nothing. */
+function withoutUnknown(found: readonly Told[]): readonly Told[] {
+  const unknown = found.filter((h) => h.role === null);
+  return unknown.length === 1 ? found.map((h) => (isTold(h) ? h : { ...h, role: "skip" })) : found;
+}
+/** Words of a title that stand where the names are headed. */
+const LONGEST_TITLE = 4;
 
 /** The longest heading that begins with the word at `at`, else that word. */
-function headingAt(
-  words: readonly string[],
-  at: number,
-): { text: string; role: ColumnRole | null } {
+function headingAt(words: readonly string[], at: number): Told {
   for (let many = Math.min(LONGEST_HEADING, words.length - at); many > 0; many--) {
     const text = words.slice(at, at + many).join(" ");
     // "Item Min": a name is headed by its own word.
@@ -81,12 +96,28 @@ function headingAt(
 const IS_OK = /^(?:ok|✓|✔|y\/n|tick)\??$/i;
 /** Headings of several words. */
 const WHOLE =
-  /^(?:(?:item|product|min\.?|max\.?|unit|pack|exp(?:iry)?\.?|stock|order|part|art\.?|lot|batch|sl\.?|line)\s+(?:name|description|stock|level|qty|quantity|price|cost|size|of\s+issue|date|code|no\.?|number|nr\.?)|(?:qty|quantity|no\.?|number)\s+(?:in\s+(?:kit|box|stock)|held|required|needed|found|checked|counted|ordered|received|issued?|of\s+(?:items|units|pieces|packs))|(?:use|sell|best)\s+(?:by|before)|on\s+hand|in\s+(?:kit|box|stock)|(?:date|last)\s+checked|name\s+of\s+(?:the\s+)?(?:item|article|product))$/i;
+  /^(?:(?:item|product|unit|part|art\.?|lot|batch|sl\.?|stock|order)\s+(?:name|description|price|cost|code|no\.?|number|nr\.?)|(?:min\.?|max\.?|stock|order|pack)\s+(?:stock|level|qty|quantity|size)|unit\s+of\s+issue|exp(?:iry)?\.?\s+date|(?:qty|quantity|no\.?|number)\s+(?:in(?:\s+(?:kit|box|stock))?|out|held|required|needed|found|checked|counted|ordered|received|issued?|of\s+(?:items|units|pieces|packs))|(?:use|sell|best)\s+(?:by|before)|on\s+hand|in\s+(?:kit|box|stock)|(?:date|last)\s+checked|name\s+of\s+(?:the\s+)?(?:item|article|product))$/i;
 
 /** What a cell may be that holds no name: a count with its unit, a day, a price, an answer, nothing. */
-const VALUE = `(?:\\d{1,5}(?:[.,]\\d{1,2})?(?:\\s?(?:pks?|pkts?|prs?|pcs|box(?:es)?|bx|rolls?|rl|ea|pairs?|nos?\\.?|btls?)(?![\\p{L}]))?|[£€$]\\s?\\d+(?:[.,]\\d{2})?|\\d{1,4}[-/.]\\d{1,4}(?:[-/.]\\d{2,4})?|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)\\p{L}*\\.?\\s?\\d{2,4}|[-–—✓✔✗✘]+|\\[[ xX✓]?\\]|n/?a|nil|none|yes|no|ok|low|good|y|n|(?:ea|each|bx|box|pks?|pkts?|packs?|prs?|pairs?|rolls?|rl|bottles?|btls?|units?|pcs?|sets?|tubes?|tins?|bags?|strips?|sachets?|doz|dz|pce|ro|pg|pac)(?:/\\d{1,4})?)`;
+const VALUE = [
+  "[+-]\\d{1,3}",
+  "\\d{1,5}(?:[.,]\\d{1,2})?(?:\\s?(?:pks?|pkts?|prs?|pcs|box(?:es)?|bx|rolls?|rl|ea|pairs?|nos?\\.?|btls?)(?![\\p{L}]))?",
+  "[£€$]\\s?\\d+(?:[.,]\\d{2})?",
+  "\\d{1,4}[-/.]\\d{1,4}(?:[-/.]\\d{2,4})?",
+  "(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)\\p{L}*\\.?\\s?\\d{2,4}",
+  "[-–—✓✔✗✘]+|\\[[ xX✓]?\\]",
+  "n/?a|nil|none|yes|no|ok|low|good|y|n",
+].join("|");
+/** What things are counted in, and how many of them. */
+const COUNTED_IN =
+  "(?:ea|each|bx|box|pks?|pkts?|packs?|prs?|pairs?|rolls?|rl|bottles?|btls?|units?|pcs?|sets?|tubes?|tins?|bags?|strips?|sachets?|doz|dz|pce|ro|pg|pac)(?:/\\d{1,4})?";
 /** A number or code before a name. */
 const LEADING = "(?=\\S*\\d)[\\p{L}\\d][\\p{L}\\d./-]*|[A-Z]|\\p{L}{2}";
+
+const CODE = "(?=\\S*\\d)[\\p{L}\\d][\\p{L}\\d./-]*";
+/** "10 cm x 4 m", "500 ml", "M". */
+const UNIT = `(?:\\s?(?:cm|mm|m|ml|l|in|g|mg|yd)(?![\\p{L}])|["”])`;
+const SIZE = `\\d[\\d.,/-]*${UNIT}?(?:\\s?[x×]\\s?\\d[\\d.,/-]*${UNIT}?){1,2}|\\d[\\d.,]*${UNIT}|[SML]|X{1,2}[SL]|[-–—]`;
 
 /** The cells of a row under headings, by the values that stand before and behind its name. */
 function rowPattern(headings: readonly Heading[]): RegExp {
@@ -95,12 +126,19 @@ function rowPattern(headings: readonly Heading[]): RegExp {
     if (i === at) return i === 0 ? "(\\S.*?)" : "\\s(\\S.*?)";
     // What is remarked has words of its own, or there is none.
     if (h.role === "note") return "\\s?(.*?)";
-    if (i < at) return `${i === 0 ? "" : "\\s"}(${VALUE}|${LEADING})`;
+    if (i < at) return `${i === 0 ? "" : "\\s"}(${VALUE}|${COUNTED_IN}|${LEADING})`;
+    if (h.role === "unit") return `\\s(${COUNTED_IN}|${VALUE})`;
+    if (h.role === "size") return `(?:\\s(${SIZE}))?`;
+    // Lots and codes among the days and prices.
+    if (h.role === "skip" && i < headings.length - 1) return `\\s(${VALUE}|${CODE})`;
     const isLast = i === headings.length - 1 && i > at + 1;
     return isLast && h.role === "skip" ? `(?:\\s(${VALUE}))?` : `\\s(${VALUE})`;
   });
   return quick(new RegExp(`^\\s*${cells.join("")}\\s*\\**\\s*$`, "iu"));
 }
+
+/** "Amount" over "7.20" is what was paid. */
+const PRICE = /^\d+[.,]\d{2}$/;
 
 interface Restored {
   readonly lines: readonly string[];
@@ -126,6 +164,9 @@ function tableAt(lines: readonly string[], at: number): Restored | null {
   const found = rows.filter((r) => r !== undefined && r !== null);
   const valued = body.filter((line) => ENDS_IN_VALUE.test(line)).length;
   if (found.length < FEWEST_ROWS || found.length < SHARE_OF_ROWS * valued) return null;
+  const isCount = (i: number) =>
+    2 * found.filter((r) => PRICE.test(r[i] ?? "")).length <= found.length;
+  if (!headings.some((h, i) => mayCount(h) && isCount(i))) return null;
   const heads = headings.map((h) => h.text);
   const widths = heads.map((h, i) => Math.max(h.length, ...found.map((r) => r[i]?.length ?? 0)));
   const set = (cells: readonly string[]) =>

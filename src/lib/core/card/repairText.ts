@@ -69,7 +69,7 @@ const SPOILT_SIZE = quick(
 const NUMBER = quick(/(?<![\p{L}\d|])\d[\dOolI]*[OolI][\dOolI]*(?![\p{L}\d|])/gu);
 
 /** "wipes    lO": a count set apart at the end of a line, all look-alikes. */
-const COUNT_APART = /(\s{2,}|\.{3,}\s*)([OlI\d]{1,3})(?=\s{3,}\S|\s*$)/g;
+const COUNT_APART = /(\s{2,}|\.{3,}\s*)([OlI\d]{1,3})(?=\s{3,}\S|\s*$|(?<=\.\s*\S+)\s)/g;
 
 /** Counted with strokes. */
 const STROKES = /^I{3}$/;
