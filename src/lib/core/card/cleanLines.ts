@@ -1,3 +1,4 @@
+import { blanksAsTabs } from "./tabsBesideBlanks.ts";
 import { columnsRestored } from "./columnsLost.ts";
 import { decodeHTML } from "entities";
 import { LONGEST_LINE } from "./cardLimits.ts";
@@ -283,6 +284,7 @@ const STEPS: readonly Step[] = [
   withoutLenses,
   withoutDots,
   withMarks,
+  blanksAsTabs,
   (lines) => [...columnsRestored(lines)],
   withClausesAsList,
   withoutAnswers,

@@ -83,11 +83,9 @@ class RowReader {
   }
 
   #headerAt(line: string, i: number): Table | null {
-    const next = this.#lines[i + 1] ?? "";
+    const below = this.#lines.slice(i + 1, i + 4);
     const headed =
-      rememberedHeader(line, this.#habits) ??
-      tableHeader(line, next) ??
-      hintedHeader(line, this.#lines.slice(i + 1, i + 4));
+      rememberedHeader(line, this.#habits) ?? tableHeader(line, below) ?? hintedHeader(line, below);
     const header = headed && this.#aligned(headed, i);
     // A heading of the table whose columns were told by what they hold has been read with it.
     if (!header || i < this.#bodyFrom) return header;
@@ -331,7 +329,7 @@ function headingCells(line: string, split: Split): readonly string[] | null {
   return cells.some((c) => COUNTS_IN_WORDS.test(c)) ? null : cells;
 }
 
-function tableHeader(line: string, next: string): Table | null {
+function tableHeader(line: string, below: readonly string[]): Table | null {
   for (const split of SPLITTERS) {
     const cells = headingCells(line, split);
     if (!cells) continue;
@@ -340,7 +338,11 @@ function tableHeader(line: string, next: string): Table | null {
     if (!told.includes("text") && cells.some((c) => /^\d+$/.test(c.trim()))) continue;
     const roles = withText(cells, told);
     const known = roles.filter((r, i) => r !== null || cells[i] === "").length;
-    const hasBody = split(next).length >= 2 || next.trim() === "" || split === spaced;
+    // "1  DRESSINGS": the name of a section may stand between.
+    const hasBody =
+      split === spaced ||
+      (below[0] ?? "").trim() === "" ||
+      below.slice(0, line.includes("\t") ? below.length : 1).some((l) => split(l).length >= 2);
     if (known >= 2 && roles.includes("text") && known >= cells.length - 1 && hasBody)
       return { split: split === spaced ? underHeadings(line) : split, roles };
   }
