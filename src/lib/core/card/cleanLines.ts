@@ -12,6 +12,7 @@ import { listsSomething, withoutTimes } from "./leads.ts";
 import { receiptCounts } from "./receipt.ts";
 import { roundsAsCounts } from "./rounds.ts";
 import { withoutRules } from "./ruledBlanks.ts";
+import { withoutPageBreaks } from "./pageBreaks.ts";
 import { answersBeside } from "./thereOrNot.ts";
 import { writtenAsHeadings } from "./writtenHeadings.ts";
 import { withoutWeights } from "./weighed.ts";
@@ -19,6 +20,7 @@ import { talliesAsCounts } from "./tally.ts";
 import {
   marksAsList,
   withoutBlanks,
+  withoutEmphasis,
   withoutEndMarks,
   withoutInitials,
   withoutLots,
@@ -55,6 +57,9 @@ const withoutTags: Step = each((line) =>
       ).replace(/\u00a0/g, " ")
     : line,
 );
+
+/** "10*10", "2 * 16": a sign that multiplies. */
+const starsAsTimes: Step = each((line) => line.replace(/(?<=\d ?)\*(?= ?\d)/g, "x"));
 
 /** `\\item 4 wipes`, `[*]4 wipes`: a list as typesetters and boards write it. */
 const COMMAND_LINE =
@@ -269,8 +274,11 @@ const STEPS: readonly Step[] = [
   objectsAsList,
   fieldsAsList,
   withoutTags,
+  starsAsTimes,
+  withoutPageBreaks,
   withoutSender,
   withoutRules,
+  withoutEmphasis,
   writtenAsHeadings,
   marksAsList,
   withoutBlanks,

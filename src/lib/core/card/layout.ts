@@ -43,6 +43,8 @@ const withFirstCell = (line: string, next: string): string =>
     ? `#${line}`
     : line;
 
+/** Between the last line of a page and the first of the next. */
+const MOST_BLANK = 6;
 /** Takes the lines of a card one after another, and knows the table they lie in. */
 class RowReader {
   readonly rows: CardRow[] = [];
@@ -74,12 +76,14 @@ class RowReader {
     else if (!this.#table || !this.#takeRow(this.#table, line, i)) this.#takePlain(line, i);
   }
 
-  /** A table goes on over a blank line where a row of it follows. */
+  /** A table goes on over a blank line, or the few between two pages, where a row of it follows. */
   #goesOnBelow(i: number): boolean {
     const table = this.#table;
-    return (
-      table !== null && this.#lines.slice(i + 1, i + 3).some((l) => table.split(l).length >= 2)
-    );
+    if (table === null) return false;
+    const next = this.#lines.slice(i + 1, i + 1 + MOST_BLANK).findIndex((l) => l.trim() !== "");
+    return this.#lines
+      .slice(i + 1, i + 3 + Math.max(0, next))
+      .some((l) => table.split(l).length >= 2);
   }
 
   #headerAt(line: string, i: number): Table | null {

@@ -5,10 +5,14 @@ import { quick, THREE_LETTERS } from "./quick.ts";
 /** So many of a card's lines must have it; in a card of fewer lines it is chance. */
 const SHARE = 0.6;
 const FEWEST = 3;
-const isHabit = (lines: readonly string[], has: (line: string) => boolean): boolean => {
+const isHabit = (
+  lines: readonly string[],
+  has: (line: string) => boolean,
+  share = SHARE,
+): boolean => {
   const written = lines.filter((line) => THREE_LETTERS.test(line));
   const having = written.filter(has).length;
-  return having >= FEWEST && having >= SHARE * written.length;
+  return having >= FEWEST && having >= share * written.length;
 };
 
 /** "# plasters", "o 2 wipes": no heading and no nought where every line has it. */
@@ -52,12 +56,26 @@ export const withoutLots = (lines: readonly string[]): string[] =>
 const END_MARK = quick(
   /^(?:[^;]*[\p{L}\d)"”″];|[^,]*[\p{L}\d)"”″],|(?!.*\b(?:is|are|was|were|has|have|had|need|check|keep)\b)(?:(?![.!?]\s).)*[\p{L}\d)"”″](?<!\d\s?\p{L}{1,4})\.)\s*$/iu,
 );
+/** "crepe: 5 cm x2, 7.5 cm x4,": among others of its kind it parts nothing only where every line ends so. */
+const LAST_COMMA = quick(/[\p{L}\d)"”″],\s*$/u);
+const NEARLY_ALL = 0.9;
 /** Longer lines are sentences. */
 const LONGEST_LISTED = 100;
 /** A list each line of which ends in a mark, as a law's schedule: without the marks, which part nothing. */
 export function withoutEndMarks(lines: readonly string[]): string[] {
   const isMarked = (line: string) => line.length <= LONGEST_LISTED && END_MARK.test(line);
-  return isHabit(lines, isMarked)
-    ? lines.map((line) => (isMarked(line) ? line.trimEnd().slice(0, -1) : line))
-    : [...lines];
+  const endsSo = (line: string) => LAST_COMMA.test(line);
+  const has = isHabit(lines, isMarked)
+    ? isMarked
+    : isHabit(lines, endsSo, NEARLY_ALL)
+      ? endsSo
+      : null;
+  return lines.map((line) => (has?.(line) ? line.trimEnd().slice(0, -1) : line));
 }
+
+/** "**two finger plasters**": where most lines are set off, it says nothing of one. */
+const SET_OFF = quick(/^(\s*)(\*\*|__)(?=\S)([^*_]+)\2\s*$/u);
+export const withoutEmphasis = (lines: readonly string[]): string[] =>
+  isHabit(lines, (line) => SET_OFF.test(line))
+    ? lines.map((line) => line.replace(SET_OFF, "$1$3"))
+    : [...lines];

@@ -17,8 +17,24 @@ const drawnPlainly = (line: string): string =>
 /** No Latin letter with its accent, and none of these signs: the text is as it should be. */
 const PLAIN = /^[\u0020-\u007e\t\r\n]*$/;
 
+/** Between two words: one blank, and two of them. */
+const ONE_BLANK = /(?<=\S) (?=\S)/g;
+const TWO_BLANKS = /(?<=\S) {2}(?=\S)/g;
+/** Fewer may be the columns of a short table. */
+const FEWEST_DOUBLED = 20;
+/** Justified text has two blanks between its words; of a table with two between its columns many words have one. */
+const SHARE_SINGLE = 0.05;
+function withoutDoubledBlanks(text: string): string {
+  const doubled = text.match(TWO_BLANKS)?.length ?? 0;
+  if (doubled < FEWEST_DOUBLED) return text;
+  const single = text.match(ONE_BLANK)?.length ?? 0;
+  return single <= SHARE_SINGLE * doubled ? text.replace(TWO_BLANKS, " ") : text;
+}
+
 /** The same lines in the same places; a letter and its accent are one. */
-export const plainSigns = (text: string): string =>
+export const plainSigns = (text: string): string => withoutDoubledBlanks(inKnownSigns(text));
+
+const inKnownSigns = (text: string): string =>
   PLAIN.test(text)
     ? text
     : text
