@@ -23,6 +23,7 @@ import {
   withoutEmphasis,
   withoutEndMarks,
   withoutInitials,
+  withoutLineNumbers,
   withoutLots,
   withoutPointNought,
 } from "./lineEdges.ts";
@@ -55,6 +56,25 @@ const withoutTags: Step = each((line) =>
           .replace(ENDS_WITHIN, "; ")
           .replace(/<\/?[a-z][^<>]*>/gi, " "),
       ).replace(/\u00a0/g, " ")
+    : line,
+);
+
+/** "two & a half", "two hundred & fifty": a number in words. */
+const ampersandsInNumbers: Step = each((line) =>
+  line.includes("&")
+    ? line.replace(
+        /(?<=\p{L} ?)& ?(?=(?:a\s+(?:half|quarter|third)|three\s+quarters)\b)|(?<=\bhundred )& ?(?=\p{L})/giu,
+        "and ",
+      )
+    : line,
+);
+/** "Plasters [100]", "tweezers [pointed]": brackets of another shape; a box to tick, a link and a time are none. */
+const squareAsRound: Step = each((line) =>
+  line.includes("[")
+    ? line.replace(
+        /(?<=[\p{L}\d)"”:;,] ?)\[(?!\s*(?:[xX✓✔✗✘]|ok|yes|no|y|n|\d+)?\s*\])([^[\]_]{1,60})\](?!\()/giu,
+        "($1)",
+      )
     : line,
 );
 
@@ -275,6 +295,9 @@ const STEPS: readonly Step[] = [
   fieldsAsList,
   withoutTags,
   starsAsTimes,
+  ampersandsInNumbers,
+  squareAsRound,
+  withoutLineNumbers,
   withoutPageBreaks,
   withoutSender,
   withoutRules,

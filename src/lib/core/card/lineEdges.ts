@@ -30,6 +30,19 @@ export const withoutBlanks = (lines: readonly string[]): string[] =>
     ? lines.map((line) => line.replace(BLANKS, ""))
     : [...lines];
 
+/** " 3  12 plasters": every line, its title and its remarks too, with its own number. */
+const LINE_NUMBER = /^\s*(\d{1,3})(?:[.:)|]\s?|\s(?!\s*[x×]\s)|$)/;
+/** Fewer lines may count one, two, three of what they name. */
+const FEWEST_NUMBERED = 6;
+export function withoutLineNumbers(lines: readonly string[]): string[] {
+  const isNumbered = (line: string, i: number) =>
+    line.trim() === "" || Number(LINE_NUMBER.exec(line)?.[1]) === i + 1;
+  const written = lines.filter((line) => line.trim() !== "").length;
+  return written >= FEWEST_NUMBERED && lines.every(isNumbered)
+    ? lines.map((line) => line.replace(LINE_NUMBER, ""))
+    : [...lines];
+}
+
 /** "2 wipes   KO": who looked, set apart, on line after line; sizes of gloves are none. */
 const INITIALS = quick(
   /(?<=\S)\s{2,}(?!(?:XX?L|XS|SM|LG|ML|MM|CM|EA|PK|BX|PR|OK)\b)\p{Lu}{2,3}\.?\s*$/u,

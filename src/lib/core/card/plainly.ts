@@ -182,6 +182,8 @@ function thingsBetween(
   between: string,
   names: (text: string) => boolean,
 ): string[] | null {
+  // "gloves, M – 4 pairs; gloves, L – 1/2 box": semicolons part the things.
+  if (/[–-]/.test(between) && text.includes("; ")) return null;
   const parts = text.split(between).map((p) => p.trim());
   // "INCLUDES - 10 plasters - 4 wipes"
   if (!/\d/.test(parts[0]!) && parts.length > FEWEST_THINGS) parts.shift();

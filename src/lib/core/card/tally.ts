@@ -29,12 +29,22 @@ function counted(strokes: string): string {
   return areFours ? `${sum} pcs (${sum + before.length}?)` : `${sum} pcs`;
 }
 
+/** "plasters .... iiii ii", "llll": fours and fives of a small letter are strokes; "ii" and "iii" number things as well. */
+const SMALL_STROKES = /(?:^|[\s.])([il]{4,5})(?:\s|$)/;
+const STROKES_LAST = /(?<=[\s.:=])(?:[il1]{1,5}\s+)*[il1]{1,5}\s*$/;
+/** Such a card with capital strokes. */
+const inCapitals = (lines: readonly string[]): readonly string[] =>
+  lines.some((line) => SMALL_STROKES.test(line))
+    ? lines.map((line) => line.replace(STROKES_LAST, (strokes) => strokes.replace(/[il1]/g, "I")))
+    : lines;
+
 /** The card with its strokes as numbers; as many lines as before. */
-export function talliesAsCounts(lines: readonly string[]): string[] {
+export function talliesAsCounts(written: readonly string[]): string[] {
+  const lines = inCapitals(written);
   const found = lines.map(strokesOf);
   const told = found.filter((f) => f !== null);
   const isTally = told.length >= FEWEST_LINES && told.some(([, s]) => /[I|]{3}/.test(s));
   return isTally
     ? lines.map((l, i) => (found[i] ? `${found[i][0]}, ${counted(found[i][1])}` : l))
-    : [...lines];
+    : [...written];
 }
