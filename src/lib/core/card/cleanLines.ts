@@ -168,9 +168,23 @@ const IN_QUOTES = quick(/(^|[\s:])["“](?=[\p{L}\d])([^"“”]*)["”]\s*$/u);
 /** `pink: "20 plasters"`: quotes round what is said, no inches. */
 const withoutQuotes: Step = each((line) => line.replace(IN_QUOTES, "$1$2"));
 
-const QUOTED = /^\s*>+\s?/;
+const QUOTED = /^\s*(?:>\s?)+/;
 /** So many lines of one's own below what is quoted make it an answer between the lines; a name and a greeting do not. */
 const FEWEST_BELOW = 3;
+const DEPTH = /^\s*((?:>\s?)*)/;
+const depthOf = (line: string): number => DEPTH.exec(line)![1]!.match(/>/g)?.length ?? 0;
+/** Numbers beside words, of which a list has many. */
+const COUNTS = quick(/\p{L}[\p{L} ]*[\s:x×-]\s*\d{1,3}(?![\d:./])|\d{1,3}\s*[x×]?\s?\p{L}{3}/giu);
+/** Letters quoted within a letter: the newest that lists half of what any of them does; what is older was asked, or was there before. */
+function depthRead(lines: readonly string[]): number {
+  const counts: number[] = [];
+  for (const line of lines) {
+    const depth = depthOf(line);
+    if (depth > 0) counts[depth] = (counts[depth] ?? 0) + (line.match(COUNTS)?.length ?? 0);
+  }
+  const most = Math.max(0, ...counts.filter((n) => n !== undefined));
+  return counts.findIndex((n) => n !== undefined && n > 0 && 2 * n >= most);
+}
 /** Mail: the older letter quoted below an answer is not the list; one that is all quoted, or answered below, is. */
 const withoutQuoted: Step = (lines) => {
   const written = lines.filter((l) => l.trim() !== "");
@@ -179,7 +193,10 @@ const withoutQuoted: Step = (lines) => {
   const isAll = quoted > written.length / 2;
   const below = written.length - 1 - written.findLastIndex((l) => QUOTED.test(l));
   const isRead = isAll || below >= FEWEST_BELOW;
-  return lines.map((l) => (QUOTED.test(l) ? (isRead ? l.replace(QUOTED, "") : "") : l));
+  const depth = depthRead(lines);
+  const own = (line: string) =>
+    isRead && (depth < 0 || depthOf(line) <= depth) ? line.replace(QUOTED, "") : "";
+  return lines.map((l) => (QUOTED.test(l) ? own(l) : l));
 };
 
 /** A card that is quoted from its first line to its last. */

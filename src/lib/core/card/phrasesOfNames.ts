@@ -352,6 +352,16 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "",
   },
   {
+    name: "a set of airways from one size to another, one of each",
+    example: ["OPA set (sizes 00-4)", "OPA 6"],
+    holds: ["opa", "npa", "airway", "guedel"],
+    pattern:
+      /\b(npas?|opas?|(?:(?:naso|oro)pharyngeal\s+|guedel\s+|oral\s+)?airways?|guedels?)(?:,?\s+sets?)?,?\s*\(?\s*(?:sizes?\s+)?(00|[0-4])\s*(?:-|–|to)\s*([1-6])\)?(?=\s*(?:$|[,;]))/gi,
+    // "00" is a size smaller than nought.
+    read: (_, name: string, from: string, to: string) =>
+      `${name} ${Number(to) - Number(from) + 1 + (from === "00" ? 1 : 0)}`,
+  },
+  {
     name: "sizes of an airway one after another, one of each",
     example: ["nasal airways 6.0, 7.0", "nasal airways 2"],
     holds: ["opa", "npa", "airway", "guedel"],
