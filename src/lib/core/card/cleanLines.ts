@@ -14,6 +14,7 @@ import { roundsAsCounts } from "./rounds.ts";
 import { withoutRules } from "./ruledBlanks.ts";
 import { withoutPageBreaks } from "./pageBreaks.ts";
 import { answersBeside } from "./thereOrNot.ts";
+import { PACKS } from "./phrase.ts";
 import { writtenAsHeadings } from "./writtenHeadings.ts";
 import { withoutWeights } from "./weighed.ts";
 import { talliesAsCounts } from "./tally.ts";
@@ -57,6 +58,17 @@ const withoutTags: Step = each((line) =>
           .replace(/<\/?[a-z][^<>]*>/gi, " "),
       ).replace(/\u00a0/g, " ")
     : line,
+);
+
+/** "2 boxes x 20 plasters": packs times what one holds; "2 rolls x 5 m" is a length. */
+const PACKS_TIMES = quick(
+  new RegExp(
+    `\\b(\\d{1,3}\\s+${PACKS})\\s*[x×]\\s*(?=\\d{1,4}\\b(?!\\s*(?:mm|cm|m|ml|cl|l|g|mg|in|x|×)(?!\\p{L})|\\s*["”]|[.,]\\d))`,
+    "giu",
+  ),
+);
+const packsOfPieces: Step = each((line) =>
+  /[x×]/i.test(line) ? line.replace(PACKS_TIMES, "$1 of ") : line,
 );
 
 /** "two & a half", "two hundred & fifty": a number in words. */
@@ -313,6 +325,7 @@ const STEPS: readonly Step[] = [
   withoutTags,
   starsAsTimes,
   ampersandsInNumbers,
+  packsOfPieces,
   squareAsRound,
   withoutLineNumbers,
   withoutPageBreaks,

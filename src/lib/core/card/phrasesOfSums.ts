@@ -34,6 +34,43 @@ const packsAndMore: Phrase["read"] = (_, packs, each, more) =>
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const SUM_PHRASES: readonly Phrase[] = [
   {
+    name: "a measure in brackets with its decimal comma",
+    example: ["burn gel 10 (3,5 g)", "burn gel 10 (3.5 g)"],
+    holds: ",",
+    pattern: /\((\d{1,3}),(\d{1,2}\s?(?:g|ml|cl|l|cm|mm|m|mg|kg))\)/gi,
+    read: "($1.$2)",
+  },
+  {
+    name: "how many of each kind, in brackets, and no sum",
+    example: ["scissors (1 large, 1 small)", "scissors 2 (large, small)"],
+    holds: "(",
+    pattern: new RegExp(
+      `^(\\W*[A-Za-z][^()\\d]*?)\\s*\\((\\d{1,2})\\s+(?!(?:${PACKS}|x)\\b)([A-Za-z]{3,})\\s*(?:,|\\+|&|/|and)\\s*(\\d{1,2})\\s+(?!(?:${PACKS}|x)\\b)([A-Za-z]{3,})\\)\\s*$`,
+      "i",
+    ),
+    read: (_, name: string, one: string, kind: string, two: string, other: string) =>
+      `${name} ${Number(one) + Number(two)} (${kind}, ${other})`,
+  },
+  {
+    name: "counts of sizes, strokes between them",
+    example: ["bandages: 2x 6 cm / 2x 8 cm", "bandages: 2x 6 cm, 2x 8 cm"],
+    holds: "/",
+    pattern:
+      /(?<=[:\s]\d{1,2}\s?[x×]?\s?(?:small|medium|large|\d{1,3}(?:[.,]\d)?\s?(?:mm|cm|m)?)(?:\s?[x×]\s?\d{1,3}\s?(?:cm|m)?)?)\s*\/\s*(?=\d{1,2}\s?(?:[x×]\s?\d|small|medium|large))/gi,
+    read: ", ",
+  },
+  {
+    name: "so many in all, and then of each kind",
+    example: ["3x dressings: 1 small, 2 large", "dressings: 1 small, 2 large"],
+    holds: ":",
+    pattern:
+      /^(\W*)(\d{1,2})\s*[x×]?\s+([A-Za-z][^:\d]*):\s*((?:\d{1,2}\s*[x×]?\s*[A-Za-z][^,:\d]*(?:,|\band\b)\s*)+\d{1,2}\s*[x×]?\s*[A-Za-z][^,:\d]*)$/i,
+    read: (all, before: string, sum: string, name: string, kinds: string) =>
+      (kinds.match(/\d+/g) ?? []).reduce((n, of) => n + Number(of), 0) === Number(sum)
+        ? `${before}${name}: ${kinds}`
+        : all,
+  },
+  {
     name: "how many there are, and how many there should be",
     example: ["plasters have 5 need 10", "plasters 5"],
     holds: ["need", "min", "req", "target", "par", "want", "should"],

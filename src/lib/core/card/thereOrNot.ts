@@ -7,6 +7,10 @@ const ANSWERED = quick(
 );
 const ANSWER = /\s{2}(?:y|n|yes|no|[✓✔☑✗✘❌])(?:\s|$)/i;
 const NOT_THERE = /^(?:no?|[✗✘❌])$/i;
+/** "2 rolls", "box 100", "2 x 20 ml" behind the answer; "03/29" is a day. */
+const COUNTS = quick(
+  /^(?:[x×]\s?)?\d{1,3}(?:\s?[x×]\s?\d{1,4}\s?(?:ml|g|cm))?(?:\s\p{L}{2,10})?\.?$|^(?:box|pack|pkt|packet|tub)\s(?:of\s)?\d{1,4}$/iu,
+);
 /** Fewer rows may say something else with a letter. */
 const FEWEST_ANSWERED = 4;
 
@@ -30,6 +34,8 @@ export function answersBeside(lines: readonly string[]): string[] {
     const m = found[i];
     if (!m || !rows.includes(m)) return line;
     if (NOT_THERE.test(m[2]!)) return "";
+    const rest = m[4]!.trim();
+    if (m[3] === undefined && !/\d/.test(m[1]!) && COUNTS.test(rest)) return `${m[1]!}, ${rest}`;
     return m[3] === undefined
       ? m[1]!
       : `${m[1]!.replace(/^(\s*)\d{1,3}\s*(?:[x×]\s*)?/i, "$1")}, ${m[3]} pcs`;
