@@ -13,6 +13,7 @@ import { receiptCounts } from "./receipt.ts";
 import { roundsAsCounts } from "./rounds.ts";
 import { withoutRules } from "./ruledBlanks.ts";
 import { withoutPageBreaks } from "./pageBreaks.ts";
+import { heldOfAsked } from "./askedAndHeld.ts";
 import { answersBeside } from "./thereOrNot.ts";
 import { PACKS } from "./phrase.ts";
 import { writtenAsHeadings } from "./writtenHeadings.ts";
@@ -347,6 +348,7 @@ const STEPS: readonly Step[] = [
   withMarks,
   blanksAsTabs,
   (lines) => [...columnsRestored(lines)],
+  heldOfAsked,
   withClausesAsList,
   withoutAnswers,
   receiptCounts,

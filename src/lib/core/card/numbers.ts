@@ -115,6 +115,20 @@ const counts =
   (p, found) =>
     found.count(p.n, strength(p), p.article);
 
+/** Of more the first is a side, of a cloth with three. */
+const MOST_OF_A_SIZE = 50;
+/** "2 x 20x20", "4 x 10 x 10 gauze": of three numbers the first counts where the two behind it are set closer, or alike, or it leads. */
+function leadsBareSize({ item, i, n }: Place): boolean {
+  const [second, third] = [item.number(i + 2), item.number(i + 4)];
+  const isChain = item.kind(i + 1) === "times" && item.kind(i + 3) === "times";
+  if (!isChain || second === null || third === null || n > MOST_OF_A_SIZE) return false;
+  if (item.kind(i + 5) === "times" || isMeasured(item.tokens, i + 4)) return false;
+  const { tokens } = item;
+  const gap = (at: number) => tokens[at]!.start - tokens[at - 1]!.end;
+  const isCloser = gap(i + 1) > gap(i + 3);
+  return n !== second && (isCloser || second === third || i === firstMeaningful(tokens));
+}
+
 export const NUMBER_RULES: readonly NumberRule[] = [
   {
     name: "what the pack before it holds",
@@ -239,6 +253,12 @@ export const NUMBER_RULES: readonly NumberRule[] = [
     example: ["4 x gauze swab, 5s", 20],
     takes: ({ item, i }) => isPackByS(item, i),
     place: inner,
+  },
+  {
+    name: "so many of a size without its unit",
+    example: ["2 x 20x20 burn dressing", 2],
+    takes: leadsBareSize,
+    place: ({ n }, found) => found.count(n, 5, false),
   },
   {
     name: "a number times a number",

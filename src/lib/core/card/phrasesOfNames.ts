@@ -352,6 +352,14 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "",
   },
   {
+    name: "adhesive dressings by the dozen, without a size, are plasters",
+    example: ["adhesive dressings, 40", "adhesive plasters, 40"],
+    holds: "adhesive dressings",
+    pattern:
+      /(?<=^\W*\d{2,3}\s*[x×]?\s(?:[A-Za-z]+\s){0,3})adhesive dressings(?=[^\d]*$)|(?<=^\W*(?:[A-Za-z]+\s){0,3})adhesive dressings(?=[^\d]*[\s(]\d{2,3}\W*$)/gi,
+    read: "adhesive plasters",
+  },
+  {
     name: "a set of airways from one size to another, one of each",
     example: ["OPA set (sizes 00-4)", "OPA 6"],
     holds: ["opa", "npa", "airway", "guedel"],

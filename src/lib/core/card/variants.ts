@@ -32,6 +32,10 @@ const SIZE_BLANK_COUNT = whole(
 const BARE_SIZE_THEN_COUNT = whole(
   `(\\d+(?:[.,]\\d+)?\\s*[x×]\\s*\\d+(?:[.,]\\d+)?)\\s*(?:\\(|[:–—]\\s*|\\s-\\s|\\s[x×]\\s?)(\\d{1,3})\\)?`,
 );
+/** "2 x 20x20 cm". */
+const COUNT_TIMES_SIZE = whole(
+  `(\\d{1,3})\\s*[x×]\\s+(\\d+(?:[.,]\\d+)?\\s?[x×]\\s?\\d+(?:[.,]\\d+)?\\s*${UNIT}?)(?:\\s+sheets?)?`,
+);
 const LETTER_THEN_COUNT = whole(
   `(XS|XX?L|[SML]|small|medium|large)\\s*[-–:=x×(]?\\s*(\\d{1,3}\\)?(?:\\s*(?:pairs?|prs?|pcs|packs?|off))?)`,
 );
@@ -242,7 +246,10 @@ export const VARIANTS: readonly VariantPattern[] = [
     ],
     split: (text) => {
       const m = NAME_THEN_LIST.exec(text.trim());
-      return m && eachPart(m[2]!, MODIFIER_TIMES_COUNT, (kind, n) => `${n} ${kind} ${m[1]}`);
+      // "6 M" would be six metres.
+      const said = (kind: string, name: string) =>
+        /^(?:[SML]|X+[SL])$/i.test(kind) ? `${name} ${kind}` : `${kind} ${name}`;
+      return m && eachPart(m[2]!, MODIFIER_TIMES_COUNT, (kind, n) => `${n} ${said(kind, m[1]!)}`);
     },
   },
   {
@@ -268,6 +275,18 @@ export const VARIANTS: readonly VariantPattern[] = [
       const [name, list] = nameAndList(text) ?? [];
       if (name === undefined) return null;
       return eachPart(list!, BARE_SIZE_THEN_COUNT, (size, n) => `${name} ${size} x ${n} pcs`);
+    },
+  },
+  {
+    name: "counts and sizes of two sides, with or without their unit",
+    example: [
+      "burn dressings: 2 x 20x20, 1 x 40x60",
+      ["burn dressings 20x20 x 2 pcs", "burn dressings 40x60 x 1 pcs"],
+    ],
+    split: (text) => {
+      const [name, list] = nameAndList(text) ?? [];
+      if (name === undefined) return null;
+      return eachPart(list!, COUNT_TIMES_SIZE, (n, size) => `${name} ${size} x ${n} pcs`);
     },
   },
   {
