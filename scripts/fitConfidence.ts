@@ -108,6 +108,8 @@ const LEAST_COST: Partial<Record<CardDoubt, number>> = {
   "fraction-lost": 2,
   unticked: 1,
   "holds-others": 1,
+  // Inches that nothing on the card says are never silent.
+  "unit-assumed": 1,
 };
 
 interface Case {

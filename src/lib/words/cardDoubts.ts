@@ -25,7 +25,7 @@ const SAID: Readonly<Record<CardDoubt, string>> = {
   "size-unusual": "none of its kind is made so large: was a decimal comma lost?",
   "fraction-lost": "a fraction of the size could not be read",
   "holds-others": "it may only hold the other things",
-  "unit-assumed": "the size has no unit",
+  "unit-assumed": "the size has no unit: inches?",
   "column-guessed": "several columns hold numbers, and none is headed",
   unticked: "its box is not ticked, others are: is it there?",
   long: "many words for one thing",

@@ -44,7 +44,7 @@ export const CARD_DOUBTS = [
   "fraction-lost",
   /** A bag, box or tin on a line with other things, or a numbered one. */
   "holds-others",
-  /** A size without a unit. */
+  /** A size without a unit, taken for inches where nothing on the card says so. */
   "unit-assumed",
   /** Several columns count, and none is headed. */
   "column-guessed",

@@ -33,7 +33,7 @@ export const COST: Readonly<Record<CardDoubt, number>> = {
   "size-unusual": 2.0,
   "fraction-lost": 2.0,
   "holds-others": 1.0,
-  "unit-assumed": 0.0,
+  "unit-assumed": 1.0,
   "column-guessed": 1.5,
   unticked: 1.0,
   long: 0.24,

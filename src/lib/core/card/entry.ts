@@ -125,7 +125,8 @@ export function entryOf(
     sizeUnusual: isTooLarge(sized.sizeMm, shippedT),
     fractionLost: LOST_FRACTION.test(row.text),
     holdsOthers: refined === "container" && mayHoldOthers(segment, draft),
-    unitAssumed: reading.sizeMm === null && sized.sizeMm !== null,
+    unitAssumed:
+      reading.sizeMm === null && !style.saysUnit && areInchesGuessed(reading, sized, habits),
     numberLeft: reading.leftOver > 0 || !agrees(reading, row, pieces.value),
     countUnusual: isUnusual(pieces.value, shippedT?.bulkMl),
     isUnticked,
@@ -222,6 +223,15 @@ function bareSize(
 /** Two numbers alone: a usual size, the smaller first, or one that is made; "plasters 20x20" are packs. */
 const isBarePad = (a: number, b: number, type: string | null): boolean =>
   (isUsualPad(a, b) && a <= b) || (isMadeInCm(a, b) && type !== "adhesive-strip");
+
+/** So the trade writes pads and plasters in inches, without saying so. */
+const SAID_IN_INCHES = new Set("1x3 2x2 2x3 2x4 3x3 3x4 4x4 5x9 10x30 12x30".split(" "));
+/** Numbers without a unit were taken for inches, and nothing but that they are usual says so. */
+function areInchesGuessed({ bare }: Reading, { sizeMm }: Sized, { bareUnit }: Habits): boolean {
+  if (bare === null || sizeMm === null || bareUnit !== null) return false;
+  const [a, b] = [Math.min(...bare), Math.max(...bare)];
+  return sizeMm[0] === Math.round(a * INCH) && !SAID_IN_INCHES.has(`${a}x${b}`);
+}
 
 /** Pads up to a foot, tape and bandages up to 30 of either unit. */
 const isUsualPad = (a: number, b: number): boolean => a <= 12 && b <= 30;

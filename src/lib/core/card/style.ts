@@ -16,6 +16,8 @@ export interface Style {
   readonly spoken: boolean;
   /** It writes sizes in centimetres or millimetres more often than in inches. */
   readonly metric: boolean;
+  /** Some size is written with its unit. */
+  readonly saysUnit: boolean;
   readonly indent: number;
   /** First and last line that surely names an item. */
   readonly first: number;
@@ -71,6 +73,7 @@ export function styleOf(drafts: readonly Draft[]): Style {
     table: sure.some((d) => d.row.inTable),
     spoken: (fillers >= 2 || share(saysNumbers) > 0.5) && share((d) => d.row.bullet) < 0.3,
     metric: times(CENTIMETRES) > times(INCHES),
+    saysUnit: times(CENTIMETRES) + times(INCHES) > 0,
     indent: indents[Math.floor(indents.length / 2)] ?? 0,
     first:
       (counts ? sure.find((d) => isCounted(d) && d.match.type !== "container") : sure[0])?.row
