@@ -125,8 +125,7 @@ export function entryOf(
     sizeUnusual: isTooLarge(sized.sizeMm, shippedT),
     fractionLost: LOST_FRACTION.test(row.text),
     holdsOthers: refined === "container" && mayHoldOthers(segment, draft),
-    unitAssumed:
-      reading.sizeMm === null && !style.saysUnit && areInchesGuessed(reading, sized, habits),
+    unitAssumed: !style.saysUnit && areInchesGuessed(reading, sized, habits),
     numberLeft: reading.leftOver > 0 || !agrees(reading, row, pieces.value),
     countUnusual: isUnusual(pieces.value, shippedT?.bulkMl),
     isUnticked,
@@ -227,8 +226,12 @@ const isBarePad = (a: number, b: number, type: string | null): boolean =>
 /** So the trade writes pads and plasters in inches, without saying so. */
 const SAID_IN_INCHES = new Set("1x3 2x2 2x3 2x4 3x3 3x4 4x4 5x9 10x30 12x30".split(" "));
 /** Numbers without a unit were taken for inches, and nothing but that they are usual says so. */
-function areInchesGuessed({ bare }: Reading, { sizeMm }: Sized, { bareUnit }: Habits): boolean {
-  if (bare === null || sizeMm === null || bareUnit !== null) return false;
+function areInchesGuessed(
+  { bare, sizeMm: printed }: Reading,
+  { sizeMm }: Sized,
+  { bareUnit }: Habits,
+): boolean {
+  if (bare === null || printed !== null || sizeMm === null || bareUnit !== null) return false;
   const [a, b] = [Math.min(...bare), Math.max(...bare)];
   return sizeMm[0] === Math.round(a * INCH) && !SAID_IN_INCHES.has(`${a}x${b}`);
 }

@@ -78,10 +78,10 @@ const LONGEST_LISTED = 100;
 export function withoutEndMarks(lines: readonly string[]): string[] {
   const isMarked = (line: string) => line.length <= LONGEST_LISTED && END_MARK.test(line);
   const endsSo = (line: string) => LAST_COMMA.test(line);
-  const has = isHabit(lines, isMarked)
-    ? isMarked
-    : isHabit(lines, endsSo, NEARLY_ALL)
-      ? endsSo
+  const has = isHabit(lines, endsSo, NEARLY_ALL)
+    ? endsSo
+    : isHabit(lines, isMarked)
+      ? isMarked
       : null;
   return lines.map((line) => (has?.(line) ? line.trimEnd().slice(0, -1) : line));
 }

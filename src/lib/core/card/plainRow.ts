@@ -6,7 +6,7 @@ import { quick } from "./quick.ts";
 
 const LEADER_TO_PLACE = quick(/^(.*\p{L}.*?)\s*\.{4,}\s*([^\d]*)$/u);
 const LEADER_TO_COUNT = quick(
-  /^(.*\p{L}.*?)\s*\.{4,}\s*(\d{1,4}(?:\s*[xX×]\s*\d{1,4})?(?:\s*\p{L}+\.?)?)\s*(?:\[[^\]]*\]\W*)?$/u,
+  /^(?!.*\.{3,}\s*\d{1,4}\s+\p{L}{3}.*\.{3})(.*\p{L}.*?)\s*\.{4,}\s*(\d{1,4}(?:\s*[xX×]\s*\d{1,4})?(?:\s*\p{L}+\.?)?)\s*(?:\[[^\]]*\]\W*)?$/u,
 );
 const YEAR_APART = quick(/(?<=\p{L}.*\S)(?:\s{2,}|\s*\.{4,}\s*|(?<=\p{L})\s)20[2-3]\d$/u);
 /** A line that is no row of a table: its list mark, and the count that a dot leader points at. */

@@ -25,16 +25,19 @@ const SHORTEST_SPELT = 5;
 export const withoutUmlauts = (word: string): string =>
   word.length < SHORTEST_SPELT ? word : word.replace(/(?<![aeoq])([aou])e/g, "$1");
 
-/** The one word of names abroad that any of these was typed for ("verbandpakchen"); null: none, or several. */
+/**
+ * The one word of names abroad that was typed so ("verbandpakchen"); null: none, or several.
+ * @param forms the word, and then what it may be the plural of
+ */
 export function speltAbroad(
   forms: readonly string[],
   { all, byLetter }: SpellingsAbroad,
 ): string | null {
   if (forms.some((form) => all.has(form))) return null;
-  const meant = new Set(
-    forms.flatMap((form) =>
-      (byLetter.get(form[0] ?? "") ?? []).filter((word) => isTypedFor(form, word)),
-    ),
-  );
-  return meant.size === 1 ? [...meant][0]! : null;
+  for (const form of forms) {
+    const words = byLetter.get(form[0] ?? "") ?? [];
+    const meant = words.filter((word) => isTypedFor(form, word));
+    if (meant.length > 0) return meant.length === 1 ? meant[0]! : null;
+  }
+  return null;
 }

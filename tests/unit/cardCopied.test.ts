@@ -1,0 +1,279 @@
+import { expect } from "chai";
+import { besideTable, closed, entriesOf } from "./cardReading.ts";
+
+/** What copying, typing and scanning do to a card: it reads as it read before. */
+
+const TABLE = besideTable([
+  ["Item", "Min", "Held", "Expiry"],
+  ["Blue plasters, assorted", "40", "28", "03/2028"],
+  ["Burn gel dressing 10 x 10 cm", "4", "3", "11/2027"],
+  ["Sterile eye wash 20 ml pods", "5", "5", "01/2027"],
+  ["Conforming bandage 7.5 cm x 4 m", "4", "2", "-"],
+  ["Nitrile gloves, pairs", "10", "7", "-"],
+]);
+const HELD = [
+  "2 adhesive-strip 28 null",
+  "3 burn-gel-dressing 3 [100,100]",
+  "4 eyewash 5 null",
+  "5 roller-bandage 2 [75,4000]",
+  "6 nitrile-gloves 7 null",
+];
+
+describe("a table whose columns a copy closed up", () => {
+  it("takes the column that is held, as the table with its blanks does", () => {
+    expect(entriesOf(TABLE)).to.deep.equal(HELD);
+    expect(entriesOf(closed(TABLE))).to.deep.equal(HELD);
+  });
+  it("goes on over a section's name and an empty last cell", () => {
+    const card = ["Item Auth Held Exp", "1 DRESSINGS", "1.1 Eye pads 6 4 02/27", "1.2 Shears 1 1"];
+    card.push("", "2 MEDICINES", "2.1 Paracetamol 500mg 50 32 01/27");
+    expect(entriesOf(card.join("\n"))).to.deep.equal([
+      "3 eye-pad 4 null",
+      "4 trauma-shears 1 null",
+      "7 paracetamol 32 null",
+    ]);
+  });
+  it("knows its name column by a title, by none, and by the one word it does not know", () => {
+    const rows = ["waterproof plasters 40 52", "pocket mask 2 1", "foil blanket 2 3"];
+    for (const head of ["Poolside kit min actual", "REQ. FOUND", "NOMENCLATURE min actual"])
+      expect(entriesOf([head, ...rows].join("\n")), head).to.deep.equal([
+        "2 adhesive-strip 52 null",
+        "3 pocket-mask 1 null",
+        "4 foil-blanket 3 null",
+      ]);
+  });
+  it("finds numbers and codes before the name, sizes, lots, units and prices behind it", () => {
+    const card = [
+      "Line Stock no. Description Size Lot U/I Qty Unit cost",
+      "010 71-20031 Gauze bandage 8 cm x 4 m B2291 RL 4 1.10",
+      "020 71-20045 Triangular bandage - C0087 EA 6 0.95",
+      "030 71-21110 Finger dressing 20 mm A44 EA 8 2.30",
+    ];
+    expect(entriesOf(card.join("\n"))).to.deep.equal([
+      "2 roller-bandage 4 [80,4000]",
+      "3 triangular-bandage 6 null",
+      "4 tubular-bandage 8 [20]",
+    ]);
+  });
+  it("is none where what is paid is the only number, or where lines only end in numbers", () => {
+    const bill = [
+      "Description Amount",
+      "6 x eye pads 7.20",
+      "2 x shears 6.90",
+      "3 x whistles 4.35",
+    ];
+    expect(entriesOf(bill.join("\n"))).to.include("2 eye-pad 6 null");
+    const list = ["Please check box and bag", "Eye pads 2", "Shears 1", "Foil blankets 4"];
+    expect(entriesOf(list.join("\n"))).to.deep.equal([
+      "2 eye-pad 2 null",
+      "3 trauma-shears 1 null",
+      "4 foil-blanket 4 null",
+    ]);
+  });
+});
+
+describe("lists beside each other that a copy ran together", () => {
+  const RUN = {
+    "counts behind": [
+      "Plasters 20 Crepe bandage 2 Foil blanket 3",
+      "Gauze swabs 10 Sling 4 Pocket mask 1",
+      "Wipes 12 Tape 5 Eye pads 6",
+    ],
+    "dots before the counts": [
+      "Plasters ..... 20 Crepe bandage ... 2 Foil blanket ... 3",
+      "Gauze swabs ... 10 Sling .......... 4 Pocket mask .... 1",
+      "Wipes ........ 12 Tape ........... 5 Eye pads ....... 6",
+    ],
+    "counts before": [
+      "20 plasters 2 crepe bandages 3 foil blankets",
+      "10 gauze swabs 4 slings 1 pocket mask",
+      "12 wipes 5 rolls tape 6 eye pads",
+    ],
+  };
+  for (const [how, lines] of Object.entries(RUN))
+    it(`${how}: each is a thing`, () =>
+      void expect(entriesOf(lines.join("\n"))).to.deep.equal([
+        "1 adhesive-strip 20 null",
+        "1 elastic-bandage 2 null",
+        "1 foil-blanket 3 null",
+        "2 gauze-pad 10 null",
+        "2 triangular-bandage 4 null",
+        "2 pocket-mask 1 null",
+        "3 antiseptic-wipe 12 null",
+        "3 medical-tape 5 null",
+        "3 eye-pad 6 null",
+      ]));
+  it("a size within a name, and a model's number, part nothing", () => {
+    const lines = [
+      "Crepe 10 cm 2 Ice pack 3",
+      "Dressing No. 8 Sling 2",
+      "Wipes 12 Tape 5",
+      "Burn dressing 10 x 10 cm 2 Shears 1",
+    ];
+    expect(
+      entriesOf(lines.join("\n")).filter((e) => /elastic|cold|burn|shears/.test(e)),
+    ).to.deep.equal([
+      "1 elastic-bandage 2 [100]",
+      "1 cold-pack 3 null",
+      "4 burn-gel-dressing 2 [100,100]",
+      "4 trauma-shears 1 null",
+    ]);
+  });
+});
+
+describe("tabs, blanks and pages", () => {
+  it("a table set partly by tabs and partly by blanks", () => {
+    const card = ["LN  BIN\tQTY  UOM  DESCRIPTION", "01  A-14\t2\tEA\tBurn dressing"];
+    card.push("02  A-22\t3\tEA\tEye pad", "03  B-03\t4\tEA\tTriangular bandage");
+    expect(entriesOf(card.join("\n"))).to.deep.equal([
+      "2 burn-gel-dressing 2 null",
+      "3 eye-pad 3 null",
+      "4 triangular-bandage 4 null",
+    ]);
+  });
+  it("dots before the count of a tabbed table are no weight", () => {
+    const card = ["No.  Description\tQty\tWeight g", "1.\tTriangular cloth ..... 2\t64"];
+    card.push("2.\tRescue blanket ..... 1\t60", "3.\tEye pads ..... 4\t20");
+    expect(entriesOf(card.join("\n"))).to.deep.equal([
+      "2 triangular-bandage 2 null",
+      "3 foil-blanket 1 null",
+      "4 eye-pad 4 null",
+    ]);
+  });
+  it("two blanks between all words", () => {
+    const lines = [
+      "10 sterile gauze pads 10 x 10 cm",
+      "2 rolls of tape 2.5 cm x 5 m",
+      "4 pairs of gloves",
+    ];
+    lines.push("1 pair of round ended scissors", "6 burn gel sachets of 3.5 g each");
+    const doubled = lines.join("\n").replaceAll(" ", "  ");
+    expect(entriesOf(doubled)).to.deep.equal(entriesOf(lines.join("\n")));
+  });
+  it("a page break in a table, and the title said again", () => {
+    const lines = ["Depot 4 first aid", ...TABLE.split("\n")];
+    const broken = [...lines.slice(0, 4), "", "Page 1 of 2", "\f", "", "Depot 4 first aid", ""];
+    expect(entriesOf([...broken, ...lines.slice(4)].join("\n"))).to.deep.equal([
+      "3 adhesive-strip 28 null",
+      "4 burn-gel-dressing 3 [100,100]",
+      "11 eyewash 5 null",
+      "12 roller-bandage 2 [75,4000]",
+      "13 nitrile-gloves 7 null",
+    ]);
+  });
+});
+
+describe("what every line of a card has says nothing of one", () => {
+  const LINES = [
+    "Bus kit",
+    "12 plasters",
+    "a crepe bandage",
+    "Triangular bandages 2",
+    "shears",
+    "eye pads: 5 cm x 2, 7 cm x 4",
+  ];
+  const plain = entriesOf(LINES.join("\n"));
+  const EVERY: Readonly<Record<string, (line: string, i: number) => string>> = {
+    "its number": (line, i) => `${String(i + 1).padStart(3)}  ${line}`,
+    "two stars": (line) => `**${line}**`,
+    "a comma": (line) => `${line},`,
+    "a full stop": (line) => `${line}.`,
+  };
+  for (const [what, written] of Object.entries(EVERY))
+    it(what, () => {
+      const card = LINES.map(written).join("\n");
+      expect(entriesOf(card)).to.deep.equal(plain);
+    });
+  it("1 x, 2 x, 3 x count", () => {
+    const things = ["plasters", "eye pads", "whistles", "wipes", "slings", "foil blankets"];
+    const card = things.map((thing, i) => `${i + 1} x ${thing}`).join("\n");
+    expect(entriesOf(card).map((e) => e.split(" ")[2])).to.deep.equal([
+      "1",
+      "2",
+      "3",
+      "4",
+      "5",
+      "6",
+    ]);
+  });
+});
+
+describe("signs that mean the same", () => {
+  const SAME: Readonly<Record<string, readonly [string, string]>> = {
+    "a star multiplies": ["6 gauze pads 10*10 cm", "6 gauze pads 10 x 10 cm"],
+    "square brackets": ["Plasters [blue], 20", "Plasters (blue), 20"],
+    "a long dash": [
+      "conforming bandages 7.5cm — 3, 10cm — 2",
+      "conforming bandages 7.5cm – 3, 10cm – 2",
+    ],
+    "an ampersand in a number": [
+      "a roll of tape, two & a half centimetres",
+      "a roll of tape, two and a half centimetres",
+    ],
+    "a decimal comma in brackets": ["burn gel sachets 10 (3,5 g)", "burn gel sachets 10 (3.5 g)"],
+    "packs times pieces": ["2 boxes x 20 plasters", "2 boxes of 20 plasters"],
+  };
+  for (const [what, [one, other]] of Object.entries(SAME))
+    it(what, () => void expect(entriesOf(one)).to.deep.equal(entriesOf(other)));
+  it("a box to tick is none, nor what should be there", () => {
+    expect(entriesOf("eye pads [ ] 4\nshears [x] 1")).to.deep.equal([
+      "1 eye-pad 4 null",
+      "2 trauma-shears 1 null",
+    ]);
+    expect(entriesOf("Ice packs .... 6 [10]\nPlasters .... 4 [20]")).to.deep.equal([
+      "1 cold-pack 6 null",
+      "2 adhesive-strip 4 null",
+    ]);
+  });
+  it("strokes of a small letter count where fours of them do", () => {
+    expect(entriesOf("plasters .... iiii ii\nwipes ....... iiii\neye pads .... ii")).to.deep.equal([
+      "1 adhesive-strip 6 null",
+      "2 antiseptic-wipe 4 null",
+      "3 eye-pad 2 null",
+    ]);
+  });
+});
+
+describe("letters within letters", () => {
+  it("the newest that lists is read, and not what it was asked about", () => {
+    const card = ["Thanks Dan, will order.", "> plasters 11, eye pads 2,", "> foil blankets 1"];
+    card.push(
+      ">> what should be in it:",
+      ">> - plasters x20",
+      ">> - eye pads x4",
+      ">> - foil blankets x3",
+    );
+    expect(entriesOf(card.join("\n"))).to.deep.equal([
+      "2 adhesive-strip 11 null",
+      "2 eye-pad 2 null",
+      "3 foil-blanket 1 null",
+    ]);
+  });
+  it("how many there should be over a stroke, where the heading says so", () => {
+    const card = [
+      "we should have / we have:",
+      "20 plasters / 14",
+      "2 eye pads / 2",
+      "1 pair gloves / 3 pairs",
+    ];
+    expect(entriesOf(card.join("\n"))).to.deep.equal([
+      "2 adhesive-strip 14 null",
+      "3 eye-pad 2 null",
+      "4 disposable-gloves 3 null",
+    ]);
+  });
+});
+
+describe("sizes without a unit", () => {
+  const READ: Readonly<Record<string, readonly string[]>> = {
+    "2 x 20x20 burn dressing": ["1 burn-gel-dressing 2 [200,200]"],
+    "4 x 10 x 10 gauze pads": ["1 gauze-pad 4 [100,100]"],
+    "Burn dressings: 2 x 20x20, 1 x 40x60": [
+      "1 burn-gel-dressing 2 [200,200]",
+      "1 burn-gel-dressing 1 [400,600]",
+    ],
+    "Burn dressing 20x20 x 2": ["1 burn-gel-dressing 2 [200,200]"],
+  };
+  for (const [line, read] of Object.entries(READ))
+    it(line, () => void expect(entriesOf(line)).to.deep.equal(read));
+});
