@@ -63,6 +63,8 @@ const WANTED: readonly RegExp[] = [
   /^\W*to\s+(?:replace|restock|reorder|top\s+up)\s*:/i,
   // "ask Jo for the key"
   quick(/^\W*ask\s+\p{L}+\s+for\b/iu),
+  // "Have asked Jo for gloves"
+  /^\W*(?:(?:i|we)(?:['’]ve)?\s+)?(?:have\s+|already\s+)*(?:asked|emailed|messaged|told)\s+(?:\p{L}+\s+){0,3}(?:for|to\s+(?:get|buy|order|bring|send))\b/iu,
   // "a second whistle would be good"
   /\b(?:would\s+be\s+(?:good|nice|useful|handy|great)|recommended|desirable|advisable)\s*[.!]?\s*$/i,
   // "I have ordered a tick tool"
@@ -88,10 +90,15 @@ const LISTS_USED =
   /^\W*(?:used|spent|consumed|handed\s+out|given\s+out|taken\s+out)\b(?!\s*:?\s*\d+\s*$)[^:,\d]{0,20}:\s*\S/i;
 export const listsUsed = (text: string): boolean => LISTS_USED.test(text);
 
-/** Whether a whole line speaks of what is not there. */
 /** "FALTA", "Fehlt": it heads what is missing. */
 const ABSENT_ABROAD =
   /^\W*(?:faltan?|fehl(?:t|en)|manque(?:nt)?|manca(?:no)?|ontbre(?:ekt|ken)|saknas|mangler|puuttuu|brak|chyb[ií])\W*$/i;
+/** "Current contents for your records:", "What is left in it:": heads what is there. */
+const HEADS_PRESENT =
+  /^\W*(?:(?:the\s+)?(?:current|present|remaining|actual)\s+(?:contents?|stock|items)\b|(?:current|still|now)\s+(?:in|there|held)\b|in\s+stock\b|what(?:['’]s|\s+is)\s+(?:left|in\s+it|there)\b|(?:we|i)\s+(?:still\s+)?have\b|contents?\b)[^:\d]{0,40}:\s*$/i;
+export const headsPresent = (text: string): boolean => HEADS_PRESENT.test(text);
+
+/** Whether a whole line speaks of what is not there. */
 export const speaksOfAbsence = (text: string): boolean =>
   isAbsent(text) ||
   ABSENT_ABROAD.test(text) ||

@@ -61,6 +61,16 @@ const withoutTags: Step = each((line) =>
     : line,
 );
 
+/** "6 (one each)": of them all there are six. */
+const onesEach: Step = each((line) =>
+  line.includes("(")
+    ? line.replace(
+        /(?<=(?<![,&+]\s*)(?<!\d)\d{1,3}\s?)\((?:one|1)\s+(?:each|per\s+\p{L}+|for\s+each[^()]{0,20})\)/giu,
+        "",
+      )
+    : line,
+);
+
 /** "2 boxes x 20 plasters": packs times what one holds; "2 rolls x 5 m" is a length. */
 const PACKS_TIMES = quick(
   new RegExp(
@@ -327,6 +337,7 @@ const STEPS: readonly Step[] = [
   starsAsTimes,
   ampersandsInNumbers,
   packsOfPieces,
+  onesEach,
   squareAsRound,
   withoutLineNumbers,
   withoutPageBreaks,

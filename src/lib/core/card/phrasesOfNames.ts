@@ -488,7 +488,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["dressing sterile f/a med 12 x 12 cm", "medium dressing sterile 12 x 12 cm"],
     holds: ["dressing", "drsg"],
     pattern:
-      /\b(?:dressings?|drsgs?)((?:,?\s+(?:sterile|wound))?)(?:,?\s+(?:f\/a|first aid))?(?:,?\s+|\s*\()(med|lge|lrg|sml)\b\.?\)?/gi,
+      /\b(?:dressings?|drsgs?)((?:,?\s+(?:sterile|wound))?)(?:,?\s+(?:f\/a|first aid|hse))?(?:,?\s+|\s*\()(med|lge|lrg|sml)\b\.?\)?/gi,
     read: (_, sterile, size) => `${SIZE_OF[size!.toLowerCase()]!} dressing${sterile!}`,
   },
   {

@@ -163,6 +163,16 @@ export const PACK_PHRASES: readonly Phrase[] = [
     },
   },
   {
+    name: "packs of a thing, and in brackets how many of it in all",
+    example: ["2 boxes of plasters (maybe 30 all in)", "30 plasters"],
+    holds: ["all in", "in all", "in total", "altogether"],
+    pattern: new RegExp(
+      `^(\\W*)(?:an?\\s+)?(?:couple|few|\\d{1,2}|two|three|four)(?:\\s+of)?\\s+${PACKS}\\s+(?:of\\s+)?([A-Za-z][^()\\d]*?)\\s*[,(–-]\\s*(?:maybe|about|say|ca\\.?|roughly)?\\s*(\\d{1,4})\\s+(?:all\\s+in|in\\s+all|in\\s+total|altogether)\\)?\\s*$`,
+      "iu",
+    ),
+    read: "$1$3 $2",
+  },
+  {
     name: "what all of them hold, and the packs",
     example: ["plasters 40 total (2 packs)", "plasters 40"],
     holds: ["total", "in all"],

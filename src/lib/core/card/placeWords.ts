@@ -2,7 +2,7 @@
 
 /** Parts of one: no kit holds three drawers, so a number behind one is none that counts. */
 export const PART_OF_ONE =
-  "compartment|section|part|layer|level|tier|shelf|drawer|pocket|module|bay|zone|tray|side|row|rack|bin";
+  "compartment|fach|poche|tiroir|tasca|bolsillo|section|part|layer|level|tier|shelf|drawer|pocket|module|bay|zone|tray|side|row|rack|bin";
 /** What is carried by itself: "pouch 2" may be two pouches. */
 export const CARRIED = "bag|box|pouch|case|sack|tin|kit";
 /** All of them. */

@@ -232,7 +232,9 @@ const ACROSS = /(?<=\S)(?:\s{3,}|\t)(?=\S)/;
 /** "Plasters 40          Eye pads 2": several side by side, each named and counted. */
 function eachAcross(row: CardRow, names: (text: string) => boolean): CardRow[] {
   if (row.inTable || !ACROSS.test(row.text)) return [row];
-  return eachNamed(row, row.text.split(ACROSS), names);
+  // "eye pads 2     -     eye pads 1": none in the second.
+  const parts = row.text.split(ACROSS).filter((part) => !/^[-–]$/.test(part));
+  return parts.length < 2 ? [row] : eachNamed(row, parts, names);
 }
 
 /** "shears x1 marker x1": a count with its sign ends each. */
@@ -274,7 +276,7 @@ const SAYS_MORE = /^(?:there(?:['’]?s|\s+(?:is|are))|also|plus)\b/i;
 const LONG_LINE = 100;
 /** Fewer words are an abbreviation with its dot: "2 Triang. Bandage". */
 const SHORTEST_SENTENCE = 3;
-const SENTENCE_END = quick(/(?<=\p{Ll}{3}\)?)\.\s+(?=\p{Lu}\p{Ll})/u);
+const SENTENCE_END = quick(/(?<=\p{Ll}{3}\)?)\.\s+(?=\p{Lu}(?:\p{Ll}|\p{Lu}+:))/u);
 /** A line that goes on for several sentences, as dictated, or says besides what is not there, is a row for each. */
 function eachSentence(row: CardRow): CardRow[] {
   if (row.inTable) return [row];
@@ -286,7 +288,7 @@ function eachSentence(row: CardRow): CardRow[] {
   const areWhole = sentences.every((s) => s.trim().split(/\s+/).length >= SHORTEST_SENTENCE);
   const saysMore =
     sentences.slice(1).some((s) => SAYS_MORE.test(s)) ||
-    (sentences.length > 1 && sentences.some(speaksOfAbsence));
+    (sentences.length > 1 && sentences.some((s) => speaksOfAbsence(s) || listsUsed(s)));
   return row.text.length >= LONG_LINE || (areWhole && saysMore)
     ? sentences.map((text) => ({ ...row, text }))
     : [row];

@@ -1,6 +1,12 @@
 import { rememberingFor } from "../base/remembering.ts";
 import { asOnCard, inEnglish, isFromAbroad, keyOf } from "./abroad.ts";
-import { listsElsewhere, listsUsed, speaksOfAbsence, speaksOfWant } from "./absence.ts";
+import {
+  headsPresent,
+  listsElsewhere,
+  listsUsed,
+  speaksOfAbsence,
+  speaksOfWant,
+} from "./absence.ts";
 import { keptInPlace, quotedAsCells } from "./cells.ts";
 import { claimOf } from "./claim.ts";
 import { cleanLines, saysOpenIsMissing, untickedLines } from "./cleanLines.ts";
@@ -91,7 +97,8 @@ function readLines(text: string, vocabulary: Vocabulary, habits: Habits): CardRe
       claim ??= { pieces, text: row.text };
       return;
     }
-    if (absentBlock && endsBlock(row, absentBlock, drafts[at - 1]?.row)) absentBlock = null;
+    const isOver = absentBlock && endsBlock(row, absentBlock, drafts[at - 1]?.row);
+    if (isOver || headsPresent(row.text)) absentBlock = null;
     if (speaksOfAbsence(row.text) && isHeadingLike(row.text))
       absentBlock = { indent: row.indent, source: row.source };
     const listsNothing =

@@ -118,6 +118,13 @@ function withLoose(amount: string | null, loose: string): string | null {
     : `${amount} + ${loose} loose`;
 }
 
+/** "1.5" beside "100/bx", "0,4" beside "box of 25": packs and a part of one, in pieces; null: whole ones, or nothing says what one holds. */
+function partOfPacks(quantity: string, unit: string): number | null {
+  const packs = /^\d{0,3}[.,]\d{1,2}$/.test(quantity) ? Number(quantity.replace(",", ".")) : 0;
+  const held = /(?:^|\D)(\d{1,4})(?:\D|$)/.exec(unit)?.[1];
+  return held === undefined || Number.isInteger(packs) ? null : Math.round(packs * Number(held));
+}
+
 /** A count with its unit; a unit alone is one of it. null: neither. */
 function amountOf(quantity: string, packed: string, arePacks: boolean): string | null {
   // "3" beside "3" may be said twice; beside boxes it is three in each.
@@ -125,6 +132,8 @@ function amountOf(quantity: string, packed: string, arePacks: boolean): string |
   // A bare number there is what one pack holds.
   const unit = isSaidTwice ? "" : /^\d+$/.test(packed) ? `pack of ${packed}` : packed;
   if (quantity === "none") return quantity;
+  const part = partOfPacks(quantity, unit);
+  if (part !== null) return `${part} pcs`;
   if (quantity === "") return unit === "" ? null : `1 ${unit}`;
   return inOurWords([quantity, unit].filter(Boolean).join(" "));
 }
