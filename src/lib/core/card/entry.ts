@@ -246,9 +246,13 @@ function printedUnit(a: number, b: number, type: string | null): number | null {
   // "Foil blanket 210x160": no blanket is so many inches.
   if (BLANKETS.test(type ?? "") && Math.min(a, b) >= CENTIMETRES_FROM)
     return a >= MILLIMETRES_FROM ? 1 : CM;
+  // "Triangular bandage 90x127": of a sling so many are centimetres.
+  if (type === "triangular-bandage" && Math.max(a, b) < LONGEST_SLING_CM) return CM;
   return isMadeInMm(a, b, type) ? 1 : null;
 }
 
+/** The longest side of the largest is 145 cm; in millimetres none is so short. */
+const LONGEST_SLING_CM = 200;
 /** No pad is 50 cm square, no tape 10 m wide: "gauze 100x100", "tape 25 x 5000". */
 const isMadeInMm = (a: number, b: number, type: string | null): boolean =>
   /pad|gauze|dressing|tulle|bandage|tape/.test(type ?? "") &&

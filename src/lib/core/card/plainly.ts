@@ -53,7 +53,7 @@ function withoutDitto(rows: readonly CardRow[]): CardRow[] {
 
 /** Where things lie, not what they are. */
 const PLACE =
-  /^(?:the\s+)?(?:(?:very\s+)?(?:top|bottom|front|back|rear|side|left|right|inner|outer|inside|outside|main|middle|lower|upper|first|second|third|lid|small|big|large|zip|mesh|belt|chest)\s*)+(?:layer|pockets?|shelf|tray|lid|compartment|drawer|pouch|section|front|flap|half|bag|box)?\s*$/i;
+  /^(?:the\s+)?(?:(?:very\s+)?(?:top|bottom|front|back|rear|side|left|right|inner|outer|inside|outside|main|middle|lower|upper|first|second|third|lid|small|big|large|zip|mesh|belt|chest)\s*)+(?:layer|pockets?|shelf|tray|lid|compartment|drawer|pouch|section|front|flap|half|bag|box)?\s*$|^(?:glove\s?(?:box|compartment)|boot|trunk|under\s+(?:the\s+)?(?:passenger\s+|driver['’]?s\s+)?seat)$/i;
 
 /** What holds things is no thing where it heads them: "Leaders' box in addition: ice packs (2), whistle". */
 const HOLDER =

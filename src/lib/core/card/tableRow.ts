@@ -86,6 +86,7 @@ export function tableRow(
   const quantity = row.isMissing
     ? "none"
     : (counted ?? countSaid(said) ?? (said || row.lastNumber));
+  const left = halfOf(quantity, row.of("unit"), row.of("note"));
   // Packs whose content no column says are packs of so many, and the reader asks.
   const unit = row.of("unit") || (/^\d+$/.test(row.of("packs")) ? "packs" : "");
   const size = said === "" && row.size === quantity ? "" : row.size || sizeBeside;
@@ -103,7 +104,7 @@ export function tableRow(
   return {
     source,
     text: stripPrices(text),
-    quantity: withLoose(amountOf(quantity, unit, row.of("packs") !== ""), row.of("loose")),
+    quantity: left ?? withLoose(amountOf(quantity, unit, row.of("packs") !== ""), row.of("loose")),
     inTable: true,
     bullet: true,
     indent: 0,
@@ -116,6 +117,15 @@ function withLoose(amount: string | null, loose: string): string | null {
   return amount === null || /^(?:0\b|none$)/.test(amount)
     ? `${loose} pcs`
     : `${amount} + ${loose} loose`;
+}
+
+const HALF_LEFT =
+  /^\W*(?:about|approx(?:\.|imately)?|roughly|nearly|only)?\s*half\s+(?:of\s+it\s+)?(?:left|full|gone|used|empty)\W*$/i;
+/** "1 bx (100)" and the remark "half left": fifty of one pack; null: no such remark, or nothing says what the pack holds. */
+function halfOf(quantity: string, unit: string, note: string): string | null {
+  if (!HALF_LEFT.test(note)) return null;
+  const held = /^1\s*\p{L}+\W*(?:of\s*)?(\d{2,4})\W*$/u.exec(`${quantity} ${unit}`.trim())?.[1];
+  return held === undefined ? null : `${Math.round(Number(held) / 2)} pcs`;
 }
 
 /** "1.5" beside "100/bx", "0,4" beside "box of 25": packs and a part of one, in pieces; null: whole ones, or nothing says what one holds. */
