@@ -3,7 +3,7 @@ import { columnsRestored } from "./columnsLost.ts";
 import { decodeHTML } from "entities";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { LINE_END } from "./plainSigns.ts";
-import { NUMBER_WORDS } from "./numberWords.ts";
+import { NUMBER_WORDS, VALUE_OF } from "./numberWords.ts";
 import { countsBesideNames } from "./countsApart.ts";
 import { fieldsAsList, objectsAsList } from "./objects.ts";
 import { answersAsCounts } from "./answers.ts";
@@ -61,6 +61,26 @@ const withoutTags: Step = each((line) =>
     : line,
 );
 
+/** "eye pads  20 ✓", "wipes 4 ok": what was counted was looked at. */
+const LOOKED_AT = /^([^✓✔✗✘]*\d\)?)\s+(?:[✓✔]|ok(?:ay)?[.!]?)\s*$/i;
+const withoutLookedAt: Step = each((line) => line.replace(LOOKED_AT, "$1"));
+
+/** "plasters, 2 strips of 8 nos": pieces. */
+const NOS_LAST = /(?<=\d)\s*nos\.?\s*$/i;
+const nosAsPieces: Step = each((line) => line.replace(NOS_LAST, " pcs"));
+
+/** "eye pads x two", "qty four". */
+const SAID_LAST = new RegExp(
+  `(\\b(?:qty|quantity)\\b[\\s:.]{0,3}|\\s[x×]\\s?)(${Object.keys(VALUE_OF).join("|")})(?= *$)`,
+  "i",
+);
+const saidAsFigures: Step = each((line) =>
+  line.replace(
+    SAID_LAST,
+    (_, sign: string, word: string) => `${sign}${VALUE_OF[word.toLowerCase()]!}`,
+  ),
+);
+
 /** "6 (one each)": of them all there are six. */
 const onesEach: Step = each((line) =>
   line.includes("(")
@@ -102,7 +122,7 @@ const squareAsRound: Step = each((line) =>
 );
 
 /** "10*10", "2 * 16": a sign that multiplies. */
-const starsAsTimes: Step = each((line) => line.replace(/(?<=\d ?)\*(?= ?\d)/g, "x"));
+const starsAsTimes: Step = each((line) => line.replace(/(?<=\d) ?\* ?(?=\d)/g, " x "));
 
 /** `\\item 4 wipes`, `[*]4 wipes`: a list as typesetters and boards write it. */
 const COMMAND_LINE =
@@ -336,6 +356,9 @@ const STEPS: readonly Step[] = [
   withoutTags,
   starsAsTimes,
   ampersandsInNumbers,
+  withoutLookedAt,
+  nosAsPieces,
+  saidAsFigures,
   packsOfPieces,
   onesEach,
   squareAsRound,

@@ -352,6 +352,14 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "",
   },
   {
+    name: "microporous, and no word for tape",
+    example: ["2 rolls of microporous", "2 rolls of microporous tape"],
+    holds: "microporous",
+    pattern:
+      /(?<=^\W*(?:(?:\d{1,2}|an?|one|two)\s*[x×]?\s*)?(?:rolls?\s+(?:of\s+)?)?)microporous(?!\s+(?:tape|roll|surgical|plaster))\b/gi,
+    read: "microporous tape",
+  },
+  {
     name: "adhesive dressings by the dozen, without a size, are plasters",
     example: ["adhesive dressings, 40", "adhesive plasters, 40"],
     holds: "adhesive dressings",

@@ -31,6 +31,10 @@ const inAll = (...packs: readonly (readonly [string, string])[]): number =>
 const packsAndMore: Phrase["read"] = (_, packs, each, more) =>
   `${inAll([packs!, each!], ["1", more!])} pcs`;
 
+/** What tells one of a kind from another. */
+const KIND =
+  "(?:small|medium|large|big|little|narrow|wide|long|short|adult|child|paper|cloth|cotton|calico|left|right|blunt|sharp|straight|curved|plain|blue|black|white|red|green|full|open|new|old)";
+
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const SUM_PHRASES: readonly Phrase[] = [
   {
@@ -45,11 +49,11 @@ export const SUM_PHRASES: readonly Phrase[] = [
     example: ["scissors (1 large, 1 small)", "scissors 2 (large, small)"],
     holds: "(",
     pattern: new RegExp(
-      `^(\\W*[A-Za-z][^()\\d]*?)\\s*\\((\\d{1,2})\\s+(?!(?:${PACKS}|x)\\b)([A-Za-z]{3,})\\s*(?:,|\\+|&|/|and)\\s*(\\d{1,2})\\s+(?!(?:${PACKS}|x)\\b)([A-Za-z]{3,})\\)\\s*$`,
+      `^(\\W*[A-Za-z][^()\\d]*?)\\s*\\((\\d{1,2})\\s+(${KIND})\\s*(?:,|\\+|&|/|and)\\s*(\\d{1,2})\\s+(${KIND})\\)\\s*$`,
       "i",
     ),
-    read: (_, name: string, one: string, kind: string, two: string, other: string) =>
-      `${name} ${Number(one) + Number(two)} (${kind}, ${other})`,
+    read: (_, name, one, kind, two, other) =>
+      `${name!} ${Number(one) + Number(two)} (${kind!}, ${other!})`,
   },
   {
     name: "counts of sizes, strokes between them",
@@ -63,12 +67,14 @@ export const SUM_PHRASES: readonly Phrase[] = [
     name: "so many in all, and then of each kind",
     example: ["3x dressings: 1 small, 2 large", "dressings: 1 small, 2 large"],
     holds: ":",
-    pattern:
-      /^(\W*)(\d{1,2})\s*[x×]?\s+([A-Za-z][^:\d]*):\s*((?:\d{1,2}\s*[x×]?\s*[A-Za-z][^,:\d]*(?:,|\band\b)\s*)+\d{1,2}\s*[x×]?\s*[A-Za-z][^,:\d]*)$/i,
-    read: (all, before: string, sum: string, name: string, kinds: string) =>
-      (kinds.match(/\d+/g) ?? []).reduce((n, of) => n + Number(of), 0) === Number(sum)
-        ? `${before}${name}: ${kinds}`
-        : all,
+    pattern: /^(\W*)(\d{1,2})\s*[x×]?\s+([A-Za-z][^:\d]*):\s*(\d[^:]*)$/i,
+    read: (all, before, sum, name, kinds) => {
+      const each = kinds!
+        .split(/,|\band\b/)
+        .map((k) => /^\s*(\d{1,2})\s*[x×]?\s*[a-z]/i.exec(k)?.[1]);
+      const inAll = each.reduce((n, of) => n + Number(of ?? NaN), 0);
+      return inAll === Number(sum) ? `${before!}${name!}: ${kinds!}` : all!;
+    },
   },
   {
     name: "how many there are, and how many there should be",

@@ -183,6 +183,11 @@ const ONE_FIRST = /^(\s*)[lI|](?=\s+(?:pairs?|rolls?|box|pack|packet|bottle|tube
 
 const SIGN_WITHIN = quick(/\p{L}!\p{L}/u);
 const BAR_AT_WORD = quick(/(?<=\p{L})\|/gu);
+/** A number with its unit; in capitals only where a letter stands for a digit: "18 CM" is printed so. */
+const isSpoilt = (number: string, unit: string): boolean =>
+  /\d|^[lI][Oo]+$/.test(number) &&
+  (!/^\p{Lu}/u.test(unit) || /[OolI]/.test(number) || UNIT[unit] !== undefined);
+
 /** A line as it was most likely printed; a word changes only into one that `isWord` knows. */
 export function repairText(line: string, isWord: (word: string) => boolean): string {
   // Three bars or more rule columns, and stand for no letter.
@@ -207,7 +212,7 @@ export function repairText(line: string, isWord: (word: string) => boolean): str
     .replace(BEHIND_POINT, digits)
     .replace(DIGIT_FIRST, digits)
     .replace(NUMBER_WITH_UNIT, (whole, number: string, unit: string) =>
-      /\d|^[lI][Oo]+$/.test(number) ? `${digits(number)}${UNIT[unit] ?? unit}` : whole,
+      isSpoilt(number, unit) ? `${digits(number)}${UNIT[unit] ?? unit}` : whole,
     )
     .replace(NUMBER_TIMES, digits)
     .replace(SPOILT_SIZE, digits)
