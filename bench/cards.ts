@@ -74,6 +74,8 @@ const FOLDERS = [
   "aside-54",
   "aside-55",
   "aside-56",
+  "aside-57",
+  "aside-58",
 ];
 
 function cardsByPeople() {

@@ -80,6 +80,8 @@ const JUDGED = [
   "tests/fixtures/aside-54",
   "tests/fixtures/aside-55",
   "tests/fixtures/aside-56",
+  "tests/fixtures/aside-57",
+  "tests/fixtures/aside-58",
 ];
 const SYNONYMS = "../shared/data/synonyms.csv";
 /** A name alone among two others is a harder case than most lines of a card, and shows what other words do. */

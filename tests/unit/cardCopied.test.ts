@@ -1,5 +1,5 @@
 import { expect } from "chai";
-import { besideTable, closed, entriesOf } from "./cardReading.ts";
+import { besideTable, closed, confidenceOf, entriesOf } from "./cardReading.ts";
 
 /** What copying, typing and scanning do to a card: it reads as it read before. */
 
@@ -276,4 +276,92 @@ describe("sizes without a unit", () => {
   };
   for (const [line, read] of Object.entries(READ))
     it(line, () => void expect(entriesOf(line)).to.deep.equal(read));
+});
+
+describe("what stands beside a count", () => {
+  const READ: Readonly<Record<string, readonly string[]>> = {
+    "eye pads    4 ✓": ["1 eye-pad 4 null"],
+    "burn gel sachets 6 ok": ["1 burn-gel-sachet 6 null"],
+    "paracetamol, 2 strips of 8 nos": ["1 paracetamol 16 null"],
+    "eye pads x two": ["1 eye-pad 2 null"],
+    "Foil blankets 6 (one each)": ["1 foil-blanket 6 null"],
+    "paper tape, 1 roll (there used to be 3)": ["1 medical-tape 1 null"],
+    "cohesive bandage 7.5 x 4.5m, 4": ["1 cohesive-wrap 4 [75,4500]"],
+    "Triangular bandage 90x127, 4": ["1 triangular-bandage 4 [900,1270]"],
+    "Sonnencreme LSF 30, 250 ml": ["1 sunscreen 1 null"],
+    "medium wound dressings x 5, large x 2": [
+      "1 bandaged-dressing 5 null",
+      "1 bandaged-dressing 2 null",
+    ],
+    "Oropharyngeal airways, sizes 2, 3, 4 (1 each)": ["1 oral-airway 3 null"],
+  };
+  for (const [line, read] of Object.entries(READ))
+    it(line, () => void expect(entriesOf(line)).to.deep.equal(read));
+
+  it("parts of packs, and packs told by two columns", () => {
+    const card = ["Product,Pack,Qty on hand,UOM,Use by", "Plasters fabric,100,2,BX,2028-04"];
+    card.push(
+      "Saline pod 20ml,25,0.4,BX,2027-08",
+      "Foil blanket,1,10,EA,",
+      "Gauze swab 5s,5,6,PK,2029-01",
+    );
+    expect(entriesOf(card.join("\n"))).to.deep.equal([
+      "2 adhesive-strip 200 null",
+      "3 saline-ampoule 10 null",
+      "4 foil-blanket 10 null",
+      "5 gauze-pad 30 null",
+    ]);
+    const left = [
+      "Qty,Item,Notes",
+      "1 bx (100),Wipes,approx half left",
+      "12,Plasters,",
+      "2,Shears,",
+    ];
+    expect(entriesOf(left.join("\n"))[0]).to.equal("2 antiseptic-wipe 50 null");
+  });
+  it("boxes to tick side by side; what is left open is not there", () => {
+    const card = [
+      "[x] trauma shears        [x] tweezers",
+      "[x] foil blankets x 6    [ ] whistle (ordered)",
+    ];
+    expect(entriesOf(card.join("\n"))).to.deep.equal([
+      "1 trauma-shears 1 null",
+      "1 tweezers-fine 1 null",
+      "2 foil-blanket 6 null",
+    ]);
+  });
+});
+
+describe("what is not there, and what is", () => {
+  it("lists of what is gone, of what somebody was asked for, of what was used", () => {
+    for (const line of [
+      "Nothing left: sunscreen, throat lozenges",
+      "Gone after last week: freeze spray",
+      "Fehlt noch: Brandgel, Augenspülung",
+      "Have asked Trish for 1 large dressing, 10 plasters and gloves.",
+    ])
+      expect(entriesOf(`Eye pads 2\nShears 1\n${line}`), line).to.deep.equal([
+        "1 eye-pad 2 null",
+        "2 trauma-shears 1 null",
+      ]);
+  });
+  it("a heading of what is there ends what was asked for", () => {
+    const card = ["We are out of or low on these:", "  10 x burn gel sachets", "Current contents:"];
+    card.push("  Eye pads 2", "  Shears 1");
+    expect(entriesOf(card.join("\n"))).to.deep.equal([
+      "4 eye-pad 2 null",
+      "5 trauma-shears 1 null",
+    ]);
+  });
+  it("a place in a car is no thing", () => {
+    expect(entriesOf("Glove box: 6 plasters, tweezers, shears")[0]).to.equal(
+      "1 adhesive-strip 6 null",
+    );
+  });
+  it("inches that nothing says are asked, as the trade writes them not", () => {
+    const sure = (card: string) => confidenceOf(card)[0]! >= 0.9;
+    expect(sure("gauze pads 8x10, 4\neye pads 2"), "8 x 10 of what?").to.equal(false);
+    expect(sure("gauze pads 4x4, 4\neye pads 2"), "four by fours").to.equal(true);
+    expect(sure("gauze pads 8x10, 4\ntape 1 in x 10 yd"), "the card is in inches").to.equal(true);
+  });
 });

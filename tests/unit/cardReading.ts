@@ -25,3 +25,7 @@ export function besideTable(rows: readonly (readonly string[])[]): string {
 
 /** The same with one blank where there were many. */
 export const closed = (card: string): string => card.replace(/ {2,}/g, " ");
+
+/** How sure each entry is, 0–1. */
+export const confidenceOf = (card: string): number[] =>
+  readCard(card, vocabulary).entries.map((e) => e.confidence);

@@ -33,7 +33,7 @@ export const NAMES_ABROAD: Readonly<Record<string, readonly string[]>> = {
   "hand towelettes": ["feuchttuch", "feuchttücher", "lingette nettoyante", "salvietta detergente", "toallita húmeda", "vochtig doekje"],
   "alcohol pads": ["alkoholtupfer", "lingette alcool", "tampon alcool", "toallita alcohol", "salvietta alcol", "alcoholdoekje"],
   "hydrogen peroxide": ["wasserstoffperoxid", "eau oxygénée", "agua oxigenada", "acqua ossigenata", "waterstofperoxide"],
-  "antiseptic bottle": ["disinfettante", "disinfectante", "désinfectant", "desinfektionsmittel wunde", "wunddesinfektion", "wundspray desinfektion", "désinfectant plaie", "solution antiseptique", "solución antiséptica", "soluzione antisettica", "wonddesinfectie"],
+  "antiseptic bottle": ["antiseptique", "antiséptico", "antisettico", "antiseptikum", "disinfettante", "disinfectante", "désinfectant", "desinfektionsmittel wunde", "wunddesinfektion", "wundspray desinfektion", "désinfectant plaie", "solution antiseptique", "solución antiséptica", "soluzione antisettica", "wonddesinfectie"],
   "antiseptic cream": ["wundsalbe", "wund- und heilsalbe", "crème antiseptique", "crema antiséptica", "pomada antiséptica", "crema antisettica", "pomata disinfettante"],
   "iodine solution": ["jodlösung", "solution iodée", "povidona yodada", "iodopovidone", "jodium"],
   "saline ampoules": ["sérum phy", "dosettes de sérum", "kochsalzlösung", "sérum physiologique", "dosette sérum physiologique", "suero fisiológico", "soluzione fisiologica", "fysiologisch zout"],

@@ -212,12 +212,20 @@ function replaced(text: string, parts: readonly Part[], by: (part: Part) => stri
   return pieces.join("") + text.slice(from);
 }
 
+/** No row of a list is longer. */
+const LONGEST_ROW = 160;
+const SENTENCE_END = quick(/(?<=\p{Ll}{2}\.\s+)(?=\p{Lu})/u);
+
 /**
  * A line in another language, with English names in it; as it is where it holds none, or says besides it what things are in words
  * that are known, as a line in two languages does.
  * @param knows whether any word of a text is known
  */
 export function inEnglish(line: Line, abroad: Abroad, knows: (text: string) => boolean): string {
+  // Prose is told sentence by sentence: an English word in one says nothing of the others.
+  const sentences = line.text.length > LONGEST_ROW ? line.text.split(SENTENCE_END) : [];
+  if (sentences.length > 2)
+    return sentences.map((text) => inEnglish({ ...line, text }, abroad, knows)).join("");
   const foreign = foreignIn(line, abroad, knows);
   return foreign ? replaced(foreign.plain, foreign.parts, (part) => part.english) : line.text;
 }

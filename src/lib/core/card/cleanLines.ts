@@ -81,6 +81,11 @@ const saidAsFigures: Step = each((line) =>
   ),
 );
 
+/** "1 roll (there used to be 3)": how many there were. */
+const WERE =
+  /\s*[(,]\s*(?:there\s+)?(?:used\s+to\s+be|were|was|had\s+been)\s+\d{1,4}\)?(?=\s*(?:[,;.]|$))/gi;
+const withoutWere: Step = each((line) => line.replace(WERE, ""));
+
 /** "6 (one each)": of them all there are six. */
 const onesEach: Step = each((line) =>
   line.includes("(")
@@ -327,7 +332,7 @@ const withoutBreaks: Step = (lines) => {
 
 /** "1. Sterile plasters, individually wrapped," over "   assorted sizes      24": what goes on below, set in, with the count. */
 const NUMBERED_WORDS = quick(
-  /^\s*(?:(?:\d{1,2}[.)]|[-*•])\s+\p{L}\D*,|\p{L}\D*\b(?:approx\.?|about|min\.?|ca\.))\s*$/u,
+  /^\s*(?:(?:\d{1,2}[.)]|[-*•])\s+\p{L}\D*,|\p{L}\D*\b(?:approx\.?|about|min\.?|ca\.)|\d{1,2}\.\d{1,2}\s{2,}\p{L}.*\b(?:individually|in|with|and|of|for|per|each|sterile))\s*$/u,
 );
 const SET_IN_WITH_COUNT = quick(
   /^\s{2,}(?![-*•]|\d{1,2}[.)])[\p{L}\d].*?(?:\s{2,}|\.{3,}\s*|\s[-–:]\s*)\d{1,4}\s*$/iu,
@@ -361,6 +366,7 @@ const STEPS: readonly Step[] = [
   saidAsFigures,
   packsOfPieces,
   onesEach,
+  withoutWere,
   squareAsRound,
   withoutLineNumbers,
   withoutPageBreaks,

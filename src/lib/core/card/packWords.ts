@@ -13,7 +13,7 @@ export const PACK_SIZE =
   /^(?:little|small|large|big|full|new|unopened|sealed|individual|plastic|spare|whole|twin|double)$/i;
 export const PAIR = /^(?:pairs?|prs?|par|paar|paires?|pares|paia)$/i;
 export const NOT_A_COUNT_AFTER =
-  /^(?:spf|factor|size|model|type|ref|rev|class|level|ffp|category|cat|part|code|item|lot|page|version|grade|step|section|module|stage|room|bay|gate|desk|plot|flat|floor|house|deck|berth|cabin|dia|diameter|up to|until|from)$/i;
+  /^(?:spf|lsf|fps|indice|factor|size|model|type|ref|rev|class|level|ffp|category|cat|part|code|item|lot|page|version|grade|step|section|module|stage|room|bay|gate|desk|plot|flat|floor|house|deck|berth|cabin|dia|diameter|up to|until|from)$/i;
 export const QUANTITY_WORD =
   /^(?:qty|quantity|count|amount|number|pcs|pieces|contains|quan|anzahl)$/i;
 

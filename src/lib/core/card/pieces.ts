@@ -70,13 +70,12 @@ function columnPieces(reading: Reading, column: Reading, text: string, quantity:
   if (reading.pairs !== null && amount === 2 * reading.pairs) return reading.pairs;
   if (column.bare) return column.bare[0] * column.bare[1];
   // A pack size in the text multiplies what the column counts; a bare number there says the same twice.
+  const inner = innerOf(text);
+  // "Gauze, 5s" beside "PK of 5": said twice.
+  if (inner !== null && new RegExp(`\\bof ${inner}\\b`).test(quantity)) return amount;
   return (
     amount *
-    (innerOf(text) ??
-      gluedPack(quantity) ??
-      inNamedPack(text, quantity) ??
-      otherCount(text, amount) ??
-      1)
+    (inner ?? gluedPack(quantity) ?? inNamedPack(text, quantity) ?? otherCount(text, amount) ?? 1)
   );
 }
 

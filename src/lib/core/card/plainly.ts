@@ -228,6 +228,20 @@ const eachNamed = (
     ? parts.map((text) => ({ ...row, text }))
     : [row];
 
+/** "[x] shears      [x] tweezers      [ ] torch": boxes side by side; one left open among ticked ones is not there. */
+const BOXES_ACROSS = /\s{2,}(?=(?:\[[ xX✓✔]?\]|[☐☑✓✔])\s)/;
+const BOX = /^(?:\[[ xX✓✔]?\]|[☐☑✓✔])\s+/;
+const OPEN = /^(?:\[\s?\]|☐)/;
+function eachTicked(row: CardRow): CardRow[] {
+  if (row.inTable) return [row];
+  const parts = row.text.split(BOXES_ACROSS);
+  if (parts.length < 2) return [row];
+  const isTicked = parts.slice(1).some((part) => !OPEN.test(part)) || row.bullet;
+  return parts
+    .filter((part, i) => i === 0 || !isTicked || !OPEN.test(part))
+    .map((part) => ({ ...row, text: part.replace(BOX, ""), bullet: true }));
+}
+
 const ACROSS = /(?<=\S)(?:\s{3,}|\t)(?=\S)/;
 /** "Plasters 40          Eye pads 2": several side by side, each named and counted. */
 function eachAcross(row: CardRow, names: (text: string) => boolean): CardRow[] {
@@ -304,7 +318,8 @@ export const plainly = (
   knows: (text: string) => boolean,
 ): CardRow[] =>
   withoutDitto(rows).flatMap((row) =>
-    eachSentence({ ...row, text: kindsApart(row.text) })
+    eachTicked(row)
+      .flatMap((line) => eachSentence({ ...line, text: kindsApart(line.text) }))
       .map((line) => withoutRemark(line, names))
       .flatMap((line) => eachSaid(line, names))
       .flatMap((line) => eachRunOn(line, names))

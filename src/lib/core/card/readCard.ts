@@ -89,7 +89,7 @@ function readLines(text: string, vocabulary: Vocabulary, habits: Habits): CardRe
   const missing = saysOpenIsMissing(text) ? unticked : NO_LINES;
   let claim: { pieces: number; text: string } | null = null;
   const entries: CardEntry[] = [];
-  let absentBlock: { indent: number; source: number } | null = null;
+  let absentBlock: AbsentBlock | null = null;
   drafts.forEach((draft, at) => {
     const { row } = draft;
     const pieces = claimOf(draft, at < 2);
@@ -97,10 +97,7 @@ function readLines(text: string, vocabulary: Vocabulary, habits: Habits): CardRe
       claim ??= { pieces, text: row.text };
       return;
     }
-    const isOver = absentBlock && endsBlock(row, absentBlock, drafts[at - 1]?.row);
-    if (isOver || headsPresent(row.text)) absentBlock = null;
-    if (speaksOfAbsence(row.text) && isHeadingLike(row.text))
-      absentBlock = { indent: row.indent, source: row.source };
+    absentBlock = absentAt(row, absentBlock, drafts[at - 1]?.row);
     const listsNothing =
       absentBlock !== null ||
       missing.has(row.source) ||
@@ -370,11 +367,21 @@ const isHeadingLike = (text: string) => {
   );
 };
 
-const endsBlock = (
+/** Lines of what is not there, from their heading on. */
+interface AbsentBlock {
+  readonly source: number;
+}
+/** The block that a row lies in, or heads; null: none. A blank line ends it, or a heading of what is there. */
+function absentAt(
   row: CardRow,
-  block: { indent: number; source: number },
+  block: AbsentBlock | null,
   previous: CardRow | undefined,
-) => previous !== undefined && previous.source !== block.source && row.source - previous.source > 1;
+): AbsentBlock | null {
+  if (speaksOfAbsence(row.text) && isHeadingLike(row.text)) return { source: row.source };
+  const isApart =
+    previous !== undefined && previous.source !== block?.source && row.source - previous.source > 1;
+  return isApart || headsPresent(row.text) ? null : block;
+}
 
 const NOUGHT = quick(/^\s*(?:0+(?:\s+\p{L}.*)?|nil|none|zero|[-–—]|n\/a)\s*$/iu);
 const quantityIsNought = (quantity: string) => NOUGHT.test(quantity);

@@ -68,6 +68,9 @@ const SPOILT_SIZE = quick(
 /** "1O", "2O29": a digit first, then digits and their look-alikes. */
 const NUMBER = quick(/(?<![\p{L}\d|])\d[\dOolI]*[OolI][\dOolI]*(?![\p{L}\d|])/gu);
 
+/** "1OX1O": both sides of a size in capitals, without its unit. */
+const SIDES = quick(/(?<![\p{L}\d])\d[\dO]?X\d[\dO]?(?![\p{L}\d])/gu);
+
 /** "wipes    lO": a count set apart at the end of a line, all look-alikes. */
 const COUNT_APART = /(\s{2,}|\.{3,}\s*)([OlI\d]{1,3})(?=\s{3,}\S|\s*$|(?<=\.\s*\S+)\s)/g;
 
@@ -216,6 +219,7 @@ export function repairText(line: string, isWord: (word: string) => boolean): str
     )
     .replace(NUMBER_TIMES, digits)
     .replace(SPOILT_SIZE, digits)
+    .replace(SIDES, digits)
     .replace(NUMBER, digits);
   return !SIGN_WITHIN.test(counted) &&
     (counted.match(WORDS) ?? []).every((word) => isPrinted(word, isWord))
@@ -247,7 +251,8 @@ function repairWords(line: string, isWord: (word: string) => boolean): string {
     .replace(SPOILT_CAPITALS, (word) => {
       if (TIMES_COUNT.test(word)) return word;
       const read = word.replace(/[01|l58]/g, (c) => AS_CAPITAL[c]!);
-      return !isWord(word) && isWord(read) ? read : word;
+      const withL = word.replace(/[01|l58]/g, (c) => (/[1|l]/.test(c) ? "L" : AS_CAPITAL[c]!));
+      return isWord(word) ? word : ([read, withL].find(isWord) ?? word);
     })
     .replace(L_FOR_I, (word) => withI(word, isWord))
     .replace(SIGN_FOR_I, (word) => {

@@ -157,6 +157,10 @@ const isCountWord = (next: Token | undefined): boolean =>
 const countsRolls = (tokens: readonly Token[], k: number, n: number): boolean =>
   n <= MOST_LEADING && oneDimensional(tokens) && !hasOtherCount(tokens, k, k);
 
+const METRE = 1000;
+/** Sheets and blankets are up to two or so. */
+const WIDEST_IN_METRES = 3;
+const WIDEST_ROLL_CM = 20;
 /** mm per unit of the number at `at` that has no unit of its own: the next one's in the chain, else the last one's. */
 function ratio(chain: readonly { value: number; mm: number | null }[], at: number): number {
   const later = chain.slice(at + 1).find((p) => p.mm !== null);
@@ -165,7 +169,11 @@ function ratio(chain: readonly { value: number; mm: number | null }[], at: numbe
     .reverse()
     .find((p) => p.mm !== null);
   const from = later ?? earlier!;
-  return from.mm! / from.value;
+  const mm = from.mm! / from.value;
+  // "bandage 7.5 x 4.5 m": no roll is so many metres wide.
+  const { value } = chain[at]!;
+  const isWidth = value >= WIDEST_IN_METRES && value <= WIDEST_ROLL_CM;
+  return mm === METRE && later !== undefined && isWidth ? 10 : mm;
 }
 
 /** `1x 6 in bandage`: a whole number at the front whose sign clings to it, with a gap behind, counts. */

@@ -52,6 +52,14 @@ class Cells {
     const isShort = this.cells.length < this.roles.length;
     return isShort && NUMBER_WITH_UNIT.test(last) ? last : "";
   }
+  /** "100" in one column and "BX" in another: a box of a hundred. */
+  get unit(): string {
+    const units = this.cells.filter((c, i) => this.roles[i] === "unit" && c !== "");
+    const held = units.find((c) => /^\d{1,4}$/.test(c));
+    const packed = units.find((c) => LETTER.test(c));
+    if (units.length !== 2 || held === undefined || packed === undefined) return units.join(", ");
+    return held === "1" ? packed : `${packed} of ${held}`;
+  }
   /** How many are counted; null: no number is. */
   get count(): number | null {
     const count = Number.parseInt(this.of("quantity", "packs"));
@@ -86,9 +94,6 @@ export function tableRow(
   const quantity = row.isMissing
     ? "none"
     : (counted ?? countSaid(said) ?? (said || row.lastNumber));
-  const left = halfOf(quantity, row.of("unit"), row.of("note"));
-  // Packs whose content no column says are packs of so many, and the reader asks.
-  const unit = row.of("unit") || (/^\d+$/.test(row.of("packs")) ? "packs" : "");
   const size = said === "" && row.size === quantity ? "" : row.size || sizeBeside;
   const text = name === "" ? "" : `${name}${size ? ` (${size})` : ""}${row.remark}`;
   // Left to be read as it would be outside a table.
@@ -104,11 +109,19 @@ export function tableRow(
   return {
     source,
     text: stripPrices(text),
-    quantity: left ?? withLoose(amountOf(quantity, unit, row.of("packs") !== ""), row.of("loose")),
+    quantity: halfOf(quantity, row.unit, row.of("note")) ?? amountWithLoose(quantity, row),
     inTable: true,
     bullet: true,
     indent: 0,
   };
+}
+
+/** What is counted in the unit of its row, and what lies loose beside it. null: nothing is. */
+function amountWithLoose(quantity: string, row: Cells): string | null {
+  const packs = row.of("packs");
+  // Packs whose content no column says are packs of so many, and the reader asks.
+  const unit = row.unit || (/^\d+$/.test(packs) ? "packs" : "");
+  return withLoose(amountOf(quantity, unit, packs !== ""), row.of("loose"));
 }
 
 /** "2 pack of 100" with 14 beside them: "2 pack of 100 + 14 loose"; none in packs: those that lie loose. */

@@ -36,6 +36,15 @@ const BARE_SIZE_THEN_COUNT = whole(
 const COUNT_TIMES_SIZE = whole(
   `(\\d{1,3})\\s*[x×]\\s+(\\d+(?:[.,]\\d+)?\\s?[x×]\\s?\\d+(?:[.,]\\d+)?\\s*${UNIT}?)(?:\\s+sheets?)?`,
 );
+const WORD_OF_SIZE = "(?:extra[ -])?(?:small|medium|large|big)";
+/** "medium dressings x 5, large x 2". */
+const SIZED_NAME_THEN_SIZES = quick(
+  new RegExp(
+    `^(${WORD_OF_SIZE})\\s+(\\p{L}[\\p{L} ]*?)\\s*[x×:–-]?\\s*(\\d{1,3})\\s*(?:,|;|&|\\+|and)\\s*(${WORD_OF_SIZE}\\s*[x×:–-]?\\s*\\d{1,3}.*)$`,
+    "iu",
+  ),
+);
+const SIZE_WORD_THEN_COUNT = whole(`(${WORD_OF_SIZE})\\s*[x×:–-]?\\s*(\\d{1,3})`);
 const LETTER_THEN_COUNT = whole(
   `(XS|XX?L|[SML]|small|medium|large)\\s*[-–:=x×(]?\\s*(\\d{1,3}\\)?(?:\\s*(?:pairs?|prs?|pcs|packs?|off))?)`,
 );
@@ -275,6 +284,20 @@ export const VARIANTS: readonly VariantPattern[] = [
       const [name, list] = nameAndList(text) ?? [];
       if (name === undefined) return null;
       return eachPart(list!, BARE_SIZE_THEN_COUNT, (size, n) => `${name} ${size} x ${n} pcs`);
+    },
+  },
+  {
+    name: "sizes by their word before the name, then by it alone",
+    example: [
+      "medium dressings x 5, large x 2",
+      ["medium dressings x 5 pcs", "large dressings x 2 pcs"],
+    ],
+    split: (text) => {
+      const m = SIZED_NAME_THEN_SIZES.exec(text.trim());
+      if (!m) return null;
+      const [, size, name, count, list] = m;
+      const all = `${size} x ${count}, ${list}`;
+      return eachPart(all, SIZE_WORD_THEN_COUNT, (word, n) => `${word} ${name} x ${n} pcs`);
     },
   },
   {
