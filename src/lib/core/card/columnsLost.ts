@@ -1,4 +1,5 @@
-import { LONGEST_LINE } from "./cardLimits.ts";
+import { remembering } from "../base/remembering.ts";
+import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE } from "./cardLimits.ts";
 import type { ColumnRole } from "./columnRole.ts";
 import { hint } from "./columnsByContent.ts";
 import { roleOf } from "./headingRoles.ts";
@@ -21,6 +22,8 @@ const SHARE_OF_ROWS = 0.6;
 const ENDS_IN_VALUE = quick(/\p{L}.*\s(?:\S*\d\S*|[-–—✓✔✗✘]|n\/a|[yn])\W*$/iu);
 /** So many lines below a heading are looked at: more than a card has rows. */
 const LOOK_AHEAD = 60;
+/** No row that had columns is longer, and the pattern of one must not be sought through prose. */
+const LONGEST_ROW = 200;
 /** Headings that count where no other does. */
 const MAY_COUNT = /^(?:no|nos|nr|total|units|each)\.?$/i;
 
@@ -36,7 +39,8 @@ interface Heading extends Told {
 const HEADING_WORD = quick(/^(?:[£€$✓✔#]|(?!\d)[^|;\t,:]*\p{L}[^|;\t,:]*)$/u);
 const GAPS = /\s{2,}|\.{3,}/;
 /** A line of words that head columns, one blank between them, names under one of them; null: it is none. */
-function headingsOf(line: string): readonly Heading[] | null {
+const headingsOf = remembering(findHeadings, LINES_KEPT, LONGEST_KEPT);
+function findHeadings(line: string): readonly Heading[] | null {
   const text = line.trim();
   if (GAPS.test(text)) return null;
   const words = text.split(" ");
@@ -50,6 +54,7 @@ function headingsOf(line: string): readonly Heading[] | null {
     told.length >= FEWEST_COLUMNS &&
     told.length <= MOST_COLUMNS &&
     told.filter((h) => h.role === "text").length === 1 &&
+    told.filter((h) => h.role === "note").length <= 1 &&
     told.some(mayCount);
   return isTable && told.every(isTold) ? told : null;
 }
@@ -114,9 +119,10 @@ const COUNTED_IN =
 /** A number or code before a name. */
 const LEADING = "(?=\\S*\\d)[\\p{L}\\d][\\p{L}\\d./-]*|[A-Z]|\\p{L}{2}";
 
+/** A lot or a code among the days and prices behind it. */
 const CODE = "(?=\\S*\\d)[\\p{L}\\d][\\p{L}\\d./-]*";
-/** "10 cm x 4 m", "500 ml", "M". */
 const UNIT = `(?:\\s?(?:cm|mm|m|ml|l|in|g|mg|yd)(?![\\p{L}])|["”])`;
+/** "10 cm x 4 m", "500 ml", "M". */
 const SIZE = `\\d[\\d.,/-]*${UNIT}?(?:\\s?[x×]\\s?\\d[\\d.,/-]*${UNIT}?){1,2}|\\d[\\d.,]*${UNIT}|[SML]|X{1,2}[SL]|[-–—]`;
 
 /** The cells of a row under headings, by the values that stand before and behind its name. */
@@ -158,7 +164,8 @@ function tableAt(lines: readonly string[], at: number): Restored | null {
   const pattern = rowPattern(headings);
   const name = headings.findIndex((h) => h.role === "text");
   const rows = body.map((line) => {
-    const cells = GAPS.test(line.trim()) ? null : pattern.exec(line)?.slice(1);
+    const isRow = line.length <= LONGEST_ROW && !GAPS.test(line.trim());
+    const cells = isRow ? pattern.exec(line)?.slice(1) : null;
     return cells && THREE_LETTERS.test(cells[name]!) ? cells : null;
   });
   const found = rows.filter((r) => r !== undefined && r !== null);

@@ -31,13 +31,12 @@ const meantBy = rememberingFor((written: string, vocabulary: Vocabulary): string
   const word = written.toLowerCase();
   const isWord = OWN_WORDS.has(word) || BESIDE_NAMES.includes(word);
   if (isWord || vocabulary.abroad.spellings.all.has(withoutS(word))) return null;
-  const names = (vocabulary.byLetter.get(word[0]!) ?? [])
-    .flatMap((name) => [name, `${name}s`])
-    .filter(
-      (name) =>
-        name.length >= (name.length > word.length ? SHORTEST_NAME : SHORTEST_SWAPPED) &&
-        !name.endsWith("ys"),
-    );
+  const isNear = (name: string) => Math.abs(name.length - word.length) <= 1;
+  const named = vocabulary.byLetter.get(word[0]!) ?? [];
+  const several = named.filter((name) => isNear(`${name}s`) && !name.endsWith("y"));
+  const names = [...named.filter(isNear), ...several.map((name) => `${name}s`)].filter(
+    (name) => name.length >= (name.length > word.length ? SHORTEST_NAME : SHORTEST_SWAPPED),
+  );
   const meant = new Set([...BESIDE_NAMES, ...names].filter((name) => isTypedFor(word, name)));
   return meant.size === 1 ? [...meant][0]! : null;
 }, MOST_WORDS);
