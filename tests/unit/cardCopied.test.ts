@@ -1,4 +1,9 @@
 import { expect } from "chai";
+import { listsSetApart } from "../../src/lib/core/card/besideLost.ts";
+import { columnsRestored } from "../../src/lib/core/card/columnsLost.ts";
+import { withoutPageBreaks } from "../../src/lib/core/card/pageBreaks.ts";
+import { plainSigns } from "../../src/lib/core/card/plainSigns.ts";
+import { blanksAsTabs } from "../../src/lib/core/card/tabsBesideBlanks.ts";
 import { besideTable, closed, confidenceOf, entriesOf } from "./cardReading.ts";
 
 /** What copying, typing and scanning do to a card: it reads as it read before. */
@@ -363,5 +368,87 @@ describe("what is not there, and what is", () => {
     expect(sure("gauze pads 8x10, 4\neye pads 2"), "8 x 10 of what?").to.equal(false);
     expect(sure("gauze pads 4x4, 4\neye pads 2"), "four by fours").to.equal(true);
     expect(sure("gauze pads 8x10, 4\ntape 1 in x 10 yd"), "the card is in inches").to.equal(true);
+  });
+});
+
+describe("what is put back, and what stays as it was", () => {
+  const HEAD = "Item Min Held";
+  const stays = (lines: readonly string[]) => expect(columnsRestored(lines)).to.deep.equal(lines);
+  it("a table: of three rows, that most lines below fit, that counts more than money", () => {
+    expect(columnsRestored([HEAD, "Eye pads 4 3", "Shears 1 1", "Tape 2 5"])).to.deep.equal([
+      "Item      Min  Held",
+      "Eye pads  4    3",
+      "Shears    1    1",
+      "Tape      2    5",
+    ]);
+    stays([HEAD, "Eye pads 4 3", "Shears 1 1"]);
+    const others = ["a whistle 1", "some tape 2", "more tape 3", "a pen 4"];
+    stays([HEAD, "Eye pads 4 3", "Shears 1 1", "Tape 2 5", ...others]);
+    stays(["Item Amount VAT", "Eye pads 7.20 1.44", "Shears 6.90 1.38", "Tape 4.35 0.87"]);
+  });
+  it("lists beside each other: on three lines, each part a thing or led to by dots", () => {
+    const named = (text: string) => !text.startsWith("Zog");
+    const lines = ["Eye pads 4 Shears 1", "Tape 2 Slings 3", "Wipes 9 Pens 2"];
+    const apart = lines.map((l) => l.replace(/(\d) (?=[A-Z])/, "$1    "));
+    expect(listsSetApart(lines, named)).to.deep.equal(apart);
+    expect(listsSetApart(lines.slice(1), named)).to.deep.equal(lines.slice(1));
+    const unknown = [...lines, "Zogs 4 Tape 1", "Zogs ... 4 Tape ... 1", "Dressing size 4 Tape 1"];
+    expect(listsSetApart(unknown, named).slice(3)).to.deep.equal([
+      "Zogs 4 Tape 1",
+      "Zogs ... 4    Tape ... 1",
+      "Dressing size 4 Tape 1",
+    ]);
+  });
+  it("blanks are tabs where both together fit the heading, and tabs alone do not", () => {
+    const rows = ["Eye pads\t4\t3", "Shears\t1\t1", "Two  words\t2\t5"];
+    expect(blanksAsTabs(["Item\tMin\tHeld", ...rows])).to.deep.equal(["Item\tMin\tHeld", ...rows]);
+    const numbered = ["Item\tHeld", "1.1  Eye pads\t4", "1.2  Shears\t1", "1.3  Tape\t2"];
+    expect(blanksAsTabs(numbered), "the number has no heading").to.deep.equal(numbered);
+  });
+  it("a page's number is none at the top of a card, where it may be a title", () => {
+    expect(withoutPageBreaks(["Sheet 2", "plasters", "tape", "wipes", "Sheet 3"])).to.deep.equal([
+      "Sheet 2",
+      "plasters",
+      "tape",
+      "wipes",
+      "",
+    ]);
+  });
+  it("two blanks part columns where words have one", () => {
+    const columns = Array.from({ length: 30 }, (_, i) => `eye pads, thing ${i}  ${i}`).join("\n");
+    expect(plainSigns(columns)).to.equal(columns);
+  });
+  it("whole boxes of one are not boxes of one", () => {
+    const card = [
+      "Product,Pack,Qty on hand,UOM",
+      "Foil blanket,1,3,PK",
+      "Eye pad,2,3,PK",
+      "Tape,1,2,EA",
+    ];
+    expect(entriesOf(card.join("\n"))).to.deep.equal([
+      "2 foil-blanket 3 null",
+      "3 eye-pad 6 null",
+      "4 medical-tape 2 null",
+    ]);
+  });
+  it("a box left open is not there, also in the middle", () => {
+    const card = "[x] shears      [ ] whistle      [x] tweezers\n[x] foil blanket";
+    expect(entriesOf(card)).to.deep.equal([
+      "1 trauma-shears 1 null",
+      "1 tweezers-fine 1 null",
+      "2 foil-blanket 1 null",
+    ]);
+  });
+  it("of three numbers alike the first counts behind a name too", () => {
+    expect(entriesOf("Gauze pads: 4 x 10 x 10\neye pads 2")[0]).to.equal("1 gauze-pad 4 [100,100]");
+  });
+  it("prose in another language, an English word in one sentence", () => {
+    const said =
+      "Im Rucksack sind die folgenden Sachen, von oben nach unten gelesen. Zwei Dreiecktücher. Eine Rettungsdecke. Tape eine Rolle, und ein Marker. Handschuhe, drei Paar. Das war alles.";
+    expect(entriesOf(said)).to.include.members([
+      "1 triangular-bandage 2 null",
+      "1 foil-blanket 1 null",
+      "1 disposable-gloves 3 null",
+    ]);
   });
 });
