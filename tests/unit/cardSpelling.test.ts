@@ -7,6 +7,9 @@ import {
   spellingsOf,
   withoutUmlauts,
 } from "../../src/lib/core/card/spellingAbroad.ts";
+import { asMeant } from "../../src/lib/core/card/typedWrong.ts";
+import { isKnownWord, vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
+import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 import { entriesOf } from "./cardReading.ts";
 
 /** Words that a slip of the hand, a keyboard without umlauts or a recogniser has spoilt. */
@@ -70,6 +73,16 @@ describe("a word with one slip", () => {
     expect(entriesOf("eight eye pads")).to.deep.equal(["1 eye-pad 8 null"]);
     const [split] = entriesOf("eye pads 2, one of them is split");
     expect(split).to.equal("1 eye-pad 2 null");
+  });
+});
+
+describe("a word that is not meant for another", () => {
+  const vocabulary = vocabularyOf(NAMED_CATALOGUE);
+  const said = (line: string) => asMeant(line, (w) => isKnownWord(w, vocabulary), vocabulary);
+  it("short ones that are words themselves, and those of two meanings", () => {
+    for (const line of ["first class", "one is split", "Tom weighs 80 kg", "a tree"])
+      expect(said(line)).to.equal(line);
+    expect(said("TRIANGUALR bandge")).to.equal("TRIANGULAR bandage");
   });
 });
 

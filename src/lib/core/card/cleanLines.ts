@@ -63,7 +63,11 @@ const withoutTags: Step = each((line) =>
 
 /** "eye pads  20 ✓", "wipes 4 ok": what was counted was looked at. */
 const LOOKED_AT = /^([^✓✔✗✘]*\d\)?)\s+(?:[✓✔]|ok(?:ay)?[.!]?)\s*$/i;
-const withoutLookedAt: Step = each((line) => line.replace(LOOKED_AT, "$1"));
+/** Most lines do not end so. */
+const ENDS_LOOKED_AT = /[✓✔ky.!]\s*$/i;
+const withoutLookedAt: Step = each((line) =>
+  ENDS_LOOKED_AT.test(line) ? line.replace(LOOKED_AT, "$1") : line,
+);
 
 /** "plasters, 2 strips of 8 nos": pieces. */
 const NOS_LAST = /(?<=\d)\s*nos\.?\s*$/i;
@@ -84,7 +88,8 @@ const saidAsFigures: Step = each((line) =>
 /** "1 roll (there used to be 3)": how many there were. */
 const WERE =
   /\s*[(,]\s*(?:there\s+)?(?:used\s+to\s+be|were|was|had\s+been)\s+\d{1,4}\)?(?=\s*(?:[,;.]|$))/gi;
-const withoutWere: Step = each((line) => line.replace(WERE, ""));
+const SAYS_WERE = /\b(?:used|were|was|had)\s/i;
+const withoutWere: Step = each((line) => (SAYS_WERE.test(line) ? line.replace(WERE, "") : line));
 
 /** "6 (one each)": of them all there are six. */
 const onesEach: Step = each((line) =>

@@ -186,6 +186,9 @@ const ONE_FIRST = /^(\s*)[lI|](?=\s+(?:pairs?|rolls?|box|pack|packet|bottle|tube
 
 const SIGN_WITHIN = quick(/\p{L}!\p{L}/u);
 const BAR_AT_WORD = quick(/(?<=\p{L})\|/gu);
+/** A letter that a digit was taken for, where it could be one. */
+const HAS_FIVE = /[\dSx×.,][SOolI]|S\s?[cmx×]/;
+
 /** A number with its unit; in capitals only where a letter stands for a digit: "18 CM" is printed so. */
 const isSpoilt = (number: string, unit: string): boolean =>
   /\d|^[lI][Oo]+$/.test(number) &&
@@ -195,7 +198,11 @@ const isSpoilt = (number: string, unit: string): boolean =>
 export function repairText(line: string, isWord: (word: string) => boolean): string {
   // Three bars or more rule columns, and stand for no letter.
   const ruled = (line.match(/\|/g) ?? []).length >= 3;
-  const counted = (ruled ? line.replace(BAR_AT_WORD, " |") : line)
+  const unruled = ruled ? line.replace(BAR_AT_WORD, " |") : line;
+  const fives = HAS_FIVE.test(unruled)
+    ? unruled.replace(FIVE_WITH_UNIT, digits).replace(BEHIND_POINT, digits)
+    : unruled;
+  const counted = fives
     .replace(ONE_INCH, "1 $1")
     .replace(HALF_INCH, (_, inches?: string) => (inches ? `${inches} 1/2` : "1/2"))
     .replace(ONE_FIRST, "$11")
@@ -210,9 +217,7 @@ export function repairText(line: string, isWord: (word: string) => boolean): str
       (_, gap: string, count: string) => gap + (STROKES.test(count) ? count : digits(count)),
     )
     .replace(MILLILITRE, "ml")
-    .replace(FIVE_WITH_UNIT, digits)
     .replace(ONE_ALONE, "1")
-    .replace(BEHIND_POINT, digits)
     .replace(DIGIT_FIRST, digits)
     .replace(NUMBER_WITH_UNIT, (whole, number: string, unit: string) =>
       isSpoilt(number, unit) ? `${digits(number)}${UNIT[unit] ?? unit}` : whole,
