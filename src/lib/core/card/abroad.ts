@@ -152,6 +152,10 @@ export function abroadOf(tables: readonly WordsAbroad[]): Abroad {
   return { names, counted, spellings: spellingsOf(all.flatMap((name) => name.words)) };
 }
 
+/** Whether a word, alone or as several, is part of a name in another language. */
+export const isWordAbroad = (word: string, { spellings }: Abroad): boolean =>
+  spellings.all.has(keyOf(word));
+
 /** What of a line stands for English words. */
 interface Foreign {
   /** The line without its accents. */
@@ -167,7 +171,7 @@ const mayName = (plain: string, { byFirst }: Words): boolean =>
     .split(NO_LETTERS)
     .some((word) => singularsOf(withoutS(word)).some((one) => byFirst.has(one)));
 const NO_LETTERS = quick(/\P{L}+/u);
-export const withoutS = (word: string): string => (word.endsWith("s") ? word.slice(0, -1) : word);
+const withoutS = (word: string): string => (word.endsWith("s") ? word.slice(0, -1) : word);
 
 /** A line of a card, and whether the card is one from abroad: then what counts is read also beside a name that is ours too, "plåster". */
 interface Line {

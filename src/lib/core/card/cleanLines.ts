@@ -392,7 +392,7 @@ const STEPS: readonly Step[] = [
   withoutDots,
   withMarks,
   blanksAsTabs,
-  (lines) => [...columnsRestored(lines)],
+  columnsRestored,
   heldOfAsked,
   withClausesAsList,
   withoutAnswers,
@@ -416,7 +416,8 @@ const STEPS: readonly Step[] = [
 ];
 
 const TICKED = /^\s*(?:[-*•]\s*)?(?:\[[xX✓✔]\]|[☑☒✅])/;
-const OPEN_BOX = /^\s*(?:[-*•]\s*)?(?:\[\s?\]|☐)/;
+/** A box that is left open. */
+export const OPEN_BOX = /^\s*(?:[-*•]\s*)?(?:\[\s?\]|☐)/;
 const FEWEST_TICKED = 2;
 /** `[ ] cold packs (2)` among `[x] tape`: left open where others are ticked, it may not be there. Line numbers from 1. */
 export function untickedLines(text: string): ReadonlySet<number> {

@@ -116,11 +116,10 @@ const VALUE = [
 /** What things are counted in, and how many of them. */
 const COUNTED_IN =
   "(?:ea|each|bx|box|pks?|pkts?|packs?|prs?|pairs?|rolls?|rl|bottles?|btls?|units?|pcs?|sets?|tubes?|tins?|bags?|strips?|sachets?|doz|dz|pce|ro|pg|pac)(?:/\\d{1,4})?";
-/** A number or code before a name. */
-const LEADING = "(?=\\S*\\d)[\\p{L}\\d][\\p{L}\\d./-]*|[A-Z]|\\p{L}{2}";
-
-/** A lot or a code among the days and prices behind it. */
+/** A number, a lot or a code. */
 const CODE = "(?=\\S*\\d)[\\p{L}\\d][\\p{L}\\d./-]*";
+/** What stands before a name. */
+const LEADING = `${CODE}|[A-Z]|\\p{L}{2}`;
 const UNIT = `(?:\\s?(?:cm|mm|m|ml|l|in|g|mg|yd)(?![\\p{L}])|["”])`;
 /** "10 cm x 4 m", "500 ml", "M". */
 const SIZE = `\\d[\\d.,/-]*${UNIT}?(?:\\s?[x×]\\s?\\d[\\d.,/-]*${UNIT}?){1,2}|\\d[\\d.,]*${UNIT}|[SML]|X{1,2}[SL]|[-–—]`;
@@ -168,7 +167,7 @@ function tableAt(lines: readonly string[], at: number): Restored | null {
     const cells = isRow ? pattern.exec(line)?.slice(1) : null;
     return cells && THREE_LETTERS.test(cells[name]!) ? cells : null;
   });
-  const found = rows.filter((r) => r !== undefined && r !== null);
+  const found = rows.filter((r) => r !== null);
   const valued = body.filter((line) => ENDS_IN_VALUE.test(line)).length;
   if (found.length < FEWEST_ROWS || found.length < SHARE_OF_ROWS * valued) return null;
   const isCount = (i: number) =>
@@ -186,7 +185,7 @@ function tableAt(lines: readonly string[], at: number): Restored | null {
 }
 
 /** The lines of a card with the columns of such tables set apart again. */
-export function columnsRestored(lines: readonly string[]): readonly string[] {
+export function columnsRestored(lines: readonly string[]): string[] {
   const out: string[] = [];
   for (let at = 0; at < lines.length;) {
     const table = tableAt(lines, at);

@@ -1,3 +1,4 @@
+import { OPEN_BOX } from "./cleanLines.ts";
 import type { CardRow } from "./cardRow.ts";
 import { withCountBehind } from "./countBehind.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
@@ -229,16 +230,15 @@ const eachNamed = (
     : [row];
 
 /** "[x] shears      [x] tweezers      [ ] torch": boxes side by side; one left open among ticked ones is not there. */
-const BOXES_ACROSS = /\s{2,}(?=(?:\[[ xX✓✔]?\]|[☐☑✓✔])\s)/;
 const BOX = /^(?:\[[ xX✓✔]?\]|[☐☑✓✔])\s+/;
-const OPEN = /^(?:\[\s?\]|☐)/;
+const BOXES_ACROSS = new RegExp(`\\s{2,}(?=${BOX.source.slice(1)})`);
 function eachTicked(row: CardRow): CardRow[] {
   if (row.inTable) return [row];
   const parts = row.text.split(BOXES_ACROSS);
   if (parts.length < 2) return [row];
-  const isTicked = parts.slice(1).some((part) => !OPEN.test(part)) || row.bullet;
+  const isTicked = parts.slice(1).some((part) => !OPEN_BOX.test(part)) || row.bullet;
   return parts
-    .filter((part, i) => i === 0 || !isTicked || !OPEN.test(part))
+    .filter((part, i) => i === 0 || !isTicked || !OPEN_BOX.test(part))
     .map((part) => ({ ...row, text: part.replace(BOX, ""), bullet: true }));
 }
 

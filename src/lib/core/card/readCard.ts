@@ -1,5 +1,5 @@
 import { rememberingFor } from "../base/remembering.ts";
-import { asOnCard, inEnglish, isFromAbroad, keyOf } from "./abroad.ts";
+import { asOnCard, inEnglish, isFromAbroad, isWordAbroad } from "./abroad.ts";
 import {
   headsPresent,
   listsElsewhere,
@@ -181,10 +181,10 @@ const putRight = rememberingFor(
   (line: string, vocabulary: Vocabulary): { printed: string; english: string } => {
     const known = (word: string) => isWord(word, vocabulary);
     const knows = (words: string) => knowsAny(words, vocabulary);
-    const { all } = vocabulary.abroad.spellings;
     const printed = repairText(
       line,
-      (word) => known(word) || (word.length >= SHORTEST_ABROAD && all.has(keyOf(word))),
+      (word) =>
+        known(word) || (word.length >= SHORTEST_ABROAD && isWordAbroad(word, vocabulary.abroad)),
     );
     const english = inEnglish({ text: printed, amongForeign: false }, vocabulary.abroad, knows);
     if (english !== printed) return { printed, english };

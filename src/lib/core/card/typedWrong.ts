@@ -1,7 +1,7 @@
 import { rememberingFor } from "../base/remembering.ts";
 import { MOST_WORDS } from "./cardLimits.ts";
 import { isTypedFor } from "./slip.ts";
-import { withoutS } from "./abroad.ts";
+import { isWordAbroad } from "./abroad.ts";
 import { quick } from "./quick.ts";
 import type { Vocabulary } from "./vocabulary.ts";
 
@@ -30,7 +30,7 @@ const SHORTEST_SWAPPED = 6;
 const meantBy = rememberingFor((written: string, vocabulary: Vocabulary): string | null => {
   const word = written.toLowerCase();
   const isWord = OWN_WORDS.has(word) || BESIDE_NAMES.includes(word);
-  if (isWord || vocabulary.abroad.spellings.all.has(withoutS(word))) return null;
+  if (isWord || isWordAbroad(word, vocabulary.abroad)) return null;
   const isNear = (name: string) => Math.abs(name.length - word.length) <= 1;
   const named = vocabulary.byLetter.get(word[0]!) ?? [];
   const several = named.filter((name) => isNear(`${name}s`) && !name.endsWith("y"));
