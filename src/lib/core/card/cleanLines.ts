@@ -3,7 +3,7 @@ import { columnsRestored } from "./columnsLost.ts";
 import { decodeHTML } from "entities";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { LINE_END } from "./plainSigns.ts";
-import { NUMBER_WORDS, VALUE_OF } from "./numberWords.ts";
+import { NUMBER_WORDS } from "./numberWords.ts";
 import { countsBesideNames } from "./countsApart.ts";
 import { fieldsAsList, objectsAsList } from "./objects.ts";
 import { answersAsCounts } from "./answers.ts";
@@ -15,7 +15,7 @@ import { withoutRules } from "./ruledBlanks.ts";
 import { withoutPageBreaks } from "./pageBreaks.ts";
 import { heldOfAsked } from "./askedAndHeld.ts";
 import { answersBeside } from "./thereOrNot.ts";
-import { PACKS } from "./phrase.ts";
+import { countPlainly } from "./countsPlainly.ts";
 import { writtenAsHeadings } from "./writtenHeadings.ts";
 import { withoutWeights } from "./weighed.ts";
 import { talliesAsCounts } from "./tally.ts";
@@ -61,66 +61,6 @@ const withoutTags: Step = each((line) =>
     : line,
 );
 
-/** "eye pads  20 ✓", "wipes 4 ok": what was counted was looked at. */
-const LOOKED_AT = /^([^✓✔✗✘]*\d\)?)\s+(?:[✓✔]|ok(?:ay)?[.!]?)\s*$/i;
-/** Most lines do not end so. */
-const ENDS_LOOKED_AT = /[✓✔ky.!]\s*$/i;
-const withoutLookedAt: Step = each((line) =>
-  ENDS_LOOKED_AT.test(line) ? line.replace(LOOKED_AT, "$1") : line,
-);
-
-/** "plasters, 2 strips of 8 nos": pieces. */
-const NOS_LAST = /(?<=\d)\s*nos\.?\s*$/i;
-const nosAsPieces: Step = each((line) => line.replace(NOS_LAST, " pcs"));
-
-/** "eye pads x two", "qty four". */
-const SAID_LAST = new RegExp(
-  `(\\b(?:qty|quantity)\\b[\\s:.]{0,3}|\\s[x×]\\s?)(${Object.keys(VALUE_OF).join("|")})(?= *$)`,
-  "i",
-);
-const saidAsFigures: Step = each((line) =>
-  line.replace(
-    SAID_LAST,
-    (_, sign: string, word: string) => `${sign}${VALUE_OF[word.toLowerCase()]!}`,
-  ),
-);
-
-/** "1 roll (there used to be 3)": how many there were. */
-const WERE =
-  /\s*[(,]\s*(?:there\s+)?(?:used\s+to\s+be|were|was|had\s+been)\s+\d{1,4}\)?(?=\s*(?:[,;.]|$))/gi;
-const SAYS_WERE = /\b(?:used|were|was|had)\s/i;
-const withoutWere: Step = each((line) => (SAYS_WERE.test(line) ? line.replace(WERE, "") : line));
-
-/** "6 (one each)": of them all there are six. */
-const onesEach: Step = each((line) =>
-  line.includes("(")
-    ? line.replace(
-        /(?<=(?<![,&+]\s*)(?<!\d)\d{1,3}\s?)\((?:one|1)\s+(?:each|per\s+\p{L}+|for\s+each[^()]{0,20})\)/giu,
-        "",
-      )
-    : line,
-);
-
-/** "2 boxes x 20 plasters": packs times what one holds; "2 rolls x 5 m" is a length. */
-const PACKS_TIMES = quick(
-  new RegExp(
-    `\\b(\\d{1,3}\\s+${PACKS})\\s*[x×]\\s*(?=\\d{1,4}\\b(?!\\s*(?:mm|cm|m|ml|cl|l|g|mg|in|x|×)(?!\\p{L})|\\s*["”]|[.,]\\d))`,
-    "giu",
-  ),
-);
-const packsOfPieces: Step = each((line) =>
-  /[x×]/i.test(line) ? line.replace(PACKS_TIMES, "$1 of ") : line,
-);
-
-/** "two & a half", "two hundred & fifty": a number in words. */
-const ampersandsInNumbers: Step = each((line) =>
-  line.includes("&")
-    ? line.replace(
-        /(?<=\p{L} ?)& ?(?=(?:a\s+(?:half|quarter|third)|three\s+quarters)\b)|(?<=\bhundred )& ?(?=\p{L})/giu,
-        "and ",
-      )
-    : line,
-);
 /** "Plasters [100]", "tweezers [pointed]": brackets of another shape; a box to tick, a link and a time are none. */
 const squareAsRound: Step = each((line) =>
   line.includes("[")
@@ -365,13 +305,7 @@ const STEPS: readonly Step[] = [
   fieldsAsList,
   withoutTags,
   starsAsTimes,
-  ampersandsInNumbers,
-  withoutLookedAt,
-  nosAsPieces,
-  saidAsFigures,
-  packsOfPieces,
-  onesEach,
-  withoutWere,
+  each(countPlainly),
   squareAsRound,
   withoutLineNumbers,
   withoutPageBreaks,

@@ -1,0 +1,74 @@
+import { VALUE_OF } from "./numberWords.ts";
+import { PACKS } from "./phrase.ts";
+import { quick } from "./quick.ts";
+
+/** A count as it stands on a line, put plainly before the line is taken apart: what is done to a thing by itself is in the phrases. */
+
+/** "eye pads  20 ✓", "wipes 4 ok": what was counted was looked at. */
+const LOOKED_AT = /^([^✓✔✗✘]*\d\)?)\s+(?:[✓✔]|ok(?:ay)?[.!]?)\s*$/i;
+/** Most lines do not end so. */
+const ENDS_LOOKED_AT = /[✓✔ky.!]\s*$/i;
+const withoutLookedAt = (line: string): string =>
+  ENDS_LOOKED_AT.test(line) ? line.replace(LOOKED_AT, "$1") : line;
+
+/** "plasters, 2 strips of 8 nos": pieces. */
+const NOS_LAST = /(?<=\d)\s*nos\.?\s*$/i;
+const nosAsPieces = (line: string): string => line.replace(NOS_LAST, " pcs");
+
+/** "eye pads x two", "qty four". */
+const SAID_LAST = new RegExp(
+  `(\\b(?:qty|quantity)\\b[\\s:.]{0,3}|\\s[x×]\\s?)(${Object.keys(VALUE_OF).join("|")})(?= *$)`,
+  "i",
+);
+const saidAsFigures = (line: string): string =>
+  line.replace(
+    SAID_LAST,
+    (_, sign: string, word: string) => `${sign}${VALUE_OF[word.toLowerCase()]!}`,
+  );
+
+/** "1 roll (there used to be 3)": how many there were. */
+const WERE =
+  /\s*[(,]\s*(?:there\s+)?(?:used\s+to\s+be|were|was|had\s+been)\s+\d{1,4}\)?(?=\s*(?:[,;.]|$))/gi;
+const SAYS_WERE = /\b(?:used|were|was|had)\s/i;
+const withoutWere = (line: string): string =>
+  SAYS_WERE.test(line) ? line.replace(WERE, "") : line;
+
+/** "6 (one each)": of them all there are six. */
+const onesEach = (line: string): string =>
+  line.includes("(")
+    ? line.replace(
+        /(?<=(?<![,&+]\s*)(?<!\d)\d{1,3}\s?)\((?:one|1)\s+(?:each|per\s+\p{L}+|for\s+each[^()]{0,20})\)/giu,
+        "",
+      )
+    : line;
+
+/** "2 boxes x 20 plasters": packs times what one holds; "2 rolls x 5 m" is a length. */
+const PACKS_TIMES = quick(
+  new RegExp(
+    `\\b(\\d{1,3}\\s+${PACKS})\\s*[x×]\\s*(?=\\d{1,4}\\b(?!\\s*(?:mm|cm|m|ml|cl|l|g|mg|in|x|×)(?!\\p{L})|\\s*["”]|[.,]\\d))`,
+    "giu",
+  ),
+);
+const packsOfPieces = (line: string): string =>
+  /[x×]/i.test(line) ? line.replace(PACKS_TIMES, "$1 of ") : line;
+
+/** "two & a half", "two hundred & fifty": a number in words. */
+const ampersandsInNumbers = (line: string): string =>
+  line.includes("&")
+    ? line.replace(
+        /(?<=\p{L} ?)& ?(?=(?:a\s+(?:half|quarter|third)|three\s+quarters)\b)|(?<=\bhundred )& ?(?=\p{L})/giu,
+        "and ",
+      )
+    : line;
+
+/** In the order in which one makes what a later one reads. */
+const WAYS = [
+  ampersandsInNumbers,
+  withoutLookedAt,
+  nosAsPieces,
+  saidAsFigures,
+  packsOfPieces,
+  onesEach,
+  withoutWere,
+];
+export const countPlainly = (line: string): string => WAYS.reduce((said, way) => way(said), line);
