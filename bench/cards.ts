@@ -76,6 +76,7 @@ const FOLDERS = [
   "aside-56",
   "aside-57",
   "aside-58",
+  "aside-59",
 ];
 
 function cardsByPeople() {

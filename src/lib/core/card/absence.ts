@@ -75,6 +75,8 @@ const WANTED: readonly RegExp[] = [
   quick(
     /^\W*(?:(?:[Aa]greed|AGREED|[Aa]ctions?|ACTIONS?|TODO)\s*:\s*)?\p{Lu}\p{Ll}+\s+to\s+(?:get|buy|order|replace|restock|bring)\b/u,
   ),
+  // "Might we buy a cold pack?"
+  /^\W*(?:might|could|can|shall|may|would)\s+(?:we|i|you|someone|somebody)\s+(?:\w+\s+){0,2}(?:buy|get|order|replace|add|bring|top\s+up|send|have)\b/i,
   // "ok get eyewash on the way back"
   /^\W*(?:(?:ok(?:ay)?|grand|great|right|cool|fine|thanks|cheers|perfect|yes|no\s+worries|will\s+do)[,\s]+)?(?:please\s+)?(?:(?:i|we)(?:['’]?ll|\s+will)\s+|(?:can|could)\s+(?:you|we|someone)\s+|let\s+me\s+)?(?:get|buy|order|fetch|bring|pick\s+up)\b(?!\s+(?:no|code|number|ref))/i,
 ];

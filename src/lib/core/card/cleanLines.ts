@@ -159,7 +159,13 @@ const withoutDataQuotes: Step = each((line) =>
 
 const IN_QUOTES = quick(/(^|[\s:])["“](?=[\p{L}\d])([^"“”]*)["”]\s*$/u);
 /** `pink: "20 plasters"`: quotes round what is said, no inches. */
-const withoutQuotes: Step = each((line) => line.replace(IN_QUOTES, "$1$2"));
+/** `a “tourniquet” that is a rubber tube`, `the "big" box`: a word or a few in quotes; a comma behind them parts cells. */
+const WORDS_IN_QUOTES = quick(
+  /(?<=\p{L}\s|\s\()["“„](\p{L}(?:[^\d"“”„]{0,40}\p{L})?)["“”](?=[\s.;:)]|$)/gu,
+);
+const withoutQuotes: Step = each((line) =>
+  /["“]/.test(line) ? line.replace(IN_QUOTES, "$1$2").replace(WORDS_IN_QUOTES, "$1") : line,
+);
 
 const QUOTED = /^\s*(?:>\s?)+/;
 /** So many lines of one's own below what is quoted make it an answer between the lines; a name and a greeting do not. */
@@ -293,13 +299,18 @@ const withoutWraps: Step = (lines) => {
       NUMBERED_WORDS.test(read[i]!) &&
       SET_IN_WITH_COUNT.test(read[i + 1]!)
     ) {
-      read[i + 1] = `${read[i]!.trimEnd()} ${read[i + 1]!.trimStart()}`;
-      read[i] = "";
+      read[i] = `${read[i]!.trimEnd()} ${read[i + 1]!.trimStart()}`;
+      read[i + 1] = "";
     }
   return read;
 };
 
+/** `   "      "   , 7 cm   1` below "Crepe bandage, 10 cm   2": the words above again. */
+const DITTO_SIGNS = /^(\s*)(?:["”〃]\s+){1,4}(?=[,;:\d(–-])/;
+const withDittos: Step = each((line) => line.replace(DITTO_SIGNS, "$1ditto "));
+
 const STEPS: readonly Step[] = [
+  withDittos,
   unquoted,
   objectsAsList,
   fieldsAsList,

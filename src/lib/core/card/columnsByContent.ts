@@ -18,6 +18,11 @@ const PACK =
   /^(?:ea|each|prs?|pairs?|(?:bx|box|pk|pkt|pac|pack|rol|cs|bg|ct|st)s?(?:[/ ]?\d{1,4})?)\.?$/i;
 const SIZE = quick(/^[^\p{L}]*\d\s*(?:mm|cm|m|in|"|ml|l|g|mg|mcg|kg|oz|%|[x×])(?![\p{L}])/iu);
 
+/** Whether each cell that is filled says what one of the counted is, three of them at least. */
+export const areUnits = (cells: readonly string[]): boolean => {
+  const said = cells.map((c) => c.trim()).filter((c) => c !== "");
+  return said.length >= 3 && said.every((c) => PACK.test(c) || /^(?:pcs?|sets?)\.?$/i.test(c));
+};
 export const isDate = (cell: string): boolean => DATE.test(cell.trim());
 
 /** 4, 5, 6 …: each is one more than the one before. */

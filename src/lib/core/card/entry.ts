@@ -6,7 +6,7 @@ import type { Habits } from "./habits.ts";
 import type { Draft } from "./draft.ts";
 import { isItem, isNamed } from "./isItem.ts";
 import type { CardRow } from "./cardRow.ts";
-import { kindBySize, kindByVolume } from "./kindBySize.ts";
+import { kindByCount, kindBySize, kindByVolume } from "./kindBySize.ts";
 import { openNameOf } from "./openName.ts";
 import { countOf } from "./pieces.ts";
 import { HOLDS_SEVERAL } from "./packWords.ts";
@@ -109,14 +109,15 @@ export function entryOf(
   const isMetric = habits.bareUnit === null ? style.metric : habits.bareUnit === "cm";
   const sized = sizeOf(reading, row, type, isMetric);
   const byVolume = kindByVolume(type, reading.noun, reading.volumeMl);
-  const refined = kindBySize(byVolume, reading.noun, sized.sizeMm);
-  const shippedT = refined === null ? undefined : catalogue.types.get(refined);
-  const said = countOf(reading, row, refined, sized.bareIsCount);
+  const bySize = kindBySize(byVolume, reading.noun, sized.sizeMm);
+  const said = countOf(reading, row, bySize, sized.bareIsCount);
   const perPack = packKnown(reading, row, habits);
   const pieces = perPack ? { value: said.value * perPack, sure: true } : said;
+  const refined = kindByCount(bySize, reading.noun, pieces.value, sized.sizeMm);
+  const shippedT = refined === null ? undefined : catalogue.types.get(refined);
   const doubts = doubtsOf(segment, {
     named,
-    isRefined: refined !== type,
+    isRefined: bySize !== type,
     isOpen: open !== null,
     piecesSure: pieces.sure,
     counted: isCounted(reading, row),

@@ -1,5 +1,13 @@
 import type { ColumnRole } from "./columnRole.ts";
-import { hint, isDate, isRunning, roleByCells, saidAgain, SAID_AGAIN } from "./columnsByContent.ts";
+import {
+  areUnits,
+  hint,
+  isDate,
+  isRunning,
+  roleByCells,
+  saidAgain,
+  SAID_AGAIN,
+} from "./columnsByContent.ts";
 import { areAnswers, saysHeld, saysShould, saysWhether } from "./headingCounts.ts";
 import { packColumns } from "./packColumns.ts";
 import { TWO_LETTERS } from "./quick.ts";
@@ -50,6 +58,17 @@ const withAnswers = (table: Columns, names: readonly string[], rows: Rows): Colu
   ),
 });
 
+/** "Y/N" beside "Qty found": "N" over two of three says that it is not complete; how many were found says how many there are. */
+function withFound(table: Columns, names: readonly string[], rows: Rows): Columns {
+  const at = table.roles.findIndex((r, i) => r === "quantity" && saysHeld(names[i] ?? ""));
+  if (at < 0 || !table.roles.includes("there")) return table;
+  const there = table.roles.indexOf("there");
+  const isCounted = rows.every((row) => !row[there]?.trim() || /^\s*\d/.test(row[at] ?? ""));
+  return isCounted
+    ? { ...table, roles: table.roles.map((r) => (r === "there" ? "skip" : r)) }
+    : table;
+}
+
 /** Headings that mean something else beside a column that counts. */
 const MAY_COUNT = /^(?:no\.?|nr\.?|#|nos\.?|total|sum|balance|units|each)$/i;
 /** "Item | No | Size": a heading that may mean a count or a code means a count when its cells do. */
@@ -78,6 +97,19 @@ function withShould(table: Columns, names: readonly string[], rows: Rows): Colum
     roles: table.roles.map((r, at) => (at === meant ? "quantity" : r)),
     isUnclear: true,
   };
+}
+
+/** "Each" or "Per" over "bx100", "pc", "pk2": what one of the counted is, and no price. */
+const MAY_SAY_UNIT = /^(?:each|ea|per|packed|in|form|type)$/i;
+function withUnits(table: Columns, names: readonly string[], rows: Rows): Columns {
+  if (table.roles.includes("unit") || !table.roles.includes("quantity")) return table;
+  const at = names.findIndex(
+    (name, i) =>
+      (table.roles[i] === null || table.roles[i] === "skip") &&
+      MAY_SAY_UNIT.test(name.trim()) &&
+      areUnits(rows.map((row) => row[i] ?? "")),
+  );
+  return at < 0 ? table : { ...table, roles: table.roles.map((r, i) => (i === at ? "unit" : r)) };
 }
 
 /** "Pack size; Packs; Total": where pieces are counted in all, what a pack holds and how many there are say nothing more. */
@@ -159,7 +191,10 @@ export function columnsSettled(
   rows: Rows,
   isName: (text: string) => boolean,
 ): Columns {
-  const steps = [withoutDates, withAnswers, withQuantity, withShould, withPacks, withOneCount];
+  const steps = [
+    ...[withoutDates, withAnswers, withFound, withQuantity],
+    ...[withShould, withUnits, withPacks, withOneCount],
+  ];
   const settled = steps.reduce<Columns>((table, step) => step(table, names, rows), headed);
   return withContent(settled, names, rows, isName);
 }

@@ -1,3 +1,5 @@
+import { saysHeldAbroad, saysMeantAbroad } from "./headingsAbroad.ts";
+
 /** Headings over numbers: how many there are, and how many there should be, were, or are to come. */
 
 const COUNT =
@@ -10,7 +12,8 @@ const HELD = new RegExp(
   `^(?:(?:${COUNT})\\s+(?:of\\s+)?)?(?:${THERE})(?:\\s+(?:${COUNT}|level|now|today))?$|^(?:s\\.?o\\.?h|q\\.?o\\.?h)\\.?$|^(?:(?:closing|stock)\\s+)?(?:balance|bal\\.?)$|^(?:closing|stock\\s+level|how\\s+many)$`,
   "i",
 );
-export const saysHeld = (heading: string): boolean => HELD.test(heading.trim());
+export const saysHeld = (heading: string): boolean =>
+  HELD.test(heading.trim()) || saysHeldAbroad(heading);
 
 /** Said of what should be there. */
 const SHOULD =
@@ -25,7 +28,8 @@ const IS_SHOULD = new RegExp(
   "iu",
 );
 const IS_THEN = new RegExp(said(THEN), "i");
-export const saysShould = (heading: string): boolean => IS_SHOULD.test(heading.trim());
+export const saysShould = (heading: string): boolean =>
+  IS_SHOULD.test(heading.trim()) || saysMeantAbroad(heading);
 /** How many there should be, or were, or are to come: not how many there are. */
 export const saysMeant = (heading: string): boolean =>
   saysShould(heading) || IS_THEN.test(heading.trim());

@@ -56,7 +56,7 @@ const COUNT_IN_FRONT = /^\W*\d/;
 
 /** "A. Dressings", with a list mark: a heading where what is listed carries counts. */
 const SECTIONS =
-  /^(?:wounds?|wound care|bandages?|dressings?|bandages and dressings|dressings and bandages|tools|instruments|equipment|medicines?|medications?|meds|burns?|burn care|bleeding|cleaning|hygiene|protection|ppe|misc|miscellaneous|others?|extras|eyes?|eye care|airway|resuscitation|sprains|fractures)$/;
+  /^(?:wounds?|wound care|bandages?|dressings?|bandages and dressings|dressings and bandages|tools|instruments|equipment|medicines?|medications?|meds|burns?|burn care|bleeding|cleaning|hygiene|protection|ppe|misc|miscellaneous|others?|extras|ice|eyes?|eye care|airway|resuscitation|sprains|fractures)$/;
 
 const normalHeading = (text: string) =>
   text
@@ -83,6 +83,14 @@ interface Line extends Draft {
   readonly names: boolean;
 }
 const FRAMED = quick(/\p{L}\W?\s*(?:[-=*~_#]{2,}|[\]~])\s*$/u);
+/** "Foil blanket" without its count, right over "Plasters, 12". */
+const isOneThing = ({ isFirst, names, match, text, row, next, segments }: Line): boolean =>
+  !isFirst &&
+  names &&
+  segments.length === 1 &&
+  match.explained === 1 &&
+  !text.endsWith("s") &&
+  next?.row.source === row.source + 1;
 /** true: it is one, false: it is none. */
 const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   {
@@ -255,9 +263,15 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
     tells: ({ style, row }) => yesIf(style.counts && style.indent > row.indent && !row.bullet),
   },
   {
-    name: "above all that is counted",
-    tells: ({ style, row }) =>
-      yesIf(style.counts && !style.spoken && !row.bullet && row.source < style.first),
+    name: "above all that is counted, unless it is one thing right over the others",
+    tells: (line) =>
+      yesIf(
+        line.style.counts &&
+          !line.style.spoken &&
+          !line.row.bullet &&
+          line.row.source < line.style.first &&
+          !isOneThing(line),
+      ),
   },
   {
     name: "ruled or marked as a heading",

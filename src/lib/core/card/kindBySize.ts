@@ -28,6 +28,8 @@ interface SizeRule {
 const BULKY_PAD_MM = 210;
 /** Nothing that is laid on is as long. */
 const ROLL_FROM_MM = 1000;
+/** No bandage that is wound on is wider; the short side of a cloth with three corners is 80 cm and more. */
+const WIDEST_ROLL_MM = 200;
 /** No shaped plaster is as long; what is, and wider than a tape, is cut to length. */
 const CUT_FROM_MM = 300;
 const WIDER_THAN_TAPE_MM = 30;
@@ -93,6 +95,14 @@ export const SIZE_RULES: readonly SizeRule[] = [
     example: ["Sterile gauze pad, 7.5 cm x 4 m", "roller-bandage"],
     named: "gauze-pad",
     fits: ({ length, isArea }) => isArea && length >= ROLL_FROM_MM,
+    is: "roller-bandage",
+  },
+  {
+    name: "a cloth metres long is wound on, not folded to three corners",
+    example: ["Calico bandage, 5 cm x 5 m", "roller-bandage"],
+    named: "triangular-bandage",
+    fits: ({ width, length, isArea }) =>
+      isArea && width <= WIDEST_ROLL_MM && length >= ROLL_FROM_MM,
     is: "roller-bandage",
   },
   {
@@ -192,6 +202,23 @@ export const VOLUME_RULES: readonly VolumeRule[] = [
     is: "saline-spray",
   },
 ];
+
+/** Dressings that stick are laid on one by one; so many without a size are plasters. */
+const PLASTERS_FROM = 10;
+const ADHESIVE_DRESSINGS = /\badhesive dressings\b/i;
+/** The kind that a name, without a size, and how many there are tell together; null: none is named. */
+export const kindByCount = (
+  named: string | null,
+  noun: string,
+  pieces: number,
+  size: readonly number[] | null,
+): string | null =>
+  named === "adhesive-large" &&
+  size === null &&
+  pieces >= PLASTERS_FROM &&
+  ADHESIVE_DRESSINGS.test(noun)
+    ? "adhesive-strip"
+    : named;
 
 /** The kind that a name and its printed content in ml tell together; null: none is named. */
 export const kindByVolume = (

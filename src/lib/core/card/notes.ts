@@ -5,7 +5,7 @@ import { quick } from "./quick.ts";
 /** Lines that tell something, and list nothing: an ordered table, any rule makes a note of a line. */
 
 const NOTE_START = quick(
-  /^\W*(?:(?:subject|betreff|objet|asunto|oggetto|fwd?|re|month|week|quarter|shift|(?:warm\s+)?tips?|after-?sales?(?:\s+service)?)(?=\s*:)|it\s+(?:weighs|fits|comes|has|is)|weighing|notes?|remarks?|observations?|nb|n\.b|(?:annex|appendix)\s+\w{1,4}|store|keep|stored?|check(?:ed)?\s+(?:the|by|all|contents?|dates?|expiry|every|regularly|monthly|before|for)|checked|date|dated|delivery|delivered|dimensions?|weight|weighs|colou?r|made|manufactur|replace|warning|caution|important|suitable|fits|price|order|contact|www|http|tel\b|phone|email|returns?|warranty|guarantee|rating|reviews?|you may|location|appointed|next\b|see\s|do not|don't|please|always|never|use\s|in an? |if\s|call\s|super\s|best\s|ideal|perfect|great|be\s|our\s|this\s|these\s|with\s(?:over|more)|all\s|home\s*>|model|serial|lot|batch|expiry|expires?|signed?|signature|received|done\b|yours\b|(?:kind\s+|best\s+)?(?:regards|wishes)|cheers|nice\s+one|sincerely|name:|owner|prepared|packed\s+by|inspected|last\s|revision|rev\b|page|total\s|subtotal|vat|shipping|approved|meets|complies|conforms|designed|that's|thats|package\s(?:includes?|contents?)|what's\s+in|whats\s+in|contents?\s*$|(?:inhalt|inhoud|contenu|contenido|contenuto|conteúdo|innehåll|indhold|innhold|sisältö|zawartość|obsah)(?![\p{L}])[^,;:]*$|contents?\s+of\s|contents?\s*:?\s*$|includes?\s*:?\s*$|quantity|remember|refill|restock|report|for\s+(?:use|two|one|up|emergency|home|car|\d)|up\s+to|free\s|click|share|save|customers?|description|features?|size\s*:|material|packaging|sku|brand|category|availability|in\s+stock|add\s+to|buy|item\s+no|stock)\b/iu,
+  /^\W*(?:(?:subject|betreff|objet|asunto|oggetto|fwd?|re|month|week|quarter|shift|(?:warm\s+)?tips?|after-?sales?(?:\s+service)?)(?=\s*:)|it\s+(?:weighs|fits|comes|has|is)|weighing|notes?|remarks?|observations?|nb|n\.b|(?:annex|appendix)\s+\w{1,4}|store|keep|stored?|check(?:ed)?\s+(?:the|by|all|contents?|dates?|expiry|every|regularly|monthly|before|for)|checked|date|dated|delivery|delivered|dimensions?|weight|weighs|colou?r|made|manufactur|replace|warning|caution|important|suitable|fits|price|order|contact|www|http|tel\b|phone|email|returns?|warranty|guarantee|rating|reviews?|you may|location|appointed|next\b|see\s|do not|don't|please|always|never|use\s|in an? |if\s|call\s|super\s|best\s|ideal|perfect|great|be\s|our\s|this\s|these\s|with\s(?:over|more)|all\s|home\s*>|model|serial|lot|batch|expiry|expires?|signed?|signature|received|done\b|yours\b|(?:kind\s+|best\s+)?(?:regards|wishes)|cheers|nice\s+one|sincerely|name:|owner|prepared|packed\s+by|inspected|last\s|revision|rev\b|page|total\s|subtotal|vat|shipping|approved|meets|complies|conforms|designed|that's|thats|package\s(?:includes?|contents?)|what's\s+in|whats\s+in|contents?\s*$|(?:inhalt|inhoud|contenu|contenido|contenuto|conteúdo|innehåll|indhold|innhold|sisältö|zawartość|obsah)(?![\p{L}])[^,;:]*$|contents?\s+of\s|contents?\s*\(|every\s?thing\s+(?:in|fits|lives|is)\b|contents?\s*:?\s*$|includes?\s*:?\s*$|quantity|remember|refill|restock|report|for\s+(?:use|two|one|up|emergency|home|car|\d)|up\s+to|free\s|click|share|save|customers?|description|features?|size\s*:|material|packaging|sku|brand|category|availability|in\s+stock|add\s+to|buy|item\s+no|stock)\b/iu,
 );
 
 /** Page numbers, addresses of forms, terms of trade. */
@@ -14,7 +14,7 @@ const FOOTER =
 
 /** What an office writes on a card: numbers of seals, forms and rooms, who is answerable, how one is greeted. */
 const OFFICE = quick(
-  /^\W*(?:kit\s+(?:list|#|contents)|(?:table|fig(?:ure)?)\.?\s+\d|list\s+of\s+contents|check-?list\s*$|aed\s+location|site\s*:|invoice\b|nearest\s+hospital|first\s+aiders?\s+on\b|company\s*:|department\s+of|(?:from|to|attachments?|sent)\s*:|scan\s+of|transcribed|version\s+\d|home\s*[>›»]|product\s+details|about\s+this|tick\s+(?:when|if|each)|legend\s*:|end(?:\s+of\s+(?:list|card|page))?\s*$|continued\b|cont['’]?d\b|source\s*:|confidential|draft\s*$|p\.?t\.?o\.?\s*$|(?:meeting|assembly|muster)\s+point|inventory\s*$|(?:daily|weekly|monthly|quarterly|annual)\s+check\b|seal(?:ed)?(?:\s+(?:no\.?|number|nr\.?))?\s*[:#]?\s*\d|(?:art(?:icle)?|item|stock|product|part|order|quote)\.?\s*(?:no\.?|nr\.?|number|code)\b|ean\b|gtin\b|upc\b|kit\s+(?:(?:no|nr|id|number)\b|\p{Lu}$|weight|volume)|(?:box|copy|sheet|bag|kit)\s+\d+\s*(?:of|\/)\s*\d|this\s+kit\b|©|printed\b|issued\b|valid\b|emergenc(?:y|ies)\s*:|in\s+an?\s+emergency|opening\s+hours|first\s+aiders?\s*:|ersthelfer(?:in)?\s*:|secouristes?\s*:|socorristas?\s*:|responsible|room\s+\d|(?:ground|first|second|third)\s+floor|vehicle\s*:|form\s+\p{Lu}|lasts\b|contents\s+may|comments?\s*[:(]|volume\b|capacity\b|to\s+re-?order|refills?\s*:|(?:hi|hello|dear)\s+(?:all|team|both|everyone|\p{Lu}\p{L}+)\s*[,!]|(?:best|thanks|thank\s+you|many\s+thanks|love|greetings)\s*[,!]|used\s+on\s+(?:trip|the)|ask\s+at|item\s+qty|size\s*:\s*\d+\s*[x×]\s*\d+\s*[x×]|\d+\s+kits?\s+in\b|\d+-year\s|for\s+(?:up\s+to\s+)?\d+\s+(?:persons?|people))/iu,
+  /^\W*(?:kit\s+(?:list|#|contents)|(?:table|fig(?:ure)?)\.?\s+\d|list\s+of\s+contents|packing\s+list\b|check-?list\s*$|aed\s+location|site\s*:|invoice\b|nearest\s+hospital|first\s+aiders?\s+on\b|company\s*:|department\s+of|(?:from|to|attachments?|sent)\s*:|scan\s+of|transcribed|version\s+\d|home\s*[>›»]|product\s+details|about\s+this|tick\s+(?:when|if|each)|legend\s*:|end(?:\s+of\s+(?:list|card|page))?\s*$|continued\b|cont['’]?d\b|source\s*:|confidential|draft\s*$|p\.?t\.?o\.?\s*$|(?:meeting|assembly|muster)\s+point|inventory\s*$|(?:daily|weekly|monthly|quarterly|annual)\s+check\b|seal(?:ed)?(?:\s+(?:no\.?|number|nr\.?))?\s*[:#]?\s*\d|(?:art(?:icle)?|item|stock|product|part|order|quote)\.?\s*(?:no\.?|nr\.?|number|code)\b|ean\b|gtin\b|upc\b|kit\s+(?:(?:no|nr|id|number)\b|\p{Lu}$|weight|volume)|(?:box|copy|sheet|bag|kit)\s+\d+\s*(?:of|\/)\s*\d|this\s+kit\b|©|printed\b|issued\b|valid\b|emergenc(?:y|ies)\s*:|in\s+an?\s+emergency|opening\s+hours|first\s+aiders?\s*:|ersthelfer(?:in)?\s*:|secouristes?\s*:|socorristas?\s*:|responsible|room\s+\d|(?:ground|first|second|third)\s+floor|vehicle\s*:|form\s+\p{Lu}|lasts\b|contents\s+may|comments?\s*[:(]|volume\b|capacity\b|to\s+re-?order|refills?\s*:|(?:hi|hello|dear)\s+(?:all|team|both|everyone|\p{Lu}\p{L}+)\s*[,!]|(?:best|thanks|thank\s+you|many\s+thanks|love|greetings)\s*[,!]|used\s+on\s+(?:trip|the)|ask\s+at|item\s+qty|size\s*:\s*\d+\s*[x×]\s*\d+\s*[x×]|\d+\s+kits?\s+in\b|\d+-year\s|for\s+(?:up\s+to\s+)?\d+\s+(?:persons?|people))/iu,
 );
 
 interface Told extends Draft {
@@ -53,7 +53,9 @@ const isFullName = ({ match, text, words }: Told): boolean =>
   match.weight > 4 &&
   match.explained > 0.7 &&
   words <= 7 &&
-  !/^(?:notes?:|note|nb|remark|observation|you may|report|check|total|store|keep)\b/i.test(text);
+  !/^(?:notes?:|note|nb|remark|observation|you may|report|check|total|store|keep|every\s?thing)\b/i.test(
+    text,
+  );
 /** "4 nos." is cut short, and no sentence. */
 const SENTENCE_ENDS = /(?<!\b(?:nos?|ea|pcs?|pkts?|pks?|prs?|btls?|rl|st))\.$|[!?]$/i;
 /** "4 gauze pads, 10 x 10 cm": beside marked lines one without a mark that counts a thing. */
@@ -79,6 +81,11 @@ const ANYWHERE: readonly NoteRule[] = [
     example: "Page 2 of 7",
     says: ({ text, names }) => FOOTER.test(text) && !names,
   },
+  {
+    name: "a line to write on",
+    example: "Checked by ______",
+    says: ({ text, names }) => /_{3,}/.test(text) && !names,
+  },
 ];
 
 /** Two things that are surely named are a list's line, its full stop notwithstanding. */
@@ -100,11 +107,6 @@ const IN_TEXT: readonly NoteRule[] = [
     name: "an office's line",
     example: "Seal no. 00417",
     says: ({ text, row }) => OFFICE.test(text) && !row.bullet,
-  },
-  {
-    name: "a line to write on",
-    example: "Checked by ______",
-    says: ({ text, names }) => /_{3,}/.test(text) && !names,
   },
   {
     name: "an address",

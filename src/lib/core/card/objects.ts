@@ -117,13 +117,21 @@ function objectsOnOne(line: string): string | null {
   }
 }
 
+/** `"kit": "studio box", "checked": "2026-10-30",`: what is said of all of them. */
+const TEXT_FIELD = '"[\\w -]+"\\s*:\\s*"[^"]*"';
+const OF_ALL = new RegExp(`^\\s*${TEXT_FIELD}(?:\\s*,\\s*${TEXT_FIELD})*\\s*,?\\s*$`);
+/** So many objects make a card of them. */
+const FEWEST_OBJECTS = 3;
 /** The card with such lines as a list; as many lines as before. */
-export const objectsAsList = (lines: readonly string[]): string[] =>
-  lines.map((line) => {
-    if (!line.includes("{") && !line.includes("<")) return line;
+export function objectsAsList(lines: readonly string[]): string[] {
+  const listed = lines.map((line) => {
+    if (!line.includes("{") && !line.includes("<")) return null;
     const fields = fieldsOf(line);
-    return (fields && asListed(fields)) ?? objectsOnOne(line) ?? line;
+    return (fields && asListed(fields)) ?? objectsOnOne(line);
   });
+  const isCard = listed.filter((l) => l !== null).length >= FEWEST_OBJECTS;
+  return lines.map((line, i) => listed[i] ?? (isCard && OF_ALL.test(line) ? "" : line));
+}
 
 /** "Qty: 4", "  - name: gauze swabs". */
 const FIELD = quick(/^(\s*)(-\s+)?"?([\p{L}][\p{L} _-]{0,20}?)"?\s*:\s+(\S.*?)?\s*,?$/u);

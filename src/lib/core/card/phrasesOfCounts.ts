@@ -50,7 +50,7 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     example: ["ice 3, plasters like 15 left, nose plugs 6", "ice 3, plasters 15, nose plugs 6"],
     holds: " left",
     pattern: new RegExp(
-      `(?<=(?:^|[,;])\\s*\\p{L}[^,;\\d]{1,40}?)\\s+(?:like|about|only|maybe|just|roughly|around|approx\\.?)\\s+(${N})\\s+left(?=\\s*(?:[,;]|$))`,
+      `(?<=(?:^|[,;])\\s*\\p{L}[^,;\\d]{1,40}?)(?<!\\bbut)\\s+(?:like|about|only|maybe|just|roughly|around|approx\\.?)\\s+(${N})\\s+left(?=\\s*(?:[,;]|$))`,
       "giu",
     ),
     read: " $1",
@@ -173,9 +173,9 @@ export const COUNT_PHRASES: readonly Phrase[] = [
   {
     name: "only so many counted",
     example: ["says forty on it but i count thirty two", "says forty on it, make that thirty two"],
-    holds: ["count", "call it", "make", "so", "say"],
+    holds: ["count", "call it", "make", "so", "say", "but "],
     pattern: new RegExp(
-      `(?:\\s*[,;]?\\s*\\bbut\\s+i\\s+(?:only\\s+)?(?:count|make\\s+it)|(?:\\s*[,;]?\\s*\\b(?:but\\s+)?it'?s\\s+\\p{L}+)?\\s+call\\s+it|(?<=,[^,\\d]*)\\s+so\\s+say|(?<=[,)])\\s*so(?:\\s+(?:count|say))?|\\s+so\\s+count|\\s*(?:→|->|,)\\s*say)\\s+(?=(?:${N})\\b(?!\\s+\\p{L}+\\s+of\\b))`,
+      `(?:\\s*[,;]?\\s*\\bbut\\s+i\\s+(?:only\\s+)?(?:count|make\\s+it)|\\s*[,;]?\\s*\\bbut\\s+(?:(?:there(?:['’]?s|\\s+is|\\s+are)|it['’]?s)\\s+)?(?:only)?(?=\\s*\\b(?:${N})(?:\\s+(?:are\\s+)?(?:left|in\\s+it|in\\s+there|there|remain(?:ing)?)\\b|\\s*$))|(?:\\s*[,;]?\\s*\\b(?:but\\s+)?it'?s\\s+\\p{L}+)?\\s+call\\s+it|(?<=,[^,\\d]*)\\s+so\\s+say|(?<=[,)])\\s*so(?:\\s+(?:count|say))?|\\s+so\\s+count|\\s*(?:→|->|,)\\s*say)\\s+(?=(?:${N})\\b(?!\\s+\\p{L}+\\s+of\\b))`,
       "giu",
     ),
     read: ", make that ",

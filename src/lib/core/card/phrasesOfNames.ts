@@ -223,6 +223,59 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "compressed ",
   },
   {
+    name: "a chest seal, cut short",
+    example: ["ch. seal vented x1", "chest seal vented x1"],
+    holds: "seal",
+    pattern: /\bch\.?\s+(?=seals?\b)/gi,
+    read: "chest ",
+  },
+  {
+    name: "two chest seals in a pack",
+    example: ["chest seal vented twin x1", "chest seal vented twin pack x1"],
+    holds: "twin",
+    pattern: /(?<=\bseals?\b[^,;]*)\btwin\b(?!\s*-?\s*(?:packs?|pks?)|\))/gi,
+    read: "twin pack",
+  },
+  {
+    name: "a mouthpiece, which is no piece of a mouth",
+    example: ["2 CPR mouth pieces", "2 CPR mouthpieces"],
+    holds: ["mouth piece", "mouth-piece"],
+    pattern: /\bmouth[- ](pieces?)\b/gi,
+    read: "mouth$1",
+  },
+  {
+    name: "a mask by its class",
+    example: ["N95 x4", "FFP mask x4"],
+    holds: "n95",
+    pattern: /\bk?n95s?(?:\s+(?:face\s+)?(?:masks?|respirators?))?(?![\w-])/gi,
+    read: "FFP mask",
+  },
+  {
+    name: "a defibrillator and its pads",
+    example: ["AED with spare pads", "AED and AED pads"],
+    holds: "pads",
+    pattern:
+      /\b(aed|defib(?:rillator)?)\s+(?:with|\+|and|incl\.?|including)\s+(?:(?:spare|extra|adult|its|one|1)\s+){1,2}(?:pads|electrodes)\b/gi,
+    read: "$1 and AED pads",
+  },
+  {
+    name: "how a tool ends",
+    example: ["tweezers, needle ends", "tweezers (needle ends)"],
+    holds: ["ends", "tip", "point", "nose"],
+    pattern:
+      /,\s+((?:needle|fine|flat|slant(?:ed)?|blunt|pointed|angled|round(?:ed)?|sharp|straight|curved)[- ](?:ends?|tips?|points?|nosed?))(?=\s*(?:$|[,;]))/gi,
+    read: " ($1)",
+  },
+  {
+    name: "a square by its side, and how many",
+    example: ["gauze swabs 7.5cm x 4", "gauze swabs 7.5cm x 4 pcs"],
+    holds: ["swab", "pad", "square"],
+    pattern: /\b((?:swabs?|pads?|squares?)\s+)(\d{1,2}(?:\.\d)?)(\s?cm)\s*[x×]\s*(\d{1,2})\s*$/gi,
+    // "10 cm x 10", "10 cm x 20": its other side.
+    read: (all, name, side, unit, n) =>
+      Number(n) % Number(side) === 0 ? all! : `${name}${side}${unit} x ${n} pcs`,
+  },
+  {
     name: "a chest seal by its letters",
     example: ["CS vented (twin) x1", "chest seal vented (twin) x1"],
     holds: "cs ",
@@ -256,6 +309,14 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["4x4s, sterile", "4x4 gauze pads, sterile"],
     pattern: /\b(\d{1,2})\s?[x×]\s?\1'?s\b/gi,
     read: "$1x$1 gauze pads",
+  },
+  {
+    name: "a bulky pad named by its size in inches",
+    example: ["6 wipes, 1 5x9", "6 wipes, 1 5x9 in ABD pads"],
+    holds: ["5x9", "8x10", "5 x 9", "8 x 10"],
+    pattern:
+      /(?<=(?:^|[,;+&])\s*\d{1,2}\s(?:ea\.?\s|x\s)?)(5\s?x\s?9|8\s?x\s?10)s?(?=\s*(?:$|[,;+&]))/gi,
+    read: "$1 in ABD pads",
   },
   {
     name: "area or least size",
@@ -360,14 +421,6 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "microporous tape",
   },
   {
-    name: "adhesive dressings by the dozen, without a size, are plasters",
-    example: ["adhesive dressings, 40", "adhesive plasters, 40"],
-    holds: "adhesive dressings",
-    pattern:
-      /(?<=^\W*\d{2,3}\s*[x×]?\s(?:[A-Za-z]+\s){0,3})adhesive dressings(?=[^\d]*$)|(?<=^\W*(?:[A-Za-z]+\s){0,3})adhesive dressings(?=[^\d]*[\s(]\d{2,3}\W*$)/gi,
-    read: "adhesive plasters",
-  },
-  {
     name: "a set of airways from one size to another, one of each",
     example: ["OPA set (sizes 00-4)", "OPA 6"],
     holds: ["opa", "npa", "airway", "guedel"],
@@ -382,7 +435,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["nasal airways 6.0, 7.0", "nasal airways 2"],
     holds: ["opa", "npa", "airway", "guedel"],
     pattern:
-      /\b(opas?|npas?|airways?|guedels?):?\s+(\d{1,2}(?:\.\d)?(?:\s*(?:,|and|&)\s*\d{1,2}(?:\.\d)?){1,4})\s*$/gi,
+      /\b(opas?|npas?|airways?|guedels?):?\s+(\d{1,2}(?:\.\d)?(?:\s*(?:,|and|&)\s*\d{1,2}(?:\.\d)?){1,4})(?=\s*$|\s+(?:with|c\/w|and|\+)\s+\p{L})/giu,
     read: (_, name, sizes) => `${name} ${sizes!.match(/\d+(?:\.\d)?/g)!.length}`,
   },
   {

@@ -28,6 +28,27 @@ export const PACK_PHRASES: readonly Phrase[] = [
     read: (_, whole, begun) => String(Number(whole) + Number(begun)),
   },
   {
+    name: "packs behind the name, with what is in each",
+    example: ["2x big plasters boxes (50 each)", "2 boxes of 50 big plasters"],
+    holds: ["each)", "in each", "per"],
+    pattern: new RegExp(
+      `^(\\W*)(\\d{1,3})\\s?(?:[x×]\\s*)?((?:[^\\d\\s,;:()]+\\s){1,3}?)(${PACKS})\\s*\\((\\d{1,4})\\s*(?:in\\s+each|each|per\\s+\\p{L}+)\\)`,
+      "giu",
+    ),
+    read: (_, lead, packs, name, pack, held) =>
+      `${lead}${packs} ${pack} of ${held} ${name!.trim()}`,
+  },
+  {
+    name: "of packs of so many one is half empty",
+    example: ["2 boxes of 50 plasters, one is half empty", "75 plasters"],
+    holds: ["half empty", "half full", "half used", "half gone"],
+    pattern: new RegExp(
+      `\\b(\\d{1,2})\\s+(?:${PACKS})\\s+of\\s+(\\d{1,3})\\s+(\\p{L}[^\\d,;()–-]*?)[\\s,;(–-]+(?:but\\s+|of\\s+which\\s+)?(?:one|1)\\s+(?:of\\s+(?:them|these|which)\\s+)?(?:is\\s+|are\\s+)?(?:about\\s+|only\\s+)?half\\s+(?:empty|full|used|gone)\\)?`,
+      "giu",
+    ),
+    read: (_, packs, held, name) => `${Math.round((Number(packs) - 0.5) * Number(held))} ${name}`,
+  },
+  {
     name: "packs with a sign before them",
     example: ["plasters, 1 x box (40)", "plasters, 1 box (40)"],
     holds: ["x", "×"],
@@ -211,6 +232,13 @@ export const PACK_PHRASES: readonly Phrase[] = [
       Number(used) < Number(full) ? `${Number(full) - Number(used)} pcs` : all!,
   },
   {
+    name: "so many packs and a half, in words",
+    example: ["one and a half strips of ten tablets", "15 pcs tablets"],
+    holds: "and a half",
+    pattern: new RegExp(`\\b(${N})\\s+and\\s+a\\s+half\\s+${PACKS}\\s+of\\s+(${N})\\b`, "giu"),
+    read: (_, packs, each) => `${Math.ceil((valueOf(packs!) + 0.5) * valueOf(each!))} pcs`,
+  },
+  {
     name: "so many packs and a half",
     example: ["plasters 1 1/2 boxes of 20", "plasters 30 pcs"],
     holds: ["1/2", "½", ".5"],
@@ -224,7 +252,21 @@ export const PACK_PHRASES: readonly Phrase[] = [
     name: "a number glued to its pack",
     example: ["plasters PK20", "plasters pack of 20"],
     holds: "pk",
-    pattern: /(?<=\p{L}\s+)(?:PK|PKT)(\d{1,3})\s*$/giu,
+    pattern: /(?<=\p{L}\s+|\d\s+)(?:PK|PKT)(\d{1,3})(?=\s*$|\s*[x×]\s?\d{1,3}\s*$)/giu,
+    read: "pack of $1",
+  },
+  {
+    name: "a pack of so many, times how many",
+    example: ["swabs 5x5 pack of 5 x6", "swabs 5x5, 6 pack of 5"],
+    holds: " of ",
+    pattern: new RegExp(`\\s+(${PACK})\\s+of\\s+(\\d{1,3})\\s*[x×]\\s?(\\d{1,3})\\s*$`, "giu"),
+    read: ", $3 $1 of $2",
+  },
+  {
+    name: "how many a pack counts",
+    example: ["ibuprofen 200 mg, 24 ct", "ibuprofen 200 mg, pack of 24"],
+    holds: [" ct", " count"],
+    pattern: /(?<=\p{L}{3}.*[\s,])(\d{1,3})[\s-]?(?:ct|count)\b\.?(?=\s*(?:$|[,;)(]))/giu,
     read: "pack of $1",
   },
   {

@@ -9,6 +9,33 @@ const LEADER_TO_COUNT = quick(
   /^(?!.*\.{3,}\s*\d{1,4}\s+\p{L}{3}.*\.{3})(.*\p{L}.*?)\s*\.{4,}\s*(\d{1,4}(?:\s*[xX×]\s*\d{1,4})?(?:\s*\p{L}+\.?)?)\s*(?:\[[^\]]*\]\W*)?$/u,
 );
 const YEAR_APART = quick(/(?<=\p{L}.*\S)(?:\s{2,}|\s*\.{4,}\s*|(?<=\p{L})\s)20[2-3]\d$/u);
+const SAYS_AWAY = /\b(?:borrowed|taken|lent|with\s+\p{Lu}|has\s+(?:it|them))\b/iu;
+/** What is named, and the count that a dot leader or blanks point at; null: none is. */
+interface Counted {
+  readonly named: string;
+  readonly quantity: string | null;
+  /** It leads to words, and is listed though it has no count: "Plasters ..... loads". */
+  readonly isListed: boolean;
+}
+function countedIn(text: string): Counted {
+  // A dot leader points at the count; numbers before it are sizes and models.
+  if (text.includes("....")) {
+    const led = LEADER_TO_COUNT.exec(text);
+    if (led) return { named: led[1]!, quantity: inOurWords(led[2]!), isListed: false };
+    // "Scissors (1) ....... pen tray", "In the lid: torch": where things lie is not read.
+    const placed = LEADER_TO_PLACE.exec(text);
+    // "Scissors ...... borrowed by Jo": a remark, which is read with the others.
+    if (!placed || SAYS_AWAY.test(placed[2]!))
+      return { named: text, quantity: null, isListed: false };
+    // "Plasters ....... out": how many, and no place.
+    return { named: placed[1]!, quantity: countSaid(placed[2]!), isListed: true };
+  }
+  const counted = countApart(text);
+  return counted
+    ? { named: counted[0], quantity: inOurWords(counted[1]), isListed: false }
+    : { named: text, quantity: null, isListed: false };
+}
+
 /** A line that is no row of a table: its list mark, and the count that a dot leader points at. */
 export function plainRow(line: string, source: number): CardRow {
   const indent = /^\s*/.exec(line)![0].length;
@@ -34,20 +61,13 @@ export function plainRow(line: string, source: number): CardRow {
   text = text.replace(/^\[[ xX]?\]\s*/, "").replace(/(?<=\d)\s+[*†‡]{1,3}$/, "");
   // A year that stands apart is when it runs out.
   if (/20[2-3]\d$/.test(text)) text = text.replace(YEAR_APART, "");
-  // A dot leader points at the count; numbers before it are sizes and models.
-  const hasLeader = text.includes("....");
-  const led = !hasLeader ? null : LEADER_TO_COUNT.exec(text);
-  // "Scissors (1) ....... pen tray", "In the lid: torch": where things lie is not read.
-  const placed = led || !hasLeader ? null : LEADER_TO_PLACE.exec(text);
-  const counted = led ? ([led[1]!, led[2]!] as const) : hasLeader ? null : countApart(text);
-  const [named, quantity] = counted
-    ? [counted[0], inOurWords(counted[1])]
-    : placed
-      ? // "Plasters ....... out": how many, and no place.
-        [placed[1]!, countSaid(placed[2]!)]
-      : [text, null];
+  const { named, quantity, isListed } = countedIn(text);
   const unpriced = withoutPrices(named);
-  const row = { source, text: unpriced, quantity, inTable: false, bullet, indent };
+  const row = {
+    ...{ source, text: unpriced, quantity, indent },
+    inTable: false,
+    bullet: bullet || isListed,
+  };
   // "GLOVE M BX100     1    7.99": without its price the count stands last.
   return unpriced === named ? row : withCountApart(row);
 }

@@ -59,10 +59,12 @@ const PLACE =
 /** What holds things is no thing where it heads them: "Leaders' box in addition: ice packs (2), whistle". */
 const HOLDER =
   /\b(?:box(?:es)?|bags?|kits?|cases?|pouch(?:es)?|tins?|drawers?|cupboards?|packs?)\b/gi;
+/** With what is said of it in brackets: "Extras (own): ". */
+const PLACE_BEFORE = /^([^:,;\d(]{3,28}?(?:\s\([^()\d]{1,20}\))?)(?::\s+|\s+[-–—]\s+)(?=\S)/;
 /** "TOP POCKET: 2 pr gloves", "right front - 3 pr gloves": the place before the things goes. */
 function withoutPlace(row: CardRow, names: (text: string) => boolean): CardRow {
   if (row.inTable) return row;
-  const m = /^([^:,;\d(]{3,28}?)(?::\s+|\s+[-–—]\s+)(?=\S)/.exec(row.text);
+  const m = PLACE_BEFORE.exec(row.text);
   if (!m || speaksOfAbsence(m[1]!) || speaksOfWant(row.text) || listsUsed(row.text)) return row;
   const label = m[1]!.trim();
   const rest = row.text.slice(m[0].length);
@@ -160,6 +162,13 @@ function oneLanguage(row: CardRow, knows: (text: string) => boolean): CardRow {
   const counted = count.replace(BOX_ABROAD, "box").replace(PIECES_ABROAD, "pcs");
   return { ...row, text: `${counted}${sized}${pack === undefined ? "" : ` ${pack}`}` };
 }
+
+/** "SLING .... 3 SMALL 2 BIG", "SHEARS .... YES": dots that lead to more than a number, which has been taken off. */
+const LEADERS = /\s*\.{3,}\s*(?=\S)/;
+const withoutLeaders = (row: CardRow): CardRow =>
+  row.inTable || !row.text.includes("...")
+    ? row
+    : { ...row, text: row.text.replace(LEADERS, ": ") };
 
 /** What stands between the things of a line, where no comma does. */
 const BETWEEN_THINGS = [" · ", " • ", " * ", " / ", " // ", " | ", " – ", " - ", "  "];
@@ -290,7 +299,7 @@ const SAYS_MORE = /^(?:there(?:['’]?s|\s+(?:is|are))|also|plus)\b/i;
 const LONG_LINE = 100;
 /** Fewer words are an abbreviation with its dot: "2 Triang. Bandage". */
 const SHORTEST_SENTENCE = 3;
-const SENTENCE_END = quick(/(?<=\p{Ll}{3}\)?)\.\s+(?=\p{Lu}(?:\p{Ll}|\p{Lu}+:))/u);
+const SENTENCE_END = quick(/(?<=\p{Ll}{3}\)?)[.?!]\s+(?=\p{Lu}(?:\p{Ll}|\p{Lu}+:))/u);
 /** A line that goes on for several sentences, as dictated, or says besides what is not there, is a row for each. */
 function eachSentence(row: CardRow): CardRow[] {
   if (row.inTable) return [row];
@@ -302,7 +311,8 @@ function eachSentence(row: CardRow): CardRow[] {
   const areWhole = sentences.every((s) => s.trim().split(/\s+/).length >= SHORTEST_SENTENCE);
   const saysMore =
     sentences.slice(1).some((s) => SAYS_MORE.test(s)) ||
-    (sentences.length > 1 && sentences.some((s) => speaksOfAbsence(s) || listsUsed(s)));
+    (sentences.length > 1 &&
+      sentences.some((s) => speaksOfAbsence(s) || listsUsed(s) || speaksOfWant(s)));
   return row.text.length >= LONG_LINE || (areWhole && saysMore)
     ? sentences.map((text) => ({ ...row, text }))
     : [row];
@@ -318,7 +328,7 @@ export const plainly = (
   knows: (text: string) => boolean,
 ): CardRow[] =>
   withoutDitto(rows).flatMap((row) =>
-    eachTicked(row)
+    eachTicked(withoutLeaders(row))
       .flatMap((line) => eachSentence({ ...line, text: kindsApart(line.text) }))
       .map((line) => withoutRemark(line, names))
       .flatMap((line) => eachSaid(line, names))

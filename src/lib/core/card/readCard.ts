@@ -38,6 +38,7 @@ import {
   type Match,
   type Vocabulary,
 } from "./vocabulary.ts";
+import { wrappedNames } from "./wrappedNames.ts";
 import { LETTER, quick } from "./quick.ts";
 
 export type { CardEntry } from "./entry.ts";
@@ -163,13 +164,8 @@ function rowsOf(text: string, vocabulary: Vocabulary, habits: Habits): LaidOut {
     return keptInPlace(lines[i]!, said);
   });
   const names = (text: string) => namesItem(text, vocabulary);
-  return {
-    rows: cardRows(listsSetApart(columnsRestored(inOurs), names), names, habits).slice(
-      0,
-      MOST_LINES,
-    ),
-    isAbroad,
-  };
+  const laidOut = cardRows(listsSetApart(columnsRestored(inOurs), names), names, habits);
+  return { rows: wrappedNames(laidOut, names).slice(0, MOST_LINES), isAbroad };
 }
 
 /** Shorter words stand in every language. */

@@ -66,6 +66,9 @@ function countOf(text: string): number | null {
 const ONE = new RegExp(`^\\W*(?:(?:an?\\s+)?(?:${PACKS}|rolls?|pair)\\s+of|an?)\\s`, "i");
 /** Several things: which of them the remark is said of, nobody knows. */
 const SEVERAL = quick(/\p{L}\s*(?:[,;+&]|\sand\s)\s*(?:\d+\s*)?\p{L}{3}/u);
+/** "2 boxes of 50 plasters, one half empty": how many there are is said in it. */
+const ONE_IS_HALF =
+  /(?:\bof\s+\d|\d\s+(?:in\s+)?each\)).*\b(?:one|1)\s+(?:\w+\s+){0,4}half\s+(?:empty|full|used|gone)/i;
 /** Longer lines are prose. */
 const LONGEST = 120;
 
@@ -75,7 +78,7 @@ const LONGEST = 120;
  * @param names whether a text surely names one thing
  */
 export function withoutRemark(row: CardRow, names: (text: string) => boolean): CardRow {
-  if (row.text.length > LONGEST) return row;
+  if (row.text.length > LONGEST || ONE_IS_HALF.test(row.text)) return row;
   const plain = withoutComment(row, names);
   if (plain !== row) return plain;
   for (const [before, remarks] of splitsOf(row.text)) {

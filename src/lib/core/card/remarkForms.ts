@@ -171,7 +171,7 @@ export const REMARK_FORMS: readonly RemarkForm[] = [
     "who has it",
     "Tom has them",
     "gone",
-    `${PERSON}\\s+(?:has|have|had|took|takes|carries|carry|keeps?|borrowed|brings?|will\\s+bring)\\s+(?:(?:borrowed|taken|got|had)\\s+)?(?:it|them|this|these|those)|(?:at|with)\\s+${PERSON}(?:['’]s)?|borrowed(?:\\s+by\\s+${PERSON})?|[Bb]orrowed(?:\\s+by\\s+\\p{L}+)?`,
+    `${PERSON}\\s+(?:has|have|had|took|takes|carries|carry|keeps?|borrowed|brings?|will\\s+bring)\\s+(?:(?:borrowed|taken|got|had)\\s+)?(?:it|them|this|these|those)|(?:at|with)\\s+${PERSON}(?:['’]s)?|borrowed(?:\\s+by\\s+${PERSON})?|(?:[Bb]orrowed|BORROWED)(?:\\s+(?:by|BY)\\s+\\p{L}+)?`,
     { flags: "u" },
   ),
   form(

@@ -28,9 +28,9 @@ const digits = (text: string) => text.replace(/[OolLISB]/g, (c) => AS_DIGIT[c]!)
 
 /** "20m1", "fifty mi1": the l of a millilitre. */
 const MILLILITRE = quick(/(?<=\d\s?)(?:m|rn)[1I|](?![\p{L}\d])/gu);
-/** "7S mm", "S cm", "x S m": a five with a unit behind. */
+/** "7S mm", "S cm", "S x 5 m", "x S m": a five with a unit behind; "gloves S x 3" are small ones. */
 const FIVE_WITH_UNIT = quick(
-  /(?<![\p{L}\d|.,])(?:\d{1,2}S(?=\s?(?:cm|mm|mg|ml|m)(?![\p{L}\d]))|S(?=\s?(?:cm|mm)(?![\p{L}\d])|\s?[x×]\s?\d)|(?<=\d\s?(?:cm|mm)?\s?[x×]\s?)S(?=\s?(?:m|cm|mm)(?![\p{L}\d])))/gu,
+  /(?<![\p{L}\d|.,])(?:\d{1,2}S(?=\s?(?:cm|mm|mg|ml|m)(?![\p{L}\d]))|S(?=\s?(?:cm|mm)(?![\p{L}\d])|[x×]\d|\s?[x×]\s?\d{1,2}(?:[.,]\d)?\s?(?:cm|mm|m)(?![\p{L}\d]))|(?<=\d\s?(?:cm|mm)?\s?[x×]\s?)S(?=\s?(?:m|cm|mm)(?![\p{L}\d])))/gu,
 );
 /** "l glucose gel", "l in", "	l	": a one by itself; "5 l" is five litres. */
 const ONE_ALONE = quick(/(?<=(?<!\d)[\s(\t;]|^)l(?=\s+\p{L}|\s*"|\t|[.,]\d)/gu);

@@ -1,5 +1,6 @@
 import type { CardRow } from "./cardRow.ts";
 import { NUMBER_SAID, TENS_SAID } from "./numberWords.ts";
+import { PACKS } from "./phrase.ts";
 import { quick } from "./quick.ts";
 
 /** What was said aloud and written down without a comma, as dictation gives it. */
@@ -25,13 +26,23 @@ const eachOne = (said: string, names: Names): string[] => {
 const NEXT_COUNTED = quick(/(?<=\p{L}\)?)\s+(?=\d{1,3}(?:\s+(?:[x×]\s+)?|\s*pcs?\s+)\p{L}{3})/u);
 const IN_PIECES = /^\W*\d{1,3}\s*(?:pcs?|pieces?)\b/i;
 const STARTS_COUNTED = quick(/^\W*\d{1,3}(?:\s+(?:[x×]\s+)?|\s*pcs?\s+)\p{L}{3}/u);
+const LAST_WORD = quick(/\p{L}+(?=\P{L}*$)/u);
+const HOLDS = quick(new RegExp(`\\b(?:${PACKS}|rolls?|cards?|sheets?|pairs?)\\P{L}*$`, "iu"));
+/** "2 slings 1 whistle": not the same in two languages, nor how many of them are of a kind, nor packs and what they hold. */
+const areTwo = (one: string, other: string): boolean =>
+  Number.parseInt(one) !== Number.parseInt(other) &&
+  LAST_WORD.exec(one)?.[0].toLowerCase() !== LAST_WORD.exec(other)?.[0].toLowerCase() &&
+  !HOLDS.test(one) &&
+  !HOLDS.test(other);
 /** Counted things in figures with nothing between them, where each is surely named: a row for each; else the row. */
 export function eachRunOn(row: CardRow, names: Names): CardRow[] {
   if (row.inTable || /[,;|•·]/.test(row.text) || !STARTS_COUNTED.test(row.text)) return [row];
   const parts = row.text.split(NEXT_COUNTED);
   // "1pc scissors 1pc tweezers": two are enough where each is counted in pieces.
   const areEnough =
-    parts.length >= FEWEST_THINGS || (parts.length > 1 && parts.every((p) => IN_PIECES.test(p)));
+    parts.length >= FEWEST_THINGS ||
+    (parts.length > 1 && parts.every((p) => IN_PIECES.test(p))) ||
+    (parts.length === 2 && areTwo(parts[0]!, parts[1]!));
   return areEnough && parts.every(names)
     ? parts.map((text) => ({ ...row, text, bullet: true }))
     : [row];

@@ -46,7 +46,7 @@ const SIZED_NAME_THEN_SIZES = quick(
 );
 const SIZE_WORD_THEN_COUNT = whole(`(${WORD_OF_SIZE})\\s*[x×:–-]?\\s*(\\d{1,3})`);
 const LETTER_THEN_COUNT = whole(
-  `(XS|XX?L|[SML]|small|medium|large)\\s*[-–:=x×(]?\\s*(\\d{1,3}\\)?(?:\\s*(?:pairs?|prs?|pcs|packs?|off))?)`,
+  `\\(?(XS|XX?L|[SML]|small|medium|large)\\)?\\s*[-–:=x×(]?\\s*(\\d{1,3}\\)?(?:\\s*(?:pairs?|prs?|pcs|packs?|off))?)`,
 );
 const MODEL_THEN_COUNT = whole(`((?:no|nr)\\.?\\s*\\d{1,2})\\s*[x×:(–-]\\s*(\\d{1,3})\\)?`);
 const COUNT_THEN_SIZE = whole(`\\((\\d{1,3})\\)\\s*(${SIZE})`);
@@ -139,6 +139,23 @@ const EACH_OF_SIZES = quick(
   ),
 );
 
+const PAIRS_OF_SIZES = quick(
+  new RegExp(
+    `^(${N})\\s+(?:pairs?|prs?)\\s+(?:of\\s+)?(${SIZE_WORD})\\s*(?:,|and|&|\\+)\\s*(${N})\\s+(?:pairs?|prs?)\\s+(?:of\\s+)?(${SIZE_WORD})\\s+(\\p{L}[^\\d,;]*)$`,
+    "iu",
+  ),
+);
+const LETTERS_EACH = quick(
+  /^(\p{L}[^\d(),;/]*?)\s+\(?((?:X*[SL]|M)(?:\s*[/,&+]\s*(?:X*[SL]|M))+)\)?\s*[-–:,]?\s*(\d{1,3}\s*(?:pairs?|prs?|boxes|pcs)?)\s*(?:each|ea\.?)$/iu,
+);
+const NAME_EACH_OF_MEASURES = quick(
+  new RegExp(
+    `^(?:(${N})\\s+)?(\\p{L}[^\\d(),;:]*?)\\s*(?:[(:,]|\\s[-–—])\\s*(${N})\\s+(?:of\\s+)?each(?:\\s+(?:of|in|size)|:)?\\s+(\\d[^()]*)\\)?$`,
+    "iu",
+  ),
+);
+const MEASURES = whole(SIZE);
+
 /** Each part by the pattern, or null where one part is written otherwise. */
 function eachPart<T>(
   list: string,
@@ -193,7 +210,7 @@ const NAME_THEN_ANY_LIST = quick(/^(\p{L}[^:\d,;()]*?)\s*(?::|,|\s[-–—])\s+(
 
 const WORD_THEN_LIST = quick(/^(\p{L}+)(?::|\s[-–—])\s+(.*)$/u);
 const NAME_THEN_LETTERS = quick(
-  /^(\p{L}[^:\d(]*?)[\s:,–-]+((?:XS|XX?L|[SML]|small|medium|large)\s*[-–:=x×(]?\s*\d.*)$/iu,
+  /^(\p{L}[^:\d(]*?)[\s:,–-]+(\(?(?:XS|XX?L|[SML]|small|medium|large)\)?\s*[-–:=x×(]?\s*\d.*)$/iu,
 );
 const NAME_THEN_MODELS = quick(/^(\p{L}[^\d(]*?)[\s:,–-]+((?:no|nr)\.?\s*\d.*)$/iu);
 export const VARIANTS: readonly VariantPattern[] = [
@@ -450,6 +467,29 @@ export const VARIANTS: readonly VariantPattern[] = [
     },
   },
   {
+    name: "so many pairs of each size, before the name",
+    example: [
+      "2 pairs large and 3 pairs medium latex gloves",
+      ["2 pairs large latex gloves", "3 pairs medium latex gloves"],
+    ],
+    split: (text) => {
+      const [, one, size, other, otherSize, name] = PAIRS_OF_SIZES.exec(text.trim()) ?? [];
+      return name === undefined
+        ? null
+        : [`${one} pairs ${size} ${name}`, `${other} pairs ${otherSize} ${name}`];
+    },
+  },
+  {
+    name: "so many each of several letters",
+    example: ["gloves M/L 6 pr each", ["6 pr gloves M", "6 pr gloves L"]],
+    split: (text) => {
+      const [, name, letters, each] = LETTERS_EACH.exec(text.trim()) ?? [];
+      return name === undefined
+        ? null
+        : letters!.split(/\s*[/,&+]\s*/).map((size) => `${each!} ${name} ${size}`);
+    },
+  },
+  {
     name: "so many of each size, after the name and with nothing between",
     example: [
       "conforming bandages: 3 small 2 big",
@@ -503,6 +543,23 @@ export const VARIANTS: readonly VariantPattern[] = [
       if (unit === undefined || sizes.length < 2 || sizes.length !== valueOf(m[1]!)) return null;
       if (!sizes.every((size) => WIDTH.test(size))) return null;
       return sizes.map((size) => `1 ${m[2]!} ${ANY_UNIT.test(size) ? size : `${size} ${unit}`}`);
+    },
+  },
+  {
+    name: "so many each of several measures, behind the name",
+    example: [
+      "4 gauze pads (2 each of 5 x 5 and 10 x 10 cm)",
+      ["2 gauze pads 5 x 5 cm", "2 gauze pads 10 x 10 cm"],
+    ],
+    split: (text) => {
+      const [, total, name, each, list] = NAME_EACH_OF_MEASURES.exec(text.trim()) ?? [];
+      if (name === undefined) return null;
+      const sizes = list!.trim().split(BETWEEN_SIZES);
+      const unit = ANY_UNIT.exec(sizes.at(-1)!)?.[0];
+      if (unit === undefined || sizes.length < 2 || !sizes.every((s) => MEASURES.test(s)))
+        return null;
+      if (total !== undefined && valueOf(total) !== sizes.length * valueOf(each!)) return null;
+      return sizes.map((s) => `${each} ${name} ${ANY_UNIT.test(s) ? s : `${s} ${unit}`}`);
     },
   },
   {

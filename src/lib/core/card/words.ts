@@ -101,6 +101,7 @@ const SAME: ReadonlyMap<string, string> = new Map(
     paed: "child",
     paediatric: "child",
     pediatric: "child",
+    gz: "gauze",
     tq: "tourniquet",
     tqs: "tourniquet",
     opas: "opa",

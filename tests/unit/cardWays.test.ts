@@ -1,0 +1,224 @@
+import { expect } from "chai";
+import { saysHeld, saysMeant, saysShould } from "../../src/lib/core/card/headingCounts.ts";
+import { areUnits } from "../../src/lib/core/card/columnsByContent.ts";
+import { kindByCount } from "../../src/lib/core/card/kindBySize.ts";
+import { repairText } from "../../src/lib/core/card/repairText.ts";
+import { besideTable, entriesOf } from "./cardReading.ts";
+
+/** Ways of writing that cards of other trades and countries brought: columns, wrapped names, packs begun. */
+
+describe("headings over numbers in other languages", () => {
+  const HELD = "Qté réelle,vorhanden,Cantidad real,Existente,Quantità presente,Aanwezig,Skutečný";
+  const MEANT =
+    "Qté prévue,Sollbestand,Cantidad mínima,Quantità prevista,Vereist,Börvärde,Wymagana";
+  for (const heading of HELD.split(",").slice(0, -1))
+    it(`“${heading}”: how many there are`, () => {
+      expect(saysHeld(heading)).to.equal(true);
+      expect(saysMeant(heading)).to.equal(false);
+    });
+  for (const heading of MEANT.split(","))
+    it(`“${heading}”: how many there should be`, () => {
+      expect(saysShould(heading)).to.equal(true);
+      expect(saysHeld(heading)).to.equal(false);
+    });
+  it("a count alone, two such words and a sentence say neither", () => {
+    for (const heading of ["Quantité", "prévue réelle", "Menge die vorhanden sein soll"]) {
+      expect(saysHeld(heading), heading).to.equal(false);
+      expect(saysMeant(heading), heading).to.equal(false);
+    }
+  });
+  it("what is there is read beside what there should be, on either side of it", () => {
+    const rows = [
+      ["Pansements adhésifs", "40", "31"],
+      ["Écharpe triangulaire", "2", "1"],
+      ["Couverture de survie", "2", "3"],
+      ["Compresses stériles 10x10", "10", "8"],
+    ];
+    const read = [
+      "2 adhesive-strip 31 null",
+      "3 triangular-bandage 1 null",
+      "4 foil-blanket 3 null",
+      "5 gauze-pad 8 [100,100]",
+    ];
+    expect(entriesOf(besideTable([["Désignation", "Qté prévue", "Qté réelle"], ...rows]))).to.eql(
+      read,
+    );
+    const turned = rows.map(([name, should, held]) => [name!, held!, should!]);
+    expect(entriesOf(besideTable([["Désignation", "Qté réelle", "Qté prévue"], ...turned]))).to.eql(
+      read,
+    );
+  });
+});
+
+describe("columns that say more than one number", () => {
+  it("“N” beside how many were found says that some are wanting, not that none are", () => {
+    const card = besideTable([
+      ["Item", "Qty req", "Y/N", "Qty found"],
+      ["Eye pads", "2", "Y", "2"],
+      ["Triangular bandage", "2", "N", "1"],
+      ["Safety pins", "12", "N", "0"],
+      ["Whistle", "1", "Y", "1"],
+    ]);
+    expect(entriesOf(card)).to.eql([
+      "2 eye-pad 2 null",
+      "3 triangular-bandage 1 null",
+      "5 whistle 1 null",
+    ]);
+  });
+  it("“N” beside how many there should be says that it is not there", () => {
+    const card = besideTable([
+      ["Item", "Qty", "Y/N"],
+      ["Eye pads", "2", "Y"],
+      ["Triangular bandage", "2", "N"],
+      ["Whistle", "1", "Y"],
+    ]);
+    expect(entriesOf(card)).to.eql(["2 eye-pad 2 null", "4 whistle 1 null"]);
+  });
+  it("“each” over packs is a unit, over prices it is none", () => {
+    expect(areUnits(["pc", "bx100", "", "pk2", "set"])).to.equal(true);
+    expect(areUnits(["pc", "bx100"]), "too few").to.equal(false);
+    expect(areUnits(["1.20", "3.50", "0.80"])).to.equal(false);
+    const table = (unit: (of: string) => string) =>
+      besideTable([
+        ["No.", "Contents", "Each"],
+        ["2", "Nitrile gloves", unit("bx100")],
+        ["3", "Chest seal, vented", unit("pk2")],
+        ["5", "Foil blanket", unit("pc")],
+        ["1", "Plasters", unit("bx20")],
+      ]);
+    expect(entriesOf(table((of) => of))).to.eql([
+      "2 nitrile-gloves 100 null",
+      "3 vented-chest-seal 6 null",
+      "4 foil-blanket 5 null",
+      "5 adhesive-strip 20 null",
+    ]);
+    const priced = entriesOf(table((of) => `${of.length}.50`));
+    expect(priced).to.include("3 vented-chest-seal 3 null");
+  });
+  it("a line to sign on below a table lists nothing", () => {
+    const table = besideTable([
+      ["Item", "Qty"],
+      ["Eye pads", "2"],
+      ["Whistle", "1"],
+      ["Slings", "3"],
+    ]);
+    expect(entriesOf(`${table}\nDriver: ____________  Date: ______`)).to.have.length(3);
+  });
+});
+
+describe("a name too long for its column", () => {
+  const rows = "Eye pads                        2\nWhistle                         1\n";
+  const card = (name: string) => `${rows}${name}\nSafety pins                     6\nShears  1`;
+  it("goes on below with its count, and is read where it begins", () => {
+    expect(
+      entriesOf(card("Individually wrapped triangular\nbandages (sterile)              4")),
+    ).to.include("3 triangular-bandage 4 null");
+  });
+  it("a heading in capitals does not go on, nor what ends in a colon", () => {
+    for (const heading of ["TOOLS", "Tools:"])
+      expect(entriesOf(card(`${heading}\nscissors                       2`)), heading).to.include(
+        "4 small-scissors 2 null",
+      );
+  });
+  it("nothing is told where the rows of the card begin with small letters", () => {
+    const small =
+      "eye pads       2\nwhistle        1\nPocket\nmask           1\nslings         3\n";
+    expect(entriesOf(small)).to.include("1 eye-pad 2 null").and.not.include("3 pocket-mask 1 null");
+  });
+});
+
+describe("counts run into each other", () => {
+  const READ: Readonly<Record<string, readonly string[]>> = {
+    "2 triangulars 1 crepe": ["1 triangular-bandage 2 null", "1 elastic-bandage 1 null"],
+    "2 packs 10 plasters": ["1 adhesive-strip 20 null"],
+    "3 plasters 3 pleisters": ["1 adhesive-strip 3 null"],
+    "gloves S x3 pairs, L x 5 pairs": ["1 disposable-gloves 3 null", "1 disposable-gloves 5 null"],
+    "nitrile gloves M/L 6 pr each": ["1 nitrile-gloves 6 null", "1 nitrile-gloves 6 null"],
+    "2 pairs large and 3 pairs medium latex gloves": [
+      "1 latex-gloves 2 null",
+      "1 latex-gloves 3 null",
+    ],
+    "2x big plasters boxes (50 each) one is half empty": ["1 adhesive-strip 75 null"],
+    "2 boxes of 50 plasters, one is half empty": ["1 adhesive-strip 75 null"],
+    "one and a half strips of ten ibuprofen": ["1 ibuprofen 15 null"],
+    "gauze pads, a box of twenty five but only nine left": ["1 gauze-pad 9 null"],
+    "gauze swabs 5x5 cm pk5 x6": ["1 gauze-pad 30 [50,50]"],
+    "Ibuprofen 200 mg, 24 ct ........ 2": ["1 ibuprofen 48 null"],
+    "NPA 6,7,8 w lube": ["1 nasal-airway 3 null", "1 lubricant-sachet 1 null"],
+    '2 gauze pads (1 each of 2"x2" and 3"x3")': ["1 gauze-pad 1 [51,51]", "1 gauze-pad 1 [76,76]"],
+    "Gauze swabs 7.5 cm x 4": ["1 gauze-pad 4 [75]"],
+    "Gauze swabs 10 cm x 20": ["1 gauze-pad 1 [100,200]"],
+  };
+  for (const [written, read] of Object.entries(READ))
+    it(`“${written}”`, () => expect(entriesOf(`${written}\n`)).to.eql(read));
+  it("sizes each of which do not make up the whole are not parted", () => {
+    expect(entriesOf("5 gauze pads (2 each of 5 x 5 and 10 x 10 cm)")).to.have.length(1);
+  });
+  it("“S x 3” are small ones, “S x 5 cm” is a five misread", () => {
+    expect(repairText("gloves S x 3", () => true)).to.equal("gloves S x 3");
+    expect(repairText("gauze S x 5 cm", () => true)).to.equal("gauze 5 x 5cm");
+  });
+});
+
+describe("what is not a thing of the kit", () => {
+  it("words in quotes hold no inch", () => {
+    expect(entriesOf("- 2 eye pads\n- a “tourniquet” that is a rubber tube")[1]).to.match(
+      / 1 null$/,
+    );
+  });
+  it("but cells in quotes stay cells", () => {
+    expect(entriesOf('Item,Qty\n"Pads, eye",4\n"Bandage, crepe",2\n"Whistle",1')).to.include(
+      "2 eye-pad 4 null",
+    );
+  });
+  it("fields of text round a list of objects", () => {
+    const one = (name: string, n: number) => `    {"name": "${name}", "qty": ${n}},`;
+    const card = [
+      ...["{", '  "kit": "Studio box", "checked": "2026-10-30",', '  "items": ['],
+      ...[one("Eye pad", 2), one("Whistle", 1), one("Foil blanket", 3), "  ]", "}"],
+    ];
+    expect(entriesOf(card.join("\n"))).to.have.length(3);
+  });
+  it("what somebody borrowed, behind dots; what leads to other words is there", () => {
+    const card = "EYE PADS .... 4\nSHEARS .... BORROWED BY JO\nWHISTLE .... HOOK\nSLINGS .... 2";
+    expect(entriesOf(card)).to.eql([
+      "1 eye-pad 4 null",
+      "3 whistle 1 null",
+      "4 triangular-bandage 2 null",
+    ]);
+  });
+  it("what somebody asks to buy", () => {
+    expect(entriesOf("- 2 eye pads\n- 1 whistle\nMight we buy a cold pack or two?")).to.have.length(
+      2,
+    );
+  });
+});
+
+describe("what stands above or is only meant", () => {
+  it("ditto signs take the words above", () => {
+    expect(
+      entriesOf('Crepe bandage, 10 cm      2\n   "      "   , 7.5 cm     1\nWhistle   1'),
+    ).to.include("2 elastic-bandage 1 [75]");
+  });
+  it("a thing without its count right over counted ones is one; a group is none", () => {
+    expect(entriesOf("My list\n\nFoil blanket\nPlasters, 12\nEye pads, 4")).to.include(
+      "3 foil-blanket 1 null",
+    );
+    expect(entriesOf("My list\n\nDressings\nPlasters, 12\nEye pads, 4")).to.have.length(2);
+  });
+  it("dressings that stick are plasters from ten on, where no size says otherwise", () => {
+    expect(kindByCount("adhesive-large", "adhesive dressings", 10, null)).to.equal(
+      "adhesive-strip",
+    );
+    expect(kindByCount("adhesive-large", "adhesive dressings", 9, null)).to.equal("adhesive-large");
+    expect(kindByCount("adhesive-large", "adhesive dressings", 10, [80])).to.equal(
+      "adhesive-large",
+    );
+    expect(kindByCount("adhesive-large", "large plasters", 10, null)).to.equal("adhesive-large");
+  });
+  it("calico wound on is no triangle", () => {
+    expect(entriesOf("Calico bandage 5 cm x 5 m, 2 rolls")).to.eql([
+      "1 roller-bandage 2 [50,5000]",
+    ]);
+  });
+});
