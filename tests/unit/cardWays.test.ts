@@ -222,3 +222,70 @@ describe("what stands above or is only meant", () => {
     ]);
   });
 });
+
+describe("so many of so many, on most lines", () => {
+  const card = (counts: readonly string[]) =>
+    ["Ice packs", "Plasters", "Gauze pads", "Eye pads", "Whistle"]
+      .map((name, i) => `${name} ${counts[i]!}`)
+      .join("\n");
+  it("the first is how many there are", () => {
+    expect(entriesOf(card(["7/10", "33/50", "6/10", "2/2", "0/1"]))).to.eql([
+      "1 cold-pack 7 null",
+      "2 adhesive-strip 33 null",
+      "3 gauze-pad 6 null",
+      "4 eye-pad 2 null",
+    ]);
+  });
+  it("a month and a year count nothing", () => {
+    const read = entriesOf(card(["05/27", "08/28", "06/29", "01/30", "03/27"]));
+    for (const entry of read) expect(entry).to.match(/ 1 null$/);
+  });
+  it("nor does the day on which something runs out, by its month's name", () => {
+    expect(entriesOf("- Rehydration sachets 6     Dec-28\n- Eye pads 4   Aug '27")).to.eql([
+      "1 rehydration-salts 6 null",
+      "2 eye-pad 4 null",
+    ]);
+  });
+});
+
+describe("groups in capitals behind a dash", () => {
+  it("what they are for goes, and belongs to the names where they are burns", () => {
+    expect(
+      entriesOf("EYES – eyewash 2, eye pads 4\nBURNS – gel 8 sachets, dressings 10x10 x2"),
+    ).to.eql([
+      "1 eyewash 2 null",
+      "1 eye-pad 4 null",
+      "2 burn-gel-sachet 8 null",
+      "2 burn-gel-dressing 2 [100,100]",
+    ]);
+  });
+  it("sizes by their letters amid other things", () => {
+    const card = "plasters 80, dressings M×6 L×4, tape ×2\n- 1 whistle";
+    expect(entriesOf(card))
+      .to.include("1 medical-tape 2 null")
+      .and.include("1 adhesive-strip 80 null");
+  });
+});
+
+describe("what stands before or behind a list", () => {
+  it("a greeting goes, and the list behind it stays", () => {
+    expect(entriesOf("Hi Mo, so in the white box: 40 plasters; 2 crepe bandages")).to.eql([
+      "1 adhesive-strip 40 null",
+      "1 elastic-bandage 2 null",
+    ]);
+    expect(entriesOf("Hi Mo,\n- 2 eye pads\n- 1 whistle")).to.have.length(2);
+  });
+  it("a count behind a full stop at the edge of a line counts what the next begins with", () => {
+    const card =
+      "The box by the door holds a whistle and a torch. Inside top: six\nlarge dressings, three of them sealed. Four triangulars.";
+    expect(entriesOf(card)).to.include("1 bandaged-dressing 6 null");
+  });
+  it("an arrow points at what is left", () => {
+    expect(entriesOf("- 12 safety pins -> 0\n- 24 plasters -> 9")).to.eql([
+      "2 adhesive-strip 9 null",
+    ]);
+  });
+  it("what is to be binned is not there", () => {
+    expect(entriesOf("- 2 slings\nTo bin: eye pads (exp. 2024)\n- 1 whistle")).to.have.length(2);
+  });
+});

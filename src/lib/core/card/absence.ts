@@ -92,7 +92,7 @@ const LISTS_USED =
   /^\W*(?:used|spent|consumed|handed\s+out|given\s+out|taken\s+out)\b(?!\s*:?\s*\d+\s*$)[^:,\d]{0,20}:\s*\S/i;
 /** "Nothing left: sunscreen", "Gone after last week: freeze spray", "Fehlt noch: Brandgel". */
 const LISTS_GONE =
-  /^\W*(?:(?:nothing|none)\s+left|gone|run\s+out|used\s+up|finished|(?:es\s+)?fehl(?:t|en)(?:\s+noch)?|il\s+manque(?:\s+encore)?|manquent?(?:\s+encore)?|faltan?(?:\s+todav[ií]a)?|mancano?(?:\s+ancora)?|ontbre(?:ekt|ken)(?:\s+nog)?)\b[^:,\d]{0,24}:\s*\S/i;
+  /^\W*(?:(?:nothing|none)\s+left|gone|to\s+(?:bin|throw(?:\s+(?:away|out))?)|binned|thrown\s+(?:away|out)|run\s+out|used\s+up|finished|(?:es\s+)?fehl(?:t|en)(?:\s+noch)?|il\s+manque(?:\s+encore)?|manquent?(?:\s+encore)?|faltan?(?:\s+todav[ií]a)?|mancano?(?:\s+ancora)?|ontbre(?:ekt|ken)(?:\s+nog)?)\b[^:,\d]{0,24}:\s*\S/i;
 export const listsUsed = (text: string): boolean => LISTS_USED.test(text) || LISTS_GONE.test(text);
 
 /** "FALTA", "Fehlt": it heads what is missing. */

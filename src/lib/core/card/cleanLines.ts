@@ -250,18 +250,46 @@ const withoutSpeakers: Step = (lines) => {
   });
 };
 
+/** "plasters 33/50", on most lines: of so many so many are there. */
+const OF_SO_MANY =
+  /^(\s*\S.*?[\s:])(\d{1,3})\s?\/\s?(\d{1,3})(?=\s*(?:\([^()\d]*\)|[-–]\s\D*)?\s*$)/;
+const FEWEST_OF_SO_MANY = 4;
+/** "05/27": when something runs out. */
+const isMonth = (month: string, year: string): boolean =>
+  Number(month) <= 12 && year.length === 2 && Number(year) >= 20 && Number(year) < 40;
+const ofSoMany: Step = (lines) => {
+  const found = lines.map((line) => (line.includes("/") ? OF_SO_MANY.exec(line) : null));
+  const rows = found.filter((m) => m !== null && Number(m[2]) <= Number(m[3]));
+  const written = lines.filter((l) => l.trim() !== "").length;
+  const dates = rows.filter((m) => isMonth(m![2]!, m![3]!)).length;
+  if (rows.length < FEWEST_OF_SO_MANY || 2 * rows.length < written || 2 * dates > rows.length)
+    return [...lines];
+  return lines.map((line, i) => {
+    const m = found[i];
+    return m && rows.includes(m) ? `${m[1]!}${m[2]!}${line.slice(m[0].length)}` : line;
+  });
+};
+
 /** Shorter lines were not broken by a page's edge. */
 const LONG_LINE = 50;
 /** "…, and two" over "triangular bandages, …": what a count at the end counts, up to the next comma, "and" or full stop. */
 const ENDS_IN_COUNT = quick(
-  new RegExp(`(?:[,;:.]\\s+an?|\\b(?:and|are|is)\\s+(?:an?|${NUMBER_WORDS}))\\s*$`, "iu"),
+  new RegExp(
+    `(?:[,;:.]\\s+an?|[:.]\\s+(?:${NUMBER_WORDS})|\\b(?:and|are|is)\\s+(?:an?|${NUMBER_WORDS}))\\s*$`,
+    "iu",
+  ),
 );
 /** After a comma alone a number may count what is before it, as one dictates; not at the edge of a full line. */
 const FULL_LINE = 75;
 const ENDS_IN_NUMBER = quick(new RegExp(`,\\s+(?:${NUMBER_WORDS})\\s*$`, "iu"));
 /** Enough for "and twenty four". */
 const COUNT_AT_END = 30;
-const GOES_ON = quick(/^(?!(?:and|or|plus)\b)\p{Ll}[^,;.]*?(?=[,;.]|\s+and\s|$)/u);
+const GOES_ON = quick(
+  new RegExp(
+    `^(?!(?:and|or|plus)\\b)\\p{Ll}[^,;.]*?(?:,\\s+(?:${NUMBER_WORDS})\\s+of\\s+(?:them|which)\\s[^,;.\\d]*)?(?=[,;.]|\\s+and\\s|$)`,
+    "u",
+  ),
+);
 const LISTED = /^\s*(?:[-*•–]|\(?\w{1,2}[.)])\s/;
 /** Sentences over several lines: a thing stands on the line that its count does. */
 const withoutBreaks: Step = (lines) => {
@@ -311,6 +339,7 @@ const withDittos: Step = each((line) => line.replace(DITTO_SIGNS, "$1ditto "));
 
 const STEPS: readonly Step[] = [
   withDittos,
+  ofSoMany,
   unquoted,
   objectsAsList,
   fieldsAsList,

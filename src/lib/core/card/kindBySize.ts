@@ -205,7 +205,7 @@ export const VOLUME_RULES: readonly VolumeRule[] = [
 
 /** Dressings that stick are laid on one by one; so many without a size are plasters. */
 const PLASTERS_FROM = 10;
-const ADHESIVE_DRESSINGS = /\badhesive dressings\b/i;
+const ADHESIVE_DRESSINGS = /\badhesive (?:(?:sterile|wound) )?dressings\b/i;
 /** The kind that a name, without a size, and how many there are tell together; null: none is named. */
 export const kindByCount = (
   named: string | null,

@@ -14,7 +14,7 @@ const FOOTER =
 
 /** What an office writes on a card: numbers of seals, forms and rooms, who is answerable, how one is greeted. */
 const OFFICE = quick(
-  /^\W*(?:kit\s+(?:list|#|contents)|(?:table|fig(?:ure)?)\.?\s+\d|list\s+of\s+contents|packing\s+list\b|check-?list\s*$|aed\s+location|site\s*:|invoice\b|nearest\s+hospital|first\s+aiders?\s+on\b|company\s*:|department\s+of|(?:from|to|attachments?|sent)\s*:|scan\s+of|transcribed|version\s+\d|home\s*[>›»]|product\s+details|about\s+this|tick\s+(?:when|if|each)|legend\s*:|end(?:\s+of\s+(?:list|card|page))?\s*$|continued\b|cont['’]?d\b|source\s*:|confidential|draft\s*$|p\.?t\.?o\.?\s*$|(?:meeting|assembly|muster)\s+point|inventory\s*$|(?:daily|weekly|monthly|quarterly|annual)\s+check\b|seal(?:ed)?(?:\s+(?:no\.?|number|nr\.?))?\s*[:#]?\s*\d|(?:art(?:icle)?|item|stock|product|part|order|quote)\.?\s*(?:no\.?|nr\.?|number|code)\b|ean\b|gtin\b|upc\b|kit\s+(?:(?:no|nr|id|number)\b|\p{Lu}$|weight|volume)|(?:box|copy|sheet|bag|kit)\s+\d+\s*(?:of|\/)\s*\d|this\s+kit\b|©|printed\b|issued\b|valid\b|emergenc(?:y|ies)\s*:|in\s+an?\s+emergency|opening\s+hours|first\s+aiders?\s*:|ersthelfer(?:in)?\s*:|secouristes?\s*:|socorristas?\s*:|responsible|room\s+\d|(?:ground|first|second|third)\s+floor|vehicle\s*:|form\s+\p{Lu}|lasts\b|contents\s+may|comments?\s*[:(]|volume\b|capacity\b|to\s+re-?order|refills?\s*:|(?:hi|hello|dear)\s+(?:all|team|both|everyone|\p{Lu}\p{L}+)\s*[,!]|(?:best|thanks|thank\s+you|many\s+thanks|love|greetings)\s*[,!]|used\s+on\s+(?:trip|the)|ask\s+at|item\s+qty|size\s*:\s*\d+\s*[x×]\s*\d+\s*[x×]|\d+\s+kits?\s+in\b|\d+-year\s|for\s+(?:up\s+to\s+)?\d+\s+(?:persons?|people))/iu,
+  /^\W*(?:kit\s+(?:list|#|contents)|(?:table|fig(?:ure)?)\.?\s+\d|list\s+of\s+contents|packing\s+list\b|check-?list\s*$|aed\s+location|site\s*:|invoice\b|nearest\s+hospital|first\s+aiders?\s+on\b|company\s*:|department\s+of|(?:from|to|attachments?|sent)\s*:|scan\s+of|transcribed|version\s+\d|home\s*[>›»]|product\s+details|about\s+this|tick\s+(?:when|if|each)|legend\s*:|end(?:\s+of\s+(?:list|card|page))?\s*$|continued\b|cont['’]?d\b|source\s*:|confidential|draft\s*$|p\.?t\.?o\.?\s*$|(?:meeting|assembly|muster)\s+point|inventory\s*$|(?:daily|weekly|monthly|quarterly|annual)\s+check\b|seal(?:ed)?(?:\s+(?:no\.?|number|nr\.?))?\s*[:#]?\s*\d|(?:art(?:icle)?|item|stock|product|part|order|quote)\.?\s*(?:no\.?|nr\.?|number|code)\b|ean\b|gtin\b|upc\b|kit\s+(?:(?:no|nr|id|number)\b|\p{Lu}$|weight|volume)|(?:box|copy|sheet|bag|kit)\s+\d+\s*(?:of|\/)\s*\d|this\s+kit\b|©|printed\b|issued\b|valid\b|emergenc(?:y|ies)\s*:|in\s+an?\s+emergency|opening\s+hours|first\s+aiders?\s*:|ersthelfer(?:in)?\s*:|secouristes?\s*:|socorristas?\s*:|responsible|room\s+\d|(?:ground|first|second|third)\s+floor|vehicle\s*:|form\s+\p{Lu}|lasts\b|contents\s+may|comments?\s*[:(]|volume\b|capacity\b|to\s+re-?order|refills?\s*:|(?:hi|hello|dear)\s+(?:all|team|both|everyone|\p{Lu}\p{L}+)\s*[,!]\s*$|(?:best|thanks|thank\s+you|many\s+thanks|love|greetings)\s*[,!]|used\s+on\s+(?:trip|the)|ask\s+at|item\s+qty|size\s*:\s*\d+\s*[x×]\s*\d+\s*[x×]|\d+\s+kits?\s+in\b|\d+-year\s|for\s+(?:up\s+to\s+)?\d+\s+(?:persons?|people))/iu,
 );
 
 interface Told extends Draft {
@@ -68,6 +68,9 @@ const isCountedThing = ({ match, whole, row, text, words }: Told): boolean =>
 const SAYS_TOTAL = quick(
   /^(?:sub-?\s?)?total\b|\btotal\s+(?:lines|packages|weight|value|cost)\b|^(?:totale|totaal|summe|gesamt(?:betrag)?|zwischensumme|somme|suma|razem|i\s+alt|sammanlagt|summa|celkem|yhteensä)(?![\p{L}])/iu,
 );
+/** "CARD      24.95": how it was paid. */
+const PAID =
+  /^(?:card|cash|change|visa|debit|credit|contactless|balance\s+due|amount\s+(?:due|paid))\b[\s.:£€$\d,*x]*$/i;
 /** In a table and outside one. */
 const ANYWHERE: readonly NoteRule[] = [
   { name: "nothing", example: "", says: ({ text }) => text === "" },
@@ -75,6 +78,11 @@ const ANYWHERE: readonly NoteRule[] = [
     name: "a total",
     example: "Total value 12.40",
     says: ({ text }) => SAYS_TOTAL.test(text),
+  },
+  {
+    name: "how it was paid",
+    example: "CARD 24.95",
+    says: ({ text }) => PAID.test(text),
   },
   {
     name: "a footer",

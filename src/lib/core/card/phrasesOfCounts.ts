@@ -171,6 +171,13 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     read: "",
   },
   {
+    name: "so many, and how many are left behind an arrow",
+    example: ["12 safety pins -> 0", "0 safety pins"],
+    holds: ["->", "→", "=>"],
+    pattern: /^(\W*)\d{1,3}\s*(?:[x×]\s*)?(\p{L}[^\d]*?)\s*(?:->|→|=>)\s*(\d{1,3})\s*$/giu,
+    read: "$1$3 $2",
+  },
+  {
     name: "only so many counted",
     example: ["says forty on it but i count thirty two", "says forty on it, make that thirty two"],
     holds: ["count", "call it", "make", "so", "say", "but "],

@@ -223,6 +223,27 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "compressed ",
   },
   {
+    name: "butterflies, and no word for what they do",
+    example: ["5 butterflies, tape", "5 butterfly closures, tape"],
+    holds: "butterfl",
+    pattern: /\bbutterfl(?:y|ies)(?=\s*(?:$|[,;(]|[x×]\s?\d))/gi,
+    read: "butterfly closures",
+  },
+  {
+    name: "sizes by their letter, each with its count, and nothing between",
+    example: ["dressings M×6 L×4, tape", "dressings M×6, L×4, tape"],
+    holds: ["x", "×"],
+    pattern: /(?<=\b(?:X*[SL]|M)\s?[x×]\s?\d{1,3})\s+(?=(?:X*[SL]|M)\s?[x×]\s?\d)/g,
+    read: ", ",
+  },
+  {
+    name: "low-adherent, cut short",
+    example: ["low-adh pads 5x5", "low-adherent pads 5x5"],
+    holds: ["low adh", "low-adh", "non adh", "non-adh"],
+    pattern: /\b(low|non)[\s-]adh\b\.?(?=\s+(?:pads?|dressings?|drsgs?|dsgs?|\d))/gi,
+    read: "$1-adherent",
+  },
+  {
     name: "a chest seal, cut short",
     example: ["ch. seal vented x1", "chest seal vented x1"],
     holds: "seal",
@@ -432,11 +453,11 @@ export const NAME_PHRASES: readonly Phrase[] = [
   },
   {
     name: "sizes of an airway one after another, one of each",
-    example: ["nasal airways 6.0, 7.0", "nasal airways 2"],
+    example: ["nasal airways 6.0, 7.0", "nasal airways 2 pcs"],
     holds: ["opa", "npa", "airway", "guedel"],
     pattern:
-      /\b(opas?|npas?|airways?|guedels?):?\s+(\d{1,2}(?:\.\d)?(?:\s*(?:,|and|&)\s*\d{1,2}(?:\.\d)?){1,4})(?=\s*$|\s+(?:with|c\/w|and|\+)\s+\p{L})/giu,
-    read: (_, name, sizes) => `${name} ${sizes!.match(/\d+(?:\.\d)?/g)!.length}`,
+      /\b(opas?|npas?|airways?|guedels?):?\s+(?:sizes?\s+)?(\d{1,2}(?:\.\d)?(?:\s*(?:,|and|&|\/)\s*\d{1,2}(?:\.\d)?){1,4})(?:[,:]?\s+(?:1|one)(?:\s+of)?\s+(?:each|ea\.?))?(?=\s*$|\s+(?:with|c\/w|and|\+)\s+\p{L})/giu,
+    read: (_, name, sizes) => `${name} ${sizes!.match(/\d+(?:\.\d)?/g)!.length} pcs`,
   },
   {
     name: "a square's sides over a stroke",
@@ -528,13 +549,6 @@ export const NAME_PHRASES: readonly Phrase[] = [
     pattern:
       /(\d+(?:\.\d+)?\s*[x×]\s*\d+(?:\.\d+)?)(?=\s*(?:,|;|and|&)\s*\(?\d+\)\s*\d+(?:\.\d+)?\s*[x×]\s*\d+(?:\.\d+)?\s*(in|inch|cm|mm)\b)/gi,
     read: "$1 $2",
-  },
-  {
-    name: "sizes of an airway over strokes, one of each",
-    example: ["OPA 2/3/4", "OPA 3"],
-    holds: ["opa", "npa", "airway", "guedel"],
-    pattern: /\b(opas?|npas?|airways?|guedels?)\s+(\d(?:\/\d){1,4})\s*$/gi,
-    read: (_, name, sizes) => `${name} ${sizes!.split("/").length}`,
   },
   {
     name: "an airway's gauge",

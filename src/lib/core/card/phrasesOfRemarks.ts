@@ -204,8 +204,10 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     name: "of which some are of another kind",
     example: ["20 plasters, 3 of them blue", "20 plasters"],
     holds: ["of them", "of these", "of those", "of which"],
-    pattern:
-      /(?<=\d[^,;()]*)\s*[,(]\s*(?:\d{1,3}\s+of\s+(?:them|these|those|which)|of\s+(?:them|these|those|which)\s+\d{1,3})\s+((?:\p{L}[\p{L}'’-]*\s*){1,3})\)?\s*$/giu,
+    pattern: new RegExp(
+      `(?<=\\b(?:${N})\\b[^,;()]*)\\s*[,(]\\s*(?:(?:${N})\\s+of\\s+(?:them|these|those|which)|of\\s+(?:them|these|those|which)\\s+(?:${N}))\\s+((?:\\p{L}[\\p{L}'’-]*\\s*){1,3})\\)?\\s*$`,
+      "giu",
+    ),
     read: (all, remark) =>
       saysGone(remark!) ||
       /\b(?:used|open(?:ed)?|expired|out\s+of\s+date|past|torn|empty|gone|left|missing|short|broken|damaged)\b/i.test(

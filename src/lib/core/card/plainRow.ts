@@ -8,6 +8,9 @@ const LEADER_TO_PLACE = quick(/^(.*\p{L}.*?)\s*\.{4,}\s*([^\d]*)$/u);
 const LEADER_TO_COUNT = quick(
   /^(?!.*\.{3,}\s*\d{1,4}\s+\p{L}{3}.*\.{3})(.*\p{L}.*?)\s*\.{4,}\s*(\d{1,4}(?:\s*[xX×]\s*\d{1,4})?(?:\s*\p{L}+\.?)?)\s*(?:\[[^\]]*\]\W*)?$/u,
 );
+/** "Hi Mo, so in the white box: plasters, …": how one is greeted, where a list goes on behind it. */
+const GREETING =
+  /^(?:hi|hello|hey|dear)\s+(?:all|team|both|everyone|there|[A-Z][a-z]+)\s*[,!–-]\s*(?:(?:so|ok|okay|right)\s*,?\s+)?(?=(?:in\s+the\s[^:,;\d]{2,30}:\s|.*\d).{12})/i;
 const YEAR_APART = quick(/(?<=\p{L}.*\S)(?:\s{2,}|\s*\.{4,}\s*|(?<=\p{L})\s)20[2-3]\d$/u);
 const SAYS_AWAY = /\b(?:borrowed|taken|lent|with\s+\p{Lu}|has\s+(?:it|them))\b/iu;
 /** What is named, and the count that a dot leader or blanks point at; null: none is. */
@@ -41,6 +44,7 @@ export function plainRow(line: string, source: number): CardRow {
   const indent = /^\s*/.exec(line)![0].length;
   let text = line
     .trim()
+    .replace(GREETING, "")
     .replace(/^(?:in|on|inside)\s+the\s+[^:,;\d]{2,30}:\s+(?=\S)/i, "")
     .replace(/\*\*(?=\S)(.+?)\*\*/g, "$1");
   let bullet = false;

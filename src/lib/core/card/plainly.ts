@@ -59,11 +59,16 @@ const PLACE =
 /** What holds things is no thing where it heads them: "Leaders' box in addition: ice packs (2), whistle". */
 const HOLDER =
   /\b(?:box(?:es)?|bags?|kits?|cases?|pouch(?:es)?|tins?|drawers?|cupboards?|packs?)\b/gi;
+/** "Big red bag, outer pocket - four pairs of gloves". */
+const BAG_AND_POCKET =
+  /^(?:[a-z]+\s+){0,3}(?:bag|kit|box|case|pack|rucksack|pouch|tin),\s+(?:the\s+)?(?:(?:top|bottom|front|back|side|left|right|inner|outer|main|mesh|zip|lid|inside|outside)\s+){1,2}(?:pocket|pouch|tray|shelf|flap|compartment|section|lid)?\s*(?::|[-–—])\s+(?=\S)/i;
 /** With what is said of it in brackets: "Extras (own): ". */
 const PLACE_BEFORE = /^([^:,;\d(]{3,28}?(?:\s\([^()\d]{1,20}\))?)(?::\s+|\s+[-–—]\s+)(?=\S)/;
 /** "TOP POCKET: 2 pr gloves", "right front - 3 pr gloves": the place before the things goes. */
 function withoutPlace(row: CardRow, names: (text: string) => boolean): CardRow {
   if (row.inTable) return row;
+  const text = row.text.replace(BAG_AND_POCKET, "");
+  if (text !== row.text) return { ...row, text };
   const m = PLACE_BEFORE.exec(row.text);
   if (!m || speaksOfAbsence(m[1]!) || speaksOfWant(row.text) || listsUsed(row.text)) return row;
   const label = m[1]!.trim();
@@ -86,6 +91,26 @@ const PLACE_LABEL = new RegExp(
 /** "BLEED        TQ 2 | gauze 1": a word in capitals far before a list says what the list is for. */
 const GROUP_LABEL = quick(/^\p{Lu}[\p{Lu}/& .-]{2,20}?\s{3,}(?=\S)/u);
 const SMALL_LETTER = quick(/\p{Ll}/u);
+/** "WOUNDS – wipes 40, tape x2": with a dash. */
+const GROUP_DASH = quick(/^\p{Lu}{3,}(?:[ &/]+\p{Lu}{2,}){0,2}\s+[–—-]\s+(?=\S.*[,;])/u);
+/** "BURNS – gel 8 sachets": what things are for is part of their names there. */
+const SAYS_BURNS = /^burns?\b/i;
+const OF_BURNS = /(^|[,;]\s*)(?=(?:gel|drsg|dressing|cream|sheet|sachet)s?\b)/gi;
+/** The label that a row begins with, and what it lists; null: it has none. */
+function groupOf(row: CardRow, names: (text: string) => boolean): string | null {
+  const dash = GROUP_DASH.exec(row.text)?.[0];
+  const label = GROUP_LABEL.exec(row.text)?.[0] ?? dash;
+  if (label === undefined || names(label)) return null;
+  const said = row.text.slice(label.length);
+  const rest = SAYS_BURNS.test(label) ? said.replace(OF_BURNS, "$1burn ") : said;
+  const parts = rest.split(/[|,;]/);
+  // "DRUGS – in a box, for carers only" lists nothing.
+  const fewest = label === dash ? FEWEST_COUNTED : 1;
+  return parts.length > 1 && parts.filter(names).length >= fewest && SMALL_LETTER.test(rest)
+    ? rest
+    : null;
+}
+
 function withoutGroup(row: CardRow, names: (text: string) => boolean): CardRow {
   const section = SECTION_LABEL.exec(row.text)?.[0];
   const headsList = section !== undefined && !/\d/.test(row.text.slice(section.length));
@@ -93,13 +118,8 @@ function withoutGroup(row: CardRow, names: (text: string) => boolean): CardRow {
   const place = PLACE_LABEL.exec(row.text)?.[0];
   if (place !== undefined && names(row.text.slice(place.length)))
     return { ...row, text: row.text.slice(place.length), bullet: true };
-  const label = GROUP_LABEL.exec(row.text)?.[0];
-  if (label === undefined || names(label)) return row;
-  const rest = row.text.slice(label.length);
-  const parts = rest.split(/[|,;]/);
-  return parts.length > 1 && parts.some(names) && SMALL_LETTER.test(rest)
-    ? { ...row, text: rest, bullet: true }
-    : row;
+  const rest = groupOf(row, names);
+  return rest === null ? row : { ...row, text: rest, bullet: true };
 }
 
 const COUNTED_FIRST = quick(
@@ -108,7 +128,7 @@ const COUNTED_FIRST = quick(
 /** Most lines do not end so. */
 const COUNTS_OF_TWO = /\d\s*[/+&]\s*\d{1,3}\s*$/;
 const NAMES_THEN_COUNTS = quick(
-  /^(\p{L}[^/+&]*(?:\([^)]*\))?[^/+&\d]*)\s[/+&]\s([^/+&]*?\p{L}):?(?:\s+|\s*\.{3,}\s*)(\d{1,3})\s*[/+&]\s*(\d{1,3})\s*$/u,
+  /^(\p{L}[^/+&]*(?:\([^)]*\))?[^/+&\d]*)\s?[/+&]\s?([^/+&]*?\p{L}):?(?:\s+|\s*\.{3,}\s*)(\d{1,3})\s*[/+&]\s*(\d{1,3})\s*$/u,
 );
 /** "cas cards / pencils   3 / 2", "tweezers + magnifier: 1 + 1": names and counts each side of a sign. */
 function eachOfBoth(row: CardRow, names: (text: string) => boolean): CardRow[] {
@@ -293,6 +313,15 @@ function eachClause(row: CardRow, names: (text: string) => boolean): CardRow[] {
     : eachNamed(row, parts, names);
 }
 
+/** "tweezers/scissors/thermometer": so many are no other word for the same. */
+const FEWEST_NAMES = 3;
+function eachOfNames(row: CardRow, names: (text: string) => boolean): CardRow[] {
+  const parts = row.inTable || /\d/.test(row.text) ? [] : row.text.split(/\s?\/\s?/);
+  return parts.length >= FEWEST_NAMES && row.quantity === null && parts.every(names)
+    ? parts.map((text) => ({ ...row, text }))
+    : [row];
+}
+
 /** "There is also a whistle": goes on with what is there. */
 const SAYS_MORE = /^(?:there(?:['’]?s|\s+(?:is|are))|also|plus)\b/i;
 /** Shorter lines are one sentence, or abbreviations with their dots. */
@@ -338,6 +367,7 @@ export const plainly = (
       .flatMap((line) => eachCounted(line, names))
       .flatMap((line) => eachClause(line, names))
       .flatMap((line) => eachOfBoth(line, names))
+      .flatMap((line) => eachOfNames(line, names))
       .map(withCountBehind)
       .flatMap((said) =>
         eachSideOfStroke(

@@ -220,6 +220,18 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
         : null,
   },
   {
+    name: "a size alone, its count behind it: 'dressing M×6, L×4'",
+    tells: ({ leads, reading, first, named }) =>
+      !leads &&
+      SIZE_ONLY.test(reading.noun) &&
+      reading.pieces !== null &&
+      !reading.article &&
+      first.pieces !== null &&
+      SIZE_WORD.test(named)
+        ? { sameAs: named.replace(SIZE_WORD, reading.noun.trim()) }
+        : null,
+  },
+  {
     name: "each with its size and count, behind a semicolon: 'gauze 7.5 x 7.5 x 20; non-stick 5 x 5 x 10'",
     tells: ({ draft, first, reading, hasBothSizes, match }) =>
       yesIf(
@@ -423,7 +435,10 @@ const FEWEST_COUNTED = 3;
 const isCountLast = (tokens: readonly Token[]): boolean => {
   const last = tokens.at(-1);
   const at = last?.kind === "word" && PACK_OR_PIECE.test(last.text) ? -2 : -1;
-  return tokens.at(at)?.kind === "number" && tokens.at(at - 1)?.kind === "word";
+  if (tokens.at(at)?.kind !== "number") return false;
+  // "dressing M×6": with its sign.
+  const before = tokens.at(at - 1)?.kind === "times" ? at - 2 : at - 1;
+  return tokens.at(before)?.kind === "word";
 };
 const PACK_OR_PIECE = /^(?:rolls?|pcs|pieces|pairs?|prs?|packs?|box(?:es)?|left)$/i;
 

@@ -25,6 +25,11 @@ export function stripPrices(text: string): string {
         /(?<=\s|^)(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?\s+20\d\d(?!\d)/gi,
         " ",
       )
+      // "Dec-28", "Aug '28": when it runs out.
+      .replace(
+        /(?<=\s|^)(?:jan|feb|mar|apr|may|june?|july?|aug|sept?|oct|nov|dec)\.?\s?[-'’/]\s?(?:20)?[23]\d(?=\s|$|[,;)])/gi,
+        " ",
+      )
       .replace(
         /\b\d{1,2}(?:st|nd|rd|th)?\s+(?:of\s+)?(?:january|february|march|april|may|june|july|august|september|october|november|december)\b(?:\s+\d{4})?/gi,
         " ",
@@ -58,6 +63,8 @@ export function stripPrices(text: string): string {
       .replace(/\b\d{1,2}(?:st|nd|rd|th)\b/gi, " ")
       .replace(/\b20\d\d-(?:0[1-9]|1[0-2])(?:-\d\d)?\b/g, " ")
       .replace(/\b(?:0[1-9]|1[0-2])\/20\d\d\b/g, " ")
+      // "05/27", last: nobody counts with a nought before.
+      .replace(/(?<=\s)0[1-9]\/[23]\d\s*$/, " ")
       .replace(
         /\b(?!X\d|(?:BX|PK|PKT|BG|CS|CT)\d{1,4}\b)[A-Z]{1,5}-?\d{3,}[A-Z]?\b|\b[A-Z]{2,4}-\d{2,}\b/g,
         " ",

@@ -13,7 +13,9 @@ const NUMBER_WITH_UNIT = quick(/^\d+(?:\s*\p{L}+)?$/u);
 const COUNT_WITH_SIZE =
   /^(\d{1,4}(?:\s*(?:pcs|x))?)\s*\((\d+(?:[.,]\d+)?\s*(?:mm|cm|m|in|")?\s*[x×]\s*\d[^()]*|\d+(?:[.,]\d+)?\s*(?:mm|cm))\)$/i;
 /** "tweezers + magnifier" with "1 + 1" beside them. */
-const NAMES_OF_BOTH = quick(/^[^/+&]*\p{L}[^/+&]*\s[/+&]\s[^/+&]*\p{L}[^/+&]*$/u);
+const NAMES_OF_BOTH = quick(
+  /^[^/+&]*\p{L}[^/+&]*\s[/+&]\s[^/+&]*\p{L}[^/+&]*$|^\p{L}{4,}\s?[/+&]\s?\p{L}{4,}$/u,
+);
 const COUNTS_OF_BOTH = /^\d{1,3}\s*[/+&]\s*\d{1,3}$/;
 const NO_SIZE = /^(?:n\/?a|none|nil|[-–—]+|\.+)$/i;
 /** Bandages are 25 mm wide and more; gloves are numbered to 12, dressings to 20. */
@@ -100,7 +102,7 @@ export function tableRow(
   if (COUNTS_OF_BOTH.test(said) && NAMES_OF_BOTH.test(name))
     return {
       source,
-      text: `${name}  ${said}`,
+      text: `${name.replace(/\s*([/+&])\s*/, " $1 ")}  ${said}`,
       quantity: null,
       inTable: true,
       bullet: true,

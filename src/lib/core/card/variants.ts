@@ -48,6 +48,8 @@ const SIZE_WORD_THEN_COUNT = whole(`(${WORD_OF_SIZE})\\s*[x×:–-]?\\s*(\\d{1,3
 const LETTER_THEN_COUNT = whole(
   `\\(?(XS|XX?L|[SML]|small|medium|large)\\)?\\s*[-–:=x×(]?\\s*(\\d{1,3}\\)?(?:\\s*(?:pairs?|prs?|pcs|packs?|off))?)`,
 );
+/** "M×6 L×4": nothing between. */
+const LETTERS_APART = /(?<=\d)\s+(?=(?:XS|XX?L|[SML])\s*[x×]\s*\d)/g;
 const MODEL_THEN_COUNT = whole(`((?:no|nr)\\.?\\s*\\d{1,2})\\s*[x×:(–-]\\s*(\\d{1,3})\\)?`);
 const COUNT_THEN_SIZE = whole(`\\((\\d{1,3})\\)\\s*(${SIZE})`);
 const COUNT_THEN_WORDS = whole(`(${N})\\s+(\\p{L}[\\p{L} -]*)`);
@@ -145,6 +147,12 @@ const PAIRS_OF_SIZES = quick(
     "iu",
   ),
 );
+const PAIRS_THEN_SIZE = quick(
+  new RegExp(
+    `^(${N})\\s+(?:pairs?|prs?)\\s+(?:of\\s+)?(${SIZE_WORD})\\s+(\\p{L}[^\\d,;]*?)\\s*(?:,|;|and|&|\\+)\\s*(${N})\\s+(?:(?:pairs?|prs?)\\s+)?(?:of\\s+)?(${SIZE_WORD})(?:\\s+ones)?\\.?$`,
+    "iu",
+  ),
+);
 const LETTERS_EACH = quick(
   /^(\p{L}[^\d(),;/]*?)\s+\(?((?:X*[SL]|M)(?:\s*[/,&+]\s*(?:X*[SL]|M))+)\)?\s*[-–:,]?\s*(\d{1,3}\s*(?:pairs?|prs?|boxes|pcs)?)\s*(?:each|ea\.?)$/iu,
 );
@@ -187,6 +195,15 @@ function whichOfThem(count: string, name: string, kinds: string): string[] | nul
   return parts && sum === valueOf(count) ? parts.map((p) => `${p.n} ${p.kind} ${name}`) : null;
 }
 
+/** Of so many things with one name each width with its count; null: they do not add up. */
+function ofWidths(count: string, name: string, widths: string): string[] | null {
+  const parts = eachPart(widths, COUNT_TIMES_WIDTH, (n, width) => ({ n, width }));
+  const sum = parts?.reduce((s, p) => s + Number(p.n), 0);
+  return parts && sum === valueOf(count)
+    ? parts.map((p) => `${name} ${p.width} x ${p.n} pcs`)
+    : null;
+}
+
 const COUNT_NAME_KINDS = quick(
   new RegExp(
     `(?<=[,;:]\\s+)(${N})\\s+(\\p{L}[^(),;:\\d]*?)\\s*\\(([^()]*)\\)(?=\\s*(?:[,;.]|$))`,
@@ -210,7 +227,7 @@ const NAME_THEN_ANY_LIST = quick(/^(\p{L}[^:\d,;()]*?)\s*(?::|,|\s[-–—])\s+(
 
 const WORD_THEN_LIST = quick(/^(\p{L}+)(?::|\s[-–—])\s+(.*)$/u);
 const NAME_THEN_LETTERS = quick(
-  /^(\p{L}[^:\d(]*?)[\s:,–-]+(\(?(?:XS|XX?L|[SML]|small|medium|large)\)?\s*[-–:=x×(]?\s*\d.*)$/iu,
+  /^(\p{L}[^:\d(]*?)\s*(\((?:pairs?|prs?)\))?[\s:,–-]+(\(?(?:XS|XX?L|[SML]|small|medium|large)\)?\s*[-–:=x×(]?\s*\d.*)$/iu,
 );
 const NAME_THEN_MODELS = quick(/^(\p{L}[^\d(]*?)[\s:,–-]+((?:no|nr)\.?\s*\d.*)$/iu);
 export const VARIANTS: readonly VariantPattern[] = [
@@ -333,14 +350,13 @@ export const VARIANTS: readonly VariantPattern[] = [
     name: "sizes by their letter with their counts",
     example: ["gloves: L x 10 pr / M x 10 pr", ["10 pr gloves L", "10 pr gloves M"]],
     split: (text) => {
-      const m = NAME_THEN_LETTERS.exec(text.trim());
-      return (
-        m &&
-        eachPart(
-          m[2]!.replace(/\s\/\s/g, ", "),
-          LETTER_THEN_COUNT,
-          (size, n) => `${n.replace(")", "")} ${m[1]!} ${size}`,
-        )
+      const [, name, pairs, list] = NAME_THEN_LETTERS.exec(text.trim()) ?? [];
+      if (name === undefined) return null;
+      const unit = pairs === undefined ? "" : " pairs";
+      return eachPart(
+        list!.replace(/\s\/\s/g, ", ").replace(LETTERS_APART, ", "),
+        LETTER_THEN_COUNT,
+        (size, n) => `${n.replace(")", "")}${unit} ${name} ${size}`,
       );
     },
   },
@@ -395,12 +411,18 @@ export const VARIANTS: readonly VariantPattern[] = [
     ],
     split: (text) => {
       const [, name, count, widths] = NAME_COUNT_BRACKETS.exec(text.trim()) ?? [];
-      if (name === undefined) return null;
-      const parts = eachPart(widths!, COUNT_TIMES_WIDTH, (n, width) => ({ n, width }));
-      const sum = parts?.reduce((s, p) => s + Number(p.n), 0);
-      return parts && sum === Number(count)
-        ? parts.map((p) => `${name} ${p.width} x ${p.n} pcs`)
-        : null;
+      return name === undefined ? null : ofWidths(count!, name, widths!);
+    },
+  },
+  {
+    name: "so many, and in brackets of which width",
+    example: [
+      "4 conforming bandages (2 x 5 cm, 2 x 10 cm)",
+      ["conforming bandages 5 cm x 2 pcs", "conforming bandages 10 cm x 2 pcs"],
+    ],
+    split: (text) => {
+      const [, count, name, widths] = COUNT_NAME_BRACKETS.exec(text.trim()) ?? [];
+      return name === undefined ? null : ofWidths(count!, name, widths!);
     },
   },
   {
@@ -423,8 +445,9 @@ export const VARIANTS: readonly VariantPattern[] = [
     name: "so many of each kind in brackets, after the name",
     example: ["Plasters: 11 (fabric), 4 (blue)", ["11 fabric Plasters", "4 blue Plasters"]],
     split: (text) => {
-      const m = NAME_THEN_LIST.exec(text.trim());
-      return m && eachPart(m[2]!, COUNT_THEN_BRACKETS, (n, kind) => `${n} ${kind} ${m[1]}`);
+      const [name, list] = nameAndList(text) ?? [];
+      if (name === undefined) return null;
+      return eachPart(list!, COUNT_THEN_BRACKETS, (n, kind) => `${n} ${kind} ${name}`);
     },
   },
   {
@@ -474,6 +497,19 @@ export const VARIANTS: readonly VariantPattern[] = [
     ],
     split: (text) => {
       const [, one, size, other, otherSize, name] = PAIRS_OF_SIZES.exec(text.trim()) ?? [];
+      return name === undefined
+        ? null
+        : [`${one} pairs ${size} ${name}`, `${other} pairs ${otherSize} ${name}`];
+    },
+  },
+  {
+    name: "so many pairs of one size, so many of another",
+    example: [
+      "four pairs of medium gloves, two large",
+      ["four pairs medium gloves", "two pairs large gloves"],
+    ],
+    split: (text) => {
+      const [, one, size, name, other, otherSize] = PAIRS_THEN_SIZE.exec(text.trim()) ?? [];
       return name === undefined
         ? null
         : [`${one} pairs ${size} ${name}`, `${other} pairs ${otherSize} ${name}`];
