@@ -289,3 +289,80 @@ describe("what stands before or behind a list", () => {
     expect(entriesOf("- 2 slings\nTo bin: eye pads (exp. 2024)\n- 1 whistle")).to.have.length(2);
   });
 });
+
+describe("numbers that count nothing", () => {
+  it("keys with a number on them begin lines", () => {
+    expect(
+      entriesOf(
+        "9️⃣ blister plasters ×20\n2️⃣ gauze pads 10x10 (1 box, 25 pcs)\n🔟 saline 20 ml ×20",
+      ),
+    ).to.eql(["1 blister-cushion 20 null", "2 gauze-pad 25 [100,100]", "3 saline-ampoule 20 null"]);
+  });
+  it("how many there should be, in brackets behind each name, where the heading says so", () => {
+    const card = (head: string) =>
+      besideTable([
+        [head, "M", "T", "W"],
+        ["Eye pads (4)", "4", "3", "2"],
+        ["Large dressings (4)", "4", "4", "3"],
+        ["Pocket mask (2)", "2", "2", "2"],
+        ["Foil blanket (6)", "6", "5", "6"],
+      ]);
+    expect(entriesOf(card("Item (min.)"))).to.eql([
+      "2 eye-pad 2 null",
+      "3 bandaged-dressing 3 null",
+      "4 pocket-mask 2 null",
+      "5 foil-blanket 6 null",
+    ]);
+  });
+});
+
+describe("labels before a list", () => {
+  const READ: Readonly<Record<string, readonly string[]>> = {
+    "first aid box (on wall)     : plasters x 25": ["1 adhesive-strip 25 null"],
+    "Big red bag, outer pocket - 4 pairs of nitrile gloves": ["1 nitrile-gloves 4 null"],
+    "Extras (own): lip balm, sunscreen": ["1 lip-balm 1 null", "1 sunscreen 1 null"],
+    "Here is what is in the shed behind the hall: a pouch containing ten plasters, two slings": [
+      "1 adhesive-strip 10 null",
+      "1 triangular-bandage 2 null",
+    ],
+  };
+  for (const [written, read] of Object.entries(READ))
+    it(`“${written}”`, () => expect(entriesOf(`${written}\n2 whistles`).slice(0, -1)).to.eql(read));
+});
+
+describe("kinds told beside the name, or by its size", () => {
+  it("a remark in its own column", () => {
+    const card = besideTable([
+      ["What", "How many", "Comment"],
+      ["wound pad 10x10 cm", "4", "low adherent"],
+      ["eye pads", "2", "new"],
+      ["slings", "1", ""],
+    ]);
+    expect(entriesOf(card)).to.include("2 non-adherent-pad 4 [100,100]");
+  });
+  it("tubular bandages by their letters, elastic ones by their widths either side of a stroke", () => {
+    expect(entriesOf("- tubular bandage E - 1 roll, F - 2 rolls\n- 1 whistle")).to.eql([
+      "1 tubular-bandage 1 null",
+      "1 tubular-bandage 2 null",
+      "2 whistle 1 null",
+    ]);
+    expect(entriesOf("elastic bandages: 8cm ×4 / 10cm ×2")).to.eql([
+      "1 elastic-bandage 4 [80]",
+      "1 elastic-bandage 2 [100]",
+    ]);
+  });
+  it("two for the same are two things, though both names make one", () => {
+    expect(entriesOf("2 wipes\nburn gel 120 ml bottle, burn dressing 10x10 x 2")).to.eql([
+      "1 antiseptic-wipe 2 null",
+      "2 burn-gel-sachet 1 null",
+      "2 burn-gel-dressing 2 [100,100]",
+    ]);
+  });
+  it("a pair begun at the edge of a line", () => {
+    const card =
+      "The club keeps a bag with two crepe bandages, four antiseptic wipes, one pair of\nnitrile gloves, a face shield and a whistle.";
+    expect(entriesOf(card))
+      .to.include("1 antiseptic-wipe 4 null")
+      .and.include("1 nitrile-gloves 1 null");
+  });
+});

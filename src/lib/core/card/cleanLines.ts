@@ -275,7 +275,7 @@ const LONG_LINE = 50;
 /** "…, and two" over "triangular bandages, …": what a count at the end counts, up to the next comma, "and" or full stop. */
 const ENDS_IN_COUNT = quick(
   new RegExp(
-    `(?:[,;:.]\\s+an?|[:.]\\s+(?:${NUMBER_WORDS})|\\b(?:and|are|is)\\s+(?:an?|${NUMBER_WORDS}))\\s*$`,
+    `(?:[,;:.]\\s+an?|[,;:.]\\s+(?:an?|${NUMBER_WORDS})\\s+(?:pairs?|box(?:es)?|rolls?|packs?|packets?|tubes?|bottles?)\\s+of|[:.]\\s+(?:${NUMBER_WORDS})|\\b(?:and|are|is)\\s+(?:an?|${NUMBER_WORDS}))\\s*$`,
     "iu",
   ),
 );
@@ -337,7 +337,19 @@ const withoutWraps: Step = (lines) => {
 const DITTO_SIGNS = /^(\s*)(?:["”〃]\s+){1,4}(?=[,;:\d(–-])/;
 const withDittos: Step = each((line) => line.replace(DITTO_SIGNS, "$1ditto "));
 
+/** "Item (min.)" over "Eye pads (4)": how many there should be, in brackets behind each name. */
+const HEADS_LEAST =
+  /\((?:min(?:imum)?\.?|par|req(?:uired|'?d)?\.?|should\s+(?:be|have)|target|std\.?|standard|full)\)/i;
+const LEAST = /\s*\(\d{1,3}\)(?=\s{2,}|\t|\s*[|;])/;
+const withoutLeast: Step = (lines) => {
+  const heading = lines.findIndex((line) => HEADS_LEAST.test(line));
+  return heading < 0
+    ? [...lines]
+    : lines.map((line, i) => (i > heading ? line.replace(LEAST, "") : line));
+};
+
 const STEPS: readonly Step[] = [
+  withoutLeast,
   withDittos,
   ofSoMany,
   unquoted,

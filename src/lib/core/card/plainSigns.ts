@@ -7,6 +7,8 @@ const BLANK = /[\u00a0\u1680\u2000-\u200a\u202f\u205f\u3000]/g;
 /** Letters, digits and signs as wide as a Chinese one. */
 const WIDE = /[\uff01-\uff5e]/g;
 const WIDE_BY = 0xfee0;
+/** "1️⃣", "🔟": a number of the list on a key. */
+const KEYCAP = /[0-9#*]\ufe0f?\u20e3|\ud83d\udd1f/g;
 /** Parts what a shorter one parts. */
 const LONG_DASH = /[\u2014\u2015]/g;
 /** A table drawn with the signs for it: a line with two bars or more, or nothing but such signs; a tree has its branches. */
@@ -44,6 +46,7 @@ const inKnownSigns = (text: string): string =>
         .replace(BLANK, " ")
         .replace(DRAWN, drawnPlainly)
         .replace(LONG_DASH, "–")
+        .replace(KEYCAP, "-")
         .replace(WIDE, (sign) => String.fromCharCode(sign.charCodeAt(0) - WIDE_BY))
         .normalize("NFC");
 

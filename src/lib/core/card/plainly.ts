@@ -2,9 +2,8 @@ import { OPEN_BOX } from "./cleanLines.ts";
 import type { CardRow } from "./cardRow.ts";
 import { withCountBehind } from "./countBehind.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
-import { PLACE_WORDS } from "./placeWords.ts";
 import { PACKS } from "./phrase.ts";
-import { SECTION_LABEL } from "./headings.ts";
+import { withoutGroup, withoutPlace } from "./labelsBefore.ts";
 import { rephrase } from "./phrases.ts";
 import { withoutRemark } from "./remarkBehind.ts";
 import { eachRunOn, eachSaid, FEWEST_THINGS } from "./saidAloud.ts";
@@ -50,76 +49,6 @@ function withoutDitto(rows: readonly CardRow[]): CardRow[] {
     if (THREE_LETTERS.test(text)) above = nameOf(text);
     return text === row.text ? row : { ...row, text };
   });
-}
-
-/** Where things lie, not what they are. */
-const PLACE =
-  /^(?:the\s+)?(?:(?:very\s+)?(?:top|bottom|front|back|rear|side|left|right|inner|outer|inside|outside|main|middle|lower|upper|first|second|third|lid|small|big|large|zip|mesh|belt|chest)\s*)+(?:layer|pockets?|shelf|tray|lid|compartment|drawer|pouch|section|front|flap|half|bag|box)?\s*$|^(?:glove\s?(?:box|compartment)|boot|trunk|under\s+(?:the\s+)?(?:passenger\s+|driver['’]?s\s+)?seat)$/i;
-
-/** What holds things is no thing where it heads them: "Leaders' box in addition: ice packs (2), whistle". */
-const HOLDER =
-  /\b(?:box(?:es)?|bags?|kits?|cases?|pouch(?:es)?|tins?|drawers?|cupboards?|packs?)\b/gi;
-/** "Big red bag, outer pocket - four pairs of gloves". */
-const BAG_AND_POCKET =
-  /^(?:[a-z]+\s+){0,3}(?:bag|kit|box|case|pack|rucksack|pouch|tin),\s+(?:the\s+)?(?:(?:top|bottom|front|back|side|left|right|inner|outer|main|mesh|zip|lid|inside|outside)\s+){1,2}(?:pocket|pouch|tray|shelf|flap|compartment|section|lid)?\s*(?::|[-–—])\s+(?=\S)/i;
-/** With what is said of it in brackets: "Extras (own): ". */
-const PLACE_BEFORE = /^([^:,;\d(]{3,28}?(?:\s\([^()\d]{1,20}\))?)(?::\s+|\s+[-–—]\s+)(?=\S)/;
-/** "TOP POCKET: 2 pr gloves", "right front - 3 pr gloves": the place before the things goes. */
-function withoutPlace(row: CardRow, names: (text: string) => boolean): CardRow {
-  if (row.inTable) return row;
-  const text = row.text.replace(BAG_AND_POCKET, "");
-  if (text !== row.text) return { ...row, text };
-  const m = PLACE_BEFORE.exec(row.text);
-  if (!m || speaksOfAbsence(m[1]!) || speaksOfWant(row.text) || listsUsed(row.text)) return row;
-  const label = m[1]!.trim();
-  const rest = row.text.slice(m[0].length);
-  const namesNothing = !names(label.replace(HOLDER, " "));
-  const isPlace =
-    PLACE.test(label) || (/:\s/.test(m[0]) && /[,;+&]|\sand\s/.test(rest) && namesNothing);
-  // "Dressings: 6 medium, 2 eye": the label is the name of all.
-  const parts = rest.split(/[,;+&]|\sand\s/).concat(rest.includes(";") ? rest.split(";") : []);
-  return isPlace && parts.some(names) && eachVariant(row.text).length === 1
-    ? { ...row, text: rest, bullet: true }
-    : row;
-}
-
-/** "SHELF 1   plasters, 20": where things lie, set apart before them. */
-const PLACE_LABEL = new RegExp(
-  `^(?:${PLACE_WORDS}|door|lid|hook|top|bottom|front|back|left|right)\\s*(?:no\\.?\\s*)?(?:\\d{1,2}|[A-F])?(?:\\s*\\([^()]{1,20}\\))?(?:\\s{2,}|\\s*:\\s+|\\s+[-–]\\s+)(?=\\S)`,
-  "i",
-);
-/** "BLEED        TQ 2 | gauze 1": a word in capitals far before a list says what the list is for. */
-const GROUP_LABEL = quick(/^\p{Lu}[\p{Lu}/& .-]{2,20}?\s{3,}(?=\S)/u);
-const SMALL_LETTER = quick(/\p{Ll}/u);
-/** "WOUNDS – wipes 40, tape x2": with a dash. */
-const GROUP_DASH = quick(/^\p{Lu}{3,}(?:[ &/]+\p{Lu}{2,}){0,2}\s+[–—-]\s+(?=\S.*[,;])/u);
-/** "BURNS – gel 8 sachets": what things are for is part of their names there. */
-const SAYS_BURNS = /^burns?\b/i;
-const OF_BURNS = /(^|[,;]\s*)(?=(?:gel|drsg|dressing|cream|sheet|sachet)s?\b)/gi;
-/** The label that a row begins with, and what it lists; null: it has none. */
-function groupOf(row: CardRow, names: (text: string) => boolean): string | null {
-  const dash = GROUP_DASH.exec(row.text)?.[0];
-  const label = GROUP_LABEL.exec(row.text)?.[0] ?? dash;
-  if (label === undefined || names(label)) return null;
-  const said = row.text.slice(label.length);
-  const rest = SAYS_BURNS.test(label) ? said.replace(OF_BURNS, "$1burn ") : said;
-  const parts = rest.split(/[|,;]/);
-  // "DRUGS – in a box, for carers only" lists nothing.
-  const fewest = label === dash ? FEWEST_COUNTED : 1;
-  return parts.length > 1 && parts.filter(names).length >= fewest && SMALL_LETTER.test(rest)
-    ? rest
-    : null;
-}
-
-function withoutGroup(row: CardRow, names: (text: string) => boolean): CardRow {
-  const section = SECTION_LABEL.exec(row.text)?.[0];
-  const headsList = section !== undefined && !/\d/.test(row.text.slice(section.length));
-  if (row.inTable || headsList) return row;
-  const place = PLACE_LABEL.exec(row.text)?.[0];
-  if (place !== undefined && names(row.text.slice(place.length)))
-    return { ...row, text: row.text.slice(place.length), bullet: true };
-  const rest = groupOf(row, names);
-  return rest === null ? row : { ...row, text: rest, bullet: true };
 }
 
 const COUNTED_FIRST = quick(
@@ -313,6 +242,21 @@ function eachClause(row: CardRow, names: (text: string) => boolean): CardRow[] {
     : eachNamed(row, parts, names);
 }
 
+/** "Here is what is in the shed: a tin containing ten plasters, two slings": how one comes to what is there. */
+const COMES_TO = quick(
+  new RegExp(
+    `^[^\\d]{20,160}?\\b(?:contain(?:s|ing)|consist(?:s|ing)\\s+of|hold(?:s|ing)|compris(?:es|ing)|made\\s+up\\s+of|includ(?:es|ing))\\s*:?\\s+(?=(?:${NUMBER_WORDS}|an?)\\s+\\p{L})`,
+    "iu",
+  ),
+);
+function withoutLead(row: CardRow, names: (text: string) => boolean): CardRow {
+  const lead = row.inTable ? undefined : COMES_TO.exec(row.text)?.[0];
+  const isLead = lead !== undefined && !lead.split(/[,;]/).some(names) && !speaksOfAbsence(lead);
+  return isLead && row.text.slice(lead.length).split(/[,;]/).some(names)
+    ? { ...row, text: row.text.slice(lead.length), bullet: true }
+    : row;
+}
+
 /** "tweezers/scissors/thermometer": so many are no other word for the same. */
 const FEWEST_NAMES = 3;
 function eachOfNames(row: CardRow, names: (text: string) => boolean): CardRow[] {
@@ -357,7 +301,7 @@ export const plainly = (
   knows: (text: string) => boolean,
 ): CardRow[] =>
   withoutDitto(rows).flatMap((row) =>
-    eachTicked(withoutLeaders(row))
+    eachTicked(withoutLead(withoutLeaders(row), names))
       .flatMap((line) => eachSentence({ ...line, text: kindsApart(line.text) }))
       .map((line) => withoutRemark(line, names))
       .flatMap((line) => eachSaid(line, names))

@@ -96,6 +96,11 @@ class Pair {
     const last = this.draft.tokens.at(-1);
     return last?.kind === "word" && /^ones$/i.test(last.text);
   }
+  /** "burn gel 120 ml bottle, burn dressing": its first word is the first of the one before, as no name says a word twice. */
+  get saysAgain(): boolean {
+    const first = foldedWords(this.named)[0];
+    return first !== undefined && first === foldedWords(this.reading.noun)[0];
+  }
   /** Each has a size of its own. */
   get hasBothSizes(): boolean {
     return [this.first, this.reading].every((r) => (r.sizeMm ?? r.bare) !== null);
@@ -370,6 +375,17 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
   {
     name: "no kind of its own",
     tells: ({ known, match, firstMatch }) => noIf(!known || match.type === firstMatch.type),
+  },
+  {
+    name: "another for the same: 'burn gel, burn dressing x2'",
+    tells: (p) =>
+      yesIf(
+        p.saysAgain &&
+          p.isWhole &&
+          p.firstMatch.whole === 1 &&
+          p.match.type !== p.firstMatch.type &&
+          p.reading.pieces !== null,
+      ),
   },
   {
     name: "both together name one thing, unless a semicolon parts two that are named whole",

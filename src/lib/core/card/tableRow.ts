@@ -17,6 +17,9 @@ const NAMES_OF_BOTH = quick(
   /^[^/+&]*\p{L}[^/+&]*\s[/+&]\s[^/+&]*\p{L}[^/+&]*$|^\p{L}{4,}\s?[/+&]\s?\p{L}{4,}$/u,
 );
 const COUNTS_OF_BOTH = /^\d{1,3}\s*[/+&]\s*\d{1,3}$/;
+/** A remark that says which kind a pad or a dressing is of. */
+const SAYS_KIND =
+  /^(?:(?:low|non)[\s-]?adheren\w*|non[\s-]?stick|hydrogel|hydrocolloid|burn\s?gel)$/i;
 const NO_SIZE = /^(?:n\/?a|none|nil|[-–—]+|\.+)$/i;
 /** Bandages are 25 mm wide and more; gloves are numbered to 12, dressings to 20. */
 const MILLIMETRES_FROM = 25;
@@ -79,6 +82,7 @@ class Cells {
     const note = this.of("note");
     // "1 out of date, binned": the others are there.
     if (remarksSay(note, this.count) === "some") return "";
+    if (SAYS_KIND.test(note)) return ` (${note})`;
     return /\bleft\b|\bto\s+order\b/i.test(note) || saysGone(note) ? `, ${note}` : "";
   }
 }

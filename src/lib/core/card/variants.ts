@@ -46,7 +46,7 @@ const SIZED_NAME_THEN_SIZES = quick(
 );
 const SIZE_WORD_THEN_COUNT = whole(`(${WORD_OF_SIZE})\\s*[x×:–-]?\\s*(\\d{1,3})`);
 const LETTER_THEN_COUNT = whole(
-  `\\(?(XS|XX?L|[SML]|small|medium|large)\\)?\\s*[-–:=x×(]?\\s*(\\d{1,3}\\)?(?:\\s*(?:pairs?|prs?|pcs|packs?|off))?)`,
+  `\\(?(XS|XX?L|[SML]|small|medium|large)\\)?\\s*[-–:=x×(]?\\s*(\\d{1,3}\\)?(?:\\s*(?:pairs?|prs?|pcs|packs?|box(?:es)?|off))?)`,
 );
 /** "M×6 L×4": nothing between. */
 const LETTERS_APART = /(?<=\d)\s+(?=(?:XS|XX?L|[SML])\s*[x×]\s*\d)/g;
@@ -153,6 +153,10 @@ const PAIRS_THEN_SIZE = quick(
     "iu",
   ),
 );
+const TUBULAR_LETTERS = quick(
+  /^(tubular\s+(?:bandages?|support|gauze)?)\s*[:,]?\s*(?:sizes?\s+)?([A-K]\s*[-–:=x×]\s*\d.*)$/iu,
+);
+const TUBULAR_LETTER = whole(`([A-K])\\s*[-–:=x×]\\s*(\\d{1,2}(?:\\s*(?:rolls?|m|metres?|pcs))?)`);
 const LETTERS_EACH = quick(
   /^(\p{L}[^\d(),;/]*?)\s+\(?((?:X*[SL]|M)(?:\s*[/,&+]\s*(?:X*[SL]|M))+)\)?\s*[-–:,]?\s*(\d{1,3}\s*(?:pairs?|prs?|boxes|pcs)?)\s*(?:each|ea\.?)$/iu,
 );
@@ -240,7 +244,11 @@ export const VARIANTS: readonly VariantPattern[] = [
     split: (text) => {
       const [name, list] = nameAndList(text) ?? [];
       if (name === undefined || !ANY_UNIT.test(list!)) return null;
-      return eachPart(list!, SIZE_THEN_COUNT, (size, n) => `${name} ${size} x ${n} pcs`);
+      return eachPart(
+        list!.replace(/\s\/\s/g, ", "),
+        SIZE_THEN_COUNT,
+        (size, n) => `${name} ${size} x ${n} pcs`,
+      );
     },
   },
   {
@@ -579,6 +587,18 @@ export const VARIANTS: readonly VariantPattern[] = [
       if (unit === undefined || sizes.length < 2 || sizes.length !== valueOf(m[1]!)) return null;
       if (!sizes.every((size) => WIDTH.test(size))) return null;
       return sizes.map((size) => `1 ${m[2]!} ${ANY_UNIT.test(size) ? size : `${size} ${unit}`}`);
+    },
+  },
+  {
+    name: "tubular bandages by the letter of their width",
+    example: [
+      "tubular bandage E - 1 roll, F - 2 rolls",
+      ["1 roll tubular bandage E", "2 rolls tubular bandage F"],
+    ],
+    split: (text) => {
+      const [, name, list] = TUBULAR_LETTERS.exec(text.trim()) ?? [];
+      if (name === undefined) return null;
+      return eachPart(list!, TUBULAR_LETTER, (letter, n) => `${n} ${name} ${letter}`);
     },
   },
   {

@@ -1,0 +1,99 @@
+import { listsUsed, speaksOfAbsence, speaksOfWant } from "./absence.ts";
+import type { CardRow } from "./cardRow.ts";
+import { SECTION_LABEL } from "./headings.ts";
+import { PLACE_WORDS } from "./placeWords.ts";
+import { eachVariant } from "./variants.ts";
+import { quick } from "./quick.ts";
+
+/** What stands before the things of a row: where they lie, or what they are for. */
+
+type Names = (text: string) => boolean;
+
+/** Where things lie, not what they are. */
+const PLACE =
+  /^(?:the\s+)?(?:(?:very\s+)?(?:top|bottom|front|back|rear|side|left|right|inner|outer|inside|outside|main|middle|lower|upper|first|second|third|lid|small|big|large|zip|mesh|belt|chest)\s*)+(?:layer|pockets?|shelf|tray|lid|compartment|drawer|pouch|section|front|flap|half|bag|box)?\s*$|^(?:glove\s?(?:box|compartment)|boot|trunk|under\s+(?:the\s+)?(?:passenger\s+|driver['’]?s\s+)?seat)$/i;
+
+/** What holds things is no thing where it heads them: "Leaders' box in addition: ice packs (2), whistle". */
+const HOLDER =
+  /\b(?:box(?:es)?|bags?|kits?|cases?|pouch(?:es)?|tins?|drawers?|cupboards?|packs?)\b/gi;
+/** "first aid box (on wall): plasters x 25". */
+const HOLDER_LAST =
+  /\b(?:box|bag|kit|case|pouch|tin|drawer|cupboard|station|cabinet|shelf)\b\s*(?:\([^()]*\))?$/i;
+/** "Big red bag, outer pocket - four pairs of gloves". */
+const BAG_AND_POCKET =
+  /^(?:[a-z]+\s+){0,3}(?:bag|kit|box|case|pack|rucksack|pouch|tin),\s+(?:the\s+)?(?:(?:top|bottom|front|back|side|left|right|inner|outer|main|mesh|zip|lid|inside|outside)\s+){1,2}(?:pocket|pouch|tray|shelf|flap|compartment|section|lid)?\s*(?::|[-–—])\s+(?=\S)/i;
+/** With what is said of it in brackets: "Extras (own): ". */
+const PLACE_BEFORE = /^([^:,;\d(]{3,28}?(?:\s\([^()\d]{1,20}\))?)(?:\s*:\s+|\s+[-–—]\s+)(?=\S)/;
+/** What a row says before its list, and the list; null: neither is told. */
+interface Labelled {
+  readonly label: string;
+  readonly rest: string;
+  readonly hasColon: boolean;
+}
+function labelled(text: string): Labelled | null {
+  const m = PLACE_BEFORE.exec(text);
+  return m && { label: m[1]!.trim(), rest: text.slice(m[0].length), hasColon: /:\s/.test(m[0]) };
+}
+/** Whether such a label says where the things behind it lie. */
+function saysPlace({ label, rest, hasColon }: Labelled, names: Names): boolean {
+  if (PLACE.test(label)) return true;
+  if (!hasColon || names(label.replace(HOLDER, " "))) return false;
+  return /[,;+&]|\sand\s/.test(rest) || (/\d/.test(rest) && HOLDER_LAST.test(label) && names(rest));
+}
+/** "TOP POCKET: 2 pr gloves", "right front - 3 pr gloves": the place before the things goes. */
+export function withoutPlace(row: CardRow, names: Names): CardRow {
+  if (row.inTable) return row;
+  const text = row.text.replace(BAG_AND_POCKET, "");
+  if (text !== row.text) return { ...row, text };
+  const said = labelled(row.text);
+  if (!said || speaksOfAbsence(said.label) || speaksOfWant(row.text) || listsUsed(row.text))
+    return row;
+  const { rest } = said;
+  // "Dressings: 6 medium, 2 eye": the label is the name of all.
+  const parts = rest.split(/[,;+&]|\sand\s/).concat(rest.includes(";") ? rest.split(";") : []);
+  return saysPlace(said, names) && parts.some(names) && eachVariant(row.text).length === 1
+    ? { ...row, text: rest, bullet: true }
+    : row;
+}
+
+/** "SHELF 1   plasters, 20": where things lie, set apart before them. */
+const PLACE_LABEL = new RegExp(
+  `^(?:${PLACE_WORDS}|door|lid|hook|top|bottom|front|back|left|right)\\s*(?:no\\.?\\s*)?(?:\\d{1,2}|[A-F])?(?:\\s*\\([^()]{1,20}\\))?(?:\\s{2,}|\\s*:\\s+|\\s+[-–]\\s+)(?=\\S)`,
+  "i",
+);
+/** "BLEED        TQ 2 | gauze 1": a word in capitals far before a list says what the list is for. */
+const GROUP_LABEL = quick(/^\p{Lu}[\p{Lu}/& .-]{2,20}?\s{3,}(?=\S)/u);
+const SMALL_LETTER = quick(/\p{Ll}/u);
+/** "WOUNDS – wipes 40, tape x2": with a dash. */
+const GROUP_DASH = quick(/^\p{Lu}{3,}(?:[ &/]+\p{Lu}{2,}){0,2}\s+[–—-]\s+(?=\S.*[,;])/u);
+/** "BURNS – gel 8 sachets": what things are for is part of their names there. */
+const SAYS_BURNS = /^burns?\b/i;
+const OF_BURNS = /(^|[,;]\s*)(?=(?:gel|drsg|dressing|cream|sheet|sachet)s?\b)/gi;
+/** One may be named in a sentence. */
+const FEWEST_BEHIND_DASH = 2;
+/** The label that a row begins with, and what it lists; null: it has none. */
+function groupOf(row: CardRow, names: Names): string | null {
+  const dash = GROUP_DASH.exec(row.text)?.[0];
+  const label = GROUP_LABEL.exec(row.text)?.[0] ?? dash;
+  if (label === undefined || names(label)) return null;
+  const said = row.text.slice(label.length);
+  const rest = SAYS_BURNS.test(label) ? said.replace(OF_BURNS, "$1burn ") : said;
+  const parts = rest.split(/[|,;]/);
+  // "DRUGS – in a box, for carers only" lists nothing.
+  const fewest = label === dash ? FEWEST_BEHIND_DASH : 1;
+  return parts.length > 1 && parts.filter(names).length >= fewest && SMALL_LETTER.test(rest)
+    ? rest
+    : null;
+}
+
+/** A row without the label of its group, or of the place where its things lie. */
+export function withoutGroup(row: CardRow, names: Names): CardRow {
+  const section = SECTION_LABEL.exec(row.text)?.[0];
+  const headsList = section !== undefined && !/\d/.test(row.text.slice(section.length));
+  if (row.inTable || headsList) return row;
+  const place = PLACE_LABEL.exec(row.text)?.[0];
+  if (place !== undefined && names(row.text.slice(place.length)))
+    return { ...row, text: row.text.slice(place.length), bullet: true };
+  const rest = groupOf(row, names);
+  return rest === null ? row : { ...row, text: rest, bullet: true };
+}
