@@ -2,6 +2,7 @@ import { expect } from "chai";
 import { saysHeld, saysMeant, saysShould } from "../../src/lib/core/card/headingCounts.ts";
 import { areUnits } from "../../src/lib/core/card/columnsByContent.ts";
 import { kindByCount } from "../../src/lib/core/card/kindBySize.ts";
+import { countPlainly } from "../../src/lib/core/card/countsPlainly.ts";
 import { repairText } from "../../src/lib/core/card/repairText.ts";
 import { besideTable, entriesOf } from "./cardReading.ts";
 
@@ -365,4 +366,66 @@ describe("kinds told beside the name, or by its size", () => {
       .to.include("1 antiseptic-wipe 4 null")
       .and.include("1 nitrile-gloves 1 null");
   });
+});
+
+describe("the same said twice, and sizes by their letters", () => {
+  it("“two (2)” and “1 (one)” count once; other numbers in brackets stay", () => {
+    expect(countPlainly("two (2) slings and 1 (one) pouch")).to.equal("2 slings and 1 pouch");
+    expect(countPlainly("twenty-four (24) plasters")).to.equal("24 plasters");
+    expect(countPlainly("two (3) slings")).to.equal("two (3) slings");
+    expect(
+      entriesOf(
+        "Each car carries a pouch with: two (2) triangular bandages, twelve (12) plasters.\n- 1 whistle",
+      ),
+    ).to.include("1 triangular-bandage 2 null");
+  });
+  it("a dressing by its letter is one with a bandage, not a pad of gauze", () => {
+    const card =
+      "Item / Exp / Act\nPlasters / 20 / 18\nWound drsg M / 3 / 3\nWound drsg L / 2 / 1\nEye pads / 2 / 2";
+    expect(entriesOf(card))
+      .to.include("3 bandaged-dressing 3 null")
+      .and.include("4 bandaged-dressing 1 null");
+  });
+  it("names and their counts either side of one bar", () => {
+    const card = [
+      ...["plasters, fabric | 2 tubs of 60", "antiseptic wipes | 3 packs of 10 + 4"],
+      ...["hand gel 500ml | 2", "crepe 7.5 | 2", "ice packs | 5"],
+    ];
+    expect(entriesOf(card.join("\n")).slice(0, 3)).to.eql([
+      "1 adhesive-strip 120 null",
+      "2 antiseptic-wipe 34 null",
+      "3 hand-sanitiser 2 null",
+    ]);
+  });
+  it("a year in quotes is no length", () => {
+    expect(
+      entriesOf("- 2 eye pads\n- a triangular bandage in its paper, 'calico, 1952'"),
+    ).to.include("2 triangular-bandage 1 null");
+  });
+});
+
+describe("of what is listed, what leans on what stands before it", () => {
+  const READ: Readonly<Record<string, readonly string[]>> = {
+    "1 x large dressing & 1 x extra large ditto": [
+      "1 bandaged-dressing 1 null",
+      "1 bandaged-dressing 1 null",
+    ],
+    "gloves: S 20, M 40 (pairs)": ["1 disposable-gloves 20 null", "1 disposable-gloves 40 null"],
+    "Wound dressings .......... M 5, L 3 (1 L is out of date)": [
+      "1 bandaged-dressing 5 null",
+      "1 bandaged-dressing 3 null",
+    ],
+    "Ice packs ............ 14 (10 from sponsor)": ["1 cold-pack 14 null"],
+    "Nitrile gloves, about half a box of 100": ["1 nitrile-gloves 25 null"],
+    "10 plasters • 5 wipes • 1 tape • 2 whistles • 1 foil • shears": [
+      "1 adhesive-strip 10 null",
+      "1 antiseptic-wipe 5 null",
+      "1 medical-tape 1 null",
+      "1 whistle 2 null",
+    ],
+    "EYES – pods 20, pads 4": ["1 eyewash 20 null", "1 eye-pad 4 null"],
+  };
+  for (const [written, read] of Object.entries(READ))
+    it(`“${written}”`, () =>
+      expect(entriesOf(`${written}\n2 whistles`).slice(0, read.length)).to.eql(read));
 });

@@ -203,7 +203,9 @@ function foreignIn(
     .replace(COUNTING, " ")
     // "L", "sachet": sizes by their letter and packs are called so in many languages.
     .replace(WORD, (word) => (word.length === 1 || PACK.test(word) ? " " : word));
-  return knows(rest) ? null : { plain, parts };
+  // "Trauma: 2 vendajes, 1 férula": among lines of its language two names say more than one word that is ours too.
+  const isPlainly = line.amongForeign && named.length > 1 && !line.text.includes(" / ");
+  return knows(rest) && !isPlainly ? null : { plain, parts };
 }
 
 function replaced(text: string, parts: readonly Part[], by: (part: Part) => string): string {

@@ -29,7 +29,7 @@ import {
   withoutLots,
   withoutPointNought,
 } from "./lineEdges.ts";
-import { quick } from "./quick.ts";
+import { quick, TWO_LETTERS } from "./quick.ts";
 
 /** Takes off what a card's text carries besides its words: markup, quoting, what is struck out. */
 
@@ -163,8 +163,12 @@ const IN_QUOTES = quick(/(^|[\s:])["“](?=[\p{L}\d])([^"“”]*)["”]\s*$/u);
 const WORDS_IN_QUOTES = quick(
   /(?<=\p{L}\s|\s\()["“„](\p{L}(?:[^\d"“”„]{0,40}\p{L})?)["“”](?=[\s.;:)]|$)/gu,
 );
+/** "a bandage, 'calico, 1952'": no feet. */
+const IN_SINGLE_QUOTES = quick(/(?<=\s)['‘](\p{L}[^'’]{2,40})['’](?=[\s.,;]|$)/gu);
 const withoutQuotes: Step = each((line) =>
-  /["“]/.test(line) ? line.replace(IN_QUOTES, "$1$2").replace(WORDS_IN_QUOTES, "$1") : line,
+  /["“]/.test(line)
+    ? line.replace(IN_QUOTES, "$1$2").replace(WORDS_IN_QUOTES, "$1")
+    : line.replace(IN_SINGLE_QUOTES, "$1"),
 );
 
 const QUOTED = /^\s*(?:>\s?)+/;
@@ -348,7 +352,31 @@ const withoutLeast: Step = (lines) => {
     : lines.map((line, i) => (i > heading ? line.replace(LEAST, "") : line));
 };
 
+const COUNT_FIRST = /^(?:\d|an?\s)/i;
+/** Where the one bar of a line is, with a name before it and a count behind it; -1: it is no such line. */
+function oneBar(line: string): number {
+  const at = line.length > LONGEST_LINE ? -1 : line.indexOf(" | ");
+  return at > 0 &&
+    !line.includes("|", at + 2) &&
+    TWO_LETTERS.test(line.slice(0, at)) &&
+    COUNT_FIRST.test(line.slice(at + 2).trimStart())
+    ? at
+    : -1;
+}
+const FEWEST_BARRED = 4;
+/** "plasters | 2 tubs of 60": a name and its count either side of one bar, on most lines. */
+const barsAsColons: Step = (lines) => {
+  const bars = lines.map(oneBar);
+  const barred = bars.filter((at) => at >= 0).length;
+  const written = lines.filter((line) => line.trim() !== "").length;
+  if (barred < FEWEST_BARRED || 2 * barred <= written) return [...lines];
+  return lines.map((line, i) =>
+    bars[i]! < 0 ? line : `${line.slice(0, bars[i])}: ${line.slice(bars[i]! + 2).trimStart()}`,
+  );
+};
+
 const STEPS: readonly Step[] = [
+  barsAsColons,
   withoutLeast,
   withDittos,
   ofSoMany,

@@ -1,4 +1,4 @@
-import { VALUE_OF } from "./numberWords.ts";
+import { NUMBER_SAID, VALUE_OF } from "./numberWords.ts";
 import { PACKS } from "./phrase.ts";
 import { quick } from "./quick.ts";
 
@@ -61,8 +61,25 @@ const ampersandsInNumbers = (line: string): string =>
       )
     : line;
 
+/** "two (2) slings", "1 (one) pouch": the same number twice, as contracts have it. */
+const SAID_TWICE = new RegExp(
+  `\\b(${NUMBER_SAID})\\s*\\((\\d{1,3})\\)|\\b(\\d{1,3})\\s*\\((${NUMBER_SAID})\\)`,
+  "gi",
+);
+const saidOnce = (line: string): string =>
+  line.includes("(")
+    ? line.replace(
+        SAID_TWICE,
+        (all, word?: string, figures?: string, first?: string, second?: string) =>
+          VALUE_OF[(word ?? second)!.toLowerCase().replace("-", " ")] === Number(figures ?? first)
+            ? (figures ?? first)!
+            : all,
+      )
+    : line;
+
 /** In the order in which one makes what a later one reads. */
 const WAYS = [
+  saidOnce,
   ampersandsInNumbers,
   withoutLookedAt,
   nosAsPieces,

@@ -68,6 +68,11 @@ const SMALL_LETTER = quick(/\p{Ll}/u);
 const GROUP_DASH = quick(/^\p{Lu}{3,}(?:[ &/]+\p{Lu}{2,}){0,2}\s+[–—-]\s+(?=\S.*[,;])/u);
 /** "BURNS – gel 8 sachets": what things are for is part of their names there. */
 const SAYS_BURNS = /^burns?\b/i;
+/** "EYES – pods 20, pads 4". */
+const SAYS_EYES = /^eyes?\b/i;
+const OF_EYES = /(^|[,;]\s*)(pods?|pads?|wash)\b/gi;
+const ofEyes = (_: string, before: string, thing: string): string =>
+  `${before}${/^pod/i.test(thing) ? "eyewash" : "eye"} ${thing}`;
 const OF_BURNS = /(^|[,;]\s*)(?=(?:gel|drsg|dressing|cream|sheet|sachet)s?\b)/gi;
 /** One may be named in a sentence. */
 const FEWEST_BEHIND_DASH = 2;
@@ -77,7 +82,11 @@ function groupOf(row: CardRow, names: Names): string | null {
   const label = GROUP_LABEL.exec(row.text)?.[0] ?? dash;
   if (label === undefined || names(label)) return null;
   const said = row.text.slice(label.length);
-  const rest = SAYS_BURNS.test(label) ? said.replace(OF_BURNS, "$1burn ") : said;
+  const rest = SAYS_BURNS.test(label)
+    ? said.replace(OF_BURNS, "$1burn ")
+    : SAYS_EYES.test(label)
+      ? said.replace(OF_EYES, ofEyes)
+      : said;
   const parts = rest.split(/[|,;]/);
   // "DRUGS – in a box, for carers only" lists nothing.
   const fewest = label === dash ? FEWEST_BEHIND_DASH : 1;

@@ -378,10 +378,12 @@ function namesModel({ item, i, inside, before, pack }: Place): boolean {
   return ONE_CAPITAL.test(before) && isClose && !isPackByS(item, i);
 }
 
+/** "calico, 1952": nobody has as many of anything. */
+const isYearPast = (n: number): boolean => n >= 1900 && n < 2000;
 /** Numbers that count nothing, whatever stands around: models, sizes by a letter, "the windlass one". */
 function countsNothing(place: Place): boolean {
   const { item, i, n, inside, before } = place;
-  if (NOT_A_COUNT_AFTER.test(before) || namesModel(place)) return true;
+  if (NOT_A_COUNT_AFTER.test(before) || namesModel(place) || isYearPast(n)) return true;
   if (inside && n >= CONTENT_FROM && item.tokens.some((t) => LIQUID_PACK.test(t.text))) return true;
   // "(windlass one)": the one of that kind.
   return (

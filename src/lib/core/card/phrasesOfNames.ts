@@ -230,6 +230,23 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "butterfly closures",
   },
   {
+    name: "bottles of eyewash by their content, without its unit",
+    example: ["eye wash: 2 x 500 + 8 pods", "eye wash: 2 x 500 ml + 8 pods"],
+    holds: ["eyewash", "eye wash", "saline"],
+    pattern:
+      /(?<=\b(?:eye\s?wash|saline)\b[^\d]{0,12}\d{1,2}\s?[x×]\s?)(250|500|1000)(?!\s*(?:ml|\d|[x×]))/gi,
+    read: "$1 ml",
+  },
+  {
+    name: "a dressing by the letter of its size",
+    example: ["wound drsg M 3", "medium wound drsg 3"],
+    holds: ["dressing", "drsg", "dsg"],
+    pattern:
+      /\b((?:[Ww]ound |[Ss]terile |[Ff]irst aid )*)([Dd]ressings?|[Dd]rsgs?|[Dd]sgs?|DRESSINGS?|DRSGS?)\s+\(?(S|M|L|XL)\)?(?=\s*(?:$|[\d/]|[x×]\s?\d))(?!\s*[x×]?\s?\d{1,3}[,\s]+(?:X*[SL]|M)\b)/g,
+    read: (_, which, name, size) =>
+      `${{ S: "small", M: "medium", L: "large", XL: "extra large" }[size!]!} ${which}${name}`,
+  },
+  {
     name: "sizes by their letter, each with its count, and nothing between",
     example: ["dressings M×6 L×4, tape", "dressings M×6, L×4, tape"],
     holds: ["x", "×"],

@@ -374,7 +374,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     example: ["gloves, 1/2 box (of 100)", "gloves, 50 pcs"],
     holds: ["1/2", "½", "half"],
     pattern: new RegExp(
-      `(?:\\b1\\/2|½|\\bhalf(?: an?)?)\\s*${PACK}\\s*\\(?of\\s+(${N})\\)?`,
+      `(?:\\b(?:about|roughly|approx\\.?|nearly|around|some|maybe|only)\\s+)?(?:\\b1\\/2|½|\\bhalf(?: an?)?)\\s*${PACK}\\s*\\(?of\\s+(${N})\\)?`,
       "giu",
     ),
     read: (_, n) => `${half(n!)} pcs`,

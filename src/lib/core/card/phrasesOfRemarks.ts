@@ -138,6 +138,33 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     read: "",
   },
   {
+    name: "where some of them came from, in brackets",
+    example: ["ice packs: 14 (10 from sponsor)", "ice packs: 14"],
+    holds: "(",
+    pattern: new RegExp(
+      `${BEHIND_COUNT}\\s*\\((?:${N})\\s+(?:from|donated|given|bought|new|old|older|spare|borrowed)\\b[^()\\d]*\\)`,
+      "giu",
+    ),
+    read: "",
+  },
+  {
+    name: "which of them is past its date, in brackets",
+    example: ["dressings: M 5, L 3 (1 L is out of date)", "dressings: M 5, L 3"],
+    holds: ["out of date", "expired", "past"],
+    pattern: new RegExp(
+      `\\s*\\((?:${N})\\s+(?:[SML]\\s|small\\s|medium\\s|large\\s|of\\s+(?:them|these)\\s)?(?:(?:is|are)\\s+)?(?:out\\s+of\\s+date|expired|past\\s+(?:its\\s+|their\\s+)?date)\\)`,
+      "giu",
+    ),
+    read: "",
+  },
+  {
+    name: "and so many more",
+    example: ["eyewash: 2 x 500 ml, + 8 pods", "eyewash: 2 x 500 ml + 8 pods"],
+    holds: ", +",
+    pattern: /,\s*(?=\+\s)/g,
+    read: " ",
+  },
+  {
     name: "what one of them is like, in brackets",
     example: ["plasters - 24 (one open)", "plasters - 24"],
     holds: "(",

@@ -35,6 +35,13 @@ const nameOf = (text: string): string =>
     .replace(/\s+/g, " ")
     .trim();
 
+/** "1 large dressing & 1 small ditto": what the same line named before; null: nothing. */
+function namedBefore(text: string, at: number): string | null {
+  const parts = text.slice(0, at).split(/\s*[&;+]\s*|,\s+|\s+and\s+/);
+  const name = parts.length < 2 ? "" : nameOf(parts.at(-2)!);
+  return THREE_LETTERS.test(name) ? name : null;
+}
+
 const ONES = quick(/^(\p{L}+)\s+ones\b/iu);
 function withoutDitto(rows: readonly CardRow[]): CardRow[] {
   let above = "";
@@ -43,7 +50,7 @@ function withoutDitto(rows: readonly CardRow[]): CardRow[] {
     const text = row.text
       // "do.   do.": of each word, all of the name.
       .replace(DITTOS, " ")
-      .replace(DITTO, above)
+      .replace(DITTO, (_, at: number) => namedBefore(row.text, at) ?? above)
       // "blister ones": of what stands above.
       .replace(ONES, head === "" ? "$&" : `$1 ${head}`);
     if (THREE_LETTERS.test(text)) above = nameOf(text);
@@ -148,10 +155,13 @@ function thingsBetween(
   if (!/\d/.test(parts[0]!) && parts.length > FEWEST_THINGS) parts.shift();
   const things = parts.map((p, i) => (i === 0 ? p.replace(LEAD, "") : p));
   const counted = things.filter((p) => COUNTED_FIRST.test(p) || COUNT_LAST.test(p)).length;
+  const isCounted = (thing: string) => COUNTED_FIRST.test(thing) || COUNT_LAST.test(thing);
   // "1 space blanket / 1 glucose gel / whistle": one of several needs none.
   const areCounted =
     counted === things.length ||
-    (counted >= FEWEST_COUNTED && counted === things.length - 1 && things.every(names));
+    (counted >= FEWEST_COUNTED &&
+      counted === things.length - 1 &&
+      things.every((thing) => (LIST_MARK.test(between) && isCounted(thing)) || names(thing)));
   const isPair =
     things.length === 2 &&
     (LIST_MARK.test(between) ||
@@ -245,7 +255,7 @@ function eachClause(row: CardRow, names: (text: string) => boolean): CardRow[] {
 /** "Here is what is in the shed: a tin containing ten plasters, two slings": how one comes to what is there. */
 const COMES_TO = quick(
   new RegExp(
-    `^[^\\d]{20,160}?\\b(?:contain(?:s|ing)|consist(?:s|ing)\\s+of|hold(?:s|ing)|compris(?:es|ing)|made\\s+up\\s+of|includ(?:es|ing))\\s*:?\\s+(?=(?:${NUMBER_WORDS}|an?)\\s+\\p{L})`,
+    `^(?:[^\\d]|\\b1\\b){20,160}?\\b(?:contain(?:s|ing)|consist(?:s|ing)\\s+of|hold(?:s|ing)|compris(?:es|ing)|made\\s+up\\s+of|includ(?:es|ing))\\s*:?\\s+(?=(?:${NUMBER_WORDS}|an?)\\s+\\p{L})`,
     "iu",
   ),
 );

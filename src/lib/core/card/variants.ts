@@ -48,6 +48,14 @@ const SIZE_WORD_THEN_COUNT = whole(`(${WORD_OF_SIZE})\\s*[x×:–-]?\\s*(\\d{1,3
 const LETTER_THEN_COUNT = whole(
   `\\(?(XS|XX?L|[SML]|small|medium|large)\\)?\\s*[-–:=x×(]?\\s*(\\d{1,3}\\)?(?:\\s*(?:pairs?|prs?|pcs|packs?|box(?:es)?|off))?)`,
 );
+const LETTER_WORD: Readonly<Record<string, string>> = { S: "small", M: "medium", L: "large" };
+/** A name in a size by its letter, behind it, as "6 M" would be six metres; a dressing "M" would be a pad. */
+function inSize(name: string, letter: string): string {
+  const word = /dressings?$/i.test(name) ? LETTER_WORD[letter.toUpperCase()] : undefined;
+  return word === undefined ? `${name} ${letter}` : `${word} ${name}`;
+}
+/** "S 20, M 40 (pairs)". */
+const PAIRS_LAST = /\s*\((?:pairs?|prs?)\)\s*$/i;
 /** "M×6 L×4": nothing between. */
 const LETTERS_APART = /(?<=\d)\s+(?=(?:XS|XX?L|[SML])\s*[x×]\s*\d)/g;
 const MODEL_THEN_COUNT = whole(`((?:no|nr)\\.?\\s*\\d{1,2})\\s*[x×:(–-]\\s*(\\d{1,3})\\)?`);
@@ -297,9 +305,8 @@ export const VARIANTS: readonly VariantPattern[] = [
     ],
     split: (text) => {
       const m = NAME_THEN_LIST.exec(text.trim());
-      // "6 M" would be six metres.
       const said = (kind: string, name: string) =>
-        /^(?:[SML]|X+[SL])$/i.test(kind) ? `${name} ${kind}` : `${kind} ${name}`;
+        /^(?:[SML]|X+[SL])$/i.test(kind) ? inSize(name, kind) : `${kind} ${name}`;
       return m && eachPart(m[2]!, MODIFIER_TIMES_COUNT, (kind, n) => `${n} ${said(kind, m[1]!)}`);
     },
   },
@@ -360,11 +367,14 @@ export const VARIANTS: readonly VariantPattern[] = [
     split: (text) => {
       const [, name, pairs, list] = NAME_THEN_LETTERS.exec(text.trim()) ?? [];
       if (name === undefined) return null;
-      const unit = pairs === undefined ? "" : " pairs";
+      const unit = pairs === undefined && !PAIRS_LAST.test(list!) ? "" : " pairs";
       return eachPart(
-        list!.replace(/\s\/\s/g, ", ").replace(LETTERS_APART, ", "),
+        list!
+          .replace(PAIRS_LAST, "")
+          .replace(/\s\/\s/g, ", ")
+          .replace(LETTERS_APART, ", "),
         LETTER_THEN_COUNT,
-        (size, n) => `${n.replace(")", "")}${unit} ${name} ${size}`,
+        (size, n) => `${n.replace(")", "")}${unit} ${inSize(name, size)}`,
       );
     },
   },
