@@ -77,6 +77,7 @@ const FOLDERS = [
   "aside-57",
   "aside-58",
   "aside-59",
+  "aside-60",
 ];
 
 function cardsByPeople() {

@@ -82,6 +82,8 @@ const JUDGED = [
   "tests/fixtures/aside-56",
   "tests/fixtures/aside-57",
   "tests/fixtures/aside-58",
+  "tests/fixtures/aside-59",
+  "tests/fixtures/aside-60",
 ];
 const SYNONYMS = "../shared/data/synonyms.csv";
 /** A name alone among two others is a harder case than most lines of a card, and shows what other words do. */

@@ -429,3 +429,32 @@ describe("of what is listed, what leans on what stands before it", () => {
     it(`“${written}”`, () =>
       expect(entriesOf(`${written}\n2 whistles`).slice(0, read.length)).to.eql(read));
 });
+
+describe("packs said before, behind and beside the name", () => {
+  const READ: Readonly<Record<string, readonly string[]>> = {
+    "three packets of gauze, five in each packet": ["1 gauze-pad 15 null"],
+    "Starting from the top tray: there's a tub of plasters, I make it forty-two.": [
+      "1 adhesive-strip 42 null",
+    ],
+    'closure strips 1/4" x 10': ["1 closure-strips 10 [6]"],
+    "wnd drsg L 2, M 4": ["1 bandaged-dressing 2 null", "1 bandaged-dressing 4 null"],
+  };
+  for (const [written, read] of Object.entries(READ))
+    it(`“${written}”`, () =>
+      expect(entriesOf(`- ${written}\n- 2 whistles`).slice(0, -1)).to.eql(read));
+  it("a column of pieces that the name says again in packs", () => {
+    const card =
+      "Qty | Item | Where\n10 | aspirin tablets (5 packs of 2) | top\n9 | aspirin tablets (5 packs of 2) | top\n2 | whistle | top";
+    expect(entriesOf(card)[0]).to.equal("2 aspirin 10 null");
+    expect(entriesOf(card)[1]).to.equal("3 aspirin 18 null");
+  });
+  it("columns of strokes whose heading a blank line parts from its rows", () => {
+    const card =
+      "Amount / Item / Where\n\n3 boxes / plasters, 100 per box / top shelf\n14 / ice packs / bottom shelf\n6 / slings / drawer 1";
+    expect(entriesOf(card)).to.eql([
+      "3 adhesive-strip 300 null",
+      "4 cold-pack 14 null",
+      "5 triangular-bandage 6 null",
+    ]);
+  });
+});

@@ -87,6 +87,7 @@ export const NAMES_ABROAD: Readonly<Record<string, readonly string[]>> = {
   "tweezers": ["pinzetta", "pinzette", "pinzette da medicazione", "pinza da medicazione", "pinzette", "pinzetten", "pince à épiler", "pince", "pinza", "pinzas", "pincet"],
   "gloves": ["handschuhe", "gant", "gants", "guante", "guanti", "handschoenen"],
   "bandage": ["binde", "binden", "venda", "zwachtel", "windsel", "windsels"],
+  "windlass tourniquet": ["torniquete de varilla", "torniquete con varilla", "knebeltourniquet", "tourniquet mit knebel", "garrot à tige"],
   "tourniquet": ["lacci emostatici", "laccio", "garrot", "torniquete", "laccio emostatico", "abbindesystem", "knevelverband"],
   "splint": ["schiene", "attelle", "férula", "stecca", "spalk"],
   "dressing": ["pansement", "apósito", "medicazione"],

@@ -375,7 +375,24 @@ const barsAsColons: Step = (lines) => {
   );
 };
 
+const IDENTIFIERS = /^\s*\|?\s*[A-Za-z]\w*(?:(?:\s*[,;|]\s*|\t|\s{2,})[A-Za-z]\w*)+\s*\|?\s*$/;
+const HUMP = /(?<=[a-z]{2})(?=[A-Z][a-z])/g;
+const WORD_AND_GAP = /(\S+)( {2,}|$)/g;
+/** A word in its parts; the gap behind it is so much shorter, as columns keep their places. */
+function humpsApart(_: string, word: string, gap: string): string {
+  const apart = word.replace(HUMP, " ");
+  return apart + (gap && " ".repeat(Math.max(2, gap.length - (apart.length - word.length))));
+}
+/** "stock_no,onHand": headings as programs name them; an underline gives way to a blank, as columns keep their places. */
+const identifiersAsWords: Step = each((line) => {
+  if (!/_|[a-z]{2}[A-Z][a-z]/.test(line) || line.length > LONGEST_LINE || !IDENTIFIERS.test(line))
+    return line;
+  const words = line.replaceAll("_", " ");
+  return /[,;|\t]/.test(line) ? words.replace(HUMP, " ") : words.replace(WORD_AND_GAP, humpsApart);
+});
+
 const STEPS: readonly Step[] = [
+  identifiersAsWords,
   barsAsColons,
   withoutLeast,
   withDittos,

@@ -69,6 +69,19 @@ function withFound(table: Columns, names: readonly string[], rows: Rows): Column
     : table;
 }
 
+/** "No" beside "Amount" over "0.05": what is paid is no count. */
+function withoutPaid(table: Columns, _: readonly string[], rows: Rows): Columns {
+  const isPaid = (at: number) => {
+    const cells = rows.map((r) => r[at]?.trim() ?? "").filter((c) => c !== "");
+    const paid = cells.filter((c) => /^\d+[.,]\d{2}$/.test(c) && !/[.,]00$/.test(c));
+    return cells.length >= 2 && 2 * paid.length > cells.length;
+  };
+  return {
+    ...table,
+    roles: table.roles.map((r, at) => (r === "quantity" && isPaid(at) ? "skip" : r)),
+  };
+}
+
 /** Headings that mean something else beside a column that counts. */
 const MAY_COUNT = /^(?:no\.?|nr\.?|#|nos\.?|total|sum|balance|units|each)$/i;
 /** "Item | No | Size": a heading that may mean a count or a code means a count when its cells do. */
@@ -192,7 +205,7 @@ export function columnsSettled(
   isName: (text: string) => boolean,
 ): Columns {
   const steps = [
-    ...[withoutDates, withAnswers, withFound, withQuantity],
+    ...[withoutDates, withoutPaid, withAnswers, withFound, withQuantity],
     ...[withShould, withUnits, withPacks, withOneCount],
   ];
   const settled = steps.reduce<Columns>((table, step) => step(table, names, rows), headed);

@@ -17,10 +17,10 @@ export const saysHeld = (heading: string): boolean =>
 
 /** Said of what should be there. */
 const SHOULD =
-  "min(?:imum)?\\.?|max(?:imum)?\\.?|par|target|req(?:uired|'?d)?\\.?|should(?:\\s+(?:be|have))?|standard|std\\.?|auth(?:ori[sz]ed)?\\.?|scale|recommended|rec\\.?|need(?:ed)?|want|expected|establishment|(?:when\\s+)?full|norm|ideal|spec|supposed|list(?:ed)?|per\\s+(?:list|scale|standard)|entitle(?:d|ment)|allowed|allowance|quota|complement|nominal|(?:as\\s+)?packed|original(?:ly)?|desired|ought|plan(?:ned)?|set";
+  "book|system|theoretical|computed|trigger|min(?:imum)?\\.?|max(?:imum)?\\.?|par|target|req(?:uired|'?d)?\\.?|should(?:\\s+(?:be|have))?|standard|std\\.?|auth(?:ori[sz]ed)?\\.?|scale|recommended|rec\\.?|need(?:ed)?|want|expected|establishment|(?:when\\s+)?full|norm|ideal|spec|supposed|list(?:ed)?|per\\s+(?:list|scale|standard)|entitle(?:d|ment)|allowed|allowance|quota|complement|nominal|(?:as\\s+)?packed|original(?:ly)?|desired|ought|plan(?:ned)?|set";
 /** Said of what was there, went, or is to come. */
 const THEN =
-  "(?:to\\s+|re-?)?order(?:ed)?|short(?:age)?|used|issued|initial(?:ly)?|start|opening|was|were|before|wanted|prev(?:ious)?\\.?|last(?:\\s+(?:time|check|count))?";
+  "(?:to\\s+|re-?)?order(?:ed)?|short(?:age|fall)?|used|issued|initial(?:ly)?|start|opening|was|were|before|wanted|prev(?:ious)?\\.?|last(?:\\s+(?:time|check|count))?";
 const said = (words: string) =>
   `^(?:(?:${COUNT})\\s+(?:as\\s+)?)?(?:${words})(?:\\s+(?:${COUNT}|level|kit))?$`;
 const IS_SHOULD = new RegExp(

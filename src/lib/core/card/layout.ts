@@ -296,16 +296,30 @@ function headingsAbove(line: string, width: number): string[] {
 /** Rows of a table that are looked at to tell what an unclear column holds. */
 const LOOK_AHEAD = 30;
 
-/** "# | Gear | Amount": beside a count, the first heading that tells nothing else names the items. */
+/** Heads names where no other column does. */
+const MAY_NAME = /^(?:lines?|details?|type|spec(?:ification)?|kit)$/i;
+const HEADS_PLACES = /^(?:drawer|stowage|bay|cupboard|cabinet|locker|tray|rack)$/i;
+/**
+ * "# | Gear | Amount": beside a count, the first heading that tells nothing else names the items.
+ * @param row the cells of the line below
+ */
 function withText(
   cells: readonly string[],
   roles: readonly (ColumnRole | null)[],
+  row: readonly string[],
 ): (ColumnRole | null)[] {
   if (roles.includes("text") || !roles.includes("quantity")) return [...roles];
-  const unknown = roles.findIndex(
-    (r, i) => r === null && /^\p{L}[\p{L} -]*$/u.test(cells[i]!.trim()),
+  const isUnknown = (r: ColumnRole | null, i: number) =>
+    r === null && /^\p{L}[\p{L} -]*$/u.test(cells[i]!.trim());
+  // "Line" over numbers, "D of Q" over "EA", "Drawer" beside another that may.
+  const first = roles.findIndex(
+    (r, i) =>
+      THREE_LETTERS.test(row[i] ?? "") &&
+      !HEADS_PLACES.test(cells[i]!.trim()) &&
+      (isUnknown(r, i) || MAY_NAME.test(cells[i]!.trim())),
   );
-  return roles.map((r, i) => (i === unknown ? "text" : r));
+  const named = first >= 0 ? first : roles.findIndex(isUnknown);
+  return roles.map((r, i) => (i === named ? "text" : r));
 }
 
 /** A heading whose columns the user has named before. */
@@ -333,6 +347,12 @@ function headingCells(line: string, split: Split): readonly string[] | null {
   return cells.some((c) => COUNTS_IN_WORDS.test(c)) ? null : cells;
 }
 
+/** The cells of the first line below a heading that says anything. */
+const cellsBelow = (below: readonly string[], split: Split, heading: string): readonly string[] =>
+  (split === spaced ? underHeadings(heading) : split)(
+    below.find((l) => l.length <= LONGEST_LINE && TWO_LETTERS.test(l)) ?? "",
+  );
+
 function tableHeader(line: string, below: readonly string[]): Table | null {
   for (const split of SPLITTERS) {
     const cells = headingCells(line, split);
@@ -340,7 +360,7 @@ function tableHeader(line: string, below: readonly string[]): Table | null {
     const told = cells.map(roleOf);
     // "Plasters  24  pcs" is a row: beside a number no heading is guessed.
     if (!told.includes("text") && cells.some((c) => /^\d+$/.test(c.trim()))) continue;
-    const roles = withText(cells, told);
+    const roles = withText(cells, told, cellsBelow(below, split, line));
     const known = roles.filter((r, i) => r !== null || cells[i] === "").length;
     // "1  DRESSINGS": the name of a section may stand between.
     const hasBody =

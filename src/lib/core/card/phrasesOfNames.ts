@@ -305,6 +305,21 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: " ($1)",
   },
   {
+    name: "closure strips by their width, and how many",
+    example: ['closure strips 1/4" x 10', 'closure strips 1/4" x 10 pcs'],
+    holds: "strip",
+    pattern:
+      /\b((?:closure|closing|skin|wound|suture)\s+strips?\s+\d\/\d\s?(?:"|in))\s*[x×]\s*(\d{1,2})\s*$/gi,
+    read: "$1 x $2 pcs",
+  },
+  {
+    name: "eyewash, cut short",
+    example: ["eye wsh 500 ml", "eyewash 500 ml"],
+    holds: "wsh",
+    pattern: /\beye\s?wsh\b/gi,
+    read: "eyewash",
+  },
+  {
     name: "a square by its side, and how many",
     example: ["gauze swabs 7.5cm x 4", "gauze swabs 7.5cm x 4 pcs"],
     holds: ["swab", "pad", "square"],

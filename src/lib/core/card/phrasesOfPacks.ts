@@ -287,11 +287,21 @@ export const PACK_PHRASES: readonly Phrase[] = [
     read: "$2 $3 of $1 pairs",
   },
   {
+    name: "packs of a thing, and what is in each",
+    example: ["three packets of gauze, five in each packet", "three packets of five gauze"],
+    holds: ["in each", "per ", "to a ", "to each"],
+    pattern: new RegExp(
+      `\\b(${N})\\s+(${PACKS})\\s+of\\s+(\\p{L}[^\\d,;()]{2,40}?),\\s+(${N})\\s+(?:\\p{L}+\\s+)?(?:per|in\\s+each|to\\s+(?:a|each))\\s+${PACK}\\b`,
+      "giu",
+    ),
+    read: "$1 $2 of $4 $3",
+  },
+  {
     name: "what one pack holds, said after",
     example: ["12 packets, 2 tablets per packet", "12 packets, 2 per packet"],
     holds: ["per", "each", "to a"],
     pattern: new RegExp(
-      `\\b(${N})\\s+\\p{L}+\\s+(?:per|in each|to (?:a|each))\\s+(${PACK})\\b`,
+      `\\b(${N})\\s+(?:\\p{L}+\\s+)?(?:per|in each|to (?:a|each))\\s+(${PACK})\\b`,
       "giu",
     ),
     read: "$1 per $2",

@@ -29,6 +29,14 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     read: "",
   },
   {
+    name: "where one begins",
+    example: ["Starting from the top tray: two eye pads", "two eye pads"],
+    holds: ["starting", "beginning"],
+    pattern:
+      /^\W*(?:starting|beginning)\s+(?:from|at|with|in)\s+(?:the\s+)?[^:,;\d]{3,30}[:,]\s+(?=\S)/i,
+    read: "",
+  },
+  {
     name: "which of several it lies in",
     example: ["tray 1 = 20 strips, tray 2 = 12 pads", "20 strips, 12 pads"],
     holds: "=",

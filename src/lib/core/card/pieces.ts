@@ -1,5 +1,6 @@
 import type { CardRow } from "./cardRow.ts";
 import { lex } from "./lexer.ts";
+import { PACKS } from "./phrase.ts";
 import { rephrase } from "./phrases.ts";
 import { readQuantity, type Reading } from "./quantity.ts";
 
@@ -64,11 +65,15 @@ const asCounted = (written: string): string =>
     .replace(/^things:?\s*/, "")
     .replace(/^(\d{1,4})[.,]0{1,3}(?=\s|$)/, "$1");
 
+const IN_PACKS = new RegExp(`\\((\\d{1,3})\\s+${PACKS}\\s+of\\s+(\\d{1,3})\\)`, "i");
 function columnPieces(reading: Reading, column: Reading, text: string, quantity: string): number {
   const amount = column.pieces ?? 1;
   // "4 | gloves (2 pairs)": the text says again in pairs what the column counts singly.
   if (reading.pairs !== null && amount === 2 * reading.pairs) return reading.pairs;
   if (column.bare) return column.bare[0] * column.bare[1];
+  // "10 | tablets (5 packs of 2)": the text says again in packs what the column counts singly.
+  const packs = IN_PACKS.exec(text);
+  if (packs && amount === Number(packs[1]) * Number(packs[2])) return amount;
   // A pack size in the text multiplies what the column counts; a bare number there says the same twice.
   const inner = innerOf(text);
   // "Gauze, 5s" beside "PK of 5": said twice.

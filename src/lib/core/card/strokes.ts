@@ -40,7 +40,8 @@ function rowsOfStrokes(lines: readonly string[]): string[] {
     if (headsRows(line)) columns = cellsOf(line).length;
     const cells = columns > 0 ? cellsOf(line) : [];
     if (cells.length === columns && columns > 0) return cells.join("\t");
-    columns = 0;
+    // A blank line below the heading parts it from its rows, and ends nothing.
+    if (line.trim() !== "") columns = 0;
     return line;
   });
 }

@@ -51,7 +51,9 @@ const LETTER_THEN_COUNT = whole(
 const LETTER_WORD: Readonly<Record<string, string>> = { S: "small", M: "medium", L: "large" };
 /** A name in a size by its letter, behind it, as "6 M" would be six metres; a dressing "M" would be a pad. */
 function inSize(name: string, letter: string): string {
-  const word = /dressings?$/i.test(name) ? LETTER_WORD[letter.toUpperCase()] : undefined;
+  const word = /(?:dressings?|drsgs?|dsgs?)$/i.test(name)
+    ? LETTER_WORD[letter.toUpperCase()]
+    : undefined;
   return word === undefined ? `${name} ${letter}` : `${word} ${name}`;
 }
 /** "S 20, M 40 (pairs)". */
