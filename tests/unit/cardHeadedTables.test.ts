@@ -1,6 +1,6 @@
 import { expect } from "chai";
 import fc from "fast-check";
-import { entriesOf } from "./cardReading.ts";
+import { besideTable, entriesOf } from "./cardReading.ts";
 
 /** Tables whose columns stand in any order, under any of the headings that people, tills and programs give them. */
 
@@ -46,22 +46,11 @@ const asVariable = (heading: string) =>
 const STYLES = [String, (h: string) => h.toUpperCase(), asIdentifier, asVariable];
 
 const quoted = (cell: string) => (cell.includes(",") ? `"${cell}"` : cell);
-function inColumns(rows: readonly (readonly string[])[]): string {
-  const width = (i: number) => Math.max(...rows.map((r) => r[i]!.length)) + 3;
-  return rows
-    .map((r) =>
-      r
-        .map((c, i) => c.padEnd(width(i)))
-        .join("")
-        .trimEnd(),
-    )
-    .join("\n");
-}
 const FORMS: readonly ((rows: readonly (readonly string[])[]) => string)[] = [
   (rows) => rows.map((r) => r.map(quoted).join(",")).join("\n"),
   (rows) => rows.map((r) => r.join("\t")).join("\n"),
   (rows) => rows.map((r) => `| ${r.join(" | ")} |`).join("\n"),
-  inColumns,
+  besideTable,
 ];
 
 const table = fc
