@@ -78,6 +78,7 @@ const FOLDERS = [
   "aside-58",
   "aside-59",
   "aside-60",
+  "aside-61",
 ];
 
 function cardsByPeople() {

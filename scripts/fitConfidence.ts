@@ -84,6 +84,7 @@ const JUDGED = [
   "tests/fixtures/aside-58",
   "tests/fixtures/aside-59",
   "tests/fixtures/aside-60",
+  "tests/fixtures/aside-61",
 ];
 const SYNONYMS = "../shared/data/synonyms.csv";
 /** A name alone among two others is a harder case than most lines of a card, and shows what other words do. */
