@@ -2,6 +2,7 @@ import { expect } from "chai";
 import { saysHeld, saysMeant, saysShould } from "../../src/lib/core/card/headingCounts.ts";
 import { areUnits } from "../../src/lib/core/card/columnsByContent.ts";
 import { kindByCount } from "../../src/lib/core/card/kindBySize.ts";
+import { cleanLines } from "../../src/lib/core/card/cleanLines.ts";
 import { countPlainly } from "../../src/lib/core/card/countsPlainly.ts";
 import { repairText } from "../../src/lib/core/card/repairText.ts";
 import { besideTable, entriesOf } from "./cardReading.ts";
@@ -23,7 +24,10 @@ describe("headings over numbers in other languages", () => {
       expect(saysHeld(heading)).to.equal(false);
     });
   it("a count alone, two such words and a sentence say neither", () => {
-    for (const heading of ["Quantité", "prévue réelle", "Menge die vorhanden sein soll"]) {
+    for (const heading of [
+      ...["Quantité", "prévue réelle", "Menge die vorhanden sein soll"],
+      "Anzahl Menge Stück vorhanden",
+    ]) {
       expect(saysHeld(heading), heading).to.equal(false);
       expect(saysMeant(heading), heading).to.equal(false);
     }
@@ -456,5 +460,53 @@ describe("packs said before, behind and beside the name", () => {
       "4 cold-pack 14 null",
       "5 triangular-bandage 6 null",
     ]);
+  });
+});
+
+describe("what only looks like it", () => {
+  it("one bar on a line or two of a list", () => {
+    const card = "- 2 eye pads\n- 4 wipes\n- 1 whistle\n- 3 slings | 2 in use\n- 6 safety pins";
+    expect(entriesOf(card)).to.have.length(5);
+    const barred = (line: string) => cleanLines(`${line}\n`.repeat(4) + "eye pads\n".repeat(5))[0];
+    expect(barred("plasters | 2 tubs"), "fewer than half").to.equal("plasters | 2 tubs");
+  });
+  it("a cloth with three corners is as wide as it is long", () => {
+    expect(entriesOf("- Triangular bandage 90 x 127 cm\n- 2 wipes")[0]).to.equal(
+      "1 triangular-bandage 1 [900,1270]",
+    );
+  });
+  it("“line” over numbers names nothing", () => {
+    const card = besideTable([
+      ["LINE", "NOMENCLATUR", "UI", "QTY"],
+      ["0001", "BANDAGE, CREPE", "EA", "2"],
+      ["0002", "WHISTLE", "EA", "1"],
+      ["0003", "EYE PAD", "EA", "4"],
+    ]);
+    expect(entriesOf(card)).to.eql([
+      "2 elastic-bandage 2 null",
+      "3 whistle 1 null",
+      "4 eye-pad 4 null",
+    ]);
+  });
+  it("headings as variables are named say which column is meant", () => {
+    const card = "itemName\tminStock\tonHand\nEye pads\t4\t2\nWhistle\t2\t1\nSlings\t6\t5\n";
+    expect(entriesOf(card)).to.eql([
+      "2 eye-pad 2 null",
+      "3 whistle 1 null",
+      "4 triangular-bandage 5 null",
+    ]);
+    expect(cleanLines(card)[0]).to.equal("item Name\tmin Stock\ton Hand");
+  });
+  it("a word that is ours too, beside names in the language of the card", () => {
+    const card = [
+      ...["Botiquín del coche de apoyo", "Curas: 30 tiritas, 20 gasas 10x10, 1 esparadrapo"],
+      ...[
+        "Trauma: 2 vendajes compresivos, 2 pañuelos triangulares",
+        "Varios: 10 pares guantes, tijeras",
+      ],
+      "Mantas térmicas: 4",
+    ];
+    expect(entriesOf(card.join("\n"))).to.include("3 triangular-bandage 2 null");
+    expect(entriesOf(card.join("\n"))).to.include("3 pressure-bandage 2 null");
   });
 });
