@@ -29,7 +29,8 @@ import {
   withoutLots,
   withoutPointNought,
 } from "./lineEdges.ts";
-import { quick, TWO_LETTERS } from "./quick.ts";
+import { barsAsColons, identifiersAsWords, withoutLeast } from "./tableSigns.ts";
+import { quick } from "./quick.ts";
 
 /** Takes off what a card's text carries besides its words: markup, quoting, what is struck out. */
 
@@ -157,8 +158,8 @@ const withoutDataQuotes: Step = each((line) =>
     : line,
 );
 
-const IN_QUOTES = quick(/(^|[\s:])["“](?=[\p{L}\d])([^"“”]*)["”]\s*$/u);
 /** `pink: "20 plasters"`: quotes round what is said, no inches. */
+const IN_QUOTES = quick(/(^|[\s:])["“](?=[\p{L}\d])([^"“”]*)["”]\s*$/u);
 /** `a “tourniquet” that is a rubber tube`, `the "big" box`: a word or a few in quotes; a comma behind them parts cells. */
 const WORDS_IN_QUOTES = quick(
   /(?<=\p{L}\s|\s\()["“„](\p{L}(?:[^\d"“”„]{0,40}\p{L})?)["“”](?=[\s.;:)]|$)/gu,
@@ -340,56 +341,6 @@ const withoutWraps: Step = (lines) => {
 /** `   "      "   , 7 cm   1` below "Crepe bandage, 10 cm   2": the words above again. */
 const DITTO_SIGNS = /^(\s*)(?:["”〃]\s+){1,4}(?=[,;:\d(–-])/;
 const withDittos: Step = each((line) => line.replace(DITTO_SIGNS, "$1ditto "));
-
-/** "Item (min.)" over "Eye pads (4)": how many there should be, in brackets behind each name. */
-const HEADS_LEAST =
-  /\((?:min(?:imum)?\.?|par|req(?:uired|'?d)?\.?|should\s+(?:be|have)|target|std\.?|standard|full)\)/i;
-const LEAST = /\s*\(\d{1,3}\)(?=\s{2,}|\t|\s*[|;])/;
-const withoutLeast: Step = (lines) => {
-  const heading = lines.findIndex((line) => HEADS_LEAST.test(line));
-  return heading < 0
-    ? [...lines]
-    : lines.map((line, i) => (i > heading ? line.replace(LEAST, "") : line));
-};
-
-const COUNT_FIRST = /^(?:\d|an?\s)/i;
-/** Where the one bar of a line is, with a name before it and a count behind it; -1: it is no such line. */
-function oneBar(line: string): number {
-  const at = line.length > LONGEST_LINE ? -1 : line.indexOf(" | ");
-  return at > 0 &&
-    !line.includes("|", at + 2) &&
-    TWO_LETTERS.test(line.slice(0, at)) &&
-    COUNT_FIRST.test(line.slice(at + 2).trimStart())
-    ? at
-    : -1;
-}
-const FEWEST_BARRED = 4;
-/** "plasters | 2 tubs of 60": a name and its count either side of one bar, on most lines. */
-const barsAsColons: Step = (lines) => {
-  const bars = lines.map(oneBar);
-  const barred = bars.filter((at) => at >= 0).length;
-  const written = lines.filter((line) => line.trim() !== "").length;
-  if (barred < FEWEST_BARRED || 2 * barred <= written) return [...lines];
-  return lines.map((line, i) =>
-    bars[i]! < 0 ? line : `${line.slice(0, bars[i])}: ${line.slice(bars[i]! + 2).trimStart()}`,
-  );
-};
-
-const IDENTIFIERS = /^\s*\|?\s*[A-Za-z]\w*(?:(?:\s*[,;|]\s*|\t|\s{2,})[A-Za-z]\w*)+\s*\|?\s*$/;
-const HUMP = /(?<=[a-z]{2})(?=[A-Z][a-z])/g;
-const WORD_AND_GAP = /(\S+)( {2,}|$)/g;
-/** A word in its parts; the gap behind it is so much shorter, as columns keep their places. */
-function humpsApart(_: string, word: string, gap: string): string {
-  const apart = word.replace(HUMP, " ");
-  return apart + (gap && " ".repeat(Math.max(2, gap.length - (apart.length - word.length))));
-}
-/** "stock_no,onHand": headings as programs name them; an underline gives way to a blank, as columns keep their places. */
-const identifiersAsWords: Step = each((line) => {
-  if (!/_|[a-z]{2}[A-Z][a-z]/.test(line) || line.length > LONGEST_LINE || !IDENTIFIERS.test(line))
-    return line;
-  const words = line.replaceAll("_", " ");
-  return /[,;|\t]/.test(line) ? words.replace(HUMP, " ") : words.replace(WORD_AND_GAP, humpsApart);
-});
 
 const STEPS: readonly Step[] = [
   identifiersAsWords,

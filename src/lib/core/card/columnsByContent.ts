@@ -142,7 +142,7 @@ const HINTS: readonly (readonly [RegExp, ColumnRole])[] = [
   [/^(?:per|a|pks?|pkts?|u\/?m|uom|ve)\b|\b(?:pack|per|box)\b(?!s)/i, "unit"],
   [new RegExp(`^(?:${TIME})$`, "i"), "quantity"],
   [/^cnt\s?\d?$/i, "quantity"],
-  [/^(?:book|var(?:iance)?|diff(?:erence)?)$/i, "skip"],
+  [/^(?:var(?:iance)?|diff(?:erence)?)$/i, "skip"],
   [
     /\b(?:act|actual|found|left|held|here|now|have|counted|present|in\s+box|qty|quantity|stock|packs|pcs|pieces|count|no|nr|n|on\s*board|on\s*hand|aboard|balance|bal|remaining|available|closing)\b/i,
     "quantity",

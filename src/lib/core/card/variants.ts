@@ -153,16 +153,22 @@ const EACH_OF_SIZES = quick(
 
 const PAIRS_OF_SIZES = quick(
   new RegExp(
-    `^(${N})\\s+(?:pairs?|prs?)\\s+(?:of\\s+)?(${SIZE_WORD})\\s*(?:,|and|&|\\+)\\s*(${N})\\s+(?:pairs?|prs?)\\s+(?:of\\s+)?(${SIZE_WORD})\\s+(\\p{L}[^\\d,;]*)$`,
+    `^(?<one>${N})\\s+(?:pairs?|prs?)\\s+(?:of\\s+)?(?<size>${SIZE_WORD})\\s*(?:,|and|&|\\+)\\s*(?<other>${N})\\s+(?:pairs?|prs?)\\s+(?:of\\s+)?(?<otherSize>${SIZE_WORD})\\s+(?<name>\\p{L}[^\\d,;]*)$`,
     "iu",
   ),
 );
 const PAIRS_THEN_SIZE = quick(
   new RegExp(
-    `^(${N})\\s+(?:pairs?|prs?)\\s+(?:of\\s+)?(${SIZE_WORD})\\s+(\\p{L}[^\\d,;]*?)\\s*(?:,|;|and|&|\\+)\\s*(${N})\\s+(?:(?:pairs?|prs?)\\s+)?(?:of\\s+)?(${SIZE_WORD})(?:\\s+ones)?\\.?$`,
+    `^(?<one>${N})\\s+(?:pairs?|prs?)\\s+(?:of\\s+)?(?<size>${SIZE_WORD})\\s+(?<name>\\p{L}[^\\d,;]*?)\\s*(?:,|;|and|&|\\+)\\s*(?<other>${N})\\s+(?:(?:pairs?|prs?)\\s+)?(?:of\\s+)?(?<otherSize>${SIZE_WORD})(?:\\s+ones)?\\.?$`,
     "iu",
   ),
 );
+/** So many pairs of each of two sizes, as either pattern found them; null: none were. */
+function eachPairs(found: RegExpExecArray | null): string[] | null {
+  if (!found) return null;
+  const { one, size, other, otherSize, name } = found.groups!;
+  return [`${one} pairs ${size} ${name}`, `${other} pairs ${otherSize} ${name}`];
+}
 const TUBULAR_LETTERS = quick(
   /^(tubular\s+(?:bandages?|support|gauze)?)\s*[:,]?\s*(?:sizes?\s+)?([A-K]\s*[-–:=x×]\s*\d.*)$/iu,
 );
@@ -516,10 +522,7 @@ export const VARIANTS: readonly VariantPattern[] = [
       ["2 pairs large latex gloves", "3 pairs medium latex gloves"],
     ],
     split: (text) => {
-      const [, one, size, other, otherSize, name] = PAIRS_OF_SIZES.exec(text.trim()) ?? [];
-      return name === undefined
-        ? null
-        : [`${one} pairs ${size} ${name}`, `${other} pairs ${otherSize} ${name}`];
+      return eachPairs(PAIRS_OF_SIZES.exec(text.trim()));
     },
   },
   {
@@ -529,10 +532,7 @@ export const VARIANTS: readonly VariantPattern[] = [
       ["four pairs medium gloves", "two pairs large gloves"],
     ],
     split: (text) => {
-      const [, one, size, name, other, otherSize] = PAIRS_THEN_SIZE.exec(text.trim()) ?? [];
-      return name === undefined
-        ? null
-        : [`${one} pairs ${size} ${name}`, `${other} pairs ${otherSize} ${name}`];
+      return eachPairs(PAIRS_THEN_SIZE.exec(text.trim()));
     },
   },
   {
