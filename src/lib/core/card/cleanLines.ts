@@ -3,7 +3,7 @@ import { columnsRestored } from "./columnsLost.ts";
 import { decodeHTML } from "entities";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { LINE_END } from "./plainSigns.ts";
-import { NUMBER_WORDS } from "./numberWords.ts";
+import { edgesMended } from "./brokenLines.ts";
 import { countsBesideNames } from "./countsApart.ts";
 import { fieldsAsList, objectsAsList } from "./objects.ts";
 import { answersAsCounts } from "./answers.ts";
@@ -175,6 +175,8 @@ const withoutQuotes: Step = each((line) =>
 const QUOTED = /^\s*(?:>\s?)+/;
 /** So many lines of one's own below what is quoted make it an answer between the lines; a name and a greeting do not. */
 const FEWEST_BELOW = 3;
+/** So many times the counts of one's own are in the letter that one sends on. */
+const SHARE_OF_OWN = 4;
 const DEPTH = /^\s*((?:>\s?)*)/;
 const depthOf = (line: string): number => DEPTH.exec(line)![1]!.match(/>/g)?.length ?? 0;
 /** Numbers beside words, of which a list has many. */
@@ -196,7 +198,11 @@ const withoutQuoted: Step = (lines) => {
   if (quoted === 0) return [...lines];
   const isAll = quoted > written.length / 2;
   const below = written.length - 1 - written.findLastIndex((l) => QUOTED.test(l));
-  const isRead = isAll || below >= FEWEST_BELOW;
+  const countsIn = (of: readonly string[]) => of.join("\n").match(COUNTS)?.length ?? 0;
+  const ofOwn = countsIn(written.filter((l) => !QUOTED.test(l)));
+  // A letter that lists nothing itself sends the quoted one on.
+  const isSentOn = SHARE_OF_OWN * ofOwn <= countsIn(written.filter((l) => QUOTED.test(l)));
+  const isRead = isAll || isSentOn || below >= FEWEST_BELOW;
   const depth = depthRead(lines);
   const own = (line: string) =>
     isRead && (depth < 0 || depthOf(line) <= depth) ? line.replace(QUOTED, "") : "";
@@ -273,45 +279,6 @@ const ofSoMany: Step = (lines) => {
     const m = found[i];
     return m && rows.includes(m) ? `${m[1]!}${m[2]!}${line.slice(m[0].length)}` : line;
   });
-};
-
-/** Shorter lines were not broken by a page's edge. */
-const LONG_LINE = 50;
-/** "…, and two" over "triangular bandages, …": what a count at the end counts, up to the next comma, "and" or full stop. */
-const ENDS_IN_COUNT = quick(
-  new RegExp(
-    `(?:[,;:.]\\s+an?|[,;:.]\\s+(?:an?|${NUMBER_WORDS})\\s+(?:pairs?|box(?:es)?|rolls?|packs?|packets?|tubes?|bottles?)\\s+of|[:.]\\s+(?:${NUMBER_WORDS})|\\b(?:and|are|is)\\s+(?:an?|${NUMBER_WORDS}))\\s*$`,
-    "iu",
-  ),
-);
-/** After a comma alone a number may count what is before it, as one dictates; not at the edge of a full line. */
-const FULL_LINE = 75;
-const ENDS_IN_NUMBER = quick(new RegExp(`,\\s+(?:${NUMBER_WORDS})\\s*$`, "iu"));
-/** Enough for "and twenty four". */
-const COUNT_AT_END = 30;
-const GOES_ON = quick(
-  new RegExp(
-    `^(?!(?:and|or|plus)\\b)\\p{Ll}[^,;.]*?(?:,\\s+(?:${NUMBER_WORDS})\\s+of\\s+(?:them|which)\\s[^,;.\\d]*)?(?=[,;.]|\\s+and\\s|$)`,
-    "u",
-  ),
-);
-const LISTED = /^\s*(?:[-*•–]|\(?\w{1,2}[.)])\s/;
-/** Sentences over several lines: a thing stands on the line that its count does. */
-const withoutBreaks: Step = (lines) => {
-  const read = [...lines];
-  for (let i = 0; i + 1 < read.length; i++) {
-    const line = read[i]!;
-    const end = line.slice(-COUNT_AT_END);
-    const isBroken =
-      line.length >= LONG_LINE &&
-      !LISTED.test(line) &&
-      (ENDS_IN_COUNT.test(end) || (line.length >= FULL_LINE && ENDS_IN_NUMBER.test(end)));
-    const on = isBroken ? GOES_ON.exec(read[i + 1]!)?.[0] : undefined;
-    if (on === undefined) continue;
-    read[i] = `${line.trimEnd()} ${on}`;
-    read[i + 1] = read[i + 1]!.slice(on.length).replace(/^[,;.]?\s*/, "");
-  }
-  return read;
 };
 
 /** "1. Sterile plasters, individually wrapped," over "   assorted sizes      24": what goes on below, set in, with the count. */
@@ -394,7 +361,7 @@ const STEPS: readonly Step[] = [
   withoutCrossed,
   withTicked,
   withoutWraps,
-  withoutBreaks,
+  edgesMended,
 ];
 
 const TICKED = /^\s*(?:[-*•]\s*)?(?:\[[xX✓✔]\]|[☑☒✅])/;

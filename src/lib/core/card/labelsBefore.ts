@@ -1,6 +1,7 @@
 import { listsUsed, speaksOfAbsence, speaksOfWant } from "./absence.ts";
 import type { CardRow } from "./cardRow.ts";
 import { SECTION_LABEL } from "./headings.ts";
+import { NUMBER_SAID } from "./numberWords.ts";
 import { PLACE_WORDS } from "./placeWords.ts";
 import { eachVariant } from "./variants.ts";
 import { quick } from "./quick.ts";
@@ -55,6 +56,43 @@ export function withoutPlace(row: CardRow, names: Names): CardRow {
     ? { ...row, text: rest, bullet: true }
     : row;
 }
+
+/** "Front pocket", "Bag 2 (red)", "Section A". */
+const PLACE_NAMED = new RegExp(
+  `^(?:[a-z]+\\s+){0,2}(?:${PLACE_WORDS}|pockets?|lid|roll)(?:\\s+(?:no\\.?\\s*)?(?:\\d{1,2}|[A-F]))?$`,
+  "i",
+);
+/** What a list is for, or of. */
+const GROUP =
+  /^(?:(?:for\s+)?(?:wounds?(?:\s+care)?|cuts(?:\s+and\s+grazes)?|(?:minor|major)\s+injuries|bleeding|trauma|burns?|eyes?|eye\s+care|airway|breathing|sprains|fractures|cold(?:\s*(?:&|and)\s*heat)?|tools|instruments|equipment|medicines?|medications?|meds|drugs|ppe|protection|hygiene|cleaning|diagnostics|documents|paperwork|rescue|personal|consumables|misc(?:ellaneous)?(?:\s+items)?|others?|extras?|sundries|additional|also|plus|added(?:\s+by\s+us)?|loose|spares?|resus(?:citation)?))$/i;
+/** Between a label and its list. */
+const LABEL_ENDS =
+  /^([^\p{L}\d]{0,3}(?=\p{L})[^:;,|=→•·]{2,34}?[\])*_]{0,3}(?:\s\([^()\d]{1,20}\))?)(?::|\s[-–—|=→](?![-–—])|\s[-=]>|\.{1,3}(?=\s)|\t)\s*(?=\S)/u;
+const BETWEEN = /[,;+&|•·]\s|\s[-–/]\s|\.\s|\sand\s/;
+/** "Lid (red) → 8 whistles, 4 wipes", "Extras = torch 1": a label of any kind, where what follows it is each named and counted. */
+export function withoutLabel(row: CardRow, names: Names): CardRow {
+  const m = row.inTable ? null : LABEL_ENDS.exec(row.text);
+  if (!m || row.text.length > LONGEST_LABELLED) return row;
+  const label = m[1]!
+    .replace(/\([^()]*\)\s*$/, "")
+    .replace(/[^\p{L}\d&' -]/gu, "")
+    .trim();
+  const rest = row.text.slice(m[0].length);
+  if (speaksOfAbsence(label) || speaksOfWant(row.text) || listsUsed(row.text)) return row;
+  const isTold = PLACE.test(label) || PLACE_NAMED.test(label) || GROUP.test(label);
+  if (!isTold && (/\d/.test(label) || names(label.replace(HOLDER, " ")))) return row;
+  const things = rest.split(BETWEEN).filter((p) => /\p{L}{2}/u.test(p));
+  const isCounted = COUNTED.test(rest) || row.quantity !== null;
+  const named = things.filter(names).length;
+  const fewest = isTold ? 1 : FEWEST_UNTOLD;
+  return isCounted && named >= fewest && names(things[0]!)
+    ? { ...row, text: rest, bullet: true }
+    : row;
+}
+/** A word that nobody knows is a label before so many things. */
+const FEWEST_UNTOLD = 2;
+const LONGEST_LABELLED = 400;
+const COUNTED = new RegExp(`\\d|\\b(?:${NUMBER_SAID})\\b`, "i");
 
 /** "SHELF 1   plasters, 20": where things lie, set apart before them. */
 const PLACE_LABEL = new RegExp(

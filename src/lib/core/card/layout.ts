@@ -353,7 +353,11 @@ const cellsBelow = (below: readonly string[], split: Split, heading: string): re
     below.find((l) => l.length <= LONGEST_LINE && TWO_LETTERS.test(l)) ?? "",
   );
 
+/** "This is everything, counted twice." */
+const SENTENCE = /^\s*[A-Z]\S*(?:\s[a-z'’]+){2,}.*[a-z]{4}[.!]\s*$/;
+
 function tableHeader(line: string, below: readonly string[]): Table | null {
+  if (SENTENCE.test(line)) return null;
   for (const split of SPLITTERS) {
     const cells = headingCells(line, split);
     if (!cells) continue;

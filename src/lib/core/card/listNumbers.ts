@@ -2,7 +2,9 @@ import { quick } from "./quick.ts";
 
 /** "5: plasters", "2) eye pads": numbers before the lines that are no list's, and so count. */
 
-const NUMBERED = quick(/^(\s*)#?(\d{1,3})\s?[.):]\s+(?=\p{L})/u);
+const NUMBERED = quick(
+  /^(\s*(?:[-–•*·]\s+|\[[ xX]?\]\s+|[☐☑✓]\s*)?)#?(\d{1,3})\s?[.):]\s+(?=\p{L})/u,
+);
 /** "plasters x 5", "plasters (5)", "plasters 5": the line has a count of its own. */
 const OWN_COUNT = /[x×]\s?\d+\b|\b\d+\s?[x×]\s|\(\d+\)|\d\s*(?:pcs|pairs?|prs?|off)?\s*$/i;
 /** Of fewer lines nothing can be told. */

@@ -10,7 +10,9 @@ const LEADER_TO_COUNT = quick(
 );
 /** "Hi Mo, so in the white box: plasters, …": how one is greeted, where a list goes on behind it. */
 const GREETING =
-  /^(?:hi|hello|hey|dear)\s+(?:all|team|both|everyone|there|[A-Z][a-z]+)\s*[,!–-]\s*(?:(?:so|ok|okay|right)\s*,?\s+)?(?=(?:in\s+the\s[^:,;\d]{2,30}:\s|.*\d).{12})/i;
+  /^(?:(?:hi|hello|hey|dear|(?:good\s+)?(?:morning|afternoon|evening))(?:\s+(?:all|team|both|everyone|folks|there|(?:(?:dr|mr|mrs|ms|miss)\.?\s+)?[a-z]+))?(?:\s*[,!]|\s+[–-])|@[a-z]+[,:]?)\s*(?:(?:so|ok|okay|right)\s*,?\s+)?(?=(?:in\s+the\s[^:,;\d]{2,30}:\s|.*\d|.*,.*,).{12})/i;
+/** "In the middle pocket: 3 non-stick dressings, …". */
+const IN_PLACE = /^(?:in|on|inside)\s+the\s+[^:,;\d]{2,30}:\s+(?=\S)/i;
 const YEAR_APART = quick(/(?<=\p{L}.*\S)(?:\s{2,}|\s*\.{4,}\s*|(?<=\p{L})\s)20[2-3]\d$/u);
 const SAYS_AWAY = /\b(?:borrowed|taken|lent|with\s+\p{Lu}|has\s+(?:it|them))\b/iu;
 /** What is named, and the count that a dot leader or blanks point at; null: none is. */
@@ -45,9 +47,10 @@ export function plainRow(line: string, source: number): CardRow {
   let text = line
     .trim()
     .replace(GREETING, "")
-    .replace(/^(?:in|on|inside)\s+the\s+[^:,;\d]{2,30}:\s+(?=\S)/i, "")
     .replace(/\*\*(?=\S)(.+?)\*\*/g, "$1");
-  let bullet = false;
+  const unplaced = text.replace(IN_PLACE, "");
+  let bullet = unplaced !== text;
+  text = unplaced;
   const mark = /^(?:[-–—*•·▪◦●○■□☐☑✓✔»>+~]|\[[ xX]?\]|o(?=\s{2,}))\s*(?=\S)/.exec(text);
   if (mark && !/^[-–—]\d/.test(text)) {
     text = text.slice(mark[0].length);

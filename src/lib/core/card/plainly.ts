@@ -3,9 +3,10 @@ import type { CardRow } from "./cardRow.ts";
 import { withCountBehind } from "./countBehind.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { PACKS } from "./phrase.ts";
-import { withoutGroup, withoutPlace } from "./labelsBefore.ts";
+import { withoutGroup, withoutLabel, withoutPlace } from "./labelsBefore.ts";
 import { rephrase } from "./phrases.ts";
 import { withoutRemark } from "./remarkBehind.ts";
+import { withoutClosing, withoutLead } from "./sentenceEdges.ts";
 import { eachRunOn, eachSaid, FEWEST_THINGS } from "./saidAloud.ts";
 import { listsUsed, speaksOfAbsence, speaksOfWant } from "./absence.ts";
 import { eachVariant, kindsApart } from "./variants.ts";
@@ -152,7 +153,8 @@ function thingsBetween(
   if (/[–-]/.test(between) && text.includes("; ")) return null;
   const parts = text.split(between).map((p) => p.trim());
   // "INCLUDES - 10 plasters - 4 wipes"
-  if (!/\d/.test(parts[0]!) && parts.length > FEWEST_THINGS) parts.shift();
+  const isHead = !/\d/.test(parts[0]!) && !COUNTED_FIRST.test(parts[0]!);
+  if (isHead && parts.length > FEWEST_THINGS) parts.shift();
   const things = parts.map((p, i) => (i === 0 ? p.replace(LEAD, "") : p));
   const counted = things.filter((p) => COUNTED_FIRST.test(p) || COUNT_LAST.test(p)).length;
   const isCounted = (thing: string) => COUNTED_FIRST.test(thing) || COUNT_LAST.test(thing);
@@ -211,9 +213,22 @@ function eachTicked(row: CardRow): CardRow[] {
 }
 
 const ACROSS = /(?<=\S)(?:\s{3,}|\t)(?=\S)/;
+const COUNT_ALONE = /^\d{1,4}$/;
+/** "Plasters      40      Eye pads      2": names and counts by turns; null: they do not take turns. */
+function pairsAcross(row: CardRow, names: (text: string) => boolean): CardRow[] | null {
+  const cells = [...row.text.split(ACROSS), ...(row.quantity === null ? [] : [row.quantity])];
+  if (cells.length < 4 || cells.length % 2 === 1) return null;
+  const countsAt = COUNT_ALONE.test(cells[0]!) ? 0 : 1;
+  const counts = cells.filter((_, i) => i % 2 === countsAt);
+  const things = cells.filter((_, i) => i % 2 !== countsAt);
+  if (!counts.every((c) => COUNT_ALONE.test(c)) || !things.every(names)) return null;
+  return things.map((text, i) => ({ ...row, text, quantity: counts[i]! }));
+}
 /** "Plasters 40          Eye pads 2": several side by side, each named and counted. */
 function eachAcross(row: CardRow, names: (text: string) => boolean): CardRow[] {
   if (row.inTable || !ACROSS.test(row.text)) return [row];
+  const pairs = pairsAcross(row, names);
+  if (pairs) return pairs;
   // "eye pads 2     -     eye pads 1": none in the second.
   const parts = row.text.split(ACROSS).filter((part) => !/^[-–]$/.test(part));
   return parts.length < 2 ? [row] : eachNamed(row, parts, names);
@@ -250,21 +265,6 @@ function eachClause(row: CardRow, names: (text: string) => boolean): CardRow[] {
   return bare.some((p) => eachVariant(rephrase(p)).length > 1)
     ? bare.map((text) => ({ ...row, text, bullet: true }))
     : eachNamed(row, parts, names);
-}
-
-/** "Here is what is in the shed: a tin containing ten plasters, two slings": how one comes to what is there. */
-const COMES_TO = quick(
-  new RegExp(
-    `^(?:[^\\d]|\\b1\\b){20,160}?\\b(?:contain(?:s|ing)|consist(?:s|ing)\\s+of|hold(?:s|ing)|compris(?:es|ing)|made\\s+up\\s+of|includ(?:es|ing))\\s*:?\\s+(?=(?:${NUMBER_WORDS}|an?)\\s+\\p{L})`,
-    "iu",
-  ),
-);
-function withoutLead(row: CardRow, names: (text: string) => boolean): CardRow {
-  const lead = row.inTable ? undefined : COMES_TO.exec(row.text)?.[0];
-  const isLead = lead !== undefined && !lead.split(/[,;]/).some(names) && !speaksOfAbsence(lead);
-  return isLead && row.text.slice(lead.length).split(/[,;]/).some(names)
-    ? { ...row, text: row.text.slice(lead.length), bullet: true }
-    : row;
 }
 
 /** "tweezers/scissors/thermometer": so many are no other word for the same. */
@@ -311,8 +311,9 @@ export const plainly = (
   knows: (text: string) => boolean,
 ): CardRow[] =>
   withoutDitto(rows).flatMap((row) =>
-    eachTicked(withoutLead(withoutLeaders(row), names))
+    eachTicked(withoutLeaders(withoutLabel(row, names)))
       .flatMap((line) => eachSentence({ ...line, text: kindsApart(line.text) }))
+      .map((line) => withoutLead(withoutClosing(line), names))
       .map((line) => withoutRemark(line, names))
       .flatMap((line) => eachSaid(line, names))
       .flatMap((line) => eachRunOn(line, names))
