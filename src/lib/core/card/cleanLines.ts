@@ -4,6 +4,7 @@ import { decodeHTML } from "entities";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { LINE_END } from "./plainSigns.ts";
 import { edgesMended } from "./brokenLines.ts";
+import { countsBySizes } from "./countsBySizes.ts";
 import { countsBesideNames } from "./countsApart.ts";
 import { fieldsAsList, objectsAsList } from "./objects.ts";
 import { answersAsCounts } from "./answers.ts";
@@ -215,7 +216,7 @@ const unquoted: Step = (lines) =>
     ? lines.map((l) => l.replace(QUOTED, ""))
     : [...lines];
 
-const TIMES_LAST = quick(/(?<=[\p{L}\d)])\s?\*\s?(\d{1,4})\s*$/u);
+const TIMES_LAST = quick(/(?<=[\p{L}\d)])\s?\*\s?(\d{1,4})(?=\s*(?:$|\(|[-–]\s|\/\/))/u);
 /** `2INX4.1YD` → `2IN x 4.1YD`, `40 X40 X56 IN`, `8 Xx`: a sign glued to its numbers, or seen twice. */
 const withoutGlue: Step = each((line) =>
   line
@@ -351,6 +352,7 @@ const STEPS: readonly Step[] = [
   answersAsCounts,
   withoutDataQuotes,
   withoutQuotes,
+  countsBySizes,
   withoutGlue,
   withoutCommands,
   countsBesideNames,

@@ -77,6 +77,12 @@ const saidOnce = (line: string): string =>
       )
     : line;
 
+/** "face shields [6] (order more)": few, but there. */
+const MORE_WANTED =
+  /(?<=\d.*)\s*\((?:(?:re-?)?order(?:\s+more|\s+soon)?|(?:get|buy|need)\s+more|(?:running\s+)?low|low\s+stock|top(?:ping)?\s+up|few)!?\)/i;
+const withoutMore = (line: string): string =>
+  line.includes("(") ? line.replace(MORE_WANTED, "") : line;
+
 /** In the order in which one makes what a later one reads. */
 const WAYS = [
   saidOnce,
@@ -87,5 +93,6 @@ const WAYS = [
   packsOfPieces,
   onesEach,
   withoutWere,
+  withoutMore,
 ];
 export const countPlainly = (line: string): string => WAYS.reduce((said, way) => way(said), line);

@@ -4,7 +4,7 @@ import { SECTION_LABEL } from "./headings.ts";
 import { NUMBER_SAID } from "./numberWords.ts";
 import { PLACE_WORDS } from "./placeWords.ts";
 import { eachVariant } from "./variants.ts";
-import { quick } from "./quick.ts";
+import { TWO_LETTERS, quick } from "./quick.ts";
 
 /** What stands before the things of a row: where they lie, or what they are for. */
 
@@ -71,23 +71,31 @@ const LABEL_ENDS =
 const BETWEEN = /[,;+&|•·]\s|\s[-–/]\s|\.\s|\sand\s/;
 /** "Lid (red) → 8 whistles, 4 wipes", "Extras = torch 1": a label of any kind, where what follows it is each named and counted. */
 export function withoutLabel(row: CardRow, names: Names): CardRow {
-  const m = row.inTable ? null : LABEL_ENDS.exec(row.text);
-  if (!m || row.text.length > LONGEST_LABELLED) return row;
-  const label = m[1]!
+  const m = row.inTable || row.text.length > LONGEST_LABELLED ? null : LABEL_ENDS.exec(row.text);
+  if (!m) return row;
+  const label = bare(m[1]!);
+  if (speaksOfAbsence(label) || speaksOfWant(row.text) || listsUsed(row.text)) return row;
+  const rest = row.text.slice(m[0].length);
+  const fewest = fewestBehind(label, names);
+  const isCounted = COUNTED.test(rest) || row.quantity !== null;
+  const things = rest.split(BETWEEN).filter((p) => TWO_LETTERS.test(p));
+  return fewest !== null &&
+    isCounted &&
+    names(things[0] ?? "") &&
+    things.filter(names).length >= fewest
+    ? { ...row, text: rest, bullet: true }
+    : row;
+}
+/** "**Lid** (red)" → "Lid". */
+const bare = (label: string): string =>
+  label
     .replace(/\([^()]*\)\s*$/, "")
     .replace(/[^\p{L}\d&' -]/gu, "")
     .trim();
-  const rest = row.text.slice(m[0].length);
-  if (speaksOfAbsence(label) || speaksOfWant(row.text) || listsUsed(row.text)) return row;
-  const isTold = PLACE.test(label) || PLACE_NAMED.test(label) || GROUP.test(label);
-  if (!isTold && (/\d/.test(label) || names(label.replace(HOLDER, " ")))) return row;
-  const things = rest.split(BETWEEN).filter((p) => /\p{L}{2}/u.test(p));
-  const isCounted = COUNTED.test(rest) || row.quantity !== null;
-  const named = things.filter(names).length;
-  const fewest = isTold ? 1 : FEWEST_UNTOLD;
-  return isCounted && named >= fewest && names(things[0]!)
-    ? { ...row, text: rest, bullet: true }
-    : row;
+/** So many things are named behind what is a label; null: it is none, it names a thing itself. */
+function fewestBehind(label: string, names: Names): number | null {
+  if (PLACE.test(label) || PLACE_NAMED.test(label) || GROUP.test(label)) return 1;
+  return /\d/.test(label) || names(label.replace(HOLDER, " ")) ? null : FEWEST_UNTOLD;
 }
 /** A word that nobody knows is a label before so many things. */
 const FEWEST_UNTOLD = 2;

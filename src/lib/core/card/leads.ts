@@ -1,4 +1,5 @@
 import type { CardRow } from "./cardRow.ts";
+import { NUMBER_SAID } from "./numberWords.ts";
 import { quick } from "./quick.ts";
 
 /** What stands before each of many lines and is not of the thing: when it was said, by whom, its number in the list. */
@@ -101,6 +102,8 @@ const isNumbering = (leads: readonly RegExpExecArray[]): boolean =>
   Number(leads[0]![1]) === 1 &&
   leads.every((lead) => SET_OFF.test(lead[0]));
 
+/** "01 four burn dressings". */
+const COUNTED = new RegExp(`\\d|^(?:${NUMBER_SAID})\\s`, "i");
 /** Headings and remarks that may stand between two numbered lines. */
 const MOST_BETWEEN = 2;
 
@@ -120,7 +123,9 @@ function withoutNumbers(rows: CardRow[], lead: RegExp): CardRow[] {
     const run = [from];
     for (let next = nextTo(from); next !== null; next = nextTo(next)) run.push(next);
     const rests = run.map((i) => rows[i]!.text.slice(leads[i]![0].length));
-    const counted = rests.filter((rest, k) => /\d/.test(rest) || rows[run[k]!]!.quantity !== null);
+    const counted = rests.filter(
+      (rest, k) => COUNTED.test(rest) || rows[run[k]!]!.quantity !== null,
+    );
     const isList = run.length >= FEWEST && counted.length >= MOST_OF_THEM * run.length;
     if (isList || isNumbering(run.map((i) => leads[i]!)))
       run.forEach((i, k) => (read[i] = { ...rows[i]!, text: rests[k]!, bullet: true }));

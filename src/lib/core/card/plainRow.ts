@@ -47,7 +47,9 @@ export function plainRow(line: string, source: number): CardRow {
   let text = line
     .trim()
     .replace(GREETING, "")
-    .replace(/\*\*(?=\S)(.+?)\*\*/g, "$1");
+    .replace(/\*{3,}/g, " ")
+    .replace(/\*\*(?=\S)(.+?)\*\*/g, "$1")
+    .trim();
   const unplaced = text.replace(IN_PLACE, "");
   let bullet = unplaced !== text;
   text = unplaced;
