@@ -99,6 +99,9 @@ const ANYWHERE: readonly NoteRule[] = [
 /** Two things that are surely named are a list's line, its full stop notwithstanding. */
 const FEWEST_LISTED = 2;
 
+const QUESTION =
+  /^\W*(?:(?:did|do|does|is|are|have|has|had|can|could|should|shall|will|would)(?:n['’]?t)?\s+(?:you|we|i|it|they|there|he|she|anyone|somebody|someone|the|any)|where|who|what|when|why|how\s+come|which)\b.*\?\s*$/i;
+
 const IN_TEXT: readonly NoteRule[] = [
   {
     name: "praise",
@@ -115,6 +118,11 @@ const IN_TEXT: readonly NoteRule[] = [
     name: "an office's line",
     example: "Seal no. 00417",
     says: ({ text, row }) => OFFICE.test(text) && !row.bullet,
+  },
+  {
+    name: "a question",
+    example: "didn't we have 2 tourniquets?",
+    says: ({ text }) => QUESTION.test(text),
   },
   {
     name: "an address",
