@@ -68,7 +68,10 @@ export function alignedSplit(
     columns.length >= FEWEST_COLUMNS &&
     rows.filter((r) => cellsIn(r) >= FEWEST_COLUMNS).length >= FEWEST_CELLS &&
     lines.length - rows.length <= lines.length / LINES_TO_ONE_ACROSS &&
-    columns.every((_, i) => rows.filter((r) => r[i] !== "").length >= FEWEST_CELLS) &&
+    columns.every(
+      // A heading may have nothing below it.
+      (_, i) => rows[0]![i] !== "" || rows.filter((r) => r[i] !== "").length >= FEWEST_CELLS,
+    ) &&
     rows.some((r) => r.includes(""));
   return isTable
     ? { split: (line) => placed(line) ?? otherwise(line), width: columns.length }

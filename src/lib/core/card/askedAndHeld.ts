@@ -1,6 +1,8 @@
 import { quick } from "./quick.ts";
 
-/** "20 plasters / 14" below "should have / have": how many there should be, the name, and how many there are. */
+/**
+ * How many there should be beside how many there are: "20 plasters / 14" below "should have / have", "plasters 33/50" on most lines.
+ */
 
 const SHOULD =
   "should(?:\\s+(?:have|be))?|required|req(?:'?d)?|min(?:imum)?|need(?:ed)?|list(?:ed)?|full|standard|expected|par";
@@ -26,4 +28,34 @@ export function heldOfAsked(lines: readonly string[]): string[] {
     const m = rows[i];
     return m ? `${m[1]!}${m[4]!} ${m[3]!}` : line;
   });
+}
+
+/** So many of so many: the name before, in brackets or not; or behind. Groups: what stands before, how many, of how many. */
+const OF_SO_MANY: readonly RegExp[] = [
+  /^(\s*\S.*?[\s:])(\d{1,3})\s?\/\s?(\d{1,3})(?=\s*(?:\([^()\d]*\)|[-–]\s\D*)?\s*$)/,
+  /^(\s*\S.*?\s)[[(](\d{1,3})\s?\/\s?(\d{1,3})[\])](?=\s*$)/,
+  quick(/^(\s*(?:[-–•*]\s*)?)[[(]?(\d{1,3})\s?\/\s?(\d{1,3})[\])]?(?=\s+\p{L}{3})/u),
+];
+const FEWEST_OF_SO_MANY = 4;
+/** "05/27": when something runs out. */
+const isMonth = (month: string, year: string): boolean =>
+  Number(month) <= 12 && year.length === 2 && Number(year) >= 20 && Number(year) < 40;
+
+/** The lines of a card that says on most of them how many of how many there are, with how many there are. */
+export function ofSoMany(lines: readonly string[]): string[] {
+  const stroked = lines.filter((line) => line.includes("/")).length;
+  if (stroked < FEWEST_OF_SO_MANY) return [...lines];
+  const written = lines.filter((l) => l.trim() !== "").length;
+  for (const form of OF_SO_MANY) {
+    const found = lines.map((line) => (line.includes("/") ? form.exec(line) : null));
+    const rows = found.filter((m) => m !== null && Number(m[2]) <= Number(m[3]));
+    const dates = rows.filter((m) => isMonth(m![2]!, m![3]!)).length;
+    if (rows.length < FEWEST_OF_SO_MANY || 2 * rows.length < written || 2 * dates > rows.length)
+      continue;
+    return lines.map((line, i) => {
+      const m = found[i];
+      return m && rows.includes(m) ? `${m[1]!}${m[2]!}${line.slice(m[0].length)}` : line;
+    });
+  }
+  return [...lines];
 }

@@ -14,7 +14,7 @@ import { receiptCounts } from "./receipt.ts";
 import { roundsAsCounts } from "./rounds.ts";
 import { withoutRules } from "./ruledBlanks.ts";
 import { withoutPageBreaks } from "./pageBreaks.ts";
-import { heldOfAsked } from "./askedAndHeld.ts";
+import { heldOfAsked, ofSoMany } from "./askedAndHeld.ts";
 import { answersBeside } from "./thereOrNot.ts";
 import { countPlainly } from "./countsPlainly.ts";
 import { writtenAsHeadings } from "./writtenHeadings.ts";
@@ -217,6 +217,9 @@ const unquoted: Step = (lines) =>
     : [...lines];
 
 const TIMES_LAST = quick(/(?<=[\p{L}\d)])\s?\*\s?(\d{1,4})(?=\s*(?:$|\(|[-–]\s|\/\/))/u);
+/** "plastersx8", "gauze 10 cmx4": a plural or a size ends so. */
+const GLUED_BEHIND = quick(/(?<=\p{L}{3}s|\d\s?(?:cm|mm))[x×](\d{1,3})(?=\s*(?:$|[,;(]))/giu);
+const GLUED_TIMES = quick(/^(\W*)(\d{1,3})x(?=\p{L}{3})/u);
 /** `2INX4.1YD` → `2IN x 4.1YD`, `40 X40 X56 IN`, `8 Xx`: a sign glued to its numbers, or seen twice. */
 const withoutGlue: Step = each((line) =>
   line
@@ -226,6 +229,9 @@ const withoutGlue: Step = each((line) =>
       "$1x ",
     )
     .replace(/(\d\s*)xx(?=\s)/gi, "$1x")
+    // "25xbandages": no word begins so.
+    .replace(GLUED_TIMES, "$1$2 x ")
+    .replace(GLUED_BEHIND, " x $1")
     // "SHEARS*2", last on a label.
     .replace(TIMES_LAST, ", $1 pcs")
     // "10*10": a computer's sign for times.
@@ -259,26 +265,6 @@ const withoutSpeakers: Step = (lines) => {
   return lines.map((l) => {
     const said = l.replace(SPEAKER, "");
     return said === l || listsSomething(said) ? said : "";
-  });
-};
-
-/** "plasters 33/50", on most lines: of so many so many are there. */
-const OF_SO_MANY =
-  /^(\s*\S.*?[\s:])(\d{1,3})\s?\/\s?(\d{1,3})(?=\s*(?:\([^()\d]*\)|[-–]\s\D*)?\s*$)/;
-const FEWEST_OF_SO_MANY = 4;
-/** "05/27": when something runs out. */
-const isMonth = (month: string, year: string): boolean =>
-  Number(month) <= 12 && year.length === 2 && Number(year) >= 20 && Number(year) < 40;
-const ofSoMany: Step = (lines) => {
-  const found = lines.map((line) => (line.includes("/") ? OF_SO_MANY.exec(line) : null));
-  const rows = found.filter((m) => m !== null && Number(m[2]) <= Number(m[3]));
-  const written = lines.filter((l) => l.trim() !== "").length;
-  const dates = rows.filter((m) => isMonth(m![2]!, m![3]!)).length;
-  if (rows.length < FEWEST_OF_SO_MANY || 2 * rows.length < written || 2 * dates > rows.length)
-    return [...lines];
-  return lines.map((line, i) => {
-    const m = found[i];
-    return m && rows.includes(m) ? `${m[1]!}${m[2]!}${line.slice(m[0].length)}` : line;
   });
 };
 

@@ -16,6 +16,9 @@ const CODE = quick(/^(?=.*\d)(?:\p{Lu}{1,4}[-. ]?\d[\w-]*|\d{5,}|\d+-\d{3,})$/u)
 /** "BX100", "EA", "PK/10": what one of the counted is. */
 const PACK =
   /^(?:ea|each|prs?|pairs?|(?:bx|box|pk|pkt|pac|pack|rol|cs|bg|ct|st)s?(?:[/ ]?\d{1,4})?)\.?$/i;
+/** "card of 4", "5 per card". */
+const PACK_SAID =
+  /^(?:(?:pack|pk|pkt|packet|box|card|strip|bag|sleeve|tub|tin)\s+of\s+\d{1,4}|\d{1,4}\s*(?:per|\/)\s*(?:pack|pk|pkt|packet|box|card|strip|bag|sleeve|tub|tin))$/i;
 const SIZE = quick(/^[^\p{L}]*\d\s*(?:mm|cm|m|in|"|ml|l|g|mg|mcg|kg|oz|%|[x×])(?![\p{L}])/iu);
 
 /** Whether each cell that is filled says what one of the counted is, three of them at least. */
@@ -71,6 +74,8 @@ function columnKind(
   if (kinds.length === 0) return "blank";
   const share = (k: CellKind) => kinds.filter((x) => x === k).length / kinds.length;
   if (share("name") >= NAMES_ALIKE) return "name";
+  const packs = cells.filter((c) => PACK_SAID.test(c.trim())).length;
+  if (heading === "" && packs >= ALIKE * kinds.length) return "pack";
   if (share("price") >= ALIKE && areWhole(cells) && hint(heading) !== "skip") return "count";
   if (share("count") >= ALIKE) {
     const numbers = cells.map((c) => parseInt(c, 10)).filter((n) => !Number.isNaN(n));

@@ -77,6 +77,16 @@ const saidOnce = (line: string): string =>
       )
     : line;
 
+/** "2 bags each of 10 plasters": no bags by themselves. */
+const EACH_OF = quick(
+  new RegExp(
+    `\\b(\\d{1,3}\\s+${PACKS})\\s+each\\s+(?:of|with|containing)\\s+(?=\\d{1,4}\\s)`,
+    "giu",
+  ),
+);
+const packsOfEach = (line: string): string =>
+  line.includes("each ") ? line.replace(EACH_OF, "$1 of ") : line;
+
 /** "face shields [6] (order more)": few, but there. */
 const MORE_WANTED =
   /(?<=\d.*)\s*\((?:(?:re-?)?order(?:\s+more|\s+soon)?|(?:get|buy|need)\s+more|(?:running\s+)?low|low\s+stock|top(?:ping)?\s+up|few)!?\)/i;
@@ -91,6 +101,7 @@ const WAYS = [
   nosAsPieces,
   saidAsFigures,
   packsOfPieces,
+  packsOfEach,
   onesEach,
   withoutWere,
   withoutMore,

@@ -124,7 +124,9 @@ class RowReader {
     const cells = withCountsApart(table.split(line), table.roles);
     if (cells.every((c) => /^[-:=\s]*$/.test(c))) return true;
     if (cells.length < 2) {
-      const staysOpen = table.roles.length > 2 && !/[,;\t]/.test(line);
+      const next = this.#lines[i + 1] ?? "";
+      const goesOn = /[|;\t]/.test(next) && table.split(next).length === table.roles.length;
+      const staysOpen = (table.roles.length > 2 || goesOn) && !/[,;\t]/.test(line);
       if (!staysOpen && !/^\s*\|/.test(line)) this.#table = null;
       return false;
     }
@@ -370,7 +372,7 @@ function tableHeader(line: string, below: readonly string[]): Table | null {
     const hasBody =
       split === spaced ||
       (below[0] ?? "").trim() === "" ||
-      below.slice(0, line.includes("\t") ? below.length : 1).some((l) => split(l).length >= 2);
+      below.slice(0, /[\t|;]/.test(line) ? below.length : 1).some((l) => split(l).length >= 2);
     if (known >= 2 && roles.includes("text") && known >= cells.length - 1 && hasBody)
       return { split: split === spaced ? underHeadings(line) : split, roles };
   }

@@ -1,5 +1,6 @@
 import type { CardRow } from "./cardRow.ts";
 import { NUMBER_SAID } from "./numberWords.ts";
+import { PACKS } from "./phrase.ts";
 import { quick } from "./quick.ts";
 
 /** What stands before each of many lines and is not of the thing: when it was said, by whom, its number in the list. */
@@ -81,7 +82,11 @@ const LABELLED = quick(
 );
 /** "1 - ", "4711 / ", "(12) ", "03 ". */
 const NUMBERED = quick(
-  /^\(?(\d{1,5})\)?(?:\s*[.:)]|\s+[-–/|])?\s+(?!(?:[x×]|pcs|pieces|ea|off|no\.)\s)(?=[\p{L}\d(])/iu,
+  new RegExp(
+    // "2 packs of 12", "3 packs of 20", "4 rolls of": what is counted, though the counts may rise.
+    `^\\(?(\\d{1,5})\\)?(?:(?:\\s*[.:)]|\\s+[-–/|])\\s+|\\s+(?!(?:(?:full|whole|new)\\s+)?(?:${PACKS}|rolls?|pairs?|prs?|bottles?)\\s))(?!(?:[x×]|pcs|pieces|ea|off|no\\.)\\s)(?=[\\p{L}\\d(])`,
+    "iu",
+  ),
 );
 /** "4.1 ", "2.3.12 ". */
 const SECTION = quick(/^\d{1,2}\.(?:\d{1,2}\.)*?(\d{1,2})\.?\s+(?=[\p{L}\d(])/iu);

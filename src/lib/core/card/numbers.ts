@@ -391,6 +391,8 @@ function countsNothing(place: Place): boolean {
   );
 }
 
+const FOR_BLISTERS = /^(?:plasters?|pads?|cushions?|dressings?|patch(?:es)?|gel|care|bands?)$/i;
+
 function placeOf(item: Item, i: number, n: number): Place {
   const token = item.tokens[i] as Token & { article: boolean };
   const hyphen = item.kind(i + 1) === "dash" && item.tokens[i + 1]!.start === token.end;
@@ -398,7 +400,10 @@ function placeOf(item: Item, i: number, n: number): Place {
   const after = item.word(next);
   const second = item.word(next + 1);
   // "7 foil blankets": foil that blankets are of holds nothing.
-  const isStuff = /^foil$/i.test(after) && second !== "" && !/^of$/i.test(second);
+  const isStuff =
+    (/^foil$/i.test(after) && second !== "" && !/^of$/i.test(second)) ||
+    // "7 blister plasters" are for blisters.
+    (/^blisters?$/i.test(after) && FOR_BLISTERS.test(second));
   const pack = isStuff ? "" : PACK_SIZE.test(after) && PACK.test(second) ? second : after;
   return {
     item,

@@ -16,7 +16,7 @@ export interface Phrase {
 
 /** What things are packed in, as a pattern's source. */
 export const PACK =
-  "(?:pack|pk|pkt|pkg|packet|bx|box|card|blister|strip|bag|tube|tub|tin|carton|set|sleeve|envelope|env|wallet|sheet|pouch)";
+  "(?:pack|pk|pkt|pkg|packet|bx|box|card|blister(?!s?\\s+(?:plaster|pad|cushion|dressing|patch|kit|care|gel|band))|strip|bag|tube|tub|tin|carton|set|sleeve|envelope|env|wallet|sheet|pouch)";
 
 /** One pack, or several. */
 export const PACKS = `${PACK}(?:e?s)?`;

@@ -273,6 +273,15 @@ export const COUNT_PHRASES: readonly Phrase[] = [
       valueOf(gone!) < Number(n) ? String(Number(n) - valueOf(gone!)) : all!,
   },
   {
+    name: "so many of a thing, and in brackets how many are not there, and the reader asks",
+    example: ["27 plasters (3 missing)", "plasters 24 pcs (27?)"],
+    holds: ["missing", "gone"],
+    pattern:
+      /^(\W*)(\d{1,3})\s+(?:[x×]\s+)?(\p{L}[^()]*?)\s*\((\d{1,3})\s+(?:missing|gone)\)\s*$/iu,
+    read: (all, lead, n, name, gone) =>
+      Number(gone) < Number(n) ? `${lead}${name} ${Number(n) - Number(gone)} pcs (${n}?)` : all!,
+  },
+  {
     name: "so many full, and so many begun",
     example: ["cold spray - 1 full, 1 half", "cold spray - 2"],
     holds: "full",

@@ -9,6 +9,12 @@ const N = NUMBER_WORDS;
 const isShared = (pieces: string, packs: string): boolean =>
   Number(pieces) > Number(packs) && Number(pieces) % Number(packs) === 0;
 
+/** As things are packed. */
+const PACK_SIZES = new Set([4, 5, 6, 8, 10, 12, 16, 20, 24, 25, 30, 32, 40, 48, 50, 100, 150, 200]);
+/** Told apart by a number: "bandage (10)" may be as wide. */
+const MEASURED =
+  /\b(?:bandages?|tapes?|dressings?|rolls?|splints?|shears|scissors|airways?|tubes?|gloves|needles?|collars?|gauze|pads?|sheets?|wraps?)\b/i;
+
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const PACK_PHRASES: readonly Phrase[] = [
   {
@@ -84,6 +90,57 @@ export const PACK_PHRASES: readonly Phrase[] = [
     read: (_, pieces, packs, inBrackets) => `, ${packs ?? inBrackets} packs of ${pieces}`,
   },
   {
+    name: "pieces with their word, times packs",
+    example: ["plasters 20 pcs x 3", "plasters, 3 packs of 20"],
+    holds: ["pc", "piece"],
+    pattern: /(?<=\p{L}\)?),?\s+(\d{1,4})\s*(?:pcs|pieces)\s*[x×]\s*(\d{1,3})$/giu,
+    read: ", $2 packs of $1",
+  },
+  {
+    name: "a pack with what it holds, and how many set apart",
+    example: ["plasters, pkt (30), qty 4", "plasters, 4 packs of 30"],
+    holds: ["qty", "quantity", ",", ";", "x", "×"],
+    pattern: new RegExp(
+      `(?<=\\p{L}[\\d\\s.,x×cm]*\\)?)(?<!\\b(?:cold|ice|hot|heat|gel|dry))[,;]?\\s+${PACK}\\s*(?:\\((\\d{1,4})(?:\\s*pcs)?\\)|(?:of\\s+)?(\\d{1,4}))(?:\\s*[,;]\\s*(?:(?:qty|quantity)\\.?\\s*:?\\s*)?|\\s*[x×]\\s?)(\\d{1,3})$`,
+      "giu",
+    ),
+    read: (_, inBrackets, each, packs) => `, ${packs} packs of ${inBrackets ?? each}`,
+  },
+  {
+    name: "packs behind the name, and how many are in each",
+    example: ["plasters: 6 bags, 5 per bag", "plasters, 6 packs of 5"],
+    holds: ["per ", "each", "in a", "to a"],
+    pattern: new RegExp(
+      `(?<=\\p{L}[^,;:]*)[,:;]?(?:\\s+[–-])?\\s+(\\d{1,3})\\s+${PACKS}\\s*[,;(]\\s*(\\d{1,4})\\s*(?:per\\s+${PACK}|in\\s+(?:an?\\s+${PACK}|each)|to\\s+(?:an?|the)\\s+${PACK})\\)?$`,
+      "giu",
+    ),
+    read: ", $1 packs of $2",
+  },
+  {
+    name: "one pack, and how many are in it",
+    example: ["1 box plasters, 50 in it", "1 box of 50 plasters"],
+    holds: ["in it", "in there"],
+    pattern: new RegExp(
+      `^(\\W*(?:1|one|an?)\\s+${PACK})\\s+(?:of\\s+)?(\\p{L}[^,;]*?)\\s*[,;–-]\\s*(\\d{1,4})\\s+in\\s+(?:it|there)$`,
+      "iu",
+    ),
+    read: "$1 of $3 $2",
+  },
+  {
+    name: "a number in brackets, and times: most likely what one pack holds, and the reader asks",
+    example: ["plasters (50) x2", "plasters 100 pcs (2)"],
+    holds: "(",
+    pattern:
+      /^(\W*(?:(\d{1,2})\s?[x×]\s+)?)(\p{L}[^\d(),;]*)\((\d{1,3})\)(?:\s*[x×]\s?(\d{1,2}))?$/iu,
+    read: (all, _, before, name, held, behind) => {
+      const packs = before ?? behind;
+      const isPack = packs !== undefined && (before ?? behind) === (behind ?? before);
+      return isPack && PACK_SIZES.has(Number(held)) && held !== packs && !MEASURED.test(name!)
+        ? `${name!.trim()} ${Number(packs) * Number(held)} pcs (${packs}?)`
+        : all!;
+    },
+  },
+  {
     name: "by how many they are packed",
     example: ["compress, packed by 2", "compress, pack of 2"],
     holds: "packed",
@@ -145,9 +202,9 @@ export const PACK_PHRASES: readonly Phrase[] = [
   {
     name: "what one pack holds, before how many packs",
     example: ["plasters, 20 per box, 2 boxes", "plasters, 2 boxes of 20"],
-    holds: ["per ", "/"],
+    holds: ["per ", "/", "to a", "in a"],
     pattern: new RegExp(
-      `,?\\s*\\b(\\d{1,3})\\s*(?:pcs|pieces|pc|ea)?\\s*(?:per\\s+|\\/\\s*)(?:${PACK}),?\\s+(\\d{1,3})\\s+(${PACKS})\\b(?!\\s+of)`,
+      `,?\\s*\\b(\\d{1,3})\\s*(?:pcs|pieces|pc|ea)?\\s*(?:(?:per|(?:in|to)\\s+an?)\\s+|\\/\\s*)(?:${PACK})\\s*[,;:]?\\s+(?:[–-]\\s+)?(\\d{1,3})\\s+(${PACKS})\\b(?!\\s+of)`,
       "giu",
     ),
     read: ", $2 $3 of $1",
@@ -254,13 +311,6 @@ export const PACK_PHRASES: readonly Phrase[] = [
     holds: "pk",
     pattern: /(?<=\p{L}\s+|\d\s+)(?:PK|PKT)(\d{1,3})(?=\s*$|\s*[x×]\s?\d{1,3}\s*$)/giu,
     read: "pack of $1",
-  },
-  {
-    name: "a pack of so many, times how many",
-    example: ["swabs 5x5 pack of 5 x6", "swabs 5x5, 6 pack of 5"],
-    holds: " of ",
-    pattern: new RegExp(`\\s+(${PACK})\\s+of\\s+(\\d{1,3})\\s*[x×]\\s?(\\d{1,3})\\s*$`, "giu"),
-    read: ", $3 $1 of $2",
   },
   {
     name: "how many a pack counts",
@@ -468,7 +518,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
   },
   {
     name: "how many one of them holds, said after",
-    example: ["1 tube of tablets, 10 in it", "1 tube of tablets, 10 per tube"],
+    example: ["tablets in a tube, 10 in it", "tablets in a tube, 10 per tube"],
     holds: " in ",
     pattern: new RegExp(
       `\\b(${PACKS})\\b([^;]*?),\\s*(\\d{1,3})\\s+in\\s+(?:it|each|them)\\b`,

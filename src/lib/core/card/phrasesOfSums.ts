@@ -20,9 +20,9 @@ const FEWEST_IN_PACK = 15;
 
 /** What is said before the number that there is, and before the one that there should be. */
 const HAVE =
-  "(?:have|held|holds?|got|actual(?:ly)?|are|is|in\\s+stock|on\\s+hand|found|here|there\\s+(?:is|are))";
+  "(?:have|held|holds?|got|act(?:ual(?:ly)?)?\\.?|are|is|in\\s+stock|on\\s+hand|found|counted|present|here|there(?:\\s+(?:is|are))?|now)";
 const WANT =
-  "(?:needs?|needed|min(?:imum)?|req(?:['’]?d|uired|uires)?|targets?|par|want(?:s|ed)?|should\\s+(?:be|have))";
+  "(?:needs?|needed|min(?:imum)?|req(?:['’]?d|uired|uires)?|targets?|par|expect(?:s|ed)?|nominal|standard|std\\.?|want(?:s|ed)?|should\\s+(?:be|have))";
 
 const one = (count: string): string => (/^an?$/i.test(count) ? "1" : count);
 const inAll = (...packs: readonly (readonly [string, string])[]): number =>
@@ -79,7 +79,7 @@ export const SUM_PHRASES: readonly Phrase[] = [
   {
     name: "how many there are, and how many there should be",
     example: ["plasters have 5 need 10", "plasters 5"],
-    holds: ["need", "min", "req", "target", "par", "want", "should"],
+    holds: ["need", "min", "req", "target", "par", "want", "should", "expect", "nominal", "st"],
     pattern: new RegExp(
       `\\b${HAVE}\\s*:?\\s*(\\d{1,3})\\s*[,;/(]?\\s*${WANT}\\s*:?\\s*\\d{1,3}\\b\\)?`,
       "giu",
@@ -89,19 +89,19 @@ export const SUM_PHRASES: readonly Phrase[] = [
   {
     name: "how many there should be, and how many there are",
     example: ["plasters should be 10, are 5", "plasters 5"],
-    holds: ["need", "min", "req", "target", "par", "want", "should"],
+    holds: ["need", "min", "req", "target", "par", "want", "should", "expect", "nominal", "st"],
     pattern: new RegExp(
-      `\\b${WANT}\\s*:?\\s*\\d{1,3}\\s*[,;/]?\\s*(?:but\\s+)?${HAVE}\\s*:?\\s*(?:only\\s+)?(\\d{1,3})\\b`,
+      `(?:\\s*[–-])?\\s*\\b${WANT}\\s*:?\\s*\\d{1,3}(?:\\s*[,;/]?\\s*|\\s+[–-]\\s+)(?:but\\s+)?(?:${HAVE}\\s*:?\\s*(?:only\\s+)?(\\d{1,3})\\b|(?:only\\s+)?(\\d{1,3})\\s+(?:are\\s+)?${HAVE}(?=\\s*(?:[.)!]|$)))`,
       "giu",
     ),
-    read: "$1",
+    read: (_, behind, before) => ` ${behind ?? before}`,
   },
   {
     name: "how many there should be, said behind, and how many there are",
     example: ["plasters 10 reqd, 5 held", "plasters 5"],
-    holds: ["req", "need", "want"],
+    holds: ["req", "need", "want", "list", "expect"],
     pattern:
-      /\b\d{1,3}\s*(?:req['’]?d|required|needed|wanted)\s*[,;/]\s*(?:only\s+)?(\d{1,3})\s*(?:held|here|there|found|present|in\s+stock|on\s+hand|got)?(?=\s*(?:[.)]|$))/gi,
+      /\b\d{1,3}\s*(?:req['’]?d|required|needed|wanted|listed|expected)\s*[,;/]\s*(?:only\s+)?(\d{1,3})\s*(?:held|here|there|found|present|in\s+stock|on\s+hand|got)?(?=\s*(?:[.)]|$))/gi,
     read: "$1",
   },
   {
@@ -216,7 +216,7 @@ export const SUM_PHRASES: readonly Phrase[] = [
     example: ["plasters box of 20 (7 remaining)", "plasters 7"],
     holds: ["remain", "still there", "to go"],
     pattern: new RegExp(
-      `\\b(?:(?:1|one|an?)\\s+)?${PACK}\\s+of\\s+${N}\\s*[,(–-]\\s*(\\d{1,3})\\s+(?:remain(?:ing|s)?|still\\s+there|to\\s+go)\\)?`,
+      `\\(?\\b(?:(?:1|one|an?)\\s+)?${PACK}\\s+of\\s+${N}\\s*[,()–-]\\s*(\\d{1,3})\\s+(?:remain(?:ing|s)?|still\\s+there|to\\s+go)\\)?`,
       "giu",
     ),
     read: "$1",
@@ -369,7 +369,7 @@ export const SUM_PHRASES: readonly Phrase[] = [
   },
   {
     name: "a pack with its size, and how many",
-    example: ["plasters, pack size 20, qty 3", "plasters, pack of 20, qty 3"],
+    example: ["plasters, pack size 20, qty 3", "plasters, 3 packs of 20"],
     holds: "pack size",
     pattern: /\bpack\s+size:?\s*(?:of\s+)?(\d{1,3})\b/gi,
     read: "pack of $1",

@@ -38,10 +38,13 @@ export function countOf(
   return (
     (type === null ? null : toolsOf(said, type)) ?? {
       value: said.pieces ?? 1,
-      sure: said.pieces !== null,
+      sure: said.pieces !== null && !isOneOfTwo(row),
     }
   );
 }
+/** "lozenges (6) - 3": three packs of six, or three of the six that there should be. */
+const isOneOfTwo = ({ quantity, inTable, text }: CardRow): boolean =>
+  quantity !== null && !inTable && /\(\d{1,4}\)\s*$/.test(text);
 
 const inText = ({ pieces, pairs, inPairs, bare }: Reading, bareIsCount: boolean): Counts => ({
   pieces: pieces ?? (bareIsCount && bare ? product(bare) : null),

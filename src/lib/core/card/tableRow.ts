@@ -20,6 +20,7 @@ const COUNTS_OF_BOTH = /^\d{1,3}\s*[/+&]\s*\d{1,3}$/;
 /** A remark that says which kind a pad or a dressing is of. */
 const SAYS_KIND =
   /^(?:(?:low|non)[\s-]?adheren\w*|non[\s-]?stick|hydrogel|hydrocolloid|burn\s?gel)$/i;
+const SAYS_LEFT = /\b(?:left|remain(?:ing|s)?|loose)\b/i;
 const NO_SIZE = /^(?:n\/?a|none|nil|[-–—]+|\.+)$/i;
 /** Bandages are 25 mm wide and more; gloves are numbered to 12, dressings to 20. */
 const MILLIMETRES_FROM = 25;
@@ -100,6 +101,8 @@ export function tableRow(
   const quantity = row.isMissing
     ? "none"
     : (counted ?? countSaid(said) ?? (said || row.lastNumber));
+  // "box of 20" beside "5 left": pieces, whatever they came in.
+  const unit = SAYS_LEFT.test(said) ? "" : row.unit;
   const size = said === "" && row.size === quantity ? "" : row.size || sizeBeside;
   const text = name === "" ? "" : `${name}${size ? ` (${size})` : ""}${row.remark}`;
   // Left to be read as it would be outside a table.
@@ -115,7 +118,7 @@ export function tableRow(
   return {
     source,
     text: stripPrices(text),
-    quantity: halfOf(quantity, row.unit, row.of("note")) ?? amountWithLoose(quantity, row),
+    quantity: halfOf(quantity, unit, row.of("note")) ?? amountWithLoose(quantity, unit, row),
     inTable: true,
     bullet: true,
     indent: 0,
@@ -123,10 +126,10 @@ export function tableRow(
 }
 
 /** What is counted in the unit of its row, and what lies loose beside it. null: nothing is. */
-function amountWithLoose(quantity: string, row: Cells): string | null {
+function amountWithLoose(quantity: string, countedIn: string, row: Cells): string | null {
   const packs = row.of("packs");
   // Packs whose content no column says are packs of so many, and the reader asks.
-  const unit = row.unit || (/^\d+$/.test(packs) ? "packs" : "");
+  const unit = countedIn || (/^\d+$/.test(packs) ? "packs" : "");
   return withLoose(amountOf(quantity, unit, packs !== ""), row.of("loose"));
 }
 
