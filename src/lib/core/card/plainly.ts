@@ -1,4 +1,6 @@
 import { OPEN_BOX } from "./cleanLines.ts";
+import { rememberingFor } from "../base/remembering.ts";
+import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
 import type { CardRow } from "./cardRow.ts";
 import { withCountBehind } from "./countBehind.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
@@ -301,35 +303,45 @@ function eachSentence(row: CardRow): CardRow[] {
     : [row];
 }
 
-/**
- * @param names whether a text surely names one thing
- * @param knows whether any word of a text is known
- */
-export const plainly = (
-  rows: readonly CardRow[],
-  names: (text: string) => boolean,
-  knows: (text: string) => boolean,
-): CardRow[] =>
-  withoutDitto(rows).flatMap((row) =>
-    eachTicked(withoutLeaders(withoutLabel(row, names)))
-      .flatMap((line) => eachSentence({ ...line, text: kindsApart(line.text) }))
-      .map((line) => withoutLead(withoutClosing(line), names))
-      .map((line) => withoutRemark(line, names))
-      .flatMap((line) => eachSaid(line, names))
-      .flatMap((line) => eachRunOn(line, names))
-      .flatMap((line) => eachAcross(line, names))
-      .flatMap((line) => eachBetween(line, names))
-      .flatMap((line) => eachCounted(line, names))
-      .flatMap((line) => eachClause(line, names))
-      .flatMap((line) => eachOfBoth(line, names))
-      .flatMap((line) => eachOfNames(line, names))
-      .map(withCountBehind)
-      .flatMap((said) =>
-        eachSideOfStroke(
-          oneLanguage(
-            withoutPlace(withoutGroup({ ...said, text: rephrase(said.text) }, names), names),
-            knows,
-          ),
-        ).flatMap((row) => eachVariant(row.text).map((text) => ({ ...row, text }))),
-      ),
+/** What a row's rows rest on besides its words. */
+export interface Knowledge {
+  /** Whether a text surely names one thing. */
+  readonly names: (text: string) => boolean;
+  /** Whether any word of a text is known. */
+  readonly knows: (text: string) => boolean;
+}
+function eachPlainly(row: CardRow, { names, knows }: Knowledge): CardRow[] {
+  return eachTicked(withoutLeaders(withoutLabel(row, names)))
+    .flatMap((line) => eachSentence({ ...line, text: kindsApart(line.text) }))
+    .map((line) => withoutLead(withoutClosing(line), names))
+    .map((line) => withoutRemark(line, names))
+    .flatMap((line) => eachSaid(line, names))
+    .flatMap((line) => eachRunOn(line, names))
+    .flatMap((line) => eachAcross(line, names))
+    .flatMap((line) => eachBetween(line, names))
+    .flatMap((line) => eachCounted(line, names))
+    .flatMap((line) => eachClause(line, names))
+    .flatMap((line) => eachOfBoth(line, names))
+    .flatMap((line) => eachOfNames(line, names))
+    .map(withCountBehind)
+    .flatMap((said) =>
+      eachSideOfStroke(
+        oneLanguage(
+          withoutPlace(withoutGroup({ ...said, text: rephrase(said.text) }, names), names),
+          knows,
+        ),
+      ).flatMap((row) => eachVariant(row.text).map((text) => ({ ...row, text }))),
+    );
+}
+
+/** A row without its place on the card, as text, and the rows it says, as text: what one said before is not gone through again. */
+const saidBefore = rememberingFor(
+  (row: string, of: Knowledge): readonly CardRow[] => eachPlainly(JSON.parse(row) as CardRow, of),
+  LINES_KEPT,
+  LONGEST_KEPT,
+);
+
+export const plainly = (rows: readonly CardRow[], of: Knowledge): CardRow[] =>
+  withoutDitto(rows).flatMap(({ source, ...row }) =>
+    saidBefore(JSON.stringify(row), of).map((said) => ({ ...said, source })),
   );

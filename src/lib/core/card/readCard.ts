@@ -21,7 +21,7 @@ import { NO_HABITS, type Habits } from "./habits.ts";
 import { isHeading } from "./headings.ts";
 import { isNote } from "./notes.ts";
 import type { Reading } from "./quantity.ts";
-import { plainly } from "./plainly.ts";
+import { plainly, type Knowledge } from "./plainly.ts";
 import { closedUp, LINE_END, plainSigns } from "./plainSigns.ts";
 import { repairText } from "./repairText.ts";
 import { asMeant } from "./typedWrong.ts";
@@ -73,12 +73,21 @@ export function readCard(
   };
 }
 
+/** The same object for the same vocabulary, as what rests on it is remembered. */
+const knowledge = new WeakMap<Vocabulary, Knowledge>();
+function knowledgeOf(vocabulary: Vocabulary): Knowledge {
+  const known = knowledge.get(vocabulary) ?? {
+    names: (text: string) => namesItem(text, vocabulary),
+    knows: (text: string) => knowsAny(text, vocabulary),
+  };
+  knowledge.set(vocabulary, known);
+  return known;
+}
+
 /** @param text in plain signs, without blank lines between all its lines */
 function readLines(text: string, vocabulary: Vocabulary, habits: Habits): CardReading {
-  const names = (text: string) => namesItem(text, vocabulary);
-  const knows = (text: string) => knowsAny(text, vocabulary);
   const { rows: laidOut, isAbroad } = rowsOf(text, vocabulary, habits);
-  const rows = plainly(laidOut, names, knows);
+  const rows = plainly(laidOut, knowledgeOf(vocabulary));
   const own = rows.map((row) => draftOf(row, vocabulary));
   const headings = namedByHeading(own);
   const sorts = sortsBelow(own, vocabulary);
