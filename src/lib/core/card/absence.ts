@@ -19,7 +19,7 @@ const isAbsent = remembering(
 );
 /** It is somewhere else, or gone. */
 const ELSEWHERE = quick(
-  /\b(?:lives?\s+(?:on|in|at)\s+the|(?:moved|gone|went|goes)\s+to\s+the|(?:is|are|s|kept|stowed)\s+in\s+the\s+(?:vaccine\s+|staff\s+|glove\s+)?(?:hut|van|car|office|folder|fridge|freezer|drawer|vehicle|ute|truck|house|shed|safe|locker|glove\s*box)|(?:^|[-–,(]\s*)in\s+(?:the\s+)?(?:staff\s+)?(?:fridge|freezer|cooler)|(?<=:\s)see\s+(?:the\s+)?(?:other\s+)?(?:locker|cupboard|cabinet|bag|kit|office|van|car|bridge|list)|(?<=:\s)in\s+(?:the\s+)?(?:office|staff\s?room|van|car|house|safe)|in\s+the\s+(?:staff\s+)?(?:fridge|freezer|cooler)|(?<=\p{L}{3}.*)in\s+(?:my|his|her|their|our|the\s+other)\s+(?:own\s+)?(?:car|bag|kit|box|van|house|boat|rucksack|office|locker)(?!\s*:)|(?<=\p{L}{3}.*)at\s+home|with\s+(?:the\s+)?(?:other|second|another)\s+(?:team|crew|group|kit|bag|boat|car|leader|party)|not\s+(?:ours|mine|yours|first\s+aid|for\s+(?:us|this))|(?:is\s+not|isn'?t|that\s+is\s+not)\s+(?:ours|mine|first\s+aid)|(?:he|she|they)\s+(?:keeps?|has|have|carr(?:y|ies))\s+(?:it|them|that)|never\s+came|(?:kept\s+)?in\s+(?:his|her|their)\s+own\s+(?:bag|pouch|pocket|case|rucksack)|still\s+to\s+come|(?:every(?:one|body)|they\s+all|we\s+all)\s+(?:brings?|has|have|carr(?:y|ies))\s+(?:their|our|his|her)\s+own|carried\s+(?:by|in|on)\s+(?:the\s+)?(?:other|second|another|leader|guide)|(?:some\s?(?:body|one)|who\s?ever)(?:'?s|\s+has)\s+(?:had|got|taken|borrowed|nicked)\s+(?:it|them|those)|chucked|thrown\s+(?:out|away)|binned|(?:that'?s|belongs\s+to)\s+the\s+dog'?s?|need\s+to\s+(?:get|buy|order)|(?:oh\s+)?delete\s+that)\b/iu,
+  /\b(?:lives?\s+(?:on|in|at)\s+the|(?:moved|gone|went|goes)\s+to\s+the|(?:is|are|s|kept|stowed)\s+in\s+the\s+(?:vaccine\s+|staff\s+|glove\s+)?(?:hut|van|car|office|folder|fridge|freezer|drawer|vehicle|ute|truck|house|shed|safe|locker|glove\s*box)|(?:^|[-–,(]\s*)in\s+(?:the\s+)?(?:staff\s+)?(?:fridge|freezer|cooler)|(?<=:\s)see\s+(?:the\s+)?(?:other\s+)?(?:locker|cupboard|cabinet|bag|kit|office|van|car|bridge|list)|(?<=:\s)(?:(?:on|at)\s+(?:the\s+)?)?(?:ground|first|second|third|top)\s+floor\b|(?<=:\s)behind\s+(?:the\s+)?(?:reception|bar|counter|desk)|(?<=:\s)in\s+(?:the\s+)?(?:office|staff\s?room|van|car|house|safe)|in\s+the\s+(?:staff\s+)?(?:fridge|freezer|cooler)|(?<=\p{L}{3}.*)in\s+(?:my|his|her|their|our|the\s+other)\s+(?:own\s+)?(?:car|bag|kit|box|van|house|boat|rucksack|office|locker)(?!\s*:)|(?<=\p{L}{3}.*)at\s+home|with\s+(?:the\s+)?(?:other|second|another)\s+(?:team|crew|group|kit|bag|boat|car|leader|party)|not\s+(?:ours|mine|yours|first\s+aid|for\s+(?:us|this))|(?:is\s+not|isn'?t|that\s+is\s+not)\s+(?:ours|mine|first\s+aid)|(?:he|she|they)\s+(?:keeps?|has|have|carr(?:y|ies))\s+(?:it|them|that)|never\s+came|(?:kept\s+)?in\s+(?:his|her|their)\s+own\s+(?:bag|pouch|pocket|case|rucksack)|still\s+to\s+come|(?:every(?:one|body)|they\s+all|we\s+all)\s+(?:brings?|has|have|carr(?:y|ies))\s+(?:their|our|his|her)\s+own|carried\s+(?:by|in|on)\s+(?:the\s+)?(?:other|second|another|leader|guide)|(?:some\s?(?:body|one)|who\s?ever)(?:'?s|\s+has)\s+(?:had|got|taken|borrowed|nicked)\s+(?:it|them|those)|chucked|thrown\s+(?:out|away)|binned|(?:that'?s|belongs\s+to)\s+the\s+dog'?s?|need\s+to\s+(?:get|buy|order)|(?:oh\s+)?delete\s+that)\b/iu,
 );
 /** Cold packs of the kit lie in the freezer. */
 const COLD_THERE =
@@ -30,6 +30,20 @@ const NOT_MEDICAL = /\bnot\s+(?:medical|first\s+aid|for\s+first\s+aid)\b/i;
 const ABSENT_NO = quick(
   /(?:^|\b(?:but|and|there'?s|there\s+is|there\s+are|has|have|(?<!\d[^,;]*)with|found|i\s+(?:see|saw|got)|(?:was|were)|still)\s+|,\s*)no\s+(?!(?:wait|sorry|make|actually|more\s+than|fewer|less|\d)\b|\.)(?!(?:brand|maker|vent|valve|lid|label|date|name|mark(?:ing)?s?|instructions?|leaflet|clips?|rod|expiry|wrapp(?:er|ing)|pack(?:et|aging)|box|case|holes?|idea|latex|powder|doubt|batter(?:y|ies))\b)(?=\p{L})/iu,
 );
+
+/** "whistles gone", "Eye pads taken out", "sling: delete": all that stands behind a name, which is not counted. */
+const GONE_BEHIND = quick(
+  /^\D*?\p{L}{3,}(?:\s*[-–:,(]\s*|\s+)(?<!\b(?:\p{L}+\s+of\s+\p{L}+(?:\s+(?:are|is|were))?|half|nearly|almost|mostly|partly|part|some|most|bit|them|these|those|one|two|three|four|five|six)\s)(?:(?:all\s+)?(?:gone|used|finished|out)|taken\s+out|thrown\s+(?:out|away)|deleted?|not\s+applicable|n\.?\s?a\.?|no|(?:borrowed|taken|lent)\s+(?:by|to)\s+\p{L}+|see\s+(?:the\s+)?(?:office|van|car|locker|cupboard|cabinet|store))\s*\)?\s*[.!]?$/iu,
+);
+/** "Sam has the eye pads", "threw out whistles", "kein Pflaster": before a name, which is not counted. */
+const GONE_BEFORE = quick(
+  /^\W*(?:(?:\p{L}+\s+)?(?:has|took|borrowed|lost|has\s+got)\s+the|(?:(?:i|we)\s+)?(?:threw|chucked|binned|took)\s+(?:out|away)?\s*(?:the)?|keine?n?|pas\s+de|sin|geen|ingen|inget)\s+(?!\d)\p{L}[^\d]*$/iu,
+);
+const isGone = (text: string): boolean => GONE_BEHIND.test(text) || GONE_BEFORE.test(text);
+
+/** "2 (the blue ones, no horse's)": says which of them are there. */
+const BEHIND_COUNT =
+  /(?<=\d\s?)\((?![^()]*\b(?:left|gone|missing|used|there|here|found|of\s+them)\b)[^()]*,[^()]*\)/g;
 
 /** Words in which a stretch may speak of absence. */
 export const ABSENT_WORDS =
@@ -42,8 +56,9 @@ export const ABSENT_WORDS =
  */
 export const isSaidAbsent = (own: string, said: string): boolean =>
   NOT_MEDICAL.test(own) ||
-  isAbsent(said) ||
-  ABSENT_NO.test(said) ||
+  isGone(own) ||
+  isAbsent(said.replace(BEHIND_COUNT, " ")) ||
+  ABSENT_NO.test(said.replace(BEHIND_COUNT, " ")) ||
   isElsewhere(own.replace(/\([^)]*\)?/g, " "));
 
 /** Whether a remark says that a thing is not there, or is somebody else's. */
@@ -57,7 +72,7 @@ const WANTED: readonly RegExp[] = [
   /^\W*(?:i|we)(?:['’]d|\s+would)?\s+(?:still\s+|also\s+)?(?:need|want|lack|would\s+like|should\s+(?:get|buy|add|order))\b/i,
   // "need eye pads", "would like: wipes", "add a whistle", "short of plasters"
   quick(
-    /^\W*(?:we\s+|i\s+)?(?:needs?|wanted|would\s+like|should\s+(?:add|get|have)|add|consider(?:\s+adding)?|could\s+do\s+with|short\s+of|optional)\b(?:\s*:)?\s+(?=\p{L}|\d)(?!be\b|to\s+be\b)/iu,
+    /^\W*(?:we\s+|i\s+)?(?:needs?|wanted|would\s+like|should\s+(?:add|get|have)|add|consider(?:\s+adding)?|(?:you\s+)?(?:may|might)\s+want(?:\s+to\s+add)?|could\s+do\s+with|short\s+of|optional)\b(?:\s*:)?\s+(?=\p{L}|\d)(?!be\b|to\s+be\b)/iu,
   ),
   // "To replace: wipes, tweezers"
   /^\W*to\s+(?:replace|restock|reorder|top\s+up)\s*:/i,
@@ -92,7 +107,7 @@ const LISTS_USED =
   /^\W*(?:used|spent|consumed|handed\s+out|given\s+out|taken\s+out)\b(?!\s*:?\s*\d+\s*$)[^:,\d]{0,20}:\s*\S/i;
 /** "Nothing left: sunscreen", "Gone after last week: freeze spray", "Fehlt noch: Brandgel". */
 const LISTS_GONE =
-  /^\W*(?:(?:nothing|none)\s+left|gone|to\s+(?:bin|throw(?:\s+(?:away|out))?)|binned|thrown\s+(?:away|out)|run\s+out|used\s+up|finished|(?:es\s+)?fehl(?:t|en)(?:\s+noch)?|il\s+manque(?:\s+encore)?|manquent?(?:\s+encore)?|faltan?(?:\s+todav[ií]a)?|mancano?(?:\s+ancora)?|ontbre(?:ekt|ken)(?:\s+nog)?)\b[^:,\d]{0,24}:\s*\S/i;
+  /^\W*(?:(?:nothing|none)\s+left|gone|short|not(?:\s+(?:here|there|yet|yet\s+here|in\s+(?:here|there|it|(?:the|this)\s+\p{L}+)))?|(?:still\s+)?(?:coming|ordered|on\s+order|required|recommended|needed)(?:\s+(?:and|but)\s+not\s+(?:yet\s+)?(?:here|there|arrived|in))?|[àa]\s+(?:racheter|acheter|remplacer|commander)|to\s+(?:bin|throw(?:\s+(?:away|out))?)|binned|thrown\s+(?:away|out)|run\s+out|used\s+up|finished|(?:es\s+)?fehl(?:t|en)(?:\s+noch)?|il\s+manque(?:\s+encore)?|manquent?(?:\s+encore)?|faltan?(?:\s+todav[ií]a)?|mancano?(?:\s+ancora)?|ontbre(?:ekt|ken)(?:\s+nog)?)(?![\p{L}])[^:,\d]{0,24}:\s*\S/iu;
 export const listsUsed = (text: string): boolean => LISTS_USED.test(text) || LISTS_GONE.test(text);
 
 /** "FALTA", "Fehlt": it heads what is missing. */

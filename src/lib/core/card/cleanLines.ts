@@ -229,6 +229,8 @@ const withoutGlue: Step = each((line) =>
       "$1x ",
     )
     .replace(/(\d\s*)xx(?=\s)/gi, "$1x")
+    // "DIN 13151-M": no metres.
+    .replace(/\b(DIN|EN|ISO|BS)\s?(\d{4,6})-[A-Z]\b/g, "$1 $2")
     // "25xbandages": no word begins so.
     .replace(GLUED_TIMES, "$1$2 x ")
     .replace(GLUED_BEHIND, " x $1")

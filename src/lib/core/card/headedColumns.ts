@@ -98,11 +98,14 @@ function withQuantity(table: Columns, names: readonly string[], rows: Rows): Col
   return { ...table, roles: table.roles.map((r, at) => (at === unclear ? "quantity" : r)) };
 }
 
+/** "Packs ordered": an order's own count. */
+const ORDERED = /\b(?:ordered|requested|issued|dispatched|shipped)\b/i;
 /** "Item | Required": a card that says only how many there should be lists those, and the reader asks. */
 function withShould(table: Columns, names: readonly string[], rows: Rows): Columns {
   if (table.roles.includes("quantity")) return table;
   const meant = names.findIndex(
-    (name, at) => table.roles[at] === "skip" && saysShould(name) && counts(rows, at),
+    (name, at) =>
+      table.roles[at] === "skip" && (saysShould(name) || ORDERED.test(name)) && counts(rows, at),
   );
   if (meant < 0) return table;
   return {

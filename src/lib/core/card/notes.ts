@@ -35,7 +35,7 @@ interface NoteRule {
 
 /** Titles, totals and prices among the rows of a table. */
 const TABLE_NOTE =
-  /^(?:sub-?\s?total|total|grand total|sum|carriage|postage|shipping|vat|tax|delivery)\b/i;
+  /^(?:sub-?\s?total|total|grand total|sum|carriage|postage|shipping|vat|tax|delivery|(?:signed|signature|checked\s+by|counted\s+by|printed)\b(?!\s*(?:pads?|cards?)))\b/i;
 const VERB = /\b(?:is|are|be|will|can|should|must|have|has|need|keep|use|check|replace|may)\b/i;
 
 /** "two boxes of plasters": said aloud with a count. */

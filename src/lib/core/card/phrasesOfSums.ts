@@ -77,6 +77,22 @@ export const SUM_PHRASES: readonly Phrase[] = [
     },
   },
   {
+    name: "so many, and how many are missing from how many",
+    example: ["4 plasters, 2 missing from 6", "4 plasters"],
+    holds: ["missing", "gone", "used"],
+    pattern:
+      /\b(\d{1,3})\b(?!\s*(?:mm|cm|ml|mg|x|×))([^\d]*?)\s*[,;(–-]?\s*(\d{1,3})\s+(?:missing|gone|used)\s+(?:from|of|out\s+of)\s+(\d{1,3})\)?\s*$/giu,
+    read: (all, n, name, gone, of) =>
+      Number(n) + Number(gone) === Number(of) ? `${n}${name}` : all!,
+  },
+  {
+    name: "so many left, and how many were used",
+    example: ["4 plasters left, 2 used", "4 plasters"],
+    holds: "used",
+    pattern: /(?<=\bleft)\s*[,;(]\s*\d{1,3}\s+(?:were\s+)?used\)?\s*$/gi,
+    read: "",
+  },
+  {
     name: "how many there are, and how many there should be",
     example: ["plasters have 5 need 10", "plasters 5"],
     holds: ["need", "min", "req", "target", "par", "want", "should", "expect", "nominal", "st"],

@@ -10,7 +10,7 @@ import {
 import { keptInPlace, quotedAsCells } from "./cells.ts";
 import { claimOf } from "./claim.ts";
 import { cleanLines, saysOpenIsMissing, untickedLines } from "./cleanLines.ts";
-import { draftOf, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
+import { draftOf, isSure, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
 import { entryOf, type CardEntry } from "./entry.ts";
 import type { CardRow } from "./cardRow.ts";
 import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE, MOST_LINES, MOST_WORDS } from "./cardLimits.ts";
@@ -107,7 +107,7 @@ function readLines(text: string, vocabulary: Vocabulary, habits: Habits): CardRe
       claim ??= { pieces, text: row.text };
       return;
     }
-    absentBlock = absentAt(row, absentBlock, drafts[at - 1]?.row);
+    absentBlock = absentAt(draft, absentBlock, drafts[at - 1]?.row);
     const listsNothing =
       absentBlock !== null ||
       missing.has(row.source) ||
@@ -365,12 +365,16 @@ const isHeadingLike = (text: string) => {
     /:\s*$/.test(t) ||
     (!/\d/.test(t.replace(/\([^)]*\)/g, "")) &&
       t.split(/\s+/).length <= 6 &&
-      !/[.,]/.test(t.replace(/\.$/, "")) &&
+      !/[.,]|:\s*\S/.test(t.replace(/\.$/, "")) &&
       /^(?:optional|not included|recommended|you may|also|customers|sold|suggested|consider|frequently|extras|people|wish|refills)/i.test(
         t,
       ))
   );
 };
+
+/** "Also in the box (not in the standard):": more than there must be. */
+const BESIDES =
+  /\([^()]*\b(?:norms?|standards?|din|iso|required|requirements?|official|legal|law|list|vorschrift|pflicht|liste|norme|norma|lista)\b[^()]*\)/gi;
 
 /** Lines of what is not there, from their heading on. */
 interface AbsentBlock {
@@ -378,11 +382,13 @@ interface AbsentBlock {
 }
 /** The block that a row lies in, or heads; null: none. A blank line ends it, or a heading of what is there. */
 function absentAt(
-  row: CardRow,
+  { row, match }: Draft,
   block: AbsentBlock | null,
   previous: CardRow | undefined,
 ): AbsentBlock | null {
-  if (speaksOfAbsence(row.text) && isHeadingLike(row.text)) return { source: row.source };
+  // "Not included: whistle", "Consider adding a whistle": says itself what is not there.
+  const heads = isHeadingLike(row.text) && (/:\s*$/.test(row.text) || !isSure(match));
+  if (heads && speaksOfAbsence(row.text.replace(BESIDES, " "))) return { source: row.source };
   const isApart =
     previous !== undefined && previous.source !== block?.source && row.source - previous.source > 1;
   return isApart || headsPresent(row.text) ? null : block;

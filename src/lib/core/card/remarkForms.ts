@@ -117,6 +117,20 @@ export const REMARK_FORMS: readonly RemarkForm[] = [
     `(?:no|with(?:out)?)\\s+(?:(?:an?|the|its|their)\\s+)?${ITS_PART}|${ITS_PART}\\s+(?:is\\s+|are\\s+)?(?:missing|gone|lost|torn|damaged|broken|intact|open|faded|unreadable|new|flat|dead|ok|empty)(?<!(?:box|case|packet|packaging)(?:es|s)?\\s+(?:is\\s+|are\\s+)?empty)`,
   ),
   form(
+    "what it has lost but is there",
+    "no longer sterile",
+    "there",
+    `missing\\s+(?:its|their|the|an?)\\s+${ITS_PART}|no\\s+longer\\s+(?:sterile|sticky|sealed|usable|new|white|in\\s+date)|no\\s+more\\s+(?:needed|wanted|required)|not\\s+(?:counted|checked|tested|weighed)(?:\\s*,?\\s*(?:about|guess(?:ed)?|roughly|estimate[d]?|yet))?`,
+    COUNTED,
+  ),
+  form(
+    "some of them lack a part",
+    "one without wrapper",
+    "some",
+    `${SOME}\\s+(?:with)?(?:out|no)\\s+(?:(?:an?|the|its|their)\\s+)?${ITS_PART}`,
+    SOME_COUNTED,
+  ),
+  form(
     "a note to see",
     "see note 2",
     "there",
@@ -132,7 +146,7 @@ export const REMARK_FORMS: readonly RemarkForm[] = [
     "for whom or what",
     "for practice",
     "there",
-    "for\\s+(?:the\\s+|our\\s+)?(?:practice|training|demo(?:nstration)?s?|kids|children|adults|staff|visitors|guests|customers|trips?|outings?|emergenc(?:y|ies)|the\\s+\\p{L}+)(?:\\s+(?:too|only|use))?|(?:adults?|kids|children|staff)\\s+only|used\\s+(?:for|in)\\s+(?:demos?|training|practice)|not\\s+for\\s+(?:children|kids|sale|eyes)|kids\\s+love\\s+(?:them|it|these)|(?:do\\s+not|don['’]t|never)\\s+(?:use|put|give|open|touch|wash|bend)\\b[^\\d]*|keep\\s+(?:dry|sealed|closed|clean|cool|flat|together|away)\\b[^\\d]*",
+    "for\\s+(?:the\\s+|our\\s+)?(?:practice|training|demo(?:nstration)?s?|kids|children|adults|staff|visitors|guests|customers|trips?|outings?|emergenc(?:y|ies)|the\\s+\\p{L}+)(?:\\s+(?:too|only|use))?|(?:adults?|kids|children|staff)\\s+only|for\\s+(?:adults|children|kids|staff|grown-ups)\\s*,?\\s+not\\s+(?:for\\s+)?(?:adults|children|kids|babies|toddlers|staff)|used\\s+(?:for|in)\\s+(?:demos?|training|practice)|not\\s+for\\s+(?:children|kids|sale|eyes)|kids\\s+love\\s+(?:them|it|these)|(?:do\\s+not|don['’]t|never)\\s+(?:use|put|give|open|touch|wash|bend)\\b[^\\d]*|keep\\s+(?:dry|sealed|closed|clean|cool|flat|together|away)\\b[^\\d]*",
   ),
   form(
     "which of the sort",
