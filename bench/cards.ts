@@ -79,6 +79,8 @@ const FOLDERS = [
   "aside-59",
   "aside-60",
   "aside-61",
+  "aside-62",
+  "aside-63",
 ];
 
 function cardsByPeople() {

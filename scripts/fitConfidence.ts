@@ -85,6 +85,8 @@ const JUDGED = [
   "tests/fixtures/aside-59",
   "tests/fixtures/aside-60",
   "tests/fixtures/aside-61",
+  "tests/fixtures/aside-62",
+  "tests/fixtures/aside-63",
 ];
 const SYNONYMS = "../shared/data/synonyms.csv";
 /** A name alone among two others is a harder case than most lines of a card, and shows what other words do. */

@@ -141,6 +141,17 @@ export const PACK_PHRASES: readonly Phrase[] = [
     },
   },
   {
+    name: "so many, and how many packs: most likely in each, and the reader asks",
+    example: ["plasters x 12, 5 bags", "plasters 60 pcs (12)"],
+    holds: ["x", "×"],
+    pattern: new RegExp(
+      `^(\\W*\\p{L}[^\\d,;]*?)\\s*[x×]\\s?(\\d{1,3}),\\s*(\\d{1,2})\\s+${PACKS}$`,
+      "iu",
+    ),
+    read: (_, name, each, packs) =>
+      `${name!.trim()} ${Number(each) * Number(packs)} pcs (${each}?)`,
+  },
+  {
     name: "by how many they are packed",
     example: ["compress, packed by 2", "compress, pack of 2"],
     holds: "packed",
