@@ -180,12 +180,104 @@ describe("whole cards by rule", () => {
     });
 });
 
+describe("things told in several lines", () => {
+  const cases: readonly (readonly [why: string, card: string, entries: readonly string[]])[] = [
+    [
+      "size, pack, price and place of each are no things",
+      [
+        ...["Gauze pads", "Size: 10 x 10 cm", "£1.20", "Qty: 4", "Location: Lid pocket", ""],
+        ...["Plasters", "Pack size: 20", "£2.40", "Qty: 2", "Location: Bag 2", ""],
+        ...["Eye pads", "SKU 4471", "Required: 6", "Held: 5", "Note: 2 are creased", ""],
+      ].join("\n"),
+      ["1 gauze-pad 4 [100,100]", "7 adhesive-strip 40 null", "13 eye-pad 5 null"],
+    ],
+    [
+      "their counts before the names, as the list begins and ends",
+      "Hi Jo,\n4\nWhistles\n2\nEye pads\n7\nFoil blankets\nCheers, Tam",
+      ["3 whistle 4 null", "5 eye-pad 2 null", "7 foil-blanket 7 null"],
+    ],
+    [
+      "1, 2 and 3 before the names number them",
+      "1\nWhistle\n2\nEye pads\n3\nFoil blanket",
+      ["2 whistle 1 null", "4 eye-pad 1 null", "6 foil-blanket 1 null"],
+    ],
+    [
+      "a name that its column broke in brackets, in a size, before its unit",
+      [
+        ...["Alcohol swabs (in the     2", "lid)", "Fabric plasters 72 x      6", "19 mm"],
+        ...[
+          "Crepe bandage 7.5         4",
+          "cm, individually wrapped",
+          "Whistles                  3",
+        ],
+        ...["Gauze pads                9", "5 x 5 cm"],
+      ].join("\n"),
+      [
+        ...["1 alcohol-pad 2 null", "3 adhesive-strip 6 [19,72]", "5 elastic-bandage 4 [75]"],
+        ...["7 whistle 3 null", "8 gauze-pad 9 [50,50]"],
+      ],
+    ],
+    [
+      "a list in small letters goes on with things, not with words",
+      "eye pads      4\nscissors\nwhistles      2\nfoil blanket      1\nsafety pins      6",
+      [
+        ...["1 eye-pad 4 null", "2 small-scissors 1 null", "3 whistle 2 null"],
+        ...["4 foil-blanket 1 null", "5 safety-pin 6 null"],
+      ],
+    ],
+    [
+      "so many of so many, and dates with a stroke",
+      "Whistles [3/4]\nEye pads [2/6]\nFoil blankets [1/2]\nSafety pins [9/12]",
+      ["1 whistle 3 null", "2 eye-pad 2 null", "3 foil-blanket 1 null", "4 safety-pin 9 null"],
+    ],
+    [
+      "a section's name between the rows of a table with two columns",
+      "Quantity | Product\nTools\n4 pc | Whistle\n2 pc | Trauma shears\nEyes\n5 pc | Eye pads",
+      ["3 whistle 4 null", "4 trauma-shears 2 null", "6 eye-pad 5 null"],
+    ],
+  ];
+  for (const [why, card, entries] of cases)
+    it(why, () => {
+      expect(entriesOf(card)).to.eql(entries);
+    });
+});
+
 describe("what only looks like a paragraph, a label or a lead", () => {
   const cases: readonly (readonly [why: string, card: string, entries: readonly string[]])[] = [
     [
       "lines of a list that have commas stay apart",
       "antihistamine tabs 10mg, strip of 7\nwasp sting cream, half left\nscissors, blunt",
       ["1 antihistamine-tablet 7 null", "2 hydrocortisone-cream 1 null", "3 small-scissors 1 null"],
+    ],
+    [
+      "two lines that each count their last and their first thing stay apart",
+      "bandages: conforming 10 (7.5cm), crepe 4 (10cm), triangular 8\nwhistles x30, eye pads x2",
+      [
+        ...["1 roller-bandage 10 [75]", "1 elastic-bandage 4 [100]", "1 triangular-bandage 8 null"],
+        ...["2 whistle 30 null", "2 eye-pad 2 null"],
+      ],
+    ],
+    [
+      "five lines of a list of which some have commas stay apart",
+      [
+        ...[
+          "waterproof plasters x30, fingertip plasters x10",
+          "eye wash bottle 500ml x2, exp 2028",
+        ],
+        ...["antiseptic wipes x20", "dust masks, box of 20, 14 left", "safety goggles x3"],
+      ].join("\n"),
+      [
+        ...["1 adhesive-strip 30 null", "1 adhesive-knuckle 10 null", "2 eyewash 2 null"],
+        ...["3 antiseptic-wipe 20 null", "4 surgical-mask 14 null", "5 safety-glasses 3 null"],
+      ],
+    ],
+    [
+      "three sizes of a bag count no bags",
+      "4 x whistles\n2 x eye pads\n5 x foil blankets\n30 x 20 x 20 cm bag",
+      [
+        ...["1 whistle 4 null", "2 eye-pad 2 null", "3 foil-blanket 5 null"],
+        "4 container 1 [200,200,300]",
+      ],
     ],
     [
       "what is said of another place is no name that goes on",

@@ -79,7 +79,7 @@ export function withoutLead(row: CardRow, names: Names): CardRow {
 const CLOSING = quick(
   /(?<!\b(?:not|never|longer|kept|now|is|are|was|lives?|back|put|rest|others?|more|ones?))(?<=\p{L}|\)|[x×]\s?\d{1,3}|\d\s?(?:cm|mm|m|ml))(?:,?\s+(?:in\s+(?:the|this|that)\s+(?:box|bag|kit|tin|lid|pocket|cupboard|drawer|pouch|case)|in\s+(?:total|all)|altogether|as\s+well|(?:and\s+)?nothing\s+else|(?:(?:and|so)\s+)?that['’]?s\s+(?:it|all|the\s+lot|everything)|at\s+the\s+moment|for\s+now))+[.!]?\s*$/iu,
 );
-const BETWEEN = /,\s|\s(?:and|plus|as\s+well\s+as)\s/i;
+const BETWEEN = /,\s|(?:^|\s)(?:and|plus|as\s+well\s+as)\s/i;
 /** The row of a list without what is said at its end. */
 export const withoutClosing = (row: CardRow): CardRow =>
   row.inTable || row.quantity !== null || !BETWEEN.test(row.text)
