@@ -329,3 +329,46 @@ describe("what only looks like a paragraph, a label or a lead", () => {
       expect(entriesOf(card)).to.eql(entries);
     });
 });
+
+describe("said aloud", () => {
+  const SAID: readonly (readonly [form: string, count: number])[] = [
+    ...["X, four of those", "X, four of the big ones", "X, four, the long ones", "X four"],
+    ...["X, four, all in date", "X, got four of those", "X, four in there", "four X I think"],
+    ...["I can see four X", "what looks like four X", "four of the X", "X, quantity four"],
+  ]
+    .map((form): readonly [string, number] => [form, 4])
+    .concat([
+      ["X, two, no wait, three", 3],
+      ["X, two, make that three", 3],
+      ["X, nine by my count", 9],
+      ["X, thirty-five", 35],
+      ["X, forty odd", 40],
+      ["X, a hundred and twenty", 120],
+      ["X, call it thirty", 30],
+      ["X, box of forty, twenty five left", 25],
+      ["X, a box of forty but it's open, call it twenty five", 25],
+      ["X, one box, fifty in it when full, I'd say thirty left", 30],
+      ["X, six packets of three", 18],
+      ["X, two lots of five", 10],
+    ]);
+  for (const [form, count] of SAID)
+    it(`“${form}”`, () => {
+      for (const [name, type] of [
+        ["foil blankets", "foil-blanket"],
+        ["saline pods", "saline-ampoule"],
+      ]) {
+        const card = `okay first aid kit in the shed\num so eye pads, three of those\n${form.replace("X", name!)}\nthen there's five whistles`;
+        expect(entriesOf(card)).to.eql([
+          "2 eye-pad 3 null",
+          `3 ${type!} ${count} null`,
+          "4 whistle 5 null",
+        ]);
+      }
+    });
+  for (const form of ["no X", "X, none", "X, nothing", "not seeing any X", "X, all gone"])
+    it(`“${form}”: none`, () => {
+      expect(
+        entriesOf(`three eye pads\n${form.replace("X", "foil blankets")}\nfive whistles`),
+      ).to.eql(["1 eye-pad 3 null", "3 whistle 5 null"]);
+    });
+});

@@ -33,11 +33,11 @@ const ABSENT_NO = quick(
 
 /** "whistles gone", "Eye pads taken out", "sling: delete": all that stands behind a name, which is not counted. */
 const GONE_BEHIND = quick(
-  /^\D*?\p{L}{3,}(?:\s*[-–:,(]\s*|\s+)(?<!\b(?:\p{L}+\s+of\s+\p{L}+(?:\s+(?:are|is|were))?|half|nearly|almost|mostly|partly|part|some|most|bit|them|these|those|one|two|three|four|five|six)\s)(?:(?:all\s+)?(?:gone|used|finished|out)|taken\s+out|thrown\s+(?:out|away)|deleted?|not\s+applicable|n\.?\s?a\.?|no|(?:borrowed|taken|lent)\s+(?:by|to)\s+\p{L}+|see\s+(?:the\s+)?(?:office|van|car|locker|cupboard|cabinet|store))\s*\)?\s*[.!]?$/iu,
+  /^\D*?\p{L}{3,}(?:\s*[-–:,(]\s*|\s+)(?<!\b(?:\p{L}+\s+of\s+\p{L}+(?:\s+(?:are|is|were))?|half|nearly|almost|mostly|partly|part|some|most|bit|them|these|those|one|two|three|four|five|six)\s)(?:(?:all\s+)?(?:gone|used|finished|out)|nothing(?:\s+(?:there|left))?|taken\s+out|thrown\s+(?:out|away)|deleted?|not\s+applicable|n\.?\s?a\.?|no|(?:borrowed|taken|lent)\s+(?:by|to)\s+\p{L}+|see\s+(?:the\s+)?(?:office|van|car|locker|cupboard|cabinet|store))\s*\)?\s*[.!]?$/iu,
 );
 /** "Sam has the eye pads", "threw out whistles", "kein Pflaster": before a name, which is not counted. */
 const GONE_BEFORE = quick(
-  /^\W*(?:(?:\p{L}+\s+)?(?:has|took|borrowed|lost|has\s+got)\s+the|(?:(?:i|we)\s+)?(?:threw|chucked|binned|took)\s+(?:out|away)?\s*(?:the)?|keine?n?|pas\s+de|sin|geen|ingen|inget)\s+(?!\d)\p{L}[^\d]*$/iu,
+  /^\W*(?:(?:(?:i(?:['’]m)?|we(?:['’]re)?)\s+)?(?:not|can['’]?t|don['’]?t)\s+(?:see(?:ing)?|find(?:ing)?)\s+any|(?:\p{L}+\s+)?(?:has|took|borrowed|lost|has\s+got)\s+the|(?:(?:i|we)\s+)?(?:threw|chucked|binned|took)\s+(?:out|away)?\s*(?:the)?|keine?n?|pas\s+de|sin|geen|ingen|inget)\s+(?!\d)\p{L}[^\d]*$/iu,
 );
 const isGone = (text: string): boolean => GONE_BEHIND.test(text) || GONE_BEFORE.test(text);
 

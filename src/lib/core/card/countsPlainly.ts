@@ -93,8 +93,15 @@ const MORE_WANTED =
 const withoutMore = (line: string): string =>
   line.includes("(") ? line.replace(MORE_WANTED, "") : line;
 
+/** "thirty-five": one number, no two with a dash between. */
+const HYPHENED =
+  /\b(twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)-(?=(?:one|two|three|four|five|six|seven|eight|nine)\b)/gi;
+const numbersWhole = (line: string): string =>
+  line.includes("ty-") ? line.replace(HYPHENED, "$1 ") : line;
+
 /** In the order in which one makes what a later one reads. */
 const WAYS = [
+  numbersWhole,
   saidOnce,
   ampersandsInNumbers,
   withoutLookedAt,

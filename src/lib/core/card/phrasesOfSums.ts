@@ -35,6 +35,8 @@ const packsAndMore: Phrase["read"] = (_, packs, each, more) =>
 const KIND =
   "(?:small|medium|large|big|little|narrow|wide|long|short|adult|child|paper|cloth|cotton|calico|left|right|blunt|sharp|straight|curved|plain|blue|black|white|red|green|full|open|new|old)";
 
+const COUNTED_OR_TWO = new RegExp(`\\b(?:and|plus|${NUMBER_WORDS})\\b`, "i");
+
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const SUM_PHRASES: readonly Phrase[] = [
   {
@@ -91,6 +93,51 @@ export const SUM_PHRASES: readonly Phrase[] = [
     holds: "used",
     pattern: /(?<=\bleft)\s*[,;(]\s*\d{1,3}\s+(?:were\s+)?used\)?\s*$/gi,
     read: "",
+  },
+  {
+    name: "so many of a sort, said behind the name",
+    example: ["saline pods, four of the big ones", "saline pods, four"],
+    holds: " of th",
+    pattern: new RegExp(
+      `^(\\W*\\p{L}[^,\\d]*),\\s*(${N})\\s+of\\s+(?:the|those|these)\\s+(?:\\p{L}+\\s+){0,2}(?:ones|things|tubes|packets|sort|kind|bottles)\\s*$`,
+      "iu",
+    ),
+    // "twelve plasters and, let me see, four of the big ones": others.
+    read: (all, name, count) => (COUNTED_OR_TWO.test(name!) ? all! : `${name}, ${count}`),
+  },
+  {
+    name: "a pack of so many in words, and how many are left",
+    example: ["plasters, box of forty, twenty five left", "plasters, 25 pcs"],
+    holds: " left",
+    pattern: new RegExp(
+      `\\b(?:(?:1|one|an?)\\s+)?${PACK}\\s+of\\s+${N}\\s*,\\s*(?:but\\s+)?(?:only\\s+)?(${N})\\s+left\\b`,
+      "giu",
+    ),
+    read: (_, left) => `${valueOf(left!)} pcs`,
+  },
+  {
+    name: "what one pack holds when full, and how many are left",
+    example: ["plasters, one box, fifty in it when full, I'd say thirty left", "plasters, 30 pcs"],
+    holds: "when ",
+    pattern: new RegExp(
+      `\\b(?:1|one|an?)\\s+${PACK},\\s*${N}\\s+(?:in\\s+it\\s+|of\\s+them\\s+)?when\\s+(?:it['’]?s\\s+|it\\s+was\\s+)?(?:full|new),\\s*(?:i(?:['’]d|\\s+would)?\\s+(?:say|guess|think|reckon)\\s+)?(?:about\\s+)?(${N})\\s+left\\b`,
+      "giu",
+    ),
+    read: (_, left) => `${valueOf(left!)} pcs`,
+  },
+  {
+    name: "lots of so many",
+    example: ["saline pods, two lots of five", "saline pods, 10 pcs"],
+    holds: " lots of ",
+    pattern: new RegExp(`\\b(${N})\\s+lots\\s+of\\s+(${N})\\b`, "giu"),
+    read: (_, lots, each) => `${valueOf(lots!) * valueOf(each!)} pcs`,
+  },
+  {
+    name: "so many and a few more",
+    example: ["plasters, forty-odd", "plasters, forty"],
+    holds: "odd",
+    pattern: new RegExp(`\\b(${N})[\\s-]odd(?!\\s+(?:ones?|sizes?|bits?))\\b`, "giu"),
+    read: "$1",
   },
   {
     name: "how many there are, and how many there should be",
