@@ -10,17 +10,20 @@ import { quick } from "./quick.ts";
 
 type Names = (text: string) => boolean;
 
+/** Longer is a story. */
+const LONGEST_LEAD = 160;
+
 /** What it says of the things that follow. */
 const SAYS_THERE = [
   "contain(?:s|ing|ed)|consist(?:s|ing)?\\s+of|hold(?:s|ing)|compris(?:es|ing|e)|made\\s+up\\s+of|includ(?:es|ing|ed)",
   "carr(?:y|ies|ying)|com(?:es|ing|e)\\s+with|(?:supplied|equipped|packed|filled|stocked|issued)\\s+with",
   "(?:ha(?:s|ve|d)|['’]ve)(?:\\s+got)?|(?:there|here)(?:\\s+(?:is|are|was|were)|['’]s|['’]re)(?:\\s+(?:also|still|now))?",
-  "(?:you(?:['’]ll)?\\s+)(?:get|find|receive)|you\\s+will\\s+(?:get|find|receive)|(?:i|we|they)\\s+(?:(?:just|also|still|now)\\s+)?(?:found|counted|put\\s+in|packed|keep|got|took|bought|added|need\\s+no\\s+more\\s+than)",
+  "(?:you(?:['’]ll)?\\s+)(?:get|find|receive)|you\\s+will\\s+(?:get|find|receive)|(?:i|we|they)\\s+(?:(?:just|also|still|now)\\s+)?(?:found|counted|put\\s+in|packed|keep|got|took|bought|added)",
   "(?:i|we)\\s+(?:just\\s+)?(?:have|carry)|counted|found|packed",
 ].join("|");
 const LEAD = quick(
   new RegExp(
-    `^(?:[^\\d:;,]|\\b1\\b|,\\s|:\\s|\\b\\d(?=\\s+\\p{L}+s?\\s+(?:ha|hold|contain))){0,160}?(?:^|[\\s’'])(?:${SAYS_THERE})\\s*:?\\s+(?=\\S)`,
+    `^(?:[^\\d:;,]|\\b1\\b|,\\s|:\\s){0,${LONGEST_LEAD}}?(?:^|[\\s’'])(?:${SAYS_THERE})\\s*:?\\s+(?=\\S)`,
     "iu",
   ),
 );
@@ -39,7 +42,8 @@ const PLACE_FIRST =
   /^(?:(?:in|on|inside|under|behind|at)\s+(?:the\s+)?(?:(?:very\s+)?(?:top|bottom|front|back|rear|side|left|right|inner|outer|inside|outside|main|middle|lower|upper|lid|small|big|large|zip|mesh|red|blue|green|yellow|orange|first|second|third)\s*){1,3}(?:hand\s+side|layer|pockets?|shelf|tray|lid|compartment|drawer|pouch|section|flap|half|bag|box)?)(?:\s*[,:–-]|\s+(?:there\s+)?(?:is|are))?\s+(?=\S)|^(?:left|remaining|still)\s+(?:in|on)\s+(?:the\s+)?[a-z]+(?:\s[a-z]+)?\s+(?:is|are)\s+(?=\S)/i;
 
 /** "Didn't we have 2 tourniquets?" */
-const ASKS_OR_DENIES = /n['’]?t\b|\b(?:not|no|never|if|why|where|how\s+come)\b/i;
+const ASKS_OR_DENIES =
+  /n['’]t\b|\b(?:(?:did|do|does|have|has|is|are|was|were|could|would|should)nt|not|no|never|if|why|where|how\s+come)\b/i;
 
 /** "okay so there's": how one talks, which tells that someone does. */
 const SPOKEN =
@@ -55,9 +59,6 @@ function* leadsOf(text: string): Generator<string> {
     yield (lead += next);
   }
 }
-/** Longer is a story. */
-const LONGEST_LEAD = 160;
-
 /** The row without it. */
 export function withoutLead(row: CardRow, names: Names): CardRow {
   if (row.inTable || row.quantity !== null || row.text.trimEnd().endsWith("?")) return row;
