@@ -43,7 +43,7 @@ const isGone = (text: string): boolean => GONE_BEHIND.test(text) || GONE_BEFORE.
 
 /** "2 (the blue ones, no horse's)": says which of them are there. */
 const BEHIND_COUNT =
-  /(?<=\d\s?)\((?![^()]*\b(?:left|gone|missing|used|there|here|found|of\s+them)\b)[^()]*,[^()]*\)/g;
+  /(?<=\d\s?|^\W*\d{1,3}\s[^()]*)\((?![^()]*\b(?:left|gone|missing|used|there|here|found|of\s+them)\b)[^()]*,[^()]*\)/g;
 
 /** Words in which a stretch may speak of absence. */
 export const ABSENT_WORDS =

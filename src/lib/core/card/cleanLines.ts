@@ -176,6 +176,8 @@ const withoutQuotes: Step = each((line) =>
 const QUOTED = /^\s*(?:>\s?)+/;
 /** So many lines of one's own below what is quoted make it an answer between the lines; a name and a greeting do not. */
 const FEWEST_BELOW = 3;
+/** "On 3 May Sam wrote:" */
+const WROTE = /\b(?:wrote|writes|schrieb|a\s+écrit|escribi[oó]|ha\s+scritto|schreef)\b[^:]*:\s*$/i;
 /** So many times the counts of one's own are in the letter that one sends on. */
 const SHARE_OF_OWN = 4;
 const DEPTH = /^\s*((?:>\s?)*)/;
@@ -200,7 +202,7 @@ const withoutQuoted: Step = (lines) => {
   const isAll = quoted > written.length / 2;
   const below = written.length - 1 - written.findLastIndex((l) => QUOTED.test(l));
   const countsIn = (of: readonly string[]) => of.join("\n").match(COUNTS)?.length ?? 0;
-  const ofOwn = countsIn(written.filter((l) => !QUOTED.test(l)));
+  const ofOwn = countsIn(written.filter((l) => !QUOTED.test(l) && !WROTE.test(l)));
   // A letter that lists nothing itself sends the quoted one on.
   const isSentOn = SHARE_OF_OWN * ofOwn <= countsIn(written.filter((l) => QUOTED.test(l)));
   const isRead = isAll || isSentOn || below >= FEWEST_BELOW;
