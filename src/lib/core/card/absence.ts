@@ -54,12 +54,16 @@ export const ABSENT_WORDS =
  * @param own as it stands on the card
  * @param said the same without brackets that speak of another thing
  */
-export const isSaidAbsent = (own: string, said: string): boolean =>
-  NOT_MEDICAL.test(own) ||
-  isGone(own) ||
-  isAbsent(said.replace(BEHIND_COUNT, " ")) ||
-  ABSENT_NO.test(said.replace(BEHIND_COUNT, " ")) ||
-  isElsewhere(own.replace(/\([^)]*\)?/g, " "));
+export function isSaidAbsent(own: string, said: string): boolean {
+  const ofAll = said.replace(BEHIND_COUNT, " ");
+  return (
+    NOT_MEDICAL.test(own) ||
+    isGone(own) ||
+    isAbsent(ofAll) ||
+    ABSENT_NO.test(ofAll) ||
+    isElsewhere(own.replace(/\([^)]*\)?/g, " "))
+  );
+}
 
 /** Whether a remark says that a thing is not there, or is somebody else's. */
 export const saysGone = (text: string): boolean =>

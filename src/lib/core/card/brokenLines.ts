@@ -1,5 +1,5 @@
 import { LONGEST_LINE } from "./cardLimits.ts";
-import { NUMBER_SAID, NUMBER_WORDS } from "./numberWords.ts";
+import { NUMBER_SAID, NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
 import { quick } from "./quick.ts";
 import { SIZED } from "./sized.ts";
 
@@ -158,13 +158,12 @@ function namesMoved(lines: readonly string[]): string[] {
 
 const FRAGMENT =
   /(?:^|[,;]\s|\s(?:and|plus|as\s+well\s+as|&|[·•])\s)(?!.*(?:[,;]\s|\s(?:and|plus|as\s+well\s+as|&|[·•])\s))(.*)$/i;
-const COUNTED = new RegExp(`\\d|\\b(?:${NUMBER_SAID})\\b`, "i");
 /** "72 x" over "19 mm", "7.5 x 7.5" over "cm (1)": a size that the edge broke. */
 const SIZE_BEGUN = /(?:\d+(?:[.,]\d+)?\s?(?:mm|cm|in)?\s?[x×]?\s*)+$/i;
 const SIZE_ENDED = /^(?:[x×]\s?)?(?:\d+(?:[.,]\d+)?\s?)?(?:mm|cm|m|in)\b/i;
 /** Whether the last words of a line and the first of the next have a count. */
 function areCounted(last: string, first: string): readonly [boolean, boolean] {
-  const isCounted = (words: string) => COUNTED.test(words.replace(SIZED, " "));
+  const isCounted = (words: string) => SAYS_NUMBER.test(words.replace(SIZED, " "));
   return SIZE_ENDED.test(first)
     ? [isCounted(last.replace(SIZE_BEGUN, " ")), isCounted(first.replace(SIZE_ENDED, " "))]
     : [isCounted(last), isCounted(first)];

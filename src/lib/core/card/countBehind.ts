@@ -1,5 +1,5 @@
 import type { CardRow } from "./cardRow.ts";
-import { NUMBER_SAID, NUMBER_WORDS } from "./numberWords.ts";
+import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
 import { valueOf } from "./phrase.ts";
 import { quick, THREE_LETTERS } from "./quick.ts";
 import { SIZED } from "./sized.ts";
@@ -112,7 +112,6 @@ export function countSaid(written: string): string | null {
   return null;
 }
 
-const COUNTED = quick(new RegExp(`\\d|\\b(?:${NUMBER_SAID})\\b`, "iu"));
 const PIECES = quick(new RegExp(`^${N}\\s+(?:pcs|pieces|ea(?:ch)?|units?|count)\\.?$`, "iu"));
 const PARTED = /\s*(?:[:;,](?=\s)|\.{3,}|\s[-–—](?=\s)|\s{2,})\s*/g;
 /** Longer lines are prose. */
@@ -124,7 +123,7 @@ export function withCountBehind(row: CardRow): CardRow {
     const name = row.text.slice(0, gap.index);
     if (!THREE_LETTERS.test(name)) continue;
     // "1 box of 25, 21 left": more is said of how many.
-    if (COUNTED.test(name.replace(SIZED, ""))) return row;
+    if (SAYS_NUMBER.test(name.replace(SIZED, ""))) return row;
     const behind = row.text.slice(gap.index + gap[0].length);
     // "plasters: 20 pcs" is read as it stands, and shown so.
     if (PIECES.test(behind)) return row;

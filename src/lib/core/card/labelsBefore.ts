@@ -1,7 +1,7 @@
 import { listsUsed, speaksOfAbsence, speaksOfWant } from "./absence.ts";
 import type { CardRow } from "./cardRow.ts";
 import { SECTION_LABEL } from "./headings.ts";
-import { NUMBER_SAID } from "./numberWords.ts";
+import { SAYS_NUMBER } from "./numberWords.ts";
 import { PLACE_WORDS } from "./placeWords.ts";
 import { eachVariant } from "./variants.ts";
 import { TWO_LETTERS, quick } from "./quick.ts";
@@ -77,7 +77,7 @@ export function withoutLabel(row: CardRow, names: Names): CardRow {
   if (speaksOfAbsence(label) || speaksOfWant(row.text) || listsUsed(row.text)) return row;
   const rest = row.text.slice(m[0].length);
   const fewest = fewestBehind(label, names);
-  const isCounted = COUNTED.test(rest) || row.quantity !== null;
+  const isCounted = SAYS_NUMBER.test(rest) || row.quantity !== null;
   const things = rest.split(BETWEEN).filter((p) => TWO_LETTERS.test(p));
   return fewest !== null &&
     isCounted &&
@@ -100,7 +100,6 @@ function fewestBehind(label: string, names: Names): number | null {
 /** A word that nobody knows is a label before so many things. */
 const FEWEST_UNTOLD = 2;
 const LONGEST_LABELLED = 400;
-const COUNTED = new RegExp(`\\d|\\b(?:${NUMBER_SAID})\\b`, "i");
 
 /** "SHELF 1   plasters, 20": where things lie, set apart before them. */
 const PLACE_LABEL = new RegExp(

@@ -20,3 +20,5 @@ export const TENS_SAID = TENS.join("|");
 export const NUMBER_SAID = `a hundred|a dozen|(?:${TENS_SAID})(?:[ -](?:${ONES.join("|")}))?|${TEENS.join("|")}|${ONES.join("|")}`;
 /** Source of a pattern for a count in figures or words. */
 export const NUMBER_WORDS = `\\d{1,4}|${NUMBER_SAID}`;
+/** A number in figures or words stands somewhere in a text. */
+export const SAYS_NUMBER = new RegExp(`\\d|\\b(?:${NUMBER_SAID})\\b`, "i");

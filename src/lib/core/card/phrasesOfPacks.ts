@@ -10,7 +10,9 @@ const isShared = (pieces: string, packs: string): boolean =>
   Number(pieces) > Number(packs) && Number(pieces) % Number(packs) === 0;
 
 /** As things are packed. */
-const PACK_SIZES = new Set([4, 5, 6, 8, 10, 12, 16, 20, 24, 25, 30, 32, 40, 48, 50, 100, 150, 200]);
+const USUAL_PACKS = new Set([
+  4, 5, 6, 8, 10, 12, 16, 20, 24, 25, 30, 32, 40, 48, 50, 100, 150, 200,
+]);
 /** Told apart by a number: "bandage (10)" may be as wide. */
 const MEASURED =
   /\b(?:bandages?|tapes?|dressings?|rolls?|splints?|shears|scissors|airways?|tubes?|gloves|needles?|collars?|gauze|pads?|sheets?|wraps?)\b/i;
@@ -134,8 +136,13 @@ export const PACK_PHRASES: readonly Phrase[] = [
       /^(\W*(?:(\d{1,2})\s?[x×]\s+)?)(\p{L}[^\d(),;]*)\((\d{1,3})\)(?:\s*[x×]\s?(\d{1,2}))?$/iu,
     read: (all, _, before, name, held, behind) => {
       const packs = before ?? behind;
-      const isPack = packs !== undefined && (before ?? behind) === (behind ?? before);
-      return isPack && PACK_SIZES.has(Number(held)) && held !== packs && !MEASURED.test(name!)
+      // "2 x plasters (10) x3" says two things.
+      const isSaidOnce = before === undefined || behind === undefined || before === behind;
+      return packs !== undefined &&
+        isSaidOnce &&
+        USUAL_PACKS.has(Number(held)) &&
+        held !== packs &&
+        !MEASURED.test(name!)
         ? `${name!.trim()} ${Number(packs) * Number(held)} pcs (${packs}?)`
         : all!;
     },
