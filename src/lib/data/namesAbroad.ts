@@ -69,7 +69,7 @@ export const NAMES_ABROAD: Readonly<Record<string, readonly string[]>> = {
   "torch": ["taschenlampe", "stirnlampe", "lampe de poche", "lampe frontale", "linterna", "lámpara frontal", "torcia", "lampada frontale", "zaklamp", "hoofdlamp"],
   "whistle": ["trillerpfeife", "signalpfeife", "pfeife", "sifflet", "silbato", "fischietto", "fluitje"],
   "pencil": ["kugelschreiber", "bleistift", "stift", "stylo", "bolígrafo", "lápiz", "matita", "potlood"],
-  "waste bag": ["sacchetti rifiuti", "sacchetti monouso", "sacchetto monouso", "sacchetti raccolta rifiuti", "müllbeutel", "abfallbeutel", "sac poubelle", "sac à déchets", "bolsa residuos", "sacchetto rifiuti", "afvalzak"],
+  "waste bag": ["sacchetti rifiuti", "sacchetti monouso", "sacchetto monouso", "sacchetti raccolta rifiuti", "müllbeutel", "abfallbeutel", "folienbeutel", "sac poubelle", "sac à déchets", "bolsa residuos", "sacchetto rifiuti", "afvalzak"],
   "cotton wool": ["watte", "coton hydrophile", "algodón", "cotone idrofilo", "watten"],
   "cervical collar": ["halskrause", "zervikalstütze", "collier cervical", "collarín cervical", "collare cervicale", "nekkraag"],
   "tubular bandage": ["rete elastica", "rete tubolare", "rete elastica tubolare", "red tubular", "filet tubulaire", "netzverband", "schlauchverband", "schlauchverband", "fingerling", "fingerlinge", "filet tubulaire", "doigtier", "venda tubular", "benda tubolare", "rete tubolare", "buisverband", "vingerbob"],

@@ -96,9 +96,18 @@ const withoutCommands: Step = each((line) =>
 const withoutStruckOut: Step = each((line) => {
   if (!/~~[^~]*~~/.test(line)) return line;
   const struckFirst = /^\s*(?:[-*•]|\d+[.)]|\[[ x]?\])?\s*~~/i.test(line);
+  const instead = STRUCK_COUNT.exec(line);
+  if (instead)
+    return `${instead[1]!}${instead[2]!.replace(COUNT_BESIDE, "").trim()}  ${instead[3]!}`;
   const left = line.replace(/~~[^~]*~~/g, " ");
   return struckFirst && !GOES_ON_COUNTED.test(left) ? "" : left;
 });
+
+/** `~~cold packs 4~~ 1 left`, `~~4 cold packs~~ 1`: struck out with its count, and counted anew. */
+const STRUCK_COUNT = quick(
+  /^(\s*(?:[-*•]\s*|\d+[.)]\s*|\[[ x]?\]\s*)*)~~\s*([^~]*\p{L}{3}[^~]*)~~\W*(?:now\s+|only\s+|just\s+)*(\d{1,3})(?:\s+(?:left|now|there|here|remaining))*\s*$/iu,
+);
+const COUNT_BESIDE = /^\d{1,3}\s*(?:[x×]\s*)?|[\s:x×-]*\d{1,3}\s*$/g;
 
 const CROSSED = quick(
   /^\s*(?:[-*•]\s*)?[✗✘❌☒]|[\p{L}\d)]\s*[✗✘❌☒]\s*(?:(?:taken out|gone|missing|used|removed|out)\b.*)?$/u,

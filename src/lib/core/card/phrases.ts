@@ -7,11 +7,13 @@ import { NAME_PHRASES } from "./phrasesOfNames.ts";
 import { PACK_PHRASES } from "./phrasesOfPacks.ts";
 import { REMARK_PHRASES } from "./phrasesOfRemarks.ts";
 import { SUM_PHRASES } from "./phrasesOfSums.ts";
+import { USE_PHRASES } from "./phrasesOfUse.ts";
 
 /** All of them in their order: a later table reads what an earlier one made. */
 export const PHRASES: readonly Phrase[] = [
   ...NAME_PHRASES,
   ...SUM_PHRASES,
+  ...USE_PHRASES,
   ...PACK_PHRASES,
   ...COUNT_PHRASES,
   ...REMARK_PHRASES,

@@ -534,6 +534,22 @@ export const NAME_PHRASES: readonly Phrase[] = [
         .join(", "),
   },
   {
+    name: "batteries by their size alone",
+    example: ["headlamp (w/ 3 spare AAA)", "headlamp + 3 spare batteries"],
+    holds: "aa",
+    pattern:
+      /\s*[,(]?\s*(?:\bw\/|\bwith\b|\bplus\b|\+)\s*(\d{1,2})\s*[x×]?\s*(?:spare\s+)?AA{1,2}(?:['’]?s)?\b(?!\s+batter)\s*\)?/gi,
+    read: " + $1 spare batteries",
+  },
+  {
+    name: "the batteries that a thing runs on",
+    example: ["torch with batteries", "torch"],
+    holds: "batter",
+    pattern:
+      /(?<=\p{L}{3})\s*,?\s*\(?(?:\bwith|\bw\/|\bincl(?:\.|uding|udes)?|\binc\.?)\s*(?:its\s+|the\s+)?batter(?:y|ies)(?:\s+(?:in(?:\s+it)?|fitted|included))?\)?(?=\s*(?:[,;.)]|$))/giu,
+    read: "",
+  },
+  {
     name: "what comes with it, counted in brackets behind",
     example: ["torch w/ spare batteries (3 AAA)", "torch, 3 spare batteries"],
     holds: "batter",

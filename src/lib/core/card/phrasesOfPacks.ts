@@ -391,9 +391,9 @@ export const PACK_PHRASES: readonly Phrase[] = [
   {
     name: "one word for twelve",
     example: ["plasters 1 doz", "plasters 12 pcs"],
-    holds: "doz",
-    pattern: /\b(?:(1|2|3|4|5)\s+)?doz\b\.?/gi,
-    read: (_, n) => (n === undefined || n === "1" ? "12 pcs" : `${n} dozen`),
+    holds: ["doz", "dz"],
+    pattern: /\b(?:(1|2|3|4|5)\s+)?doz\b\.?|\b(\d)\s?dz\b\.?/gi,
+    read: (_, n, cut) => ((n ?? cut ?? "1") === "1" ? "12 pcs" : `${n ?? cut} dozen`),
   },
   {
     name: "pack over its content",

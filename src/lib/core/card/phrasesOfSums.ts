@@ -37,6 +37,13 @@ const KIND =
 
 const COUNTED_OR_TWO = new RegExp(`\\b(?:and|plus|${NUMBER_WORDS})\\b`, "i");
 
+/** Where things lie in a kit. */
+const PLACES =
+  "pouch pocket lid box bag tin drawer tray van cab car boat rucksack cupboard shelf kit top bottom front back".split(
+    " ",
+  );
+const IN_PLACE = `(?:(?:in|on|at)\\s+)?(?:the\\s+)?(?:\\p{L}+\\s+)?(?:${PLACES.join("|")})`;
+
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const SUM_PHRASES: readonly Phrase[] = [
   {
@@ -334,8 +341,9 @@ export const SUM_PHRASES: readonly Phrase[] = [
   {
     name: "so many of a thing, some of them used",
     example: ["20 plasters (3 used)", "17 plasters"],
-    holds: "used",
-    pattern: /^(\W*)(\d{1,3})(\s+\p{L}[^,;()\d]*?)\s*[,(–-]\s*(\d{1,3})\s+used(?:\s+up)?\)?\s*$/giu,
+    holds: ["used", "binned", "thrown"],
+    pattern:
+      /^(\W*)(\d{1,3})(\s+\p{L}[^,;()\d]*?)\s*[,(–-]\s*(\d{1,3})\s+(?:used(?:\s+up)?|binned|thrown\s+(?:out|away))\)?\s*$/giu,
     read: (all, mark, full, name, used) =>
       Number(used) < Number(full) ? `${mark}${Number(full) - Number(used)}${name}` : all!,
   },
@@ -412,6 +420,58 @@ export const SUM_PHRASES: readonly Phrase[] = [
     ),
     read: (all, packs, each) =>
       Number(each) >= FEWEST_IN_PACK ? `${inAll([packs!, each!])} pcs` : all!,
+  },
+  {
+    name: "packs, and what that comes to",
+    example: ["eye pads 2 boxes i.e. 4", "eye pads 4 pcs"],
+    holds: ["i.e", "ie", "that is", "makes"],
+    pattern: new RegExp(
+      `(?<=\\p{L}.*)\\b${N}\\s+${PACKS}\\s*[,;(–-]?\\s*(?:i\\.?e\\.?|that\\s+is|which\\s+is|makes)\\s*,?\\s*(${N})(?:\\s*(?:pcs|pieces|in\\s+all|total))?\\s*\\)?\\s*$`,
+      "iu",
+    ),
+    read: (_, inAll) => `${valueOf(inAll!)} pcs`,
+  },
+  {
+    name: "packs, and pieces that may be theirs in all or each one's: the fewer, and the reader asks",
+    example: ["eye pads 2 boxes, 4 pcs", "eye pads 4 pcs (2)"],
+    holds: ["pcs", "pieces"],
+    pattern: new RegExp(
+      `(?<=\\p{L}[^\\d]*)\\b([2-9])\\s+${PACKS}\\s*,\\s*(\\d{1,4})\\s*(?:pcs|pieces)\\s*$`,
+      "iu",
+    ),
+    read: (all, packs, pieces) =>
+      Number(pieces) % Number(packs) === 0 ? `${pieces} pcs (${packs})` : all!,
+  },
+  {
+    name: "packs, and in brackets what may be in each or in all: most likely in each, and the reader asks",
+    example: ["eye pads 2 boxes (4)", "eye pads 8 pcs (4)"],
+    holds: "(",
+    pattern: new RegExp(
+      `(?<=\\p{L}[^\\d]*)\\b([2-9])\\s+${PACKS}\\s*\\(\\s*(\\d{1,4})\\s*\\)\\s*$`,
+      "iu",
+    ),
+    read: (all, packs, pieces) =>
+      Number(pieces) % Number(packs) === 0
+        ? `${Number(packs) * Number(pieces)} pcs (${pieces})`
+        : all!,
+  },
+  {
+    name: "packs by their s",
+    example: ["eye pads 2 x 5's", "eye pads 2 packs of 5"],
+    holds: ["x", "×"],
+    pattern: /(?<=\p{L}[^\d]*)\b(\d{1,2})\s*[x×]\s*(\d{1,3})['’]?s\b\s*$/giu,
+    read: "$1 packs of $2",
+  },
+  {
+    name: "so many in each place",
+    example: ["eye pads: 2 in pouch, 3 in the lid", "eye pads: 5 pcs"],
+    holds: PLACES,
+    pattern: new RegExp(
+      `(?<=\\p{L}.*)\\b(\\d{1,3})(?:\\s+${IN_PLACE})?${AND}(?:and\\s+)?(\\d{1,3})\\s+${IN_PLACE}\\s*$|(?<=\\p{L}.*)\\b(\\d{1,3})\\s*\\(${IN_PLACE}\\)\\s*[,;+&]?\\s*(\\d{1,3})\\s*\\(${IN_PLACE}\\)\\s*$`,
+      "iu",
+    ),
+    read: (_, one, other, oneBefore, otherBefore) =>
+      `${Number(one ?? oneBefore) + Number(other ?? otherBefore)} pcs`,
   },
   {
     name: "so many, so many and so many",

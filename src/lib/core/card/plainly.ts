@@ -67,15 +67,16 @@ const COUNTED_FIRST = quick(
 /** Most lines do not end so. */
 const COUNTS_OF_TWO = /\d\s*[/+&]\s*\d{1,3}\s*$/;
 const NAMES_THEN_COUNTS = quick(
-  /^(\p{L}[^/+&]*(?:\([^)]*\))?[^/+&\d]*)\s?[/+&]\s?([^/+&]*?\p{L}):?(?:\s+|\s*\.{3,}\s*)(\d{1,3})\s*[/+&]\s*(\d{1,3})\s*$/u,
+  /^(\p{L}[^/+&]*?(?:\([^)]*\))?[^/+&\d]*?)\s?(?:[/+&,]|\band\b)\s?([^/+&,]*?\p{L}):?(?:\s+|\s*\.{3,}\s*)(\d{1,3})\s*[/+&]\s*(\d{1,3})\s*$/u,
 );
 /** "cas cards / pencils   3 / 2", "tweezers + magnifier: 1 + 1": names and counts each side of a sign. */
 function eachOfBoth(row: CardRow, names: (text: string) => boolean): CardRow[] {
-  const m = COUNTS_OF_TWO.test(row.text) && NAMES_THEN_COUNTS.exec(row.text);
+  const written = row.quantity === null ? row.text : `${row.text}  ${row.quantity}`;
+  const m = COUNTS_OF_TWO.test(written) && NAMES_THEN_COUNTS.exec(written);
   return m && names(m[1]!) && names(m[2]!)
     ? [
-        { ...row, text: `${m[1]!.trim()}  ${m[3]}` },
-        { ...row, text: `${m[2]!.trim()}  ${m[4]}` },
+        { ...row, text: `${m[1]!.trim()}  ${m[3]}`, quantity: null },
+        { ...row, text: `${m[2]!.trim()}  ${m[4]}`, quantity: null },
       ]
     : [row];
 }

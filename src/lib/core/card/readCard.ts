@@ -181,6 +181,11 @@ function rowsOf(text: string, vocabulary: Vocabulary, habits: Habits): LaidOut {
 const SHORTEST_ABROAD = 5;
 const isWord = rememberingFor(isKnownWord, MOST_WORDS);
 
+/** "nitr. gloves": the dot of a word cut short, which is none by itself, ends no sentence. */
+const SHORT_DOT = quick(/(?<![\p{L}\d.])(?![ivx]+\.)(\p{L}{2,6})\.(?=\s\p{Ll}{2})/gu);
+const withoutShortDots = (line: string, known: (word: string) => boolean): string =>
+  line.replace(SHORT_DOT, (all, word: string) => (known(word) ? all : word));
+
 /** A line as it was most likely printed, and the same in English. */
 const putRight = rememberingFor(
   (line: string, vocabulary: Vocabulary): { printed: string; english: string } => {
@@ -193,7 +198,7 @@ const putRight = rememberingFor(
     );
     const english = inEnglish({ text: printed, amongForeign: false }, vocabulary.abroad, knows);
     if (english !== printed) return { printed, english };
-    const meant = asMeant(printed, known, vocabulary);
+    const meant = asMeant(withoutShortDots(printed, known), known, vocabulary);
     return { printed: meant, english: meant };
   },
   LINES_KEPT,

@@ -58,7 +58,9 @@ const UNIT: Readonly<Record<string, string>> = {
 };
 
 /** "l0 x 10 cm", "l2x12cm", "l6 x whistle": a number before the sign that multiplies it. */
-const NUMBER_TIMES = quick(/(?<![\p{L}\d|])[lLIO][\dOolLI]*\d[\dOolLI]*(?=\s*[x×](?:\s|\d))/giu);
+const NUMBER_TIMES = quick(
+  /(?<![\p{L}\d|])(?:[lLIO][\dOolLI]*\d[\dOolLI]*|[lI]O|\d{1,2}O)(?=\s*[x×](?:\s|\d))/giu,
+);
 
 /** "1Ox1Ocm": both sides of a size. */
 const SPOILT_SIZE = quick(

@@ -1,5 +1,13 @@
 import { NUMBER_WORDS, VALUE_OF } from "./numberWords.ts";
 import { quick } from "./quick.ts";
+import {
+  eachOfSizes,
+  sizesThenCounts,
+  sortsAroundName,
+  sortsBeforeName,
+  sortsBehindName,
+  sortsInBrackets,
+} from "./sortsInList.ts";
 
 /**
  * One name with several variants, each with its own count: a line each, the name repeated.
@@ -643,6 +651,42 @@ export const VARIANTS: readonly VariantPattern[] = [
       return sizes.map((size) => `${m[1]} ${size} ${m[4]!.replace(/,\s*$/, "")}`);
     },
   },
+  {
+    name: "counted sorts behind their name, however they are written",
+    example: ["gloves: 4 pairs (L) and 2 pairs (M)", ["4 pairs gloves L", "2 pairs gloves M"]],
+    split: sortsBehindName,
+  },
+  {
+    name: "counted sorts in brackets, however they are written",
+    example: ["gloves 10 pairs (6 L, 4 M)", ["6 pairs gloves L", "4 pairs gloves M"]],
+    split: sortsInBrackets,
+  },
+  {
+    name: "counted sorts before their name, however they are written",
+    example: ["4 pairs (L) and 2 pairs M gloves", ["4 pairs gloves L", "2 pairs gloves M"]],
+    split: sortsBeforeName,
+  },
+  {
+    name: "counted sorts, the first behind the name",
+    example: ["4 pr gloves L, 2 pr M", ["4 pairs gloves L", "2 pairs gloves M"]],
+    split: sortsAroundName,
+  },
+  {
+    name: "as many of each of several widths",
+    example: [
+      "gauze roll 7.5 and 10 cm, two of each",
+      ["gauze roll 7.5 cm x 2 pcs", "gauze roll 10 cm x 2 pcs"],
+    ],
+    split: eachOfSizes,
+  },
+  {
+    name: "widths and counts, strokes between them",
+    example: [
+      "gauze roll 7.5cm/10cm - 2/1",
+      ["gauze roll 7.5cm x 2 pcs", "gauze roll 10cm x 1 pcs"],
+    ],
+    split: sizesThenCounts,
+  },
 ];
 
 const valueOf = (count: string): number => VALUE_OF[count.toLowerCase()] ?? Number(count);
@@ -651,7 +695,7 @@ const valueOf = (count: string): number => VALUE_OF[count.toLowerCase()] ?? Numb
 const LONGEST = 300;
 
 /** What parts the variants, or leads to them: each pattern has one of these. */
-const MAY_VARY = /[,;:+&/–—-]|\band\b/i;
+const MAY_VARY = /[,;:+&/–—-]|\b(?:and|one|two|three|four|five|six)\b|\d\D+\s\d/i;
 
 /** The lines that a line with variants stands for; itself where it has none. */
 export function eachVariant(text: string): string[] {

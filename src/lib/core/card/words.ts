@@ -103,6 +103,7 @@ const SAME: ReadonlyMap<string, string> = new Map(
     pediatric: "child",
     gz: "gauze",
     tq: "tourniquet",
+    emerg: "emergency",
     tqs: "tourniquet",
     opas: "opa",
     npas: "npa",

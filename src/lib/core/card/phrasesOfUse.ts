@@ -1,0 +1,89 @@
+import { NUMBER_WORDS } from "./numberWords.ts";
+import { PACK, valueOf, type Phrase } from "./phrase.ts";
+
+/** What is left of a pack that was begun, what was used of it, and what was counted where the pack says something else. */
+
+const N = `(?:${NUMBER_WORDS})`;
+const FULL = `(?:(?:1|one|an?|the)\\s+)?(?:${PACK}\\s+of\\s+(${N})|(${N})[\\s-]?(?:pack|pk|ct|count)\\b)`;
+/** Parts what the pack is from what is said of it. */
+const PARTED = "(?:\\s*[,;:(–—-]\\s*(?:but\\s+|with\\s+)?|\\s+(?:but|with)\\s+)";
+/** Said before what was found in it. */
+const FOUND =
+  "(?:(?:but|only|now|just|about|around|roughly|approx\\.?|maybe|actual(?:ly)?|down\\s+to|has|holds|contains|there(?:['’]?s|\\s+(?:is|are))|(?:i\\s+|we\\s+)?(?:count(?:ed)?|found|make\\s+it|see|have|got))\\s*:?\\s+)";
+/** Said behind what is still in it. */
+const STILL_IN =
+  "(?:\\s+(?:of\\s+them\\s+)?(?:are\\s+)?(?:still\\s+)?(?:left|remain(?:ing|s)?|inside|to\\s+go|there|here|in\\s+(?:it|there|(?:the|this)\\s+\\p{L}+)|in)(?:\\s+now)?(?![\\p{L}]))";
+const LEFT = `(?:${FOUND}{1,3}(${N})${STILL_IN}?|(${N})${STILL_IN})`;
+const USED = "(?:used(?:\\s+up)?|gone|missing|taken|opened\\s+and\\s+used|binned|lost|out)";
+const LESS = `(?:(?:less|minus|used|missing)\\s+(${N})|(${N})\\s+(?:of\\s+(?:them|these)\\s+)?(?:are\\s+|were\\s+|already\\s+|now\\s+)*${USED})`;
+const ENDS = "\\s*\\)?\\s*[.!]?\\s*$";
+/** "says 100 on it": what the pack promises. */
+const SAYS = `(?<=\\p{L}.*)(?<!\\bit\\s+)(?:(?:the\\s+)?(?:${PACK}|label|lid)\\s+)?(?:says|said|reads|marked|labell?ed|supposed\\s+to\\s+(?:be|hold|have)|meant\\s+to\\s+(?:be|hold|have))\\s+(?:as\\s+)?(${N})(?:\\s+on\\s+(?:it|the\\s+\\p{L}+))?`;
+
+const isPart = (part: string, of: string): boolean => valueOf(part) < valueOf(of);
+
+/** An ordered table: an earlier phrase may make what a later one reads. */
+export const USE_PHRASES: readonly Phrase[] = [
+  {
+    name: "a pack of so many of a thing, and how many are left in it",
+    example: ["box of 40 plasters, 12 inside", "12 plasters"],
+    holds: [" of ", "pack", "pk", "ct", "count"],
+    pattern: new RegExp(`^(\\W*)${FULL}\\s+(\\p{L}[^,;:()\\d]*?)${PARTED}${LEFT}${ENDS}`, "iu"),
+    read: (all, mark, of, ofPack, name, found, left) =>
+      isPart(found ?? left!, of ?? ofPack!)
+        ? `${mark}${valueOf(found ?? left!)} ${name!.replace(/\s+(?:but|with)$/i, "")}`
+        : all!,
+  },
+  {
+    name: "a pack behind its name, and how many are left in it",
+    example: ["plasters - box of 50, about 23 in it", "plasters - 23 pcs"],
+    holds: [" of ", "pack", "pk", "ct", "count"],
+    pattern: new RegExp(`(?<=\\p{L}.*)\\(?\\b${FULL}\\)?${PARTED}${LEFT}${ENDS}`, "iu"),
+    read: (all, of, ofPack, found, left) =>
+      isPart(found ?? left!, of ?? ofPack!) ? `${valueOf(found ?? left!)} pcs` : all!,
+  },
+  {
+    name: "a pack of so many of a thing, less what was used",
+    example: ["box of 40 plasters, twelve used", "28 plasters"],
+    holds: ["less", "minus", "used", "missing", "gone", "taken", "binned", "lost", "out"],
+    pattern: new RegExp(
+      `^(\\W*)${FULL}\\s+(\\p{L}[^,;:()\\d]*?)(?:${PARTED}|\\s+)${LESS}${ENDS}`,
+      "iu",
+    ),
+    read: (all, mark, of, ofPack, name, less, used) => {
+      const [full, gone] = [of ?? ofPack!, less ?? used!];
+      return isPart(gone, full) ? `${mark}${valueOf(full) - valueOf(gone)} ${name!}` : all!;
+    },
+  },
+  {
+    name: "a pack behind its name, less what was used",
+    example: ["travel tablets 1 pkt of 12, seven used", "travel tablets 5 pcs"],
+    holds: ["less", "minus", "used", "missing", "gone", "taken", "binned", "lost", "out"],
+    pattern: new RegExp(`(?<=\\p{L}.*)\\(?\\b${FULL}\\)?(?:${PARTED}|\\s+)${LESS}${ENDS}`, "iu"),
+    read: (all, of, ofPack, less, used) => {
+      const [full, gone] = [of ?? ofPack!, less ?? used!];
+      return isPart(gone, full) ? `${valueOf(full) - valueOf(gone)} pcs` : all!;
+    },
+  },
+  {
+    name: "what the pack says, and what was counted",
+    example: ["plasters, box says 100 but I counted 41", "plasters, 41 pcs"],
+    holds: ["says", "said", "reads", "marked", "label", "to be", "to h"],
+    pattern: new RegExp(`${SAYS}${PARTED}(?:${LEFT}|(${N}))${ENDS}`, "iu"),
+    read: (all, says, found, left, bare) =>
+      isPart(found ?? left ?? bare!, says!) ? `${valueOf(found ?? left ?? bare!)} pcs` : all!,
+  },
+  {
+    name: "so many in a pack, and now",
+    example: ["40 plasters in the box, now 12", "12 plasters"],
+    holds: "now ",
+    pattern: new RegExp(
+      `^(\\W*)(${N})\\s+(\\p{L}[^,;:()\\d]*?)\\s*[,;–-]\\s*(?:but\\s+)?(?:only\\s+)?now\\s+(?:only\\s+|down\\s+to\\s+)?(${N})${ENDS}`,
+      "iu",
+    ),
+    read: (all, mark, was, name, now) =>
+      isPart(now!, was!)
+        ? `${mark}${valueOf(now!)} ${name!.replace(/\s+in\s+(?:the|a)\s+\p{L}+$/iu, "")}`
+        : all!,
+  },
+];
