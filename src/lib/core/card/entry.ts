@@ -192,6 +192,15 @@ const sizeIn = (numbers: readonly number[], mm: number): Sized => ({
 });
 const CM = 10;
 const INCH = 25.4;
+const METRE = 1000;
+
+/** What comes on a roll, and how wide, in cm, and how long, in m, it is made: "crepe 7.5 x 4.5", "tape 2.5 x 5". */
+const ON_A_ROLL =
+  /^(?:roller-bandage|elastic-bandage|cohesive-wrap|heavy-compression-bandage|medical-tape|strapping-tape)$/;
+const ROLLS_CM = new Set([2.5, 5, 6, 7.5, 8, 10, 12, 15]);
+const ROLLS_M = new Set([3, 4, 4.5, 5, 9, 10]);
+const isMadeRoll = (a: number, b: number, type: string | null): boolean =>
+  ON_A_ROLL.test(type ?? "") && ROLLS_CM.has(a) && ROLLS_M.has(b);
 
 /**
  * Two bare numbers before a pad are inches ("4 x 4"), as the trade writes them, or centimetres
@@ -211,6 +220,7 @@ function bareSize(
   type: string | null,
   metric: boolean,
 ): Sized {
+  if (isMadeRoll(a, b, type)) return { sizeMm: [a * CM, b * METRE], bareIsCount: false };
   const printed = printedUnit(a, b, type);
   if (printed !== null) return sizeIn([a, b], printed);
   const counted = isCounted(reading, row);

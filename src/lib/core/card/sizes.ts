@@ -158,8 +158,9 @@ const countsRolls = (tokens: readonly Token[], k: number, n: number): boolean =>
   n <= MOST_LEADING && oneDimensional(tokens) && !hasOtherCount(tokens, k, k);
 
 const METRE = 1000;
-/** Sheets and blankets are up to two or so. */
-const WIDEST_IN_METRES = 3;
+/** Sheets and blankets are up to two or so, and no longer than three. */
+const WIDEST_IN_METRES = 2.5;
+const SHORTEST_ROLL_M = 4;
 const WIDEST_ROLL_CM = 20;
 /** mm per unit of the number at `at` that has no unit of its own: the next one's in the chain, else the last one's. */
 function ratio(chain: readonly { value: number; mm: number | null }[], at: number): number {
@@ -172,7 +173,8 @@ function ratio(chain: readonly { value: number; mm: number | null }[], at: numbe
   const mm = from.mm! / from.value;
   // "bandage 7.5 x 4.5 m": no roll is so many metres wide.
   const { value } = chain[at]!;
-  const isWidth = value >= WIDEST_IN_METRES && value <= WIDEST_ROLL_CM;
+  const isRoll = value >= WIDEST_IN_METRES || from.value >= SHORTEST_ROLL_M;
+  const isWidth = isRoll && value <= WIDEST_ROLL_CM;
   return mm === METRE && later !== undefined && isWidth ? 10 : mm;
 }
 

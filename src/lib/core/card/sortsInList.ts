@@ -12,8 +12,10 @@ const MEASURE = `\\d+(?:[.,]\\d+)?\\s*${UNIT}(?:\\s*[x×]\\s*\\d+(?:[.,]\\d+)?\\
 const BARE = "\\d{1,2}(?:[.,]5)?";
 const LETTER = "XS|X{0,3}L|[SM]";
 const WORD =
-  "(?:extra[ -])?(?:small|medium|large)|big|little|wide|narrow|long|short|adult|child(?:['’]?s|ren['’]?s)?|infant|junior|calico|cloth|cotton|paper|non-?woven|fabric|waterproof|blue|black|white|straight|curved|blunt|sharp|windlass|ratchet|vented|plain|sterile|unsterile|non-?sterile|assorted|asst|strips?|spots?|knuckle|fingertip|blister";
-const SORT = `(?<sort>${MEASURE}|${LETTER}|${WORD})`;
+  "(?:extra[ -])?(?:small|medium|large)|big|little|wide|narrow|long|short|adult|child(?:['’]?s|ren['’]?s)?|infant|junior|calico|cloth|cotton|paper|non-?woven|fabric|waterproof|blue|black|white|straight|curved|blunt|sharp|windlass|ratchet|vented|plain|sterile|unsterile|non-?sterile|assorted|asst";
+/** Sorts that are kinds of their own, said right before the last word of the name: "blue fingertip plasters". */
+const KIND = "strips?|spots?|knuckle|fingertip|blister";
+const SORT = `(?<sort>${MEASURE}|${LETTER}|${WORD}|${KIND})`;
 const COUNT = `(?<count>${NUMBER_WORDS})`;
 const PAIRS = "(?<pairs>pairs?|prs?)";
 
@@ -21,8 +23,8 @@ const PAIRS = "(?<pairs>pairs?|prs?)";
 const COUNT_FIRST = `\\(?${COUNT}\\)?\\s*(?:${PAIRS}\\s+|no\\.?\\s+|off\\s+|pcs\\s+)?(?:of\\s+|@\\s*|[x×]\\s*(?=\\p{L}))?\\(?${SORT}\\)?(?:\\s+(?:(?<behind>pairs?|prs?)|ones?))?`;
 /** "L x 4 pairs", "7.5 cm two". */
 const SORT_FIRST = `\\(?${SORT}\\)?\\s*(?:[-–:=x×@]\\s*)?\\(?${COUNT}\\)?(?:\\s*(?:${PAIRS}|rolls?|pcs|off))?`;
-/** "(2) 10", "two 7.5": the count in brackets or in words. */
-const COUNT_THEN_BARE = `(?:\\((?<count>\\d{1,3})\\)|(?<word>one|two|three|four|five|six|seven|eight|nine|ten|twelve))\\s*(?<sort>${BARE})`;
+/** "(2) 10", "two 7.5", "2 x 7.5": the count in brackets, in words, or with its sign. */
+const COUNT_THEN_BARE = `(?:\\((?<count>\\d{1,3})\\)|(?<times>\\d{1,2})\\s*[x×]|(?<word>one|two|three|four|five|six|seven|eight|nine|ten|twelve))\\s*(?<sort>${BARE})`;
 const FORMS = [COUNT_FIRST, SORT_FIRST, COUNT_THEN_BARE].map((form) =>
   quick(new RegExp(`(?<![\\p{L}\\d])(?:${form})(?![\\p{L}\\d.,]*[\\p{L}\\d])`, "iuy")),
 );
@@ -52,8 +54,12 @@ function partsOf(list: string, form: RegExp): { parts: readonly Part[]; to: numb
     form.lastIndex = at;
     const m = form.exec(list);
     if (!m) break;
-    const { count, word, sort, pairs, behind } = m.groups!;
-    parts.push({ count: count ?? word!, sort: sort!, isPairs: (pairs ?? behind) !== undefined });
+    const { count, times, word, sort, pairs, behind } = m.groups!;
+    parts.push({
+      count: count ?? times ?? word!,
+      sort: sort!,
+      isPairs: (pairs ?? behind) !== undefined,
+    });
     to = form.lastIndex;
     PARTED.lastIndex = to;
     if (!PARTED.test(list)) break;
@@ -74,6 +80,7 @@ function wholeList(list: string): readonly Part[] | null {
 
 const HAS_UNIT = quick(new RegExp(UNIT, "iu"));
 const IS_LETTER = new RegExp(`^(?:${LETTER})$`, "i");
+const IS_KIND = new RegExp(`^(?:${KIND})$`, "i");
 const IS_BARE = new RegExp(`^${BARE}$`);
 const LETTER_WORD: Readonly<Record<string, string>> = { S: "small", M: "medium", L: "large" };
 /** What comes in a width, of which a number beside a count tells. */
@@ -87,6 +94,7 @@ function lineOf(name: string, { count, sort, isPairs }: Part, inPairs: boolean):
       ? `${counted} ${LETTER_WORD[sort.toUpperCase()] ?? sort} ${name}`
       : `${counted} ${name} ${sort}`;
   if (/^\d/.test(sort)) return `${name} ${sort} x ${VALUE_OF[count.toLowerCase()] ?? count} pcs`;
+  if (IS_KIND.test(sort)) return `${counted} ${name.replace(/(?=\S+$)/, `${sort} `)}`;
   return `${counted} ${sort.replace(/^asst$/i, "assorted")} ${name}`;
 }
 /** The lines of a name and its sorts; widths without a unit are in cm where one of them is a half: "7.5". */

@@ -14,7 +14,7 @@ const COUNT_WITH_SIZE =
   /^(\d{1,4}(?:\s*(?:pcs|x))?)\s*\((\d+(?:[.,]\d+)?\s*(?:mm|cm|m|in|")?\s*[x×]\s*\d[^()]*|\d+(?:[.,]\d+)?\s*(?:mm|cm))\)$/i;
 /** "tweezers + magnifier" with "1 + 1" beside them. */
 const NAMES_OF_BOTH = quick(
-  /^[^/+&]*\p{L}[^/+&]*\s[/+&]\s[^/+&]*\p{L}[^/+&]*$|^\p{L}{4,}\s?[/+&]\s?\p{L}{4,}$/u,
+  /^[^/+&,]*\p{L}[^/+&,]*(?:\s[/+&]\s|,\s|\sand\s)[^/+&,]*\p{L}[^/+&,]*$|^\p{L}{4,}\s?[/+&]\s?\p{L}{4,}$/u,
 );
 const COUNTS_OF_BOTH = /^\d{1,3}\s*[/+&]\s*\d{1,3}$/;
 /** A remark that says which kind a pad or a dressing is of. */

@@ -69,7 +69,10 @@ const PAIRS_LAST = /\s*\((?:pairs?|prs?)\)\s*$/i;
 /** "M×6 L×4": nothing between. */
 const LETTERS_APART = /(?<=\d)\s+(?=(?:XS|XX?L|[SML])\s*[x×]\s*\d)/g;
 const MODEL_THEN_COUNT = whole(`((?:no|nr)\\.?\\s*\\d{1,2})\\s*[x×:(–-]\\s*(\\d{1,3})\\)?`);
-const COUNT_THEN_SIZE = whole(`\\((\\d{1,3})\\)\\s*(${SIZE})`);
+/** A number alone may be a width or a count of its own. */
+const COUNT_THEN_SIZE = whole(
+  `\\((\\d{1,3})\\)\\s*(\\d+(?:[.,]\\d+)?\\s*(?:${UNIT}|[x×]\\s*\\d+(?:[.,]\\d+)?)(?:\\s*[x×]\\s*\\d+(?:[.,]\\d+)?)?\\s*${UNIT}?)`,
+);
 const COUNT_THEN_WORDS = whole(`(${N})\\s+(\\p{L}[\\p{L} -]*)`);
 
 /** Has one printed dimension, so that the other number counts. */
