@@ -5,6 +5,7 @@ import { LONGEST_LINE } from "./cardLimits.ts";
 import { LINE_END } from "./plainSigns.ts";
 import { edgesMended } from "./brokenLines.ts";
 import { countsBySizes } from "./countsBySizes.ts";
+import { countsBelowNames } from "./columnsBelow.ts";
 import { countsBesideNames } from "./countsApart.ts";
 import { fieldsAsList, objectsAsList } from "./objects.ts";
 import { answersAsCounts } from "./answers.ts";
@@ -149,6 +150,20 @@ const withMarks: Step = each((line) => line.replace(MARK_WITHIN, "; "));
 const CLAUSE_LETTER = quick(/^(\s*)\(\p{Ll}\)\s+(?=\S)/u);
 /** `(a) twenty plasters`: a clause's letter, not "a" as in "a whistle". */
 const withClausesAsList: Step = each((line) => line.replace(CLAUSE_LETTER, "$1- "));
+
+const THINGS_ACROSS = quick(
+  /^(\s*\d{1,3}\s*[x×]?\s+\p{L}{2}.*?)\s*\.{2,}\s+(?=\d{1,3}\s*[x×]?\s+\p{L}{2})/u,
+);
+/** Fewer may be chance. */
+const FEWEST_ACROSS = 3;
+/** `30 plasters ......  5 blister plasters`: dots between two things, each with its count before it, set them apart. */
+const withoutLeadersAcross: Step = (lines) =>
+  lines.filter((line) => line.length <= LONGEST_LINE && THINGS_ACROSS.test(line)).length <
+  FEWEST_ACROSS
+    ? [...lines]
+    : lines.map((line) =>
+        line.length > LONGEST_LINE ? line : line.replace(THINGS_ACROSS, "$1      "),
+      );
 
 /** `A: 40 plasters`: an answer to `Q: What is in it?`. */
 const withoutAnswers: Step = (lines) =>
@@ -355,6 +370,8 @@ const STEPS: readonly Step[] = [
   withoutGlue,
   withoutCommands,
   countsBesideNames,
+  countsBelowNames,
+  withoutLeadersAcross,
   withoutQuoted,
   withoutStruckOut,
   roundsAsCounts,

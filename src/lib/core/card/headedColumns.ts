@@ -22,6 +22,28 @@ export interface Columns {
   readonly isUnclear?: boolean;
 }
 
+/** "Material" over "30001120" beside "Short text" over "DRESSING, EYE": what holds no words names nothing. */
+function withNamed(table: Columns, rows: Rows, isName: (text: string) => boolean): Columns {
+  const at = table.roles.indexOf("text");
+  if (at < 0 || rows.length < FEWEST_NAMED || rows.some((r) => TWO_LETTERS.test(r[at] ?? "")))
+    return table;
+  const named = (i: number) => rows.filter((r) => isName(r[i] ?? "")).length;
+  const best = table.roles.reduce(
+    (found, role, i) => (i !== at && MAY_NAME_TOO.has(role) && named(i) > named(found) ? i : found),
+    at,
+  );
+  if (best === at || 2 * named(best) < rows.length) return table;
+  const roles = table.roles.map((r, i) => (i === at ? "skip" : i === best ? "text" : r));
+  return { ...table, roles };
+}
+/** Of fewer rows nothing can be told. */
+const FEWEST_NAMED = 3;
+const MAY_NAME_TOO: ReadonlySet<ColumnRole | null> = new Set<ColumnRole | null>([
+  null,
+  "note",
+  "text",
+]);
+
 /** "Last counted", "Qty checked": what holds days counts nothing, whatever heads it. */
 function withoutDates(table: Columns, names: readonly string[], rows: Rows): Columns {
   if (!table.roles.includes("quantity")) return table;
@@ -211,6 +233,7 @@ export function columnsSettled(
     ...[withoutDates, withoutPaid, withAnswers, withFound, withQuantity],
     ...[withShould, withUnits, withPacks, withOneCount],
   ];
-  const settled = steps.reduce<Columns>((table, step) => step(table, names, rows), headed);
+  const named = withNamed(headed, rows, isName);
+  const settled = steps.reduce<Columns>((table, step) => step(table, names, rows), named);
   return withContent(settled, names, rows, isName);
 }

@@ -10,7 +10,7 @@ const HEADER_ROLES: readonly (readonly [RegExp, ColumnRole])[] = [
   ],
   [/^(?:(?:no\.?|nr\.?|number)\s*of\s*(?:packs|boxes)|boxes)$/i, "quantity"],
   [
-    /^(?:item|items|description|descr?\.?|product|product name|contents?|article|name|item name|item description|component|material|what|equipment|supplies|supply|particulars)$/i,
+    /^(?:item|items|short\s+text|description|descr?\.?|product|product name|contents?|article|name|item name|item description|component|material|what|equipment|supplies|supply|particulars)$/i,
     "text",
   ],
   [

@@ -380,10 +380,21 @@ function namesModel({ item, i, inside, before, pack }: Place): boolean {
 
 /** "calico, 1952": nobody has as many of anything. */
 const isYearPast = (n: number): boolean => n >= 1900 && n < 2000;
+/** "cream, tube, 2019!!", "cream (2027)": the year in which it runs out, with nothing behind it that is counted. */
+const isYearNear = ({ n, after, before }: Place): boolean =>
+  n >= FIRST_YEAR &&
+  n <= LAST_YEAR &&
+  after === "" &&
+  !COUNT_WORD.test(before) &&
+  !PACK.test(before);
+/** What lies in a kit was made since the one, and runs out before the other. */
+const FIRST_YEAR = 2010;
+const LAST_YEAR = 2049;
 /** Numbers that count nothing, whatever stands around: models, sizes by a letter, "the windlass one". */
 function countsNothing(place: Place): boolean {
   const { item, i, n, inside, before } = place;
   if (NOT_A_COUNT_AFTER.test(before) || namesModel(place) || isYearPast(n)) return true;
+  if (isYearNear(place)) return true;
   if (inside && n >= CONTENT_FROM && item.tokens.some((t) => LIQUID_PACK.test(t.text))) return true;
   // "(windlass one)": the one of that kind.
   return (

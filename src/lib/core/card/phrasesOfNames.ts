@@ -534,6 +534,34 @@ export const NAME_PHRASES: readonly Phrase[] = [
         .join(", "),
   },
   {
+    name: "waterproof, cut short",
+    example: ["W/P dressings x 6", "waterproof dressings x 6"],
+    holds: "w/p",
+    pattern: /\bw\/p\b/gi,
+    read: "waterproof",
+  },
+  {
+    name: "more than anybody counted, and how many",
+    example: ["gloves, loads, about 12 pairs", "gloves, about 12 pairs"],
+    holds: ["loads", "lots", "plenty", "heaps", "tons"],
+    pattern:
+      /(?<=\p{L}{3})\s*[,:–-]?\s*\b(?:loads|lots|plenty|heaps|tons)\b\s*[,:–(-]?\s*(?=(?:about|approx|maybe|around|at\s+least|c\.)?\s*\d)/giu,
+    read: ", ",
+  },
+  {
+    name: "sorts told by the ones",
+    example: [
+      "plasters the fabric ones about eighteen and the clear ones six",
+      "plasters: about eighteen fabric, six clear",
+    ],
+    holds: " ones",
+    pattern: new RegExp(
+      `^(\\W*\\p{L}[^,:\\d]*?)[,:]?\\s+(?:the\\s+)?(\\p{L}+)\\s+ones\\s*:?\\s+((?:about\\s+)?(?:${N}))\\s*(?:,|and|,\\s*and)\\s+(?:the\\s+)?(\\p{L}+)\\s+ones\\s*:?\\s+((?:about\\s+)?(?:${N}))\\s*$`,
+      "iu",
+    ),
+    read: "$1: $3 $2, $5 $4",
+  },
+  {
     name: "batteries by their size alone",
     example: ["headlamp (w/ 3 spare AAA)", "headlamp + 3 spare batteries"],
     holds: "aa",

@@ -74,6 +74,23 @@ export const USE_PHRASES: readonly Phrase[] = [
       isPart(found ?? left ?? bare!, says!) ? `${valueOf(found ?? left ?? bare!)} pcs` : all!,
   },
   {
+    name: "nothing but what it came in",
+    example: ["antiseptic liquid - no, just the empty bottle", "antiseptic liquid - none"],
+    holds: ["just", "only"],
+    pattern: new RegExp(
+      `(?<=\\p{L})\\s*[,:–—-]\\s*(?:no\\b,?\\s+)?(?:just|only)\\s+(?:the\\s+|an?\\s+)?(?:empty\\s+)?(?:box|bottle|packet|pack|tube|tin|wrapper|case|bag|tub|pot)(?:\\s+(?:left|there))?\\s*[.!]?\\s*$`,
+      "iu",
+    ),
+    read: (all) => (/\bno\b|\bempty\b/i.test(all!) ? " - none" : all!),
+  },
+  {
+    name: "no fewer than so many, said behind",
+    example: ["gloves, 12 pairs at least", "gloves, 12 pairs"],
+    holds: "at least",
+    pattern: /(?<=\d\s*\p{L}*)\s*,?\s+at\s+least\s*$/iu,
+    read: "",
+  },
+  {
     name: "so many in a pack, and now",
     example: ["40 plasters in the box, now 12", "12 plasters"],
     holds: "now ",

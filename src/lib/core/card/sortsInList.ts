@@ -20,7 +20,7 @@ const COUNT = `(?<count>${NUMBER_WORDS})`;
 const PAIRS = "(?<pairs>pairs?|prs?)";
 
 /** "4 pairs L", "(2) 10 cm", "two of 7.5 cm", "2 wide ones". */
-const COUNT_FIRST = `\\(?${COUNT}\\)?\\s*(?:${PAIRS}\\s+|no\\.?\\s+|off\\s+|pcs\\s+)?(?:of\\s+|@\\s*|[x×]\\s*(?=\\p{L}))?\\(?${SORT}\\)?(?:\\s+(?:(?<behind>pairs?|prs?)|ones?))?`;
+const COUNT_FIRST = `\\(?${COUNT}\\)?\\s*(?:${PAIRS}\\s+|no\\.?\\s+|off\\s+|pcs\\s+)?(?:of\\s+(?:the\\s+)?|@\\s*|[x×]\\s*(?=\\p{L}))?\\(?${SORT}\\)?(?:\\s+(?:(?<behind>pairs?|prs?)|ones?))?`;
 /** "L x 4 pairs", "7.5 cm two". */
 const SORT_FIRST = `\\(?${SORT}\\)?\\s*(?:[-–:=x×@]\\s*)?\\(?${COUNT}\\)?(?:\\s*(?:${PAIRS}|rolls?|pcs|off))?`;
 /** "(2) 10", "two 7.5", "2 x 7.5": the count in brackets, in words, or with its sign. */
@@ -28,6 +28,15 @@ const COUNT_THEN_BARE = `(?:\\((?<count>\\d{1,3})\\)|(?<times>\\d{1,2})\\s*[x×]
 const FORMS = [COUNT_FIRST, SORT_FIRST, COUNT_THEN_BARE].map((form) =>
   quick(new RegExp(`(?<![\\p{L}\\d])(?:${form})(?![\\p{L}\\d.,]*[\\p{L}\\d])`, "iuy")),
 );
+/** "2 x 10 cm", "10 cm x 2", "a big": before a name. */
+const FORMS_BEFORE = [
+  FORMS[0]!,
+  ...[
+    `(?<count>\\d{1,2})\\s*[x×]\\s*(?<sort>${MEASURE})`,
+    `(?<sort>${MEASURE})\\s*[x×]\\s*(?<count>\\d{1,2})`,
+    `(?<count>an?|one)\\s+(?<sort>${WORD})`,
+  ].map((form) => quick(new RegExp(`(?<![\\p{L}\\d])(?:${form})(?![\\p{L}\\d])`, "iuy"))),
+];
 const PARTED = /\s+\/\s+|\s*(?:[,;+&]|\band\b|\bplus\b)\s*|\s+/iy;
 
 /** What a pattern found, by the names of its groups. */
@@ -149,26 +158,37 @@ export function sortsInBrackets(text: string): string[] | null {
 /** "4 pairs L and 2 pairs M nitrile gloves": the list before its name. */
 export function sortsBeforeName(text: string): string[] | null {
   const written = text.trim();
-  const { parts, to } = partsOf(written, FORMS[0]!);
-  const name = written.slice(to).trim();
-  const isList = parts.length >= FEWEST && parts.every((p) => !/^\d/.test(p.sort));
-  return isList && IS_NAME.test(name) && !/[,;&+]|\band\b/i.test(name)
-    ? linesOf(name, parts)
-    : null;
+  for (const form of FORMS_BEFORE) {
+    const { parts, to } = partsOf(written, form);
+    const name = written.slice(to).trim();
+    const isMeasured = parts.some((p) => /^\d/.test(p.sort));
+    const isList = parts.length >= FEWEST && (!isMeasured || HAS_WIDTH.test(name));
+    if (isList && IS_NAME.test(name) && !/[,;&+]|\band\b/i.test(name)) return linesOf(name, parts);
+  }
+  return null;
 }
 
-const LETTER_BEHIND_NAME = quick(
+const SORT_BEHIND_NAME = quick(
   new RegExp(
-    `^(?<first>(?:${NUMBER_WORDS})\\s*(?:pairs?|prs?)?)\\s+(?<name>\\p{L}[^\\d(,;]*?)\\s+\\(?(?<sort>${LETTER}|small|medium|large)\\)?\\s*(?:[,;+&]|\\band\\b)\\s*(?<list>\\S.*)$`,
+    `^(?<first>(?:${NUMBER_WORDS})\\s*(?:pairs?|prs?)?)\\s+(?<name>\\p{L}[^\\d(,;]*?)\\s+\\(?(?<sort>${LETTER}|${WORD})\\)?\\s*(?:[,;+&]|\\band\\b)\\s*(?<list>\\S.*)$`,
+    "iu",
+  ),
+);
+const WIDTH_BEFORE_NAME = quick(
+  new RegExp(
+    `^(?<first>${NUMBER_WORDS})\\s+(?<sort>wide|narrow|long|short|blunt|sharp|straight|curved)\\s+(?<name>\\p{L}[^\\d(,;]*?)\\s*(?:[,;+&]|\\band\\b)\\s*(?<list>\\S.*)$`,
     "iu",
   ),
 );
 /** "4 pr gloves L, 2 pr M": the first sort stands behind the name, the others by themselves. */
 export function sortsAroundName(text: string): string[] | null {
-  const found = LETTER_BEHIND_NAME.exec(text.trim())?.groups as Groups | undefined;
-  if (!found) return null;
-  const parts = wholeList(`${found.first!} ${found.sort!}, ${found.list!}`);
-  return parts && linesOf(found.name!, parts);
+  const written = text.trim();
+  for (const pattern of [SORT_BEHIND_NAME, WIDTH_BEFORE_NAME]) {
+    const found = pattern.exec(written)?.groups as Groups | undefined;
+    const parts = found && wholeList(`${found.first!} ${found.sort!}, ${found.list!}`);
+    if (parts) return linesOf(found.name!, parts);
+  }
+  return null;
 }
 
 const SIZES_EACH = quick(

@@ -86,7 +86,7 @@ export const onlyDescribes = (noun: string): boolean =>
   noun
     .split(" ")
     .every((w) =>
-      /^(?:it's|they're|twin|double|single|large|small|medium|sizes?|sterile|adult|child|off|just|the|it|my|our|count|reckoning|guess|envelopes?|per|staples?|well|inside|here|there|are|is|assorted|left|different|various|types?|colou?rs?|wide|long|tablets?|tabs?|caps?|capsules?|caplets?|pills?|them|those|these|altogether|left|packs?|pkgs?|pkts?|shts?|cs|boxe?s?|bottles?|tubes?|pots?|tubs?|cartons?|bags?|in|to|a|each|sachets?|pods?|ampoules?|ampules?|vials?|strips?|pads?|wipes?|swabs?|rolls?|pieces?|units?|doses?|singles?|refills?|by|and|or|other|inch|piece|sets?|with|for|uses?|applications?|total|all|blades?|pockets?|compartments?|used|gone|more|mixed|opened|unopened|expired)$/i.test(
+      /^(?:it's|they're|twin|double|single|large|small|medium|sizes?|sterile|adult|child|off|just|the|it|my|our|count|reckoning|guess|envelopes?|per|staples?|well|inside|here|there|are|is|assorted|left|different|various|types?|colou?rs?|wide|long|tablets?|tabs?|caps?|capsules?|caplets?|pills?|them|those|these|altogether|left|packs?|pkgs?|pkts?|shts?|cs|boxe?s?|bottles?|cans?|tubes?|pots?|tubs?|cartons?|bags?|in|to|a|each|sachets?|pods?|ampoules?|ampules?|vials?|strips?|pads?|wipes?|swabs?|rolls?|pieces?|units?|doses?|singles?|refills?|by|and|or|other|inch|piece|sets?|with|for|uses?|applications?|total|all|blades?|pockets?|compartments?|used|gone|more|mixed|opened|unopened|expired)$/i.test(
         w,
       ),
     );
