@@ -1,4 +1,5 @@
 import { blanksAsTabs } from "./tabsBesideBlanks.ts";
+import { columnsApart } from "./columnsByRows.ts";
 import { columnsRestored } from "./columnsLost.ts";
 import { decodeHTML } from "entities";
 import { LONGEST_LINE } from "./cardLimits.ts";
@@ -357,6 +358,7 @@ const STEPS: readonly Step[] = [
   withMarks,
   blanksAsTabs,
   columnsRestored,
+  columnsApart,
   heldOfAsked,
   withClausesAsList,
   withoutAnswers,

@@ -101,7 +101,7 @@ function headingAt(words: readonly string[], at: number): Told {
 const IS_OK = /^(?:ok|✓|✔|y\/n|tick)\??$/i;
 /** Headings of several words. */
 const WHOLE =
-  /^(?:(?:item|product|unit|part|art\.?|lot|batch|sl\.?|stock|order)\s+(?:name|description|price|cost|code|no\.?|number|nr\.?)|(?:min\.?|max\.?|stock|order|pack)\s+(?:stock|level|qty|quantity|size)|unit\s+of\s+issue|exp(?:iry)?\.?\s+date|(?:qty|quantity|no\.?|number)\s+(?:in(?:\s+(?:kit|box|stock))?|out|held|required|needed|found|checked|counted|ordered|received|issued?|of\s+(?:items|units|pieces|packs))|(?:use|sell|best)\s+(?:by|before)|on\s+hand|in\s+(?:kit|box|stock)|(?:date|last)\s+checked|name\s+of\s+(?:the\s+)?(?:item|article|product))$/i;
+  /^(?:(?:item|product|unit|part|art\.?|lot|batch|sl\.?|stock|order)\s+(?:name|description|price|cost|code|no\.?|number|nr\.?)|(?:min\.?|max\.?|stock|order|pack)\s+(?:stock|level|qty|quantity|size)|unit\s+of\s+issue|exp(?:iry)?\.?\s+date|(?:qty|quantity|no\.?|number)\s+(?:in(?:\s+(?:kit|box|stock))?|out|held|present|actual|expected|minimum|required|needed|found|checked|counted|ordered|received|issued?|of\s+(?:items|units|pieces|packs))|(?:use|sell|best)\s+(?:by|before)|on\s+hand|in\s+(?:kit|box|stock)|(?:date|last)\s+checked|name\s+of\s+(?:the\s+)?(?:item|article|product))$/i;
 
 /** What a cell may be that holds no name: a count with its unit, a day, a price, an answer, nothing. */
 const VALUE = [

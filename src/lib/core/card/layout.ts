@@ -89,7 +89,9 @@ class RowReader {
   #headerAt(line: string, i: number): Table | null {
     const below = this.#lines.slice(i + 1, i + 4);
     const headed =
-      rememberedHeader(line, this.#habits) ?? tableHeader(line, below) ?? hintedHeader(line, below);
+      rememberedHeader(line, this.#habits) ??
+      tableHeader(line, below) ??
+      this.#unlessRow(hintedHeader(line, below), line);
     const header = headed && this.#aligned(headed, i);
     // A heading of the table whose columns were told by what they hold has been read with it.
     if (!header || i < this.#bodyFrom) return header;
@@ -100,6 +102,12 @@ class RowReader {
       .filter((cells) => cells.length >= 2 && cells.some((c) => !/^[-:=\s]*$/.test(c)));
     const names = header.split(line);
     return { ...header, ...columnsSettled(header, names, rows, this.#isName) };
+  }
+
+  /** "Eye pads   N   -   ordered" in a table: words that may head columns, behind a name. */
+  #unlessRow(header: Table | null, line: string): Table | null {
+    const isRow = header !== null && this.#table !== null && this.#isName(header.split(line)[0]!);
+    return isRow ? null : header;
   }
 
   /** The table with its cells by where they stand, if blanks set its columns and some cells are empty. */

@@ -102,6 +102,10 @@ const FEWEST_LISTED = 2;
 const QUESTION =
   /^\W*(?:(?:did|do|does|is|are|have|has|had|can|could|should|shall|will|would)(?:n['’]?t)?\s+(?:you|we|i|it|they|there|he|she|anyone|somebody|someone|the|any)|where|who|what|when|why|how\s+come|which)\b.*\?\s*$/i;
 
+/** Of the state of things; "is there a whistle? yes" lists one. */
+const ANSWERED =
+  /^\W*(?:\d{1,2}[.)]\s*)?(?:is|are)\s+(?:the|it|they|all|everything|contents?)\b[^?]*\b(?:clean|labell?ed|accessible|sealed|locked|full|complete|date|signed?|visible|stocked|mounted|fixed|dry)\b[^?]*\?\s*(?:yes|no|y|n)?\s*$/i;
+
 const IN_TEXT: readonly NoteRule[] = [
   {
     name: "praise",
@@ -123,6 +127,11 @@ const IN_TEXT: readonly NoteRule[] = [
     name: "a question",
     example: "didn't we have 2 tourniquets?",
     says: ({ text }) => QUESTION.test(text),
+  },
+  {
+    name: "a question that is answered",
+    example: "Is the box clean and labelled?   Yes",
+    says: ({ text }) => ANSWERED.test(text),
   },
   {
     name: "an address",

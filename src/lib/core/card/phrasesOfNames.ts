@@ -562,6 +562,21 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "$1: $3 $2, $5 $4",
   },
   {
+    name: "nitrile, cut short",
+    example: ["GLOVE EXAM NIT", "GLOVE EXAM nitrile"],
+    holds: "nit",
+    pattern: /(?<=\bgloves?\b.*)\bnit\b\.?|\bnit\b\.?(?=\s+gloves?\b)/gi,
+    read: "nitrile",
+  },
+  {
+    name: "the bag that so many lie in",
+    example: ["gloves – a zip bag of 8 pairs", "gloves – a bag of 8 pairs"],
+    holds: "bag of ",
+    pattern:
+      /(?<=\p{L}{3}.*)\b(?:zip(?:[\s-]?lock)?|plastic|poly|freezer|sealed)\s+(?=bags?\s+of\s+\d)/giu,
+    read: "",
+  },
+  {
     name: "batteries by their size alone",
     example: ["headlamp (w/ 3 spare AAA)", "headlamp + 3 spare batteries"],
     holds: "aa",

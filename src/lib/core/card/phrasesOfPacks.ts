@@ -638,4 +638,14 @@ export const PACK_PHRASES: readonly Phrase[] = [
     pattern: /(?<!glove[^;]*),\s*packed in pairs\b/gi,
     read: "",
   },
+  {
+    name: "packs of pairs, which each holds said behind",
+    example: ["2 units exam gloves (2 pr/unit)", "4 pairs exam gloves"],
+    holds: ["pr", "pair"],
+    pattern: new RegExp(
+      `^(\\W*)(\\d{1,3})\\s+(?:units?|${PACKS})\\s+(?:of\\s+)?(\\p{L}[^()\\d]*?)\\s*\\((\\d{1,3})\\s*(?:pairs?|prs?)\\s*(?:\\/|per\\s+|in\\s+(?:an?|each)\\s+)\\s*(?:unit|${PACK})\\)`,
+      "iu",
+    ),
+    read: (_, mark, packs, name, each) => `${mark}${Number(packs) * Number(each)} pairs ${name}`,
+  },
 ];

@@ -7,7 +7,7 @@ const N = `(?:${NUMBER_WORDS})`;
 const AND = "\\s*(?:,\\s*)?(?:\\+|&|\\band|\\bplus|,)\\s*";
 const PLUS = "\\s*,?\\s*(?:\\+|&|\\band|\\bplus)\\s*";
 const FULL = "(?:(?:full|whole|unopened|sealed|new|complete)\\s+)?";
-const LOOSE = "(?:singles?|loose|odd|single\\s+ones)(?:\\s+ones?)?";
+const LOOSE = "(?:singles?|(?:loose|odd)(?:\\s+singles?)?|single\\s+ones)(?:\\s+ones?)?";
 
 /** What is said of one thing ends here. */
 const ENDS = "(?=\\s*(?:[,;.)]|$))";

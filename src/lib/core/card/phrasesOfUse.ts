@@ -1,5 +1,5 @@
 import { NUMBER_WORDS } from "./numberWords.ts";
-import { PACK, valueOf, type Phrase } from "./phrase.ts";
+import { PACK, PACKS, valueOf, type Phrase } from "./phrase.ts";
 
 /** What is left of a pack that was begun, what was used of it, and what was counted where the pack says something else. */
 
@@ -72,6 +72,20 @@ export const USE_PHRASES: readonly Phrase[] = [
     pattern: new RegExp(`${SAYS}${PARTED}(?:${LEFT}|(${N}))${ENDS}`, "iu"),
     read: (all, says, found, left, bare) =>
       isPart(found ?? left ?? bare!, says!) ? `${valueOf(found ?? left ?? bare!)} pcs` : all!,
+  },
+  {
+    name: "packs of so many, one of them begun",
+    example: ["tablets – 2 strips of 10, one has 3 missing", "tablets – 17 pcs"],
+    holds: ["one ", "1 "],
+    pattern: new RegExp(
+      `\\b(${N})\\s+${PACKS}\\s+of\\s+(${N})\\s*[,;(–-]\\s*(?:but\\s+)?(?:one|1)(?:\\s+of\\s+(?:them|which))?\\s+(?:has|with|is)\\s+(?:only\\s+)?(?:missing\\s+(${N})|(${N})\\s+(?:missing|gone|used|out)|(${N})\\s+(?:left|in\\s+it))${ENDS}`,
+      "iu",
+    ),
+    read: (all, packs, each, missing, gone, left) => {
+      const of = valueOf(each!);
+      const inOne = left === undefined ? of - valueOf(missing ?? gone!) : valueOf(left);
+      return inOne >= 0 && inOne < of ? `${(valueOf(packs!) - 1) * of + inOne} pcs` : all!;
+    },
   },
   {
     name: "nothing but what it came in",

@@ -17,9 +17,9 @@ const NAMES_OF_BOTH = quick(
   /^[^/+&,]*\p{L}[^/+&,]*(?:\s[/+&]\s|,\s|\sand\s)[^/+&,]*\p{L}[^/+&,]*$|^\p{L}{4,}\s?[/+&]\s?\p{L}{4,}$/u,
 );
 const COUNTS_OF_BOTH = /^\d{1,3}\s*[/+&]\s*\d{1,3}$/;
-/** A remark that says which kind a pad or a dressing is of. */
+/** A remark that says which kind it is of. */
 const SAYS_KIND =
-  /^(?:(?:low|non)[\s-]?adheren\w*|non[\s-]?stick|hydrogel|hydrocolloid|burn\s?gel)$/i;
+  /^(?:(?:low|non)[\s-]?adheren\w*|non[\s-]?stick|hydrogel|hydrocolloid|burn\s?gel|windlass|ratchet|nitrile|latex|vinyl|vented|digital)$/i;
 const SAYS_LEFT = /\b(?:left|remain(?:ing|s)?|loose)\b/i;
 const NO_SIZE = /^(?:n\/?a|none|nil|[-–—]+|\.+)$/i;
 /** Bandages are 25 mm wide and more; gloves are numbered to 12, dressings to 20. */

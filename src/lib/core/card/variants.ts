@@ -235,6 +235,12 @@ function ofWidths(count: string, name: string, widths: string): string[] | null 
     : null;
 }
 
+/** "4 slings, 2 x 5 cm and 1 x 7.5 cm crepe bandages, 6 pins": sorts before their name, amid other things. */
+function sortsApart(text: string): string {
+  const parts = text.split(", ");
+  return parts.length < 2 ? text : parts.map((p) => sortsBeforeName(p)?.join(", ") ?? p).join(", ");
+}
+
 const COUNT_NAME_KINDS = quick(
   new RegExp(
     `(?<=[,;:]\\s+)(${N})\\s+(\\p{L}[^(),;:\\d]*?)\\s*\\(([^()]*)\\)(?=\\s*(?:[,;.]|$))`,
@@ -244,8 +250,8 @@ const COUNT_NAME_KINDS = quick(
 /** "plasters (14), 2 bandages (1 crepe, 1 cohesive)": amid other things each kind by itself. */
 export const kindsApart = (text: string): string =>
   !text.includes("(")
-    ? text
-    : text.replace(
+    ? sortsApart(text)
+    : sortsApart(text).replace(
         COUNT_NAME_KINDS,
         (all, count: string, name: string, kinds: string) =>
           whichOfThem(count, name, kinds)?.join(", ") ?? all,
