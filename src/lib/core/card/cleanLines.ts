@@ -112,7 +112,7 @@ const STRUCK_COUNT = quick(
 const COUNT_BESIDE = /^\d{1,3}\s*(?:[x×]\s*)?|[\s:x×-]*\d{1,3}\s*$/g;
 
 const CROSSED = quick(
-  /^\s*(?:[-*•]\s*)?[✗✘❌☒]|[\p{L}\d)]\s*[✗✘❌☒]\s*(?:(?:taken out|gone|missing|used|removed|out)\b.*)?$/u,
+  /^\s*(?:[-*•]\s*)?[✗✘❌☒]|[\p{L}\d)]\s*[✗✘❌☒]\s*(?:(?:taken out|gone|missing|used|removed|out|none|nil)\b.*)?$/u,
 );
 /** `~~12~~ 9 plasters`, `~~eyewash~~ replaced: 2 x eyewash`: what is there instead. */
 const GOES_ON_COUNTED = quick(

@@ -577,6 +577,38 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "",
   },
   {
+    name: "complete with",
+    example: ["burn gel, tube c/w 2 pads", "burn gel, tube w/ 2 pads"],
+    holds: "c/w",
+    pattern: /\bc\/w\b/gi,
+    read: "w/",
+  },
+  {
+    name: "the sizes of masks that go with it",
+    example: ["BVM w/ masks size 4 & 5", "BVM w/ masks"],
+    holds: "mask",
+    pattern:
+      /(?<=\b(?:with|w\/|\+|and)\s*(?:face\s*)?masks?)\s*,?\s*\(?(?:sizes?\s+)?\d(?:\s*(?:,|&|\+|and)\s*\d)+\)?/gi,
+    read: "",
+  },
+  {
+    name: "a box of so many, and how many are still in it, abroad",
+    example: ["pleisters, doos van 50, nog 32", "pleisters, 32 pcs"],
+    holds: ["nog ", "noch ", "rest", "queda"],
+    // Said in English by now where the card is from abroad.
+    pattern:
+      /\b(?:box|doos|schachtel|packung|dose|bo[iî]te|caja|scatola)\s+(?:of|van|mit|von|à|de|da)\s+\d{1,3}\s*[,;(]\s*(?:nog|noch|(?:il\s+(?:en\s+)?)?reste(?:nt)?|quedan?|(?:ne\s+)?restano)\s+(\d{1,3})\)?/giu,
+    read: "$1 pcs",
+  },
+  {
+    name: "what it is tied to",
+    example: ["1 pencil tied to record book", "1 pencil"],
+    holds: [" to "],
+    pattern:
+      /(?<=\p{L}{3})\s+(?:tied|attached|clipped|taped|chained)\s+to\s+(?:the\s+|its\s+)?(?:\p{L}+\s+)?(?:book|pad|log|clipboard|card)\b/giu,
+    read: "",
+  },
+  {
     name: "batteries by their size alone",
     example: ["headlamp (w/ 3 spare AAA)", "headlamp + 3 spare batteries"],
     holds: "aa",

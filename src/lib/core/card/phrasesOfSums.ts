@@ -65,6 +65,39 @@ export const SUM_PHRASES: readonly Phrase[] = [
       `${name!} ${Number(one) + Number(two)} (${kind!}, ${other!})`,
   },
   {
+    name: "what each count comes to with the others, said last",
+    example: ["wipes 6 + new box of 20 = 26", "wipes, 26 pcs"],
+    holds: "=",
+    pattern:
+      /^(\W*\p{L}[^=\d]*?)\s*[:,–-]?\s+(?=[^=]*(?:[+&]|\band\b|\bplus\b))\d[^=£€$]*=\s*(\d{1,4})(?:\s*(?:pcs|pieces|in\s+all|total|altogether))?\s*$/iu,
+    read: "$1, $2 pcs",
+  },
+  {
+    name: "how many the kinds are in all, said last",
+    example: ["dressings: 3 medium, 1 large (that's all 4)", "dressings: 3 medium, 1 large"],
+    holds: ["=", "(", "total", "all"],
+    pattern:
+      /^([^:=]*\p{L}[^:=]*:\s*)(\d.*?)\s*(?:=\s*|[-–(]\s*(?:that['’]?s\s+)?(?:all\s+|total\s+)?)(\d{1,3})(?:\s+(?:in\s+all|altogether|total|pcs))?\s*\)?\s*$/iu,
+    read: (all, name, kinds, total) => {
+      const each = [...kinds!.matchAll(/\b(\d{1,3})\s+(?!(?:cm|mm|ml|mg|in|m|g|x)\b)[a-z]/gi)];
+      const inAll = each.reduce((sum, m) => sum + Number(m[1]), 0);
+      return each.length > 1 && inAll === Number(total) ? `${name!}${kinds!}` : all!;
+    },
+  },
+  {
+    name: "old ones and new ones",
+    example: ["wipes - 6 left + 20 new", "wipes - 26 pcs"],
+    holds: ["new", "box of", "pack of", "another", "more", "spare"],
+    pattern: new RegExp(
+      `(?<=\\p{L}[^\\d]*)(?<!\\b(?:of|with|@|x|×)\\s*)\\b(\\d{1,3})(?:\\s+(?:old|left|loose|opened|open))?\\s*(?:\\+|&|\\band\\b|\\bplus\\b)\\s*(?:(?:an?|one|1|another|new|full|unopened)\\s+)*(?:${PACK}\\s+of\\s+)?(\\d{1,3})(?:\\s+(?:new|more|unopened|sealed|spare)(?:\\s+ones)?)?\\s*$`,
+      "iu",
+    ),
+    read: (all, old, more) =>
+      /\b(?:new|of|another|more|spare|unopened|sealed)\b/i.test(all!)
+        ? `${Number(old) + Number(more)} pcs`
+        : all!,
+  },
+  {
     name: "counts of sizes, strokes between them",
     example: ["bandages: 2x 6 cm / 2x 8 cm", "bandages: 2x 6 cm, 2x 8 cm"],
     holds: "/",

@@ -20,6 +20,31 @@ const ENDS = "\\s*\\)?\\s*[.!]?\\s*$";
 /** "says 100 on it": what the pack promises. */
 const SAYS = `(?<=\\p{L}.*)(?<!\\bit\\s+)(?:(?:the\\s+)?(?:${PACK}|label|lid)\\s+)?(?:says|said|reads|marked|labell?ed|supposed\\s+to\\s+(?:be|hold|have)|meant\\s+to\\s+(?:be|hold|have))\\s+(?:as\\s+)?(${N})(?:\\s+on\\s+(?:it|the\\s+\\p{L}+))?`;
 
+const ABOUT = "(?:(?:about|around|roughly|approx\\.?|maybe|nearly|just\\s+over)\\s+)?";
+const SHARES: Readonly<Record<string, number>> = {
+  third: 1 / 3,
+  "1/3": 1 / 3,
+  quarter: 1 / 4,
+  "1/4": 1 / 4,
+  half: 1 / 2,
+  "1/2": 1 / 2,
+  "two thirds": 2 / 3,
+  "2/3": 2 / 3,
+  "three quarters": 3 / 4,
+  "3/4": 3 / 4,
+};
+const PART =
+  "(?:an?\\s+|one\\s+)?(?:third|quarter|half)|two\\s+thirds|three\\s+quarters|[123]/[234]";
+/** So much of so many; of gloves whole pairs. @param line what is said of */
+const guessed = (part: string, of: string, line: string | undefined): number => {
+  const told = part
+    .toLowerCase()
+    .replace(/^(?:an?|one)\s+/, "")
+    .replace(/\s+/g, " ");
+  const left = Math.max(1, Math.ceil((SHARES[told] ?? 1 / 2) * valueOf(of) - 0.5));
+  return /gloves?\b/i.test(line ?? "") ? left - (left % 2) : left;
+};
+
 const isPart = (part: string, of: string): boolean => valueOf(part) < valueOf(of);
 
 /** An ordered table: an earlier phrase may make what a later one reads. */
@@ -86,6 +111,36 @@ export const USE_PHRASES: readonly Phrase[] = [
       const inOne = left === undefined ? of - valueOf(missing ?? gone!) : valueOf(left);
       return inOne >= 0 && inOne < of ? `${(valueOf(packs!) - 1) * of + inOne} pcs` : all!;
     },
+  },
+  {
+    name: "a part of a pack of so many",
+    example: ["gloves, about a third of a box of 100", "gloves, 32 pcs"],
+    holds: [" of "],
+    pattern: new RegExp(
+      `${ABOUT}(${PART})\\s+(?:of\\s+)?(?:an?|one|the|1)\\s+(?:full\\s+)?${PACK}\\s+of\\s+(${N})\\b`,
+      "iu",
+    ),
+    read: (_, part, of, ...rest) => `${guessed(part!, of!, rest.at(-1))} pcs`,
+  },
+  {
+    name: "a pack of so many, and the part that is left",
+    example: ["gloves box of 100, a third left", "gloves 32 pcs"],
+    holds: ["left", "remain", "full"],
+    pattern: new RegExp(
+      `(?<=\\p{L}.*)\\(?\\b${FULL}\\)?${PARTED}${ABOUT}(${PART})\\s+(?:of\\s+it\\s+)?(?:left|remain(?:ing|s)?|full)${ENDS}`,
+      "iu",
+    ),
+    read: (_, of, ofPack, part, ...rest) => `${guessed(part!, of ?? ofPack!, rest.at(-1))} pcs`,
+  },
+  {
+    name: "a few of a pack",
+    example: ["plasters, a few left in a box of 40", "plasters, 3 pcs"],
+    holds: "few",
+    pattern: new RegExp(
+      `\\ba\\s+few\\s+(?:left\\s+)?(?:in|of|from)\\s+(?:an?|the)\\s+${PACK}\\s+of\\s+${N}\\b`,
+      "iu",
+    ),
+    read: "3 pcs",
   },
   {
     name: "nothing but what it came in",
