@@ -1,7 +1,7 @@
 import { LONGEST_LINE } from "./cardLimits.ts";
 import type { ColumnRole } from "./columnRole.ts";
 import { hint } from "./columnsByContent.ts";
-import { roleOf } from "./headingRoles.ts";
+import { roleOf, roleOfWhole } from "./headingRoles.ts";
 import { quick } from "./quick.ts";
 
 /**
@@ -11,32 +11,52 @@ import { quick } from "./quick.ts";
 
 /** What a cell may be that holds no name: a number, a day, a price, an answer, nothing. */
 const VALUE = quick(
-  /^(?:\d{1,5}(?:[.,]\d{1,2})?|[£€$]\d+(?:[.,]\d{2})?|\d{1,4}[-/.]\d{1,4}(?:[-/.]\d{2,4})?|[-–—✓✔✗✘]|n\/?a|nil|none|yes|no|ok)$/iu,
+  /^(?:\d{1,5}(?:[.,]\d{1,2})?|[£€$]\d+(?:[.,]\d{2})?|\d{1,4}[-/.]\d{1,4}(?:[-/.]\d{2,4})?|[-–—✓✔✗✘]|n\/?a|nil|none|yes|no|ok|[yn])$/iu,
 );
-/** A line of words with one blank between them that ends in values. */
+/** What is remarked, where nothing is. */
+const FILLER = /^(?:[-–—✓✔]|n\/?a|nil|none|ok|good|yes|no)$/i;
+/** A line of words with one blank between them: a name, then values, then maybe a remark. */
 interface Row {
-  readonly number: string | null;
+  /** The number of the row, or the code of the article, which stand before the name; both, or neither. */
+  readonly before: readonly string[];
   readonly words: readonly string[];
-  /** How many values stand at its end. */
-  readonly values: number;
+  /** Where the last values in a row begin, and where they end. */
+  readonly from: number;
+  readonly to: number;
 }
-const NUMBER = /^\d{1,3}[.)]?$/;
+const NUMBER_OR_CODE = /^\d{1,3}[.)]?$|^(?=\S*\d)[A-Z\d][A-Z\d./-]{2,}$/;
+const MOST_BEFORE = 2;
 const LETTERS = quick(/\p{L}{3}/u);
 const GAP = /\S(?:\s{2,}|\t)\S|[|;]|\.{3,}/;
-/** No row that had columns is longer. */
+/** No row that had columns is longer, and no remark in one. */
 const LONGEST_ROW = 120;
+const LONGEST_REMARK = 3;
+
+/** The last of so many words that is a value, and has another one right before it; else the last value. */
+function valuesIn(words: readonly string[]): { from: number; to: number } | null {
+  let found: { from: number; to: number } | null = null;
+  for (let to = words.length; to > 0; to--) {
+    if (!VALUE.test(words[to - 1]!)) continue;
+    let from = to;
+    while (from > 0 && VALUE.test(words[from - 1]!)) from--;
+    if (found === null || to - from > found.to - found.from) found = { from, to };
+    if (to - from >= FEWEST_VALUES) break;
+    to = from;
+  }
+  return found;
+}
 
 function rowOf(line: string): Row | null {
   const text = line.trim();
   if (text === "" || text.length > LONGEST_ROW || GAP.test(text)) return null;
   const all = text.split(" ");
-  const isNumbered = NUMBER.test(all[0]!);
-  const words = isNumbered ? all.slice(1) : all;
-  let values = 0;
-  while (values < words.length && VALUE.test(words[words.length - 1 - values]!)) values++;
-  const name = words.slice(0, words.length - values).join(" ");
-  return values > 0 && LETTERS.test(name)
-    ? { number: isNumbered ? all[0]! : null, words, values }
+  let named = 0;
+  while (named < MOST_BEFORE && NUMBER_OR_CODE.test(all[named] ?? "")) named++;
+  const words = all.slice(named);
+  const values = valuesIn(words);
+  if (!values || words.length - values.to > LONGEST_REMARK) return null;
+  return LETTERS.test(words.slice(0, values.from).join(" "))
+    ? { before: all.slice(0, named), words, ...values }
     : null;
 }
 
@@ -44,22 +64,24 @@ function rowOf(line: string): Row | null {
 const FEWEST_ROWS = 4;
 const FEWEST_VALUES = 2;
 const MOST_VALUES = 6;
-/** Rows that follow each other, and how many values each of them has at least. */
+/** Rows that follow each other, how many values each of them has at least, and whether something is remarked behind some. */
 interface Block {
-  readonly from: number;
   readonly rows: readonly Row[];
   readonly values: number;
+  readonly isRemarked: boolean;
 }
 function blockAt(lines: readonly string[], from: number): Block | null {
   const rows: Row[] = [];
   for (let at = from; at < lines.length; at++) {
     const row = rowOf(lines[at]!);
-    if (!row || (row.number === null) !== ((rows[0] ?? row).number === null)) break;
+    if (!row || row.before.length !== (rows[0] ?? row).before.length) break;
     rows.push(row);
   }
-  const values = Math.min(...rows.map((r) => r.values));
+  const remarked = rows.filter((r) => r.to < r.words.length);
+  const told = remarked.length > 0 ? remarked : rows;
+  const values = Math.min(...told.map((r) => r.to - r.from));
   return rows.length >= FEWEST_ROWS && values >= FEWEST_VALUES && values <= MOST_VALUES
-    ? { from, rows, values }
+    ? { rows, values, isRemarked: remarked.length > 0 }
     : null;
 }
 
@@ -68,56 +90,90 @@ const LONGEST_HEADING = 3;
 interface Headed {
   readonly headings: readonly string[];
   readonly told: number;
-  /** The better the more headings are told, by themselves rather than by a hint, and the more alike their lengths. */
+  /** How many of them say how many there are. */
+  readonly counts: number;
+  /** The better the more headings are told, whole rather than by a word in them, and the more alike their lengths; best where one of them counts. */
   readonly score: number;
 }
-const roleAt = (heading: string): ColumnRole | null => roleOf(heading) ?? hint(heading);
+const wholeRole = (heading: string): ColumnRole | null =>
+  roleOfWhole(heading) ?? (ASKS_WHETHER.test(heading) ? "skip" : null);
+const roleAt = (heading: string): ColumnRole | null =>
+  wholeRole(heading) ?? roleOf(heading) ?? hint(heading);
+/** Whether it was looked at, or is there. */
+const ASKS_WHETHER = /^(?:ok|✓|✔|y\/n|tick(?:ed)?|(?:in\s+date|present|there|sealed)\?)\??$/i;
 /** What the columns hold, as the rows show. */
-type Held = "number" | "name" | "value";
-const fits = (role: ColumnRole | null, held: Held): boolean =>
-  role !== null &&
-  (held === "name" ? role === "text" : held === "value" ? role !== "text" : role === "skip");
+type Held = "number" | "name" | "value" | "remark";
+const fits = (role: ColumnRole | null, held: Held): boolean => {
+  if (role === null) return false;
+  if (held === "name") return role === "text";
+  if (held === "remark") return role === "note" || role === "skip";
+  return held === "number" ? role === "skip" : role !== "text" && role !== "note";
+};
 /** A heading that is told outweighs any lengths, as one by itself outweighs those of a word more. */
 const TOLD = 100;
 const BY_ITSELF = 20;
+const ONE_COUNT = 30;
 /** Words parted into so many headings, so that the most of them tell what they head; null: there are too few or too many words. */
 function headingsOf(words: readonly string[], held: readonly Held[]): Headed | null {
   const [column, ...columns] = held;
-  if (column === undefined) return words.length === 0 ? { headings: [], told: 0, score: 0 } : null;
+  if (column === undefined)
+    return words.length === 0 ? { headings: [], told: 0, counts: 0, score: 0 } : null;
   let best: Headed | null = null;
   for (let n = 1; n <= Math.min(LONGEST_HEADING, words.length); n++) {
     const rest = headingsOf(words.slice(n), columns);
     if (!rest) continue;
     const heading = words.slice(0, n).join(" ");
-    const own = fits(roleOf(heading), column);
+    const own = fits(wholeRole(heading), column);
     const isTold = own || fits(roleAt(heading), column);
-    const score = rest.score + (isTold ? TOLD : 0) + (own ? BY_ITSELF : 0) - n * n;
+    const isCount = isTold && roleAt(heading) === "quantity";
+    const score =
+      rest.score +
+      (isTold ? TOLD : 0) +
+      (own ? BY_ITSELF : 0) +
+      (isCount ? (rest.counts === 0 ? ONE_COUNT : -ONE_COUNT) : 0) -
+      n * n;
     if (best === null || score > best.score)
-      best = { headings: [heading, ...rest.headings], told: rest.told + (isTold ? 1 : 0), score };
+      best = {
+        headings: [heading, ...rest.headings],
+        told: rest.told + (isTold ? 1 : 0),
+        counts: rest.counts + (isCount ? 1 : 0),
+        score,
+      };
   }
   return best;
 }
 /** The headings over a block, where one of them counts and all but one are told; null: the line above heads nothing. */
-function headingsOver(line: string | undefined, { rows, values }: Block): readonly string[] | null {
+function headingsOver(line: string | undefined, block: Block): readonly string[] | null {
   if (line === undefined || line.length > LONGEST_ROW || /\d/.test(line) || GAP.test(line.trim()))
     return null;
   const held: Held[] = [
-    ...(rows[0]!.number === null ? [] : ["number" as const]),
+    ...block.rows[0]!.before.map(() => "number" as const),
     "name",
-    ...Array<Held>(values).fill("value"),
+    ...Array<Held>(block.values).fill("value"),
+    ...(block.isRemarked ? ["remark" as const] : []),
   ];
   const many = held.length;
   const words = line.trim().split(" ");
   const found = words.length > many * LONGEST_HEADING ? null : headingsOf(words, held);
-  const counts = found?.headings.filter((h) => roleAt(h) === "quantity").length;
-  return found && found.told >= many - 1 && counts !== undefined && counts > 0
-    ? found.headings
-    : null;
+  return found && found.told >= many - 1 && found.counts > 0 ? found.headings : null;
 }
 
-function cellsOf({ number, words }: Row, values: number): readonly string[] {
-  const name = words.slice(0, words.length - values).join(" ");
-  return [...(number === null ? [] : [number]), name, ...words.slice(words.length - values)];
+function cellsOf(
+  { before, words, from, to }: Row,
+  { values, isRemarked }: Block,
+): readonly string[] {
+  // "4 12 -": nothing is remarked.
+  const isFilled =
+    isRemarked && to === words.length && to - from > values && FILLER.test(words[to - 1]!);
+  const end = isFilled ? to - 1 : to;
+  const name = words.slice(0, end - values).join(" ");
+  const remark = words.slice(end).join(" ");
+  return [
+    ...before,
+    name,
+    ...words.slice(end - values, end),
+    ...(isRemarked ? [remark || "-"] : []),
+  ];
 }
 
 /** The lines of a card with the columns of such tables set apart; as many lines as before. */
@@ -127,7 +183,7 @@ export function columnsApart(lines: readonly string[]): string[] {
     const block = lines[at]!.length > LONGEST_LINE ? null : blockAt(lines, at);
     const headings = block && headingsOver(lines[at - 1], block);
     if (!headings) continue;
-    const table = [headings, ...block.rows.map((row) => cellsOf(row, block.values))];
+    const table = [headings, ...block.rows.map((row) => cellsOf(row, block))];
     const widths = headings.map((_, i) => Math.max(...table.map((cells) => cells[i]!.length)));
     table.forEach((cells, k) => {
       read[at - 1 + k] = cells

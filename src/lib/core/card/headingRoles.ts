@@ -85,14 +85,21 @@ const HEADER_WORDS: readonly (readonly [RegExp, ColumnRole])[] = [
   [/\b(?:unit|uom|pack)\b/i, "unit"],
 ];
 
-/** What a column is by its heading; null: it does not tell. */
-export const roleOf = (heading: string): ColumnRole | null => {
+/** What a whole heading says, not a word in it; null: nothing. */
+export const roleOfWhole = (heading: string): ColumnRole | null => {
   const name = heading.trim();
   const exact = HEADER_ROLES.find(([pattern]) => pattern.test(name))?.[1];
   if (exact) return exact;
   if (saysPerPack(name)) return "unit";
   if (saysPacks(name) || saysHeld(name)) return "quantity";
-  if (saysMeant(name)) return "skip";
+  return saysMeant(name) ? "skip" : null;
+};
+
+/** What a column is by its heading; null: it does not tell. */
+export const roleOf = (heading: string): ColumnRole | null => {
+  const whole = roleOfWhole(heading);
+  if (whole) return whole;
+  const name = heading.trim();
   if (name.split(/\s+/).length > 4 || /\d/.test(name)) return null;
   return HEADER_WORDS.find(([pattern]) => pattern.test(name))?.[1] ?? null;
 };
