@@ -81,6 +81,11 @@ const FOLDERS = [
   "aside-61",
   "aside-62",
   "aside-63",
+  "aside-64",
+  "aside-65",
+  "aside-66",
+  "aside-67",
+  "aside-68",
 ];
 
 function cardsByPeople() {

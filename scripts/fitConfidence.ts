@@ -87,6 +87,11 @@ const JUDGED = [
   "tests/fixtures/aside-61",
   "tests/fixtures/aside-62",
   "tests/fixtures/aside-63",
+  "tests/fixtures/aside-64",
+  "tests/fixtures/aside-65",
+  "tests/fixtures/aside-66",
+  "tests/fixtures/aside-67",
+  "tests/fixtures/aside-68",
 ];
 const SYNONYMS = "../shared/data/synonyms.csv";
 /** A name alone among two others is a harder case than most lines of a card, and shows what other words do. */

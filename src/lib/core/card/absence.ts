@@ -33,7 +33,7 @@ const ABSENT_NO = quick(
 
 /** "whistles gone", "Eye pads taken out", "sling: delete": all that stands behind a name, which is not counted. */
 const GONE_BEHIND = quick(
-  /^\D*?\p{L}{3,}(?:\s*[-–:,(]\s*|\s+)(?<!\b(?:\p{L}+\s+of\s+\p{L}+(?:\s+(?:are|is|were))?|half|nearly|almost|mostly|partly|part|some|most|bit|them|these|those|one|two|three|four|five|six)\s)(?:(?:all\s+)?(?:gone|used|finished|out)|nothing(?:\s+(?:there|left))?|taken\s+out|thrown\s+(?:out|away)|(?:(?:borrowed\s+from\s+[^,]*,\s*)?(?:put|gone|went|given|sent)\s+back|returned)(?:\s+(?:to|in)\s+(?:the\s+)?\p{L}+)?|deleted?|not\s+applicable|n\.?\s?a\.?|no|(?:borrowed|taken|lent)\s+(?:by|to)\s+\p{L}+|see\s+(?:the\s+)?(?:office|van|car|locker|cupboard|cabinet|store))\s*\)?\s*[.!]?$/iu,
+  /^\D*?\p{L}{3,}(?:\s*[-–:,(]\s*|\s+)(?<!\b(?:\p{L}+\s+of\s+\p{L}+(?:\s+(?:are|is|were))?|half|nearly|almost|mostly|partly|part|some|most|bit|them|these|those|one|two|three|four|five|six)\s)(?:(?:all\s+)?(?:gone|used|finished|out)|nothing(?:\s+(?:there|left))?|taken\s+out|thrown\s+(?:out|away)|(?:(?:borrowed\s+from\s+[^,]*,\s*)?(?:put|gone|went|given|sent)\s+back|returned)(?:\s+(?:to|in)\s+(?:the\s+)?\p{L}+)?|deleted?|not\s+applicable|n\.?\s?a\.?|no|(?:borrowed|taken|lent)\s+(?:by|to)\s+\p{L}+|see\s+(?:the\s+)?(?:\p{L}+\s+)?(?:office|van|car|locker|cupboard|cabinet|store|room|shelf))\s*\)?\s*[.!]?$/iu,
 );
 /** "Sam has the eye pads", "threw out whistles", "kein Pflaster": before a name, which is not counted. */
 const GONE_BEFORE = quick(

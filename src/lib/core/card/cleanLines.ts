@@ -152,6 +152,22 @@ const CLAUSE_LETTER = quick(/^(\s*)\(\p{Ll}\)\s+(?=\S)/u);
 /** `(a) twenty plasters`: a clause's letter, not "a" as in "a whistle". */
 const withClausesAsList: Step = each((line) => line.replace(CLAUSE_LETTER, "$1- "));
 
+const PACK_THEN_SIZE = quick(
+  /^(\s*(?:[-*•]\s*)?\d{1,3})\s*(?:[x×]\s*)?(box|bag|tub|tin|carton)\s+(\d{2,4})\s+(?=\p{L}{3})/iu,
+);
+/** `2 x Box 100 plasters`: what a pack holds, right before the name. */
+const withPackSizes: Step = each((line) => line.replace(PACK_THEN_SIZE, "$1 $2 of $3 "));
+
+const SECTION_CODE = quick(/^(\s*)\p{Lu}\d{1,2}(?:\.\d{1,2})?\s{2,}(?=\p{Lu}\p{L}{2,}[^\d]*$)/u);
+/** Of fewer it may be a shelf, or a size. */
+const FEWEST_SECTIONS = 3;
+/** `F2  Bandages`: the number of a section. */
+const withoutSectionCodes: Step = (lines) =>
+  lines.filter((line) => line.length <= LONGEST_LINE && SECTION_CODE.test(line)).length <
+  FEWEST_SECTIONS
+    ? [...lines]
+    : lines.map((line) => (line.length > LONGEST_LINE ? line : line.replace(SECTION_CODE, "$1")));
+
 const THINGS_ACROSS = quick(
   /^(\s*\d{1,3}\s*[x×]?\s+\p{L}{2}.*?)\s*\.{2,}\s+(?=\d{1,3}\s*[x×]?\s+\p{L}{2})/u,
 );
@@ -374,6 +390,8 @@ const STEPS: readonly Step[] = [
   countsBesideNames,
   countsBelowNames,
   withoutLeadersAcross,
+  withoutSectionCodes,
+  withPackSizes,
   withoutQuoted,
   withoutStruckOut,
   roundsAsCounts,

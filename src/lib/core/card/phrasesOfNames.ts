@@ -806,7 +806,8 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["OPA 2, 3, 4    1 of each", "OPA 3 pcs"],
     holds: "ea",
     pattern:
-      /((?:\s*,?\s*(?:nos?\.?|sizes?))?\s*\d{1,2}(?:\.\d)?(?:\s*,\s*\d{1,2}(?:\.\d)?)+)\s*[-–:,.(]*\s*(?:1|one)\s+(?:of\s+)?(?:each|ea)\b\)?/gi,
+      // What they are sizes of stands before them; alone they would count the whole card.
+      /(?<=\p{L}[^\d]*)((?:\s*,?\s*(?:nos?\.?|sizes?))?\s*\d{1,2}(?:\.\d)?(?:\s*,\s*\d{1,2}(?:\.\d)?)+)\s*[-–:,.(]*\s*(?:1|one)\s+(?:of\s+)?(?:each|ea)\b\)?/giu,
     read: (_, sizes) => ` ${sizes!.match(/\d+(?:\.\d)?/g)!.length} pcs`,
   },
 ];

@@ -507,6 +507,14 @@ export const SUM_PHRASES: readonly Phrase[] = [
       `${Number(one ?? oneBefore) + Number(other ?? otherBefore)} pcs`,
   },
   {
+    name: "where each of so many is",
+    example: ["tourniquets x2 (1 on the outside, 1 in the lid)", "tourniquets x2"],
+    holds: "(",
+    pattern:
+      /(?<=\d\s*)\(\s*\d{1,2}\s+(?:on|in|at)\s[^(),;\d]*(?:[,;&+]|\band\b)\s*(?:and\s+)?\d{1,2}\s+(?:on|in|at)\s[^()\d]*\)/iu,
+    read: "",
+  },
+  {
     name: "so many, so many and so many",
     example: ["plasters 20 + 20 + 7", "plasters 47"],
     holds: "+",

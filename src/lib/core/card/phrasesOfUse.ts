@@ -45,6 +45,23 @@ const guessed = (part: string, of: string, line: string | undefined): number => 
   return /gloves?\b/i.test(line ?? "") ? left - (left % 2) : left;
 };
 
+/** How many there are, as said beside how many there were or should be. */
+const NOW = `(?:(?:(?:is|are|there(?:['’]?s|\\s+(?:is|are)))\\s+)?(?:now|only|just|down\\s+to)\\s+(?:only\\s+|down\\s+to\\s+)?(${N})(?:\\s+(?:now|left|found|there|here|remaining|present))?|(${N})\\s+(?:now|left|found|there|here|remaining|present))`;
+const FOUND_WORDS = [
+  "now",
+  "only",
+  "just",
+  "down to",
+  "left",
+  "found",
+  "there",
+  "here",
+  "remaining",
+  "present",
+];
+/** What is left or found is less than there was; "now 4 pairs" may be more. */
+const isFound = (all: string, now: string, was: string): boolean =>
+  valueOf(now) < valueOf(was) || /\bnow\b/i.test(all);
 const isPart = (part: string, of: string): boolean => valueOf(part) < valueOf(of);
 
 /** An ordered table: an earlier phrase may make what a later one reads. */
@@ -160,16 +177,35 @@ export const USE_PHRASES: readonly Phrase[] = [
     read: "",
   },
   {
-    name: "so many in a pack, and now",
-    example: ["40 plasters in the box, now 12", "12 plasters"],
-    holds: "now ",
+    name: "so many of a thing, and how many are found",
+    example: ["40 plasters in the box (now 12)", "12 plasters"],
+    holds: FOUND_WORDS,
     pattern: new RegExp(
-      `^(\\W*)(${N})\\s+(\\p{L}[^,;:()\\d]*?)\\s*[,;–-]\\s*(?:but\\s+)?(?:only\\s+)?now\\s+(?:only\\s+|down\\s+to\\s+)?(${N})${ENDS}`,
+      `^(\\W*)(${N})\\s+(\\p{L}[^,;:()/\\d]*?)(?:\\s*[,;(/–-]\\s*(?:but\\s+)?|\\s+but\\s+)${NOW}${ENDS}`,
       "iu",
     ),
-    read: (all, mark, was, name, now) =>
-      isPart(now!, was!)
-        ? `${mark}${valueOf(now!)} ${name!.replace(/\s+in\s+(?:the|a)\s+\p{L}+$/iu, "")}`
+    read: (all, mark, was, name, now, behind) =>
+      isFound(all!, now ?? behind!, was!)
+        ? `${mark}${valueOf(now ?? behind!)} ${name!.replace(/\s+in\s+(?:the|a)\s+\p{L}+$/iu, "")}`
         : all!,
+  },
+  {
+    name: "so many behind the name, and how many are found",
+    example: ["plasters 20 (now 14)", "plasters 14"],
+    holds: FOUND_WORDS,
+    pattern: new RegExp(
+      `(?<=^[^\\d]*\\p{L}[^\\d]*[\\s:])(${N})(?:\\s*[,;(/–-]\\s*(?:but\\s+)?|\\s+but\\s+)${NOW}${ENDS}`,
+      "iu",
+    ),
+    read: (all, was, now, behind) =>
+      isFound(all!, now ?? behind!, was!) ? `${valueOf(now ?? behind!)}` : all!,
+  },
+  {
+    name: "what is somewhere else",
+    example: ["nitrile gloves, see glove store", "nitrile gloves - none"],
+    holds: "see ",
+    pattern:
+      /(?<=\p{L}{3})\s*[,–-]\s*see\s+(?:the\s+)?(?:\p{L}+\s+)?(?:store(?:\s*room)?|cupboard|cabinet|office|van|shelf|drawer|fridge)\s*\.?\s*$/iu,
+    read: " - none",
   },
 ];

@@ -124,11 +124,13 @@ function oneLanguage(row: CardRow, knows: (text: string) => boolean): CardRow {
 }
 
 /** "SLING .... 3 SMALL 2 BIG", "SHEARS .... YES": dots that lead to more than a number, which has been taken off. */
-const LEADERS = /\s*\.{3,}\s*(?=\S)/;
+const LEADERS = /\s*\.{3,}\s*(?=[^\s.])/;
+/** What they led to was a price, and is gone. */
+const LEADERS_LAST = /\s*\.{3,}\s*$/;
 const withoutLeaders = (row: CardRow): CardRow =>
   row.inTable || !row.text.includes("...")
     ? row
-    : { ...row, text: row.text.replace(LEADERS, ": ") };
+    : { ...row, text: row.text.replace(LEADERS_LAST, "").replace(LEADERS, ": ") };
 
 /** What stands between the things of a line, where no comma does. */
 const BETWEEN_THINGS = [" · ", " • ", " * ", " / ", " // ", " | ", " – ", " - ", "  "];

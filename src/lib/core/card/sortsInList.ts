@@ -1,4 +1,5 @@
 import { NUMBER_WORDS, VALUE_OF } from "./numberWords.ts";
+import { COLOUR } from "./phrase.ts";
 import { quick } from "./quick.ts";
 
 /**
@@ -11,8 +12,7 @@ const MEASURE = `\\d+(?:[.,]\\d+)?\\s*${UNIT}(?:\\s*[x×]\\s*\\d+(?:[.,]\\d+)?\\
 /** A width without its unit, told from a count by its place. */
 const BARE = "\\d{1,2}(?:[.,]5)?";
 const LETTER = "XS|X{0,3}L|[SM]";
-const WORD =
-  "(?:extra[ -])?(?:small|medium|large)|big|little|wide|narrow|long|short|adult|child(?:['’]?s|ren['’]?s)?|infant|junior|calico|cloth|cotton|paper|non-?woven|fabric|waterproof|blue|black|white|straight|curved|blunt|sharp|windlass|ratchet|vented|plain|sterile|unsterile|non-?sterile|assorted|asst";
+const WORD = `(?:extra[ -])?(?:small|medium|large)|big|little|wide|narrow|long|short|adult|child(?:['’]?s|ren['’]?s)?|infant|junior|calico|cloth|cotton|paper|non-?woven|fabric|waterproof|${COLOUR}|straight|curved|blunt|sharp|windlass|ratchet|vented|plain|sterile|unsterile|non-?sterile|assorted|asst`;
 /** Sorts that are kinds of their own, said right before the last word of the name: "blue fingertip plasters". */
 const KIND = "strips?|spots?|knuckle|fingertip|blister";
 const SORT = `(?<sort>${MEASURE}|${LETTER}|${WORD}|${KIND})`;
