@@ -1,4 +1,7 @@
 import { expect } from "chai";
+import { cleanLines } from "../../src/lib/core/card/cleanLines.ts";
+import { countsBelowNames } from "../../src/lib/core/card/columnsBelow.ts";
+import { columnsApart } from "../../src/lib/core/card/columnsByRows.ts";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
 import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
 import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
@@ -134,4 +137,76 @@ describe("what a copy does to columns", () => {
       "6 foil-blanket 3",
     ]);
   });
+});
+
+describe("what is no closed-up table", () => {
+  const ROWS = ["Eye pads 4 3", "Slings 12 9", "Foil blankets 4 4", "Safety pins 12 8"];
+  const stays = (lines: readonly string[]) => expect(columnsApart(lines)).to.deep.equal(lines);
+  it("rows under a sentence", () => stays(["These were on the shelf again", ...ROWS]));
+  it("rows under headings of which none counts", () =>
+    stays([
+      "Item Price Weight",
+      "Eye pads 1.20 40",
+      "Slings 2.00 60",
+      "Whistle 1.00 9",
+      "Tape 3.10 80",
+    ]));
+  it("three rows", () => stays(["Item Min Held", ...ROWS.slice(0, 3)]));
+});
+
+describe("a closed-up table", () => {
+  const headed = (lines: readonly string[]) => columnsApart(lines)[0]!.split(/\s{2,}/);
+  it("has headings as they are said whole", () =>
+    expect(
+      headed([
+        "What Req'd Checked qty Exp Status",
+        "Eye pads 4 3 05/2028 ok then",
+        "Slings 12 9 - order more",
+        "Foil blankets 4 4 - in lid",
+        "Safety pins 12 8 - in lid",
+      ]),
+    ).to.deep.equal(["What", "Req'd", "Checked qty", "Exp", "Status"]));
+  it("has a number and a code before its names, or neither", () =>
+    expect(
+      headed([
+        "No. Code Item Held Par",
+        "1 FA1068 Eye pads 3 4",
+        "2 FA1064 Slings 9 12",
+        "3 FA1546 Foil blankets 4 4",
+        "4 FA1322 Safety pins 8 12",
+      ]),
+    ).to.deep.equal(["No.", "Code", "Item", "Held", "Par"]));
+  it("ends where its rows have no number any more", () => {
+    const read = columnsApart([
+      "No. Item Held Par",
+      ...["1 Eye pads 3 4", "2 Slings 9 12", "3 Foil blankets 4 4", "4 Safety pins 8 12"],
+      "Seals used 41 42",
+    ]);
+    expect(read.at(-1)).to.equal("Seals used 41 42");
+    expect(read[4]).to.match(/^4\s{2,}Safety pins\s{2,}8\s{2,}12$/);
+  });
+  it("keeps a day that nobody wrote apart from a remark that nobody made", () => {
+    const [, first] = columnsApart([
+      "Item Min Held Exp Notes",
+      "Eye pads 4 3 -",
+      "Slings 12 9 05/2028 order more",
+      "Foil blankets 4 4 06/2029 in lid",
+      "Safety pins 12 8 - in lid",
+    ]);
+    expect(first!.split(/\s{2,}/)).to.deep.equal(["Eye pads", "4", "3", "-", "-"]);
+  });
+});
+
+describe("what are no columns below each other", () => {
+  const stays = (lines: readonly string[]) => expect(countsBelowNames(lines)).to.deep.equal(lines);
+  it("three names and three numbers", () => stays(["Eye pads", "Slings", "Tape", "1", "2", "3"]));
+  it("names that have their counts", () =>
+    stays(["2 x eye pads", "3 x slings", "1 x tape", "4 x pins", "1", "2", "3", "4"]));
+});
+
+describe("one line alone tells no way of writing", () => {
+  it("dots between two things", () =>
+    expect(cleanLines("30 Plasters ........  5 Eye pads\nWhistle")[0]).to.contain("....."));
+  it("what may be a section's number", () =>
+    expect(cleanLines("B2  Plasters\nWhistle")[0]).to.contain("B2"));
 });
