@@ -52,5 +52,6 @@ export function* hostileCards(length: number): Generator<string> {
   const lines = Array.from({ length: Math.ceil(length / 10) }, (_, i) => i + 1);
   yield lines.map((n) => `(${n}) x y`).join("\n");
   yield lines.map((n) => (n % 3 === 0 ? "abc def" : `${n} - abc`)).join("\n");
+  yield lines.map(() => "abc n/a -").join("\n");
   yield `é${"\n".repeat(length)}`;
 }

@@ -159,28 +159,25 @@ const PACK_THEN_SIZE = quick(
 const withPackSizes: Step = each((line) => line.replace(PACK_THEN_SIZE, "$1 $2 of $3 "));
 
 const SECTION_CODE = quick(/^(\s*)\p{Lu}\d{1,2}(?:\.\d{1,2})?\s{2,}(?=\p{Lu}\p{L}{2,}[^\d]*$)/u);
-/** Of fewer it may be a shelf, or a size. */
-const FEWEST_SECTIONS = 3;
+/** A way of writing that fewer lines do not tell is put right where so many have it. */
+const whereSeveral =
+  (pattern: RegExp, by: string): Step =>
+  (lines) => {
+    const isWritten = (line: string) => line.length <= LONGEST_LINE && pattern.test(line);
+    return lines.filter(isWritten).length < FEWEST_ALIKE
+      ? [...lines]
+      : lines.map((line) => (isWritten(line) ? line.replace(pattern, by) : line));
+  };
+/** Of fewer it may be a shelf, a size, or chance. */
+const FEWEST_ALIKE = 3;
 /** `F2  Bandages`: the number of a section. */
-const withoutSectionCodes: Step = (lines) =>
-  lines.filter((line) => line.length <= LONGEST_LINE && SECTION_CODE.test(line)).length <
-  FEWEST_SECTIONS
-    ? [...lines]
-    : lines.map((line) => (line.length > LONGEST_LINE ? line : line.replace(SECTION_CODE, "$1")));
+const withoutSectionCodes = whereSeveral(SECTION_CODE, "$1");
 
 const THINGS_ACROSS = quick(
   /^(\s*\d{1,3}\s*[x×]?\s+\p{L}{2}.*?)\s*\.{2,}\s+(?=\d{1,3}\s*[x×]?\s+\p{L}{2})/u,
 );
-/** Fewer may be chance. */
-const FEWEST_ACROSS = 3;
 /** `30 plasters ......  5 blister plasters`: dots between two things, each with its count before it, set them apart. */
-const withoutLeadersAcross: Step = (lines) =>
-  lines.filter((line) => line.length <= LONGEST_LINE && THINGS_ACROSS.test(line)).length <
-  FEWEST_ACROSS
-    ? [...lines]
-    : lines.map((line) =>
-        line.length > LONGEST_LINE ? line : line.replace(THINGS_ACROSS, "$1      "),
-      );
+const withoutLeadersAcross = whereSeveral(THINGS_ACROSS, "$1      ");
 
 /** `A: 40 plasters`: an answer to `Q: What is in it?`. */
 const withoutAnswers: Step = (lines) =>

@@ -1,5 +1,5 @@
 import { roleOf } from "./headingRoles.ts";
-import { quick } from "./quick.ts";
+import { quick, THREE_LETTERS } from "./quick.ts";
 
 /**
  * A column of names and below it the column of their counts, as a page gives them that is copied column by column: "Item", "Eye
@@ -7,7 +7,6 @@ import { quick } from "./quick.ts";
  */
 
 const COUNT = /^\s*(\d{1,4})(?:\s*(?:[x×]|pcs|pieces|pairs?|prs?|ea|no\.?))?\s*$/i;
-const NAME = quick(/\p{L}{3}/u);
 /** "2 x plasters", "plasters x 2": the line has its own. */
 const OWN_COUNT = quick(
   /^\W*\d{1,4}\s*(?:[x×]\s|\p{L}{3})|[x×]\s?\d{1,4}\s*$|(?:\s{2,}|:\s*)\d{1,4}\s*$/iu,
@@ -20,7 +19,10 @@ const FEWEST = 4;
 const isHeading = (line: string | undefined, role: "text" | "quantity"): boolean =>
   line !== undefined && line.trim().split(/\s+/).length <= 3 && roleOf(line.trim()) === role;
 const isName = (line: string): boolean =>
-  NAME.test(line) && line.length <= LONGEST_NAME && !OWN_COUNT.test(line) && !COUNT.test(line);
+  THREE_LETTERS.test(line) &&
+  line.length <= LONGEST_NAME &&
+  !OWN_COUNT.test(line) &&
+  !COUNT.test(line);
 
 /** Where a column of counts begins and ends. */
 interface Run {

@@ -1,8 +1,7 @@
-import { LONGEST_LINE } from "./cardLimits.ts";
 import type { ColumnRole } from "./columnRole.ts";
 import { hint } from "./columnsByContent.ts";
 import { roleOf, roleOfWhole } from "./headingRoles.ts";
-import { quick } from "./quick.ts";
+import { quick, THREE_LETTERS } from "./quick.ts";
 
 /**
  * Tables whose columns a copy closed up, told by their rows: line after line ends in as many values, "3 Eye pads 4 2 05/2028". What
@@ -26,7 +25,6 @@ interface Row {
 }
 const NUMBER_OR_CODE = /^\d{1,3}[.)]?$|^(?=\S*\d)[A-Z\d][A-Z\d./-]{2,}$/;
 const MOST_BEFORE = 2;
-const LETTERS = quick(/\p{L}{3}/u);
 const GAP = /\S(?:\s{2,}|\t)\S|[|;]|\.{3,}/;
 /** No row that had columns is longer, and no remark in one. */
 const LONGEST_ROW = 120;
@@ -55,7 +53,7 @@ function rowOf(line: string): Row | null {
   const words = all.slice(named);
   const values = valuesIn(words);
   if (!values || words.length - values.to > LONGEST_REMARK) return null;
-  return LETTERS.test(words.slice(0, values.from).join(" "))
+  return THREE_LETTERS.test(words.slice(0, values.from).join(" "))
     ? { before: all.slice(0, named), words, ...values }
     : null;
 }
@@ -64,24 +62,48 @@ function rowOf(line: string): Row | null {
 const FEWEST_ROWS = 4;
 const FEWEST_VALUES = 2;
 const MOST_VALUES = 6;
-/** Rows that follow each other, how many values each of them has at least, and whether something is remarked behind some. */
+/** Rows that follow each other. */
 interface Block {
-  readonly rows: readonly Row[];
+  readonly first: Row;
+  readonly rows: number;
+  /** How many values each of them has at least. */
+  readonly values: number;
+  /** The same of those with a remark behind their values; none: beyond any number. */
+  readonly beforeRemarks: number;
+}
+/** The rows from each line on; null: it is none. From the last to the first, so that no row is gone through twice. */
+function blocksFrom(rows: readonly (Row | null)[]): readonly (Block | null)[] {
+  const blocks: (Block | null)[] = rows.map(() => null);
+  for (let at = rows.length - 1; at >= 0; at--) {
+    const first = rows[at]!;
+    if (!first) continue;
+    const below = blocks[at + 1];
+    const rest = below?.first.before.length === first.before.length ? below : null;
+    const values = first.to - first.from;
+    blocks[at] = {
+      first,
+      rows: 1 + (rest?.rows ?? 0),
+      values: Math.min(values, rest?.values ?? Infinity),
+      beforeRemarks: Math.min(
+        first.to < first.words.length ? values : Infinity,
+        rest?.beforeRemarks ?? Infinity,
+      ),
+    };
+  }
+  return blocks;
+}
+/** What a table's rows have in common. */
+interface Shape {
+  readonly before: number;
   readonly values: number;
   readonly isRemarked: boolean;
 }
-function blockAt(lines: readonly string[], from: number): Block | null {
-  const rows: Row[] = [];
-  for (let at = from; at < lines.length; at++) {
-    const row = rowOf(lines[at]!);
-    if (!row || row.before.length !== (rows[0] ?? row).before.length) break;
-    rows.push(row);
-  }
-  const remarked = rows.filter((r) => r.to < r.words.length);
-  const told = remarked.length > 0 ? remarked : rows;
-  const values = Math.min(...told.map((r) => r.to - r.from));
-  return rows.length >= FEWEST_ROWS && values >= FEWEST_VALUES && values <= MOST_VALUES
-    ? { rows, values, isRemarked: remarked.length > 0 }
+/** The shape of rows that may be a table's; null: they are too few, or hold too few values or too many. */
+function shapeOf({ first, rows, values: least, beforeRemarks }: Block): Shape | null {
+  const isRemarked = beforeRemarks < Infinity;
+  const values = isRemarked ? beforeRemarks : least;
+  return rows >= FEWEST_ROWS && values >= FEWEST_VALUES && values <= MOST_VALUES
+    ? { before: first.before.length, values, isRemarked }
     : null;
 }
 
@@ -113,54 +135,68 @@ const fits = (role: ColumnRole | null, held: Held): boolean => {
 const TOLD = 100;
 const BY_ITSELF = 20;
 const ONE_COUNT = 30;
-/** Words parted into so many headings, so that the most of them tell what they head; null: there are too few or too many words. */
+/**
+ * Words parted into as many headings as there are columns, so that the most of them tell what they head; null: there are too few or
+ * too many words. What the last words are best parted into is worked out once for each column.
+ */
 function headingsOf(words: readonly string[], held: readonly Held[]): Headed | null {
-  const [column, ...columns] = held;
-  if (column === undefined)
-    return words.length === 0 ? { headings: [], told: 0, counts: 0, score: 0 } : null;
-  let best: Headed | null = null;
-  for (let n = 1; n <= Math.min(LONGEST_HEADING, words.length); n++) {
-    const rest = headingsOf(words.slice(n), columns);
-    if (!rest) continue;
-    const heading = words.slice(0, n).join(" ");
-    const own = fits(wholeRole(heading), column);
-    const isTold = own || fits(roleAt(heading), column);
-    const isCount = isTold && roleAt(heading) === "quantity";
-    const score =
+  const known = new Map<number, Headed | null>();
+  const bestFrom = (at: number, column: number): Headed | null => {
+    if (column === held.length)
+      return at === words.length ? { headings: [], told: 0, counts: 0, score: 0 } : null;
+    const key = at * held.length + column;
+    let best = known.get(key);
+    if (best !== undefined) return best;
+    best = null;
+    for (let n = 1; n <= Math.min(LONGEST_HEADING, words.length - at); n++) {
+      const rest = bestFrom(at + n, column + 1);
+      if (!rest) continue;
+      const headed = withHeading(words.slice(at, at + n), held[column]!, rest);
+      if (best === null || headed.score > best.score) best = headed;
+    }
+    known.set(key, best);
+    return best;
+  };
+  return bestFrom(0, 0);
+}
+/** A heading before the others. */
+function withHeading(words: readonly string[], held: Held, rest: Headed): Headed {
+  const heading = words.join(" ");
+  const role = roleAt(heading);
+  const own = fits(wholeRole(heading), held);
+  const isTold = own || fits(role, held);
+  const isCount = isTold && role === "quantity";
+  return {
+    headings: [heading, ...rest.headings],
+    told: rest.told + (isTold ? 1 : 0),
+    counts: rest.counts + (isCount ? 1 : 0),
+    score:
       rest.score +
       (isTold ? TOLD : 0) +
       (own ? BY_ITSELF : 0) +
       (isCount ? (rest.counts === 0 ? ONE_COUNT : -ONE_COUNT) : 0) -
-      n * n;
-    if (best === null || score > best.score)
-      best = {
-        headings: [heading, ...rest.headings],
-        told: rest.told + (isTold ? 1 : 0),
-        counts: rest.counts + (isCount ? 1 : 0),
-        score,
-      };
-  }
-  return best;
+      words.length ** 2,
+  };
 }
+/** Whether a line could head a block: no number is in it, and nothing sets its words apart. */
+const mayHead = (line: string | undefined): line is string =>
+  line !== undefined && line.length <= LONGEST_ROW && !/\d/.test(line) && !GAP.test(line.trim());
 /** The headings over a block, where one of them counts and all but one are told; null: the line above heads nothing. */
-function headingsOver(line: string | undefined, block: Block): readonly string[] | null {
-  if (line === undefined || line.length > LONGEST_ROW || /\d/.test(line) || GAP.test(line.trim()))
-    return null;
+function headingsOver(line: string, shape: Shape): readonly string[] | null {
   const held: Held[] = [
-    ...block.rows[0]!.before.map(() => "number" as const),
+    ...Array<Held>(shape.before).fill("number"),
     "name",
-    ...Array<Held>(block.values).fill("value"),
-    ...(block.isRemarked ? ["remark" as const] : []),
+    ...Array<Held>(shape.values).fill("value"),
+    ...(shape.isRemarked ? ["remark" as const] : []),
   ];
-  const many = held.length;
   const words = line.trim().split(" ");
-  const found = words.length > many * LONGEST_HEADING ? null : headingsOf(words, held);
-  return found && found.told >= many - 1 && found.counts > 0 ? found.headings : null;
+  const found = words.length > held.length * LONGEST_HEADING ? null : headingsOf(words, held);
+  return found && found.told >= held.length - 1 && found.counts > 0 ? found.headings : null;
 }
 
 function cellsOf(
   { before, words, from, to }: Row,
-  { values, isRemarked }: Block,
+  { values, isRemarked }: Shape,
 ): readonly string[] {
   // "4 12 -": nothing is remarked.
   const isFilled =
@@ -179,11 +215,16 @@ function cellsOf(
 /** The lines of a card with the columns of such tables set apart; as many lines as before. */
 export function columnsApart(lines: readonly string[]): string[] {
   const read = [...lines];
-  for (let at = 0; at < lines.length; at++) {
-    const block = lines[at]!.length > LONGEST_LINE ? null : blockAt(lines, at);
-    const headings = block && headingsOver(lines[at - 1], block);
+  const rows = lines.map(rowOf);
+  const blocks = blocksFrom(rows);
+  for (let at = 1; at < lines.length; at++) {
+    const above = lines[at - 1];
+    const block = blocks[at];
+    const shape = block && mayHead(above) ? shapeOf(block) : null;
+    const headings = shape && headingsOver(above!, shape);
     if (!headings) continue;
-    const table = [headings, ...block.rows.map((row) => cellsOf(row, block))];
+    const body = rows.slice(at, at + block!.rows);
+    const table = [headings, ...body.map((row) => cellsOf(row!, shape))];
     const widths = headings.map((_, i) => Math.max(...table.map((cells) => cells[i]!.length)));
     table.forEach((cells, k) => {
       read[at - 1 + k] = cells
@@ -191,7 +232,7 @@ export function columnsApart(lines: readonly string[]): string[] {
         .join("")
         .trimEnd();
     });
-    at += block.rows.length - 1;
+    at += block!.rows - 1;
   }
   return read;
 }

@@ -1,5 +1,5 @@
 import { NUMBER_WORDS } from "./numberWords.ts";
-import { PACK, PACKS, valueOf, type Phrase } from "./phrase.ts";
+import { PACK, PACKS, PARTS, valueOf, type Phrase } from "./phrase.ts";
 
 /** What is left of a pack that was begun, what was used of it, and what was counted where the pack says something else. */
 
@@ -21,16 +21,13 @@ const ENDS = "\\s*\\)?\\s*[.!]?\\s*$";
 const SAYS = `(?<=\\p{L}.*)(?<!\\bit\\s+)(?:(?:the\\s+)?(?:${PACK}|label|lid)\\s+)?(?:says|said|reads|marked|labell?ed|supposed\\s+to\\s+(?:be|hold|have)|meant\\s+to\\s+(?:be|hold|have))\\s+(?:as\\s+)?(${N})(?:\\s+on\\s+(?:it|the\\s+\\p{L}+))?`;
 
 const ABOUT = "(?:(?:about|around|roughly|approx\\.?|maybe|nearly|just\\s+over)\\s+)?";
+/** Parts in words, and in figures. */
 const SHARES: Readonly<Record<string, number>> = {
-  third: 1 / 3,
+  ...PARTS,
   "1/3": 1 / 3,
-  quarter: 1 / 4,
   "1/4": 1 / 4,
-  half: 1 / 2,
   "1/2": 1 / 2,
-  "two thirds": 2 / 3,
   "2/3": 2 / 3,
-  "three quarters": 3 / 4,
   "3/4": 3 / 4,
 };
 const PART =

@@ -1,5 +1,5 @@
-import { NUMBER_WORDS, VALUE_OF } from "./numberWords.ts";
-import { COLOUR } from "./phrase.ts";
+import { NUMBER_WORDS } from "./numberWords.ts";
+import { COLOUR, valueOf } from "./phrase.ts";
 import { quick } from "./quick.ts";
 
 /**
@@ -102,7 +102,7 @@ function lineOf(name: string, { count, sort, isPairs }: Part, inPairs: boolean):
     return /(?:dressings?|drsgs?|dsgs?)$/i.test(name)
       ? `${counted} ${LETTER_WORD[sort.toUpperCase()] ?? sort} ${name}`
       : `${counted} ${name} ${sort}`;
-  if (/^\d/.test(sort)) return `${name} ${sort} x ${VALUE_OF[count.toLowerCase()] ?? count} pcs`;
+  if (/^\d/.test(sort)) return `${name} ${sort} x ${valueOf(count)} pcs`;
   if (IS_KIND.test(sort)) return `${counted} ${name.replace(/(?=\S+$)/, `${sort} `)}`;
   return `${counted} ${sort.replace(/^asst$/i, "assorted")} ${name}`;
 }
@@ -128,7 +128,6 @@ const NAME_THEN_BRACKETS = quick(
     "iu",
   ),
 );
-const valueOf = (count: string): number => VALUE_OF[count.toLowerCase()] ?? Number(count);
 
 /** "gloves: 4 pairs L and 2 pairs M": the list behind its name, from the first place where one begins. */
 export function sortsBehindName(text: string): string[] | null {
@@ -198,17 +197,19 @@ const SIZES_EACH = quick(
   ),
 );
 const WIDTH = quick(new RegExp(`^\\d+(?:[.,]\\d+)?\\s*${UNIT}?$`, "iu"));
+/** Widths of which the last has its unit, each with that or its own; null: they are none. */
+function withUnits(sizes: readonly string[]): string[] | null {
+  const unit = HAS_UNIT.exec(sizes.at(-1)!)?.[0];
+  if (unit === undefined || !sizes.every((size) => WIDTH.test(size))) return null;
+  return sizes.map((size) => (HAS_UNIT.test(size) ? size : `${size} ${unit}`));
+}
 /** "gauze 7.5 and 10 cm, two of each": as many of each. */
 export function eachOfSizes(text: string): string[] | null {
   const found = SIZES_EACH.exec(text.trim())?.groups as Groups | undefined;
   if (!found) return null;
-  const sizes = found.sizes!.split(/\s*(?:,\s|[;+&/]|\band\b)\s*/i);
-  const unit = HAS_UNIT.exec(sizes.at(-1)!)?.[0];
-  if (sizes.length < FEWEST || unit === undefined || !sizes.every((s) => WIDTH.test(s)))
-    return null;
-  return sizes.map(
-    (s) => `${found.name!} ${HAS_UNIT.test(s) ? s : `${s} ${unit}`} x ${valueOf(found.count!)} pcs`,
-  );
+  const sizes = withUnits(found.sizes!.split(/\s*(?:,\s|[;+&/]|\band\b)\s*/i));
+  if (!sizes || sizes.length < FEWEST) return null;
+  return sizes.map((size) => `${found.name!} ${size} x ${valueOf(found.count!)} pcs`);
 }
 
 const SIZES_THEN_COUNTS = quick(
@@ -221,11 +222,8 @@ const SIZES_THEN_COUNTS = quick(
 export function sizesThenCounts(text: string): string[] | null {
   const found = SIZES_THEN_COUNTS.exec(text.trim())?.groups as Groups | undefined;
   if (!found) return null;
-  const sizes = found.sizes!.split(/\s*\/\s*/);
+  const sizes = withUnits(found.sizes!.split(/\s*\/\s*/));
   const counts = found.counts!.split(/\s*\/\s*/);
-  const unit = HAS_UNIT.exec(sizes.at(-1)!)?.[0];
-  if (sizes.length !== counts.length || !sizes.every((s) => WIDTH.test(s))) return null;
-  return sizes.map(
-    (s, i) => `${found.name!} ${HAS_UNIT.test(s) ? s : `${s} ${unit}`} x ${counts[i]!} pcs`,
-  );
+  if (sizes?.length !== counts.length) return null;
+  return sizes.map((size, i) => `${found.name!} ${size} x ${counts[i]!} pcs`);
 }
