@@ -1,20 +1,10 @@
 import { expect } from "chai";
 import { rephrase } from "../../src/lib/core/card/phrases.ts";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
-import { sortsBehindName, sortsInBrackets } from "../../src/lib/core/card/sortsInList.ts";
 import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
 import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 
-/** What only looks like sorts, each counted, like what is left of a pack, or like a year. */
-
-describe("no list of sorts", () => {
-  it("in brackets, where they do not come to what is said before them", () =>
-    expect(sortsInBrackets("gloves 10 pairs (6 L, 3 M)")).to.equal(null));
-  it("numbers in words behind what has no width", () =>
-    expect(sortsBehindName("plasters two 7, one 10")).to.equal(null));
-  it("with something else behind it", () =>
-    expect(sortsBehindName("gloves 4 pairs L and 2 pairs M in the lid")).to.equal(null));
-});
+/** What only looks like what is left of a pack, or like a year. */
 
 describe("no part of a pack", () => {
   it("more than it holds", () =>

@@ -3,6 +3,7 @@ import type { CardRow } from "./cardRow.ts";
 import { SECTION_LABEL } from "./headings.ts";
 import { SAYS_NUMBER } from "./numberWords.ts";
 import { PLACE_WORDS } from "./placeWords.ts";
+import type { Knows } from "./countedSorts.ts";
 import { eachVariant } from "./variants.ts";
 import { TWO_LETTERS, quick } from "./quick.ts";
 
@@ -42,7 +43,8 @@ function saysPlace({ label, rest, hasColon }: Labelled, names: Names): boolean {
   return /[,;+&]|\sand\s/.test(rest) || (/\d/.test(rest) && HOLDER_LAST.test(label) && names(rest));
 }
 /** "TOP POCKET: 2 pr gloves", "right front - 3 pr gloves": the place before the things goes. */
-export function withoutPlace(row: CardRow, names: Names): CardRow {
+export function withoutPlace(row: CardRow, of: Knows): CardRow {
+  const { names } = of;
   if (row.inTable) return row;
   const text = row.text.replace(BAG_AND_POCKET, "");
   if (text !== row.text) return { ...row, text };
@@ -52,7 +54,7 @@ export function withoutPlace(row: CardRow, names: Names): CardRow {
   const { rest } = said;
   // "Dressings: 6 medium, 2 eye": the label is the name of all.
   const parts = rest.split(/[,;+&]|\sand\s/).concat(rest.includes(";") ? rest.split(";") : []);
-  return saysPlace(said, names) && parts.some(names) && eachVariant(row.text).length === 1
+  return saysPlace(said, names) && parts.some(names) && eachVariant(row.text, of).length === 1
     ? { ...row, text: rest, bullet: true }
     : row;
 }

@@ -3,7 +3,8 @@ import { rememberingFor } from "../base/remembering.ts";
 import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
 import type { CardRow } from "./cardRow.ts";
 import { withCountBehind } from "./countBehind.ts";
-import { NUMBER_WORDS } from "./numberWords.ts";
+import { countedSorts } from "./countedSorts.ts";
+import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
 import { PACKS } from "./phrase.ts";
 import { withoutGroup, withoutLabel, withoutPlace } from "./labelsBefore.ts";
 import { rephrase } from "./phrases.ts";
@@ -11,7 +12,7 @@ import { withoutRemark } from "./remarkBehind.ts";
 import { withoutClosing, withoutLead } from "./sentenceEdges.ts";
 import { eachRunOn, eachSaid, FEWEST_THINGS } from "./saidAloud.ts";
 import { listsUsed, speaksOfAbsence, speaksOfWant } from "./absence.ts";
-import { eachVariant, kindsApart } from "./variants.ts";
+import { eachVariant, sortsApart } from "./variants.ts";
 import { THREE_LETTERS, TWO_LETTERS, quick } from "./quick.ts";
 
 /** Rows in the plain writing that the grammar of counts reads; what leans on the row above is filled in. */
@@ -262,14 +263,14 @@ function eachCounted(row: CardRow, names: (text: string) => boolean): CardRow[] 
 /** "MAIN: ". */
 const LABEL = /^[^:;,\d]{2,20}:\s+/;
 /** "closure strips (10 cards of 3); gauze 10 x 10 (30)": between semicolons, each named and counted. */
-function eachClause(row: CardRow, names: (text: string) => boolean): CardRow[] {
+function eachClause(row: CardRow, of: Knowledge): CardRow[] {
   if (row.inTable || row.quantity !== null || !row.text.includes("; ")) return [row];
   const parts = row.text.split(/;\s+/).filter((p) => p !== "");
   // "MAIN: dressings - 3 small, 1 large; tape": a part that is several things ends at its semicolon.
   const bare = parts.map((p) => p.replace(LABEL, ""));
-  return bare.some((p) => eachVariant(rephrase(p)).length > 1)
+  return bare.some((p) => eachVariant(rephrase(p), of).length > 1)
     ? bare.map((text) => ({ ...row, text, bullet: true }))
-    : eachNamed(row, parts, names);
+    : eachNamed(row, parts, of.names);
 }
 
 /** "tweezers/scissors/thermometer": so many are no other word for the same. */
@@ -310,12 +311,26 @@ function eachSentence(row: CardRow): CardRow[] {
 export interface Knowledge {
   /** Whether a text surely names one thing. */
   readonly names: (text: string) => boolean;
+  /** The type of thing that a text names; null: none, or one without a type. */
+  readonly typeOf: (text: string) => string | null;
   /** Whether any word of a text is known. */
   readonly knows: (text: string) => boolean;
 }
-function eachPlainly(row: CardRow, { names, knows }: Knowledge): CardRow[] {
+/** Counted sorts of one name are a row each. */
+function eachSort(row: CardRow, of: Knowledge): CardRow[] {
+  if (row.quantity !== null || row.text.length > LONGEST_LIST || !TWO_COUNTS.test(row.text))
+    return [row];
+  return countedSorts(row.text, of)?.map((text) => ({ ...row, text })) ?? [row];
+}
+/** Longer lines are prose. */
+const LONGEST_LIST = 200;
+const TWO_COUNTS = new RegExp(`(?:${SAYS_NUMBER.source}).*\\D(?:${SAYS_NUMBER.source})`, "i");
+
+function eachPlainly(row: CardRow, of: Knowledge): CardRow[] {
+  const { names, knows } = of;
   return eachTicked(withoutLeaders(withoutLabel(row, names)))
-    .flatMap((line) => eachSentence({ ...line, text: kindsApart(line.text) }))
+    .flatMap((line) => eachSort(line, of))
+    .flatMap((line) => eachSentence({ ...line, text: sortsApart(line.text, of) }))
     .map((line) => withoutLead(withoutClosing(line), names))
     .map((line) => withoutRemark(line, names))
     .flatMap((line) => eachSaid(line, names))
@@ -323,17 +338,17 @@ function eachPlainly(row: CardRow, { names, knows }: Knowledge): CardRow[] {
     .flatMap((line) => eachAcross(line, names))
     .flatMap((line) => eachBetween(line, names))
     .flatMap((line) => eachCounted(line, names))
-    .flatMap((line) => eachClause(line, names))
+    .flatMap((line) => eachClause(line, of))
     .flatMap((line) => eachOfBoth(line, names))
     .flatMap((line) => eachOfNames(line, names))
     .map(withCountBehind)
     .flatMap((said) =>
       eachSideOfStroke(
         oneLanguage(
-          withoutPlace(withoutGroup({ ...said, text: rephrase(said.text) }, names), names),
+          withoutPlace(withoutGroup({ ...said, text: rephrase(said.text) }, names), of),
           knows,
         ),
-      ).flatMap((row) => eachVariant(row.text).map((text) => ({ ...row, text }))),
+      ).flatMap((row) => eachVariant(row.text, of).map((text) => ({ ...row, text }))),
     );
 }
 

@@ -78,6 +78,7 @@ const knowledge = new WeakMap<Vocabulary, Knowledge>();
 function knowledgeOf(vocabulary: Vocabulary): Knowledge {
   const known = knowledge.get(vocabulary) ?? {
     names: (text: string) => namesItem(text, vocabulary),
+    typeOf: (text: string) => matchType(text, vocabulary).type,
     knows: (text: string) => knowsAny(text, vocabulary),
   };
   knowledge.set(vocabulary, known);

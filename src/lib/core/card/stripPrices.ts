@@ -16,7 +16,7 @@ export function stripPrices(text: string): string {
       )
       .replace(/\b(?:lot|batch|serial)\s*(?:no\.?|number|#)?\s*:?\s*(?=[A-Z]*-?\d)[\w-]+/gi, " ")
       // "@ 0.45": what one costs.
-      .replace(/\s@\s*\d+[.,]\d{2}(?![\d.,])/g, " ")
+      .replace(/\s@\s*\d+[.,]\d{2}(?![\d.,]|\s?(?:[cm]?m|in)\b)/g, " ")
       .replace(
         /\b(?:exp(?:iry|ires?|\.)?|use by|best before|bbe?|dated?|tested|checked|charged|serviced|opened|replaced|renewed|changed|restocked|refilled|lot|batch)\s*(?:date|(?:at|in|by)?\s*[a-z]+)?\s*[:.]?\s*(?:end\s+)?(?:\d{1,4}[-/.]\d{1,4}(?:[-/.]\d{1,4})?|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?\s*\d{2,4})/gi,
         " ",
