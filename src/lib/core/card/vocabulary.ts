@@ -1,5 +1,6 @@
 import { categoryOf, type NamedCatalogue } from "../catalogue/catalogue.ts";
 import type { Category } from "../model/functionRecord.ts";
+import { abbreviatedName } from "./abbreviatedName.ts";
 import { isCutOf } from "./abbreviation.ts";
 import { abroadOf, type Abroad } from "./abroad.ts";
 import { PACK_ONLY } from "./packWords.ts";
@@ -206,8 +207,30 @@ const NO_READING: ReadonlyMap<string, string> = new Map();
 /** Readings of words cut short that are tried together; more fit no name. */
 const MOST_READINGS = 12;
 
-/** "GLVS NTRL": a word cut short may stand for several; the one with which the others name a kind whole. */
+/** What a text names by its words; where some of them are not known, by what all of them may be cut short for. */
 function bestMatch(text: string, vocabulary: Vocabulary): Match {
+  const match = byReadings(text, vocabulary);
+  const shorts = foldedWords(text).filter((w) => !vocabulary.weightOf.has(w) && !isPlain(w)).length;
+  if (match.whole === 1 && (shorts === 0 || match.unknown + match.unknownShort === 0)) return match;
+  const short = abbreviatedName(text, vocabulary);
+  if (short === null) return match;
+  const { type, weight } = short;
+  // Never sure: what stands for a word may stand for another.
+  return {
+    ...NOTHING,
+    type,
+    weight,
+    whole: 1,
+    margin: 1,
+    explained: 1,
+    respelt: true,
+    cutShort: true,
+    unknown: Math.max(1, shorts),
+  };
+}
+
+/** "GLVS NTRL": a word cut short may stand for several; the one with which the others name a kind whole. */
+function byReadings(text: string, vocabulary: Vocabulary): Match {
   const first = findMatch(text, vocabulary);
   if (first.whole === 1 && first.explained === 1) return first;
   let readings: ReadonlyMap<string, string>[] = [new Map()];

@@ -117,7 +117,7 @@ const SHORTEST_IN_AS = 4;
 const plural = (word: string): string => {
   if (word.length <= 3 || !word.endsWith("s")) return word;
   if (word.endsWith("ies") && word.length > 4) return word.slice(0, -3) + "y";
-  if (/(ss|sh|ch|x|zz)es$/.test(word)) return word.slice(0, -2);
+  if (word.length > 4 && /(ss|sh|ch|x|zz)es$/.test(word)) return word.slice(0, -2);
   // "elas" is cut short; "sofas" are several.
   if (word.length <= SHORTEST_IN_AS && word.endsWith("as")) return word;
   if (/[^suiy]s$/.test(word) || /[aeo]ys$/.test(word)) return word.slice(0, -1);

@@ -1,0 +1,81 @@
+import { isCutOf, skeleton } from "./abbreviation.ts";
+import { foldedWords } from "./words.ts";
+
+/**
+ * A name of which several words are cut short at once: "sfty pns", "eye pds strl", "tria band". One word of two or three letters
+ * may be any of many; with the others only one name fits.
+ */
+
+/** A name of so many words, each in a few letters; more are a sentence. */
+const MOST_WORDS = 5;
+const FEWEST_WORDS = 2;
+/** The first letters of a word: fewer say nothing. */
+const SHORTEST_START = 3;
+
+/** What is said of a thing beside its name, and what it comes in. */
+const BESIDES =
+  "sterile assorted small medium large disposable individual waterproof adult child roll pair box packet".split(
+    " ",
+  );
+
+/** Whether a short word may be another one's: its first letters, or its consonants. */
+function mayStandFor(short: string, word: string): boolean {
+  if (short === word) return true;
+  // "pns", "pds": so short a word keeps its plural when it is folded.
+  const one = short.replace(/s$/, "");
+  if (one[0] !== word[0] || one.length >= word.length) return false;
+  if (short.length >= SHORTEST_START && word.startsWith(short)) return true;
+  const [bones, whole] = [skeleton(one), skeleton(word)];
+  return (
+    (one.length > 1 && bones === whole) ||
+    (bones === one && one.length >= SHORTEST_START && whole.startsWith(bones)) ||
+    isCutOf(short, word)
+  );
+}
+
+/** A name as the vocabulary keeps it. */
+export interface NamedPhrase {
+  readonly type: string;
+  readonly words: readonly string[];
+  readonly weight: number;
+}
+interface Words {
+  readonly phrasesByWord: ReadonlyMap<string, readonly NamedPhrase[]>;
+  readonly byLetter: ReadonlyMap<string, readonly string[]>;
+}
+
+/** Whether each word of a name has a short word of its own, and what is left says something beside it. */
+function isSaidBy(said: readonly string[], name: readonly string[]): boolean {
+  const left = [...said];
+  for (const word of name) {
+    const at = left.findIndex((short) => mayStandFor(short, word));
+    if (at < 0) return false;
+    left.splice(at, 1);
+  }
+  return left.every((short) => BESIDES.some((word) => mayStandFor(short, word)));
+}
+
+/** The one kind whose name a text says in words cut short; null: none is, or several are. */
+export function abbreviatedName(
+  text: string,
+  { phrasesByWord, byLetter }: Words,
+): NamedPhrase | null {
+  const said = [...new Set(foldedWords(text))];
+  if (said.length < FEWEST_WORDS || said.length > MOST_WORDS) return null;
+  let best: NamedPhrase | null = null;
+  let isOpen = false;
+  for (const short of said)
+    for (const word of byLetter.get(short[0]!) ?? []) {
+      if (!mayStandFor(short, word)) continue;
+      for (const phrase of phrasesByWord.get(word) ?? []) {
+        if (phrase.words.length < FEWEST_WORDS || !isSaidBy(said, phrase.words)) continue;
+        // The longer name says more of what is written.
+        const more = best === null ? 1 : phrase.words.length - best.words.length;
+        if (more > 0) {
+          best = phrase;
+          isOpen = false;
+        } else if (more === 0 && phrase.type !== best!.type) isOpen = true;
+      }
+    }
+  return isOpen ? null : best;
+}
