@@ -30,7 +30,11 @@ const NAMES: Readonly<Record<string, string>> = {
 };
 const HABITS: Readonly<Record<string, (word: string) => string>> = {
   "consonants alone": (word) =>
-    word[0]! + word.slice(1).replace(/[aeiou]/g, "").replace(/(.)\1/g, "$1"),
+    word[0]! +
+    word
+      .slice(1)
+      .replace(/[aeiou]/g, "")
+      .replace(/(.)\1/g, "$1"),
   "four letters": (word) => word.slice(0, 4),
   "three letters": (word) => (word.length <= 4 ? word : word.slice(0, 3)),
 };

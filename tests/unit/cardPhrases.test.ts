@@ -34,6 +34,7 @@ import { columnsOfCard, mappedCard } from "../../src/lib/core/card/columns.ts";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
 import { REMARK_FORMS } from "../../src/lib/core/card/remarkForms.ts";
 import { countedSorts } from "../../src/lib/core/card/countedSorts.ts";
+import { PACK_CLAUSES, packsSaid } from "../../src/lib/core/card/packsSaid.ts";
 import { eachVariant, VARIANTS } from "../../src/lib/core/card/variants.ts";
 import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
 import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
@@ -407,6 +408,14 @@ describe("no way of writing is sought for ever", () => {
       [...hostile(example)].some((line) => !ends(() => countedSorts(line, knowsAll))),
     );
     expect(stuck).to.deep.equal([]);
+  }).timeout(120_000);
+  it("of packs and what each holds", () => {
+    const stuck = PACK_CLAUSES.filter(({ example, pattern }) =>
+      [...hostile(example), ...hostile(`wipes - ${example} - 5 boxes`)].some(
+        (line) => !ends(() => [pattern.test(line), packsSaid(line.slice(0, 120), () => true)]),
+      ),
+    );
+    expect(stuck.map((c) => c.name)).to.deep.equal([]);
   }).timeout(120_000);
   it("of what is said behind a name", () => {
     const stuck = REMARK_FORMS.filter(({ example, pattern }) =>

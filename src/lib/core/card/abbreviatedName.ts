@@ -55,27 +55,23 @@ function isSaidBy(said: readonly string[], name: readonly string[]): boolean {
   return left.every((short) => BESIDES.some((word) => mayStandFor(short, word)));
 }
 
-/** The one kind whose name a text says in words cut short; null: none is, or several are. */
-export function abbreviatedName(
-  text: string,
-  { phrasesByWord, byLetter }: Words,
-): NamedPhrase | null {
-  const said = [...new Set(foldedWords(text))];
-  if (said.length < FEWEST_WORDS || said.length > MOST_WORDS) return null;
-  let best: NamedPhrase | null = null;
-  let isOpen = false;
+/** The names of several words that these may stand for. */
+function* namesSaidBy(said: readonly string[], { phrasesByWord, byLetter }: Words) {
   for (const short of said)
     for (const word of byLetter.get(short[0]!) ?? []) {
       if (!mayStandFor(short, word)) continue;
-      for (const phrase of phrasesByWord.get(word) ?? []) {
-        if (phrase.words.length < FEWEST_WORDS || !isSaidBy(said, phrase.words)) continue;
-        // The longer name says more of what is written.
-        const more = best === null ? 1 : phrase.words.length - best.words.length;
-        if (more > 0) {
-          best = phrase;
-          isOpen = false;
-        } else if (more === 0 && phrase.type !== best!.type) isOpen = true;
-      }
+      for (const phrase of phrasesByWord.get(word) ?? [])
+        if (phrase.words.length >= FEWEST_WORDS && isSaidBy(said, phrase.words)) yield phrase;
     }
-  return isOpen ? null : best;
+}
+
+/** The one kind whose name a text says in words cut short; null: none is, or several are. */
+export function abbreviatedName(text: string, words: Words): NamedPhrase | null {
+  const said = [...new Set(foldedWords(text))];
+  if (said.length < FEWEST_WORDS || said.length > MOST_WORDS) return null;
+  const names = [...namesSaidBy(said, words)];
+  // The longer name says more of what is written.
+  const most = Math.max(0, ...names.map((name) => name.words.length));
+  const longest = names.filter((name) => name.words.length === most);
+  return longest.every((name) => name.type === longest[0]!.type) ? (longest[0] ?? null) : null;
 }

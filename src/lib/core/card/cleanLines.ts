@@ -4,6 +4,7 @@ import { columnsRestored } from "./columnsLost.ts";
 import { decodeHTML } from "entities";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { LINE_END } from "./plainSigns.ts";
+import { itemsWhole } from "./brokenItems.ts";
 import { edgesMended } from "./brokenLines.ts";
 import { countsBySizes } from "./countsBySizes.ts";
 import { countsBelowNames } from "./columnsBelow.ts";
@@ -356,6 +357,7 @@ const STEPS: readonly Step[] = [
   withoutSender,
   withoutRules,
   withoutEmphasis,
+  itemsWhole,
   writtenAsHeadings,
   marksAsList,
   withoutBlanks,

@@ -29,6 +29,17 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     read: "",
   },
   {
+    name: "what it is wrapped in",
+    example: [
+      "burn dressing, sterile, in foil pouch, 10 x 10 cm",
+      "burn dressing, sterile, 10 x 10 cm",
+    ],
+    holds: " in ",
+    pattern:
+      /(?<=\p{L}),?\s+(?:packed\s+|sealed\s+)?in\s+(?:an?\s+)?(?:(?:sterile|sealed|individual|resealable|clear)\s+)?(?:foil|paper|plastic|vacuum|peel|airtight|waterproof|zip)\s?(?:pouch(?:es)?|wrap(?:p(?:er|ing)s?)?|bags?|envelopes?|sachets?|packag(?:e|ing)|packs?|sleeves?)(?!\p{L})/giu,
+    read: "",
+  },
+  {
     name: "where one begins",
     example: ["Starting from the top tray: two eye pads", "two eye pads"],
     holds: ["starting", "beginning"],

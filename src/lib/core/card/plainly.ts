@@ -3,8 +3,10 @@ import { rememberingFor } from "../base/remembering.ts";
 import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
 import type { CardRow } from "./cardRow.ts";
 import { withCountBehind } from "./countBehind.ts";
+import { countedOnce } from "./countTwice.ts";
 import { countedSorts } from "./countedSorts.ts";
 import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
+import { packsSaid } from "./packsSaid.ts";
 import { PACKS } from "./phrase.ts";
 import { withoutGroup, withoutLabel, withoutPlace } from "./labelsBefore.ts";
 import { rephrase } from "./phrases.ts";
@@ -316,11 +318,13 @@ export interface Knowledge {
   /** Whether any word of a text is known. */
   readonly knows: (text: string) => boolean;
 }
-/** Counted sorts of one name are a row each. */
+/** Counted sorts of one name are a row each; packs and what each holds are said in one way. */
 function eachSort(row: CardRow, of: Knowledge): CardRow[] {
   if (row.quantity !== null || row.text.length > LONGEST_LIST || !TWO_COUNTS.test(row.text))
     return [row];
-  return countedSorts(row.text, of)?.map((text) => ({ ...row, text })) ?? [row];
+  const said = countedOnce(row.text, of.typeOf);
+  const sorts = countedSorts(said, of) ?? [packsSaid(said, of.names)];
+  return sorts.map((text) => ({ ...row, text }));
 }
 /** Longer lines are prose. */
 const LONGEST_LIST = 200;
