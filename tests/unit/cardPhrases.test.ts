@@ -109,7 +109,7 @@ const COUNTED = [
   "medium dressings x 5, large x 2",
 ];
 /** These are told by their form alone. */
-const KNOWS_NOTHING = { names: () => false, typeOf: () => null };
+const KNOWS_NOTHING = { names: () => false, typeOf: () => null, isWhole: () => false };
 
 describe("one name with several variants", () => {
   for (const { name, example } of VARIANTS)
@@ -403,7 +403,11 @@ describe("no way of writing is sought for ever", () => {
     expect(stuck.map((p) => p.name)).to.deep.equal([]);
   }).timeout(120_000);
   it("of what is counted sort by sort", () => {
-    const knowsAll = { names: () => true, typeOf: () => "roller-bandage" };
+    const knowsAll = {
+      names: () => true,
+      typeOf: () => "roller-bandage",
+      isWhole: () => true,
+    };
     const stuck = COUNTED.filter((example) =>
       [...hostile(example)].some((line) => !ends(() => countedSorts(line, knowsAll))),
     );

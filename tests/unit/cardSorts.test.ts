@@ -12,6 +12,7 @@ const words = vocabularyOf(NAMED_CATALOGUE);
 const knows = {
   names: (text: string) => namesItem(text, words),
   typeOf: (text: string) => matchType(text, words).type,
+  isWhole: () => false,
 };
 const sorts = (line: string) => countedSorts(line, knows);
 

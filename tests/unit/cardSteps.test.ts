@@ -477,8 +477,8 @@ describe("who says it, what is quoted, what stands side by side", () => {
     expect(read("Bandages:\n  triangular x4\nDressings:\n  eye x2\n  medium x6")).to.deep.equal([
       [2, "triangular-bandage", 4, null],
       [4, "eye-pad", 2, null],
-      // What leaves the kind open with its heading too is asked about.
-      [5, null, 6, null],
+      // As "medium dressings x6" is.
+      [5, "bandaged-dressing", 6, null],
     ]);
   });
 

@@ -230,6 +230,8 @@ export interface Knows {
   readonly names: (text: string) => boolean;
   /** The type of thing that a text names; null: none, or one without a type. */
   readonly typeOf: (text: string) => string | null;
+  /** Whether all words of a text are those of one name. */
+  readonly isWhole: (text: string) => boolean;
 }
 /** "vet wrap 2 (one red, one blue)": of one kind and size, and said in brackets; they count together. */
 const isOfKind = ({ sort }: Part, name: string, typeOf: Knows["typeOf"]): boolean =>

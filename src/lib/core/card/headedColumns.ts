@@ -44,6 +44,28 @@ const MAY_NAME_TOO: ReadonlySet<ColumnRole | null> = new Set<ColumnRole | null>(
   "text",
 ]);
 
+/** "Qty | Ring box | Qty | Canteen box": beside each of two counts that are headed alike lies a name, whatever heads it. */
+function withSides(
+  table: Columns,
+  names: readonly string[],
+  rows: Rows,
+  isName: (text: string) => boolean,
+): Columns {
+  const alike = (at: number) =>
+    names.filter((name) => name.trim().toLowerCase() === names[at]?.trim().toLowerCase()).length >
+    1;
+  const counts = table.roles.flatMap((role, at) => (role === "quantity" && alike(at) ? [at] : []));
+  if (counts.length < 2) return table;
+  const beside = counts[0] === 0 ? 1 : -1;
+  const isNamed = (at: number) => {
+    const cells = rows.map((r) => r[at] ?? "").filter((c) => c.trim() !== "");
+    return cells.length > 0 && 2 * cells.filter(isName).length >= cells.length;
+  };
+  const sides = counts.map((at) => at + beside);
+  if (!sides.every((at) => MAY_NAME_TOO.has(table.roles[at] ?? null) && isNamed(at))) return table;
+  return { ...table, roles: table.roles.map((r, at) => (sides.includes(at) ? "text" : r)) };
+}
+
 /** "Last counted", "Qty checked": what holds days counts nothing, whatever heads it. */
 function withoutDates(table: Columns, names: readonly string[], rows: Rows): Columns {
   if (!table.roles.includes("quantity")) return table;
@@ -233,7 +255,7 @@ export function columnsSettled(
     ...[withoutDates, withoutPaid, withAnswers, withFound, withQuantity],
     ...[withShould, withUnits, withPacks, withOneCount],
   ];
-  const named = withNamed(headed, rows, isName);
+  const named = withSides(withNamed(headed, rows, isName), names, rows, isName);
   const settled = steps.reduce<Columns>((table, step) => step(table, names, rows), named);
   return withContent(settled, names, rows, isName);
 }

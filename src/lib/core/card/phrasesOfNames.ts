@@ -430,9 +430,20 @@ export const NAME_PHRASES: readonly Phrase[] = [
   {
     name: "a size by its letter, of what is worn",
     example: ["nitrile gloves L 5 pairs", "nitrile gloves (L) 5 pairs"],
-    holds: ["glove", "vest", "collar", "splint", "support", "brace", "apron", "gown", "coverall"],
+    holds: [
+      "glove",
+      "glv",
+      "vest",
+      "collar",
+      "splint",
+      "support",
+      "brace",
+      "apron",
+      "gown",
+      "coverall",
+    ],
     pattern: new RegExp(
-      `\\b((?:gloves?|vests?|collars?|splints?|supports?|braces?|aprons?|gowns?|coveralls?)(?:,?\\s+(?:nitrile|latex|vinyl|powder[- ]free|blue|black|disposable|sterile|non[- ]sterile))*),?\\s+(${LETTER_SIZE})\\b(?=\\s*(?:$|[-–:,(×]|x?\\s?\\d))`,
+      `\\b((?:gloves?|glvs?|vests?|collars?|splints?|supports?|braces?|aprons?|gowns?|coveralls?)(?:,?\\s+(?:nitr?(?:ile)?|ntrl|latex|vinyl|powder[- ]free|blue|black|disposable|sterile|non[- ]sterile))*),?\\s+(${LETTER_SIZE})\\b(?=\\s*(?:$|[-–:,(×]|x?\\s?\\d))`,
       "giu",
     ),
     read: "$1 ($2)",

@@ -315,6 +315,8 @@ export interface Knowledge {
   readonly names: (text: string) => boolean;
   /** The type of thing that a text names; null: none, or one without a type. */
   readonly typeOf: (text: string) => string | null;
+  /** Whether all words of a text are those of one name. */
+  readonly isWhole: (text: string) => boolean;
   /** Whether any word of a text is known. */
   readonly knows: (text: string) => boolean;
 }

@@ -38,6 +38,7 @@ import {
   type Match,
   type Vocabulary,
 } from "./vocabulary.ts";
+import { underHeadings } from "./underHeadings.ts";
 import { wrappedNames } from "./wrappedNames.ts";
 import { LETTER, quick } from "./quick.ts";
 
@@ -74,21 +75,23 @@ export function readCard(
 }
 
 /** The same object for the same vocabulary, as what rests on it is remembered. */
-const knowledge = new WeakMap<Vocabulary, Knowledge>();
+const knowledges = new WeakMap<Vocabulary, Knowledge>();
 function knowledgeOf(vocabulary: Vocabulary): Knowledge {
-  const known = knowledge.get(vocabulary) ?? {
+  const known = knowledges.get(vocabulary) ?? {
     names: (text: string) => namesItem(text, vocabulary),
     typeOf: (text: string) => matchType(text, vocabulary).type,
+    isWhole: (text: string) => isWhole(matchType(text, vocabulary)),
     knows: (text: string) => knowsAny(text, vocabulary),
   };
-  knowledge.set(vocabulary, known);
+  knowledges.set(vocabulary, known);
   return known;
 }
 
 /** @param text in plain signs, without blank lines between all its lines */
 function readLines(text: string, vocabulary: Vocabulary, habits: Habits): CardReading {
   const { rows: laidOut, isAbroad } = rowsOf(text, vocabulary, habits);
-  const rows = plainly(laidOut, knowledgeOf(vocabulary));
+  const knowledge = knowledgeOf(vocabulary);
+  const rows = plainly(underHeadings(laidOut, knowledge), knowledge);
   const own = rows.map((row) => draftOf(row, vocabulary));
   const headings = namedByHeading(own);
   const sorts = sortsBelow(own, vocabulary);
@@ -205,6 +208,9 @@ const putRight = rememberingFor(
   LINES_KEPT,
   LONGEST_KEPT,
 );
+
+const isWhole = ({ type, whole, explained, unknown }: Match): boolean =>
+  type !== null && whole === 1 && explained === 1 && unknown === 0;
 
 const unclearIn = (rows: readonly CardRow[]): number | null =>
   rows.find((r) => r.columnsUnclear)?.source ?? null;

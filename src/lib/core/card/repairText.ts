@@ -196,6 +196,9 @@ const isSpoilt = (number: string, unit: string): boolean =>
   /\d|^[lI][Oo]+$/.test(number) &&
   (!/^\p{Lu}/u.test(unit) || /[OolI]/.test(number) || UNIT[unit] !== undefined);
 
+/** "O3   Elastic bandage": the number of a line, apart from what it numbers. */
+const RUNNING_BEFORE = quick(/^\s*(?:[O0oIl|]\d|\d[OolI|])(?=[.)]?\s{2,}\p{L})/u);
+
 /** A line as it was most likely printed; a word changes only into one that `isWord` knows. */
 export function repairText(line: string, isWord: (word: string) => boolean): string {
   // Three bars or more rule columns, and stand for no letter.
@@ -218,6 +221,7 @@ export function repairText(line: string, isWord: (word: string) => boolean): str
       COUNT_APART,
       (_, gap: string, count: string) => gap + (STROKES.test(count) ? count : digits(count)),
     )
+    .replace(RUNNING_BEFORE, digits)
     .replace(MILLILITRE, "ml")
     .replace(ONE_ALONE, "1")
     .replace(DIGIT_FIRST, digits)
