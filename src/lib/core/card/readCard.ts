@@ -28,7 +28,6 @@ import { asMeant } from "./typedWrong.ts";
 import { isOfTheKindBefore, type Segment } from "./segments.ts";
 import { strokesAsCells } from "./strokes.ts";
 import { isAmongItems, styleOf, type Style } from "./style.ts";
-import { sortsBelow } from "./sortsBelow.ts";
 import { namedByHeading, type SizeHeading } from "./sizesBelow.ts";
 import {
   isKnownWord,
@@ -94,10 +93,7 @@ function readLines(text: string, vocabulary: Vocabulary, habits: Habits): CardRe
   const rows = plainly(underHeadings(laidOut, knowledge), knowledge);
   const own = rows.map((row) => draftOf(row, vocabulary));
   const headings = namedByHeading(own);
-  const sorts = sortsBelow(own, vocabulary);
-  const drafts = own.map((draft, at) =>
-    underHeading(asNamed(draft, sorts[at] ?? null), headings[at] ?? null),
-  );
+  const drafts = own.map((draft, at) => underHeading(draft, headings[at] ?? null));
   const style = styleOf(drafts);
   const unticked = untickedLines(text);
   const missing = saysOpenIsMissing(text) ? unticked : NO_LINES;
