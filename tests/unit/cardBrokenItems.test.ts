@@ -56,10 +56,10 @@ describe("things that go on below", () => {
         "Whistle                      1",
       ),
     ).to.deep.equal([
-      "Triangular bandages, non- woven, sterile    4",
+      "Triangular bandages, non- woven, sterile\t4",
       "",
       "Eye pads                     2",
-      "Scissors, stainless, blunt and sharp                    1",
+      "Scissors, stainless, blunt and sharp\t1",
       "",
       "Whistle                      1",
     ]));
@@ -67,6 +67,25 @@ describe("things that go on below", () => {
     expect(
       whole("| Eye pads, sterile, | 4 |", "| wrapped            |   |", "| Whistle | 1 |"),
     ).to.deep.equal(["| Eye pads, sterile, wrapped | 4 |", "| |   |", "| Whistle | 1 |"]));
+
+  it("under headings, behind letters, their whole name longer than its column", () => {
+    const card = [
+      "Item                                                   Quantity",
+      "a)  Individually wrapped sterile adhesive dressings,",
+      "    assorted sizes                                     20",
+      "b)  Sterile eye pads                                   2",
+      "c)  Safety pins                                        6",
+      "d)  Resuscitation face shield                          1",
+    ].join("\n");
+    expect(
+      readCard(card, words).entries.map((e) => [e.source, e.itemType, e.pieces]),
+    ).to.deep.equal([
+      [2, "adhesive-strip", 20],
+      [4, "eye-pad", 2],
+      [5, "safety-pin", 6],
+      [6, "face-shield", 1],
+    ]);
+  });
 
   const AS_THEY_ARE: Readonly<Record<string, readonly string[]>> = {
     "the next word had room above": [

@@ -22,9 +22,9 @@ interface Told {
 }
 
 const PARTS = quick(
-  /^(\s*(?:(?:\d{1,3}[.)]|\(\d{1,3}\)|[-*•–+]|\[[ x✓]?\])\s+)?(?:\d{1,4}(?:\s{2,}|\t\s*)(?=\p{L}))?)(.*?)(\s*(?:\s{2,}|\t|\.{3,}|…).*)?$/iu,
+  /^(\s*(?:(?:\d{1,3}[.)]|[a-z][.)]|\(\d{1,3}\)|[-*•–+]|\[[ x✓]?\])\s+)?(?:\d{1,4}(?:\s{2,}|\t\s*)(?=\p{L}))?)(.*?)(\s*(?:\s{2,}|\t|\.{3,}|…).*)?$/iu,
 );
-const MARK = /^\s*(?:\d{1,3}[.)]|\(\d{1,3}\)|[-*•–+]|\[[ x✓]?\])\s/i;
+const MARK = /^\s*(?:\d{1,3}[.)]|[a-z][.)]|\(\d{1,3}\)|[-*•–+]|\[[ x✓]?\])\s/i;
 /** A number before a name, apart from it: its count, or that of the line. */
 const NUMBER_BEFORE = /(\d+)\s*$/;
 const COUNT_BEFORE = quick(
@@ -197,7 +197,11 @@ function thingAt(card: Written, from: number): Thing {
 /** A thing on one line: its names one behind the other, and behind them what stood apart. */
 function wholeThing(lines: readonly Told[]): string {
   const name = lines.map((line) => line.name.trim()).join(" ");
-  return lines[0]!.lead + name + lines.map((line) => line.tail).join("");
+  const tail = lines.map((line) => line.tail).join("");
+  // So long a name reaches over its column: a tab parts them wherever they stand.
+  const { lead } = lines[0]!;
+  const mark = MARK.test(lead) && !NUMBER_BEFORE.test(lead) ? lead.replace(/\s+$/, " ") : lead;
+  return mark + name + tail.replace(/^\s{2,}/, "\t");
 }
 
 /** Between bars: where a row has one cell alone, which goes on with the one above, that one is whole and its own empty. */

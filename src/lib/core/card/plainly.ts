@@ -6,6 +6,7 @@ import { withCountBehind } from "./countBehind.ts";
 import { countedOnce } from "./countTwice.ts";
 import { countedSorts } from "./countedSorts.ts";
 import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
+import { leftOfPacks } from "./leftOfPack.ts";
 import { packsSaid } from "./packsSaid.ts";
 import { PACKS } from "./phrase.ts";
 import { withoutGroup, withoutLabel, withoutPlace } from "./labelsBefore.ts";
@@ -334,7 +335,7 @@ const TWO_COUNTS = new RegExp(`(?:${SAYS_NUMBER.source}).*\\D(?:${SAYS_NUMBER.so
 
 function eachPlainly(row: CardRow, of: Knowledge): CardRow[] {
   const { names, knows } = of;
-  return eachTicked(withoutLeaders(withoutLabel(row, names)))
+  return eachTicked(withoutLeaders(withoutLabel({ ...row, text: leftOfPacks(row.text) }, names)))
     .flatMap((line) => eachSort(line, of))
     .flatMap((line) => eachSentence({ ...line, text: sortsApart(line.text, of) }))
     .map((line) => withoutLead(withoutClosing(line), names))
