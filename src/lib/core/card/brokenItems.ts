@@ -36,8 +36,9 @@ const COUNT_BEHIND =
 const GOES_ON = quick(
   /^(?:\p{Ll}|\(|\d+(?:[.,]\d+)?\s?(?:(?:mm|cm|in|m|ml|g)\b|[x×]\s?\d|["″])|[x×]\s?\d|[-–:]\s?\d{1,4}$)/u,
 );
-/** A heading, or a sentence of the letter around. */
+/** A heading in capitals has none. */
 const HAS_SMALL = quick(/\p{Ll}/u);
+/** A heading, or a sentence of the letter around. */
 const ENDS_LINE = /[:.!?]\s*$/;
 /** No thing takes more lines. */
 const MOST_LINES = 4;
@@ -129,7 +130,7 @@ function writtenAs(lines: readonly (Told | null)[]): Written {
   });
   return {
     lines,
-    width: Math.max(0, ...lines.map((line) => (line ? endOf(line) : 0))),
+    width: lines.reduce((most, line) => Math.max(most, line ? endOf(line) : 0), 0),
     beginsSmall: small.length >= FEWEST_SMALL,
   };
 }
@@ -198,8 +199,8 @@ function thingAt(card: Written, from: number): Thing {
 function wholeThing(lines: readonly Told[]): string {
   const name = lines.map((line) => line.name.trim()).join(" ");
   const tail = lines.map((line) => line.tail).join("");
-  // So long a name reaches over its column: a tab parts them wherever they stand.
   const { lead } = lines[0]!;
+  // So long a name reaches over its column: a tab parts them wherever they stand, and its mark is no cell.
   const mark = MARK.test(lead) && !NUMBER_BEFORE.test(lead) ? lead.replace(/\s+$/, " ") : lead;
   return mark + name + tail.replace(/^\s{2,}/, "\t");
 }
@@ -216,6 +217,7 @@ function cellsWhole(written: readonly string[]): string[] {
     if (
       k === undefined ||
       filled.length > 1 ||
+      i - above >= MOST_LINES ||
       cells.length < FEWEST_CELLS ||
       head.length !== cells.length ||
       !GOES_ON.test(cells[k]!.trim()) ||

@@ -89,6 +89,8 @@ const TELLS_COUNT = /^\s*(?:\(|\p{L}|\d+\s*[x×])/iu;
 const LOOSE = /^[\d.,]+\s+[x×]\s+[\d.,]+$/i;
 const CLOSED_UP = /\d[x×]\d/i;
 
+/** Longer lines are prose. */
+const LONGEST = 300;
 /** One sort alone is no list. */
 const FEWEST = 2;
 const IS_MEASURE = /^\d/;
@@ -239,6 +241,7 @@ const isOfKind = ({ sort }: Part, name: string, typeOf: Knows["typeOf"]): boolea
 
 /** The lines that a line with counted sorts stands for; null: it is none. */
 export function countedSorts(text: string, of: Knows): string[] | null {
+  if (text.length > LONGEST) return null;
   const said = saidBy(text.trim(), of);
   if (!said) return null;
   const { name, parts } = said;
