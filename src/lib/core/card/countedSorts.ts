@@ -239,9 +239,16 @@ export interface Knows {
 const isOfKind = ({ sort }: Part, name: string, typeOf: Knows["typeOf"]): boolean =>
   SAME_KIND.test(sort) && typeOf(`${sort} ${name}`) === typeOf(name);
 
+const NUMBERS_SAID = new RegExp(`\\d+|\\b(?:${NUMBER_SAID})\\b`, "gi");
+/** Whether a text has two numbers, as each list of sorts has; most lines have one, and need not be looked at further. */
+export function saysTwoCounts(text: string): boolean {
+  NUMBERS_SAID.lastIndex = 0;
+  return NUMBERS_SAID.test(text) && NUMBERS_SAID.test(text);
+}
+
 /** The lines that a line with counted sorts stands for; null: it is none. */
 export function countedSorts(text: string, of: Knows): string[] | null {
-  if (text.length > LONGEST) return null;
+  if (text.length > LONGEST || !saysTwoCounts(text)) return null;
   const said = saidBy(text.trim(), of);
   if (!said) return null;
   const { name, parts } = said;

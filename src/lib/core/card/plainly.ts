@@ -4,8 +4,8 @@ import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
 import type { CardRow } from "./cardRow.ts";
 import { withCountBehind } from "./countBehind.ts";
 import { countedOnce } from "./countTwice.ts";
-import { countedSorts } from "./countedSorts.ts";
-import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
+import { countedSorts, saysTwoCounts, type Knows } from "./countedSorts.ts";
+import { NUMBER_WORDS } from "./numberWords.ts";
 import { leftOfPacks } from "./leftOfPack.ts";
 import { packsSaid } from "./packsSaid.ts";
 import { PACKS } from "./phrase.ts";
@@ -311,19 +311,13 @@ function eachSentence(row: CardRow): CardRow[] {
 }
 
 /** What a row's rows rest on besides its words. */
-export interface Knowledge {
-  /** Whether a text surely names one thing. */
-  readonly names: (text: string) => boolean;
-  /** The type of thing that a text names; null: none, or one without a type. */
-  readonly typeOf: (text: string) => string | null;
-  /** Whether all words of a text are those of one name. */
-  readonly isWhole: (text: string) => boolean;
+export interface Knowledge extends Knows {
   /** Whether any word of a text is known. */
   readonly knows: (text: string) => boolean;
 }
 /** Counted sorts of one name are a row each; packs and what each holds are said in one way. */
 function eachSort(row: CardRow, of: Knowledge): CardRow[] {
-  if (row.quantity !== null || row.text.length > LONGEST_LIST || !TWO_COUNTS.test(row.text))
+  if (row.quantity !== null || row.text.length > LONGEST_LIST || !saysTwoCounts(row.text))
     return [row];
   const said = countedOnce(row.text, of.typeOf);
   const sorts = countedSorts(said, of) ?? [packsSaid(said, of.names)];
@@ -331,7 +325,6 @@ function eachSort(row: CardRow, of: Knowledge): CardRow[] {
 }
 /** Longer lines are prose. */
 const LONGEST_LIST = 200;
-const TWO_COUNTS = new RegExp(`(?:${SAYS_NUMBER.source}).*\\D(?:${SAYS_NUMBER.source})`, "i");
 
 function eachPlainly(row: CardRow, of: Knowledge): CardRow[] {
   const { names, knows } = of;

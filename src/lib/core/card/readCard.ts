@@ -25,7 +25,7 @@ import { plainly, type Knowledge } from "./plainly.ts";
 import { closedUp, LINE_END, plainSigns } from "./plainSigns.ts";
 import { repairText } from "./repairText.ts";
 import { asMeant } from "./typedWrong.ts";
-import { isOfTheKindBefore, type Segment } from "./segments.ts";
+import { isOfTheKindBefore, isWhole, type Segment } from "./segments.ts";
 import { strokesAsCells } from "./strokes.ts";
 import { isAmongItems, styleOf, type Style } from "./style.ts";
 import { namedByHeading, type SizeHeading } from "./sizesBelow.ts";
@@ -204,9 +204,6 @@ const putRight = rememberingFor(
   LINES_KEPT,
   LONGEST_KEPT,
 );
-
-const isWhole = ({ type, whole, explained, unknown }: Match): boolean =>
-  type !== null && whole === 1 && explained === 1 && unknown === 0;
 
 const unclearIn = (rows: readonly CardRow[]): number | null =>
   rows.find((r) => r.columnsUnclear)?.source ?? null;

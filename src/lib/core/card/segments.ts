@@ -175,7 +175,8 @@ function atWith(draft: Stretch, vocabulary: Vocabulary): Stretch[] {
     : [draft];
 }
 
-const isWhole = (m: Match): boolean => m.whole === 1 && m.explained === 1 && m.unknown === 0;
+/** All words are those of one name. */
+export const isWhole = (m: Match): boolean => m.whole === 1 && m.explained === 1 && m.unknown === 0;
 
 /** Whether what stands before and after "with" are two things. */
 function areTwo(
