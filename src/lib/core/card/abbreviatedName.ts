@@ -1,3 +1,5 @@
+import { rememberingFor } from "../base/remembering.ts";
+import { MOST_WORDS } from "./cardLimits.ts";
 import { isCutOf, skeleton } from "./abbreviation.ts";
 import { foldedWords } from "./words.ts";
 
@@ -7,7 +9,7 @@ import { foldedWords } from "./words.ts";
  */
 
 /** A name of so many words, each in a few letters; more are a sentence. */
-const MOST_WORDS = 5;
+const LONGEST_NAME = 5;
 const FEWEST_WORDS = 2;
 /** The first letters of a word: fewer say nothing. */
 const SHORTEST_START = 3;
@@ -22,7 +24,7 @@ const BESIDES =
 function mayStandFor(short: string, word: string): boolean {
   if (short === word) return true;
   // "pns", "pds": so short a word keeps its plural when it is folded.
-  const one = short.replace(/s$/, "");
+  const one = short.endsWith("s") ? short.slice(0, -1) : short;
   if (one[0] !== word[0] || one.length >= word.length) return false;
   if (short.length >= SHORTEST_START && word.startsWith(short)) return true;
   const [bones, whole] = [skeleton(one), skeleton(word)];
@@ -55,21 +57,23 @@ function isSaidBy(said: readonly string[], name: readonly string[]): boolean {
   return left.every((short) => BESIDES.some((word) => mayStandFor(short, word)));
 }
 
-/** The names of several words that these may stand for. */
-function* namesSaidBy(said: readonly string[], { phrasesByWord, byLetter }: Words) {
-  for (const short of said)
-    for (const word of byLetter.get(short[0]!) ?? []) {
-      if (!mayStandFor(short, word)) continue;
-      for (const phrase of phrasesByWord.get(word) ?? [])
-        if (phrase.words.length >= FEWEST_WORDS && isSaidBy(said, phrase.words)) yield phrase;
-    }
-}
+/** The names of several words with a word that a short one may stand for. */
+const namesWith = rememberingFor(
+  (short, { phrasesByWord, byLetter }: Words): readonly NamedPhrase[] =>
+    (byLetter.get(short[0]!) ?? [])
+      .filter((word) => mayStandFor(short, word))
+      .flatMap((word) => phrasesByWord.get(word) ?? [])
+      .filter((phrase) => phrase.words.length >= FEWEST_WORDS),
+  MOST_WORDS,
+);
 
 /** The one kind whose name a text says in words cut short; null: none is, or several are. */
 export function abbreviatedName(text: string, words: Words): NamedPhrase | null {
   const said = [...new Set(foldedWords(text))];
-  if (said.length < FEWEST_WORDS || said.length > MOST_WORDS) return null;
-  const names = [...namesSaidBy(said, words)];
+  if (said.length < FEWEST_WORDS || said.length > LONGEST_NAME) return null;
+  const names = said
+    .flatMap((short) => namesWith(short, words))
+    .filter((name) => isSaidBy(said, name.words));
   // The longer name says more of what is written.
   const most = Math.max(0, ...names.map((name) => name.words.length));
   const longest = names.filter((name) => name.words.length === most);

@@ -1,3 +1,6 @@
+import { remembering } from "../base/remembering.ts";
+import { MOST_WORDS } from "./cardLimits.ts";
+
 /** Words cut short by rule, so that no list of abbreviations is needed. */
 
 /** A cut of fewer letters fits too many words. */
@@ -6,12 +9,15 @@ const SHORTEST_CUT = 4;
 const SHORTEST_SKELETON = 3;
 
 /** First letter and the consonants after it, doubles once: "bandage" → "bndg". */
-export const skeleton = (word: string): string =>
-  (word[0] ?? "") +
-  word
-    .slice(1)
-    .replace(/[aeiouy]/g, "")
-    .replace(/(.)\1/g, "$1");
+export const skeleton = remembering(
+  (word) =>
+    (word[0] ?? "") +
+    word
+      .slice(1)
+      .replace(/[aeiouy]/g, "")
+      .replace(/(.)\1/g, "$1"),
+  MOST_WORDS,
+);
 
 /** Letters of `short` stand in `long` in their order. */
 function isWithin(short: string, long: string): boolean {
