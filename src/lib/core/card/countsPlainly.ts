@@ -89,7 +89,7 @@ const packsOfEach = (line: string): string =>
 
 /** "face shields [6] (order more)": few, but there. */
 const MORE_WANTED =
-  /(?<=\d.*)\s*\((?:(?:re-?)?order(?:\s+more|\s+soon)?|(?:get|buy|need)\s+more|(?:running\s+)?low|low\s+stock|top(?:ping)?\s+up|few)!?\)/i;
+  /\s*\((?=re|order|get|buy|need|running|low|top|few)(?<=\d.*)(?:(?:re-?)?order(?:\s+more|\s+soon)?|(?:get|buy|need)\s+more|(?:running\s+)?low|low\s+stock|top(?:ping)?\s+up|few)!?\)/i;
 const withoutMore = (line: string): string =>
   line.includes("(") ? line.replace(MORE_WANTED, "") : line;
 

@@ -1,4 +1,5 @@
 import { isSure, type Draft } from "./draft.ts";
+import { IN_BRACKETS } from "./inBrackets.ts";
 import { firstTold, noIf, yesIf, type Rule } from "./firstTold.ts";
 import { CARRIED, PART_OF_ONE, PLACE_WORDS } from "./placeWords.ts";
 import { isCapitals, type Style } from "./style.ts";
@@ -61,7 +62,7 @@ const SECTIONS =
 const normalHeading = (text: string) =>
   text
     .toLowerCase()
-    .replace(/\([^)]*\)/g, "")
+    .replace(IN_BRACKETS, "")
     .replace(/&/g, "and")
     .replace(/[^a-z ]/g, "")
     .replace(/\s+/g, " ")

@@ -3,6 +3,7 @@ import { rememberingFor } from "../base/remembering.ts";
 import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
 import type { CardRow } from "./cardRow.ts";
 import { withCountBehind } from "./countBehind.ts";
+import { IN_BRACKETS } from "./inBrackets.ts";
 import { countedOnce } from "./countTwice.ts";
 import { countedSorts, saysTwoCounts, type Knows } from "./countedSorts.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
@@ -197,7 +198,6 @@ function eachBetween(row: CardRow, names: (text: string) => boolean): CardRow[] 
   return [row];
 }
 
-const IN_BRACKETS = /\([^)]*\)/g;
 /** A row for each part where all are named, outside brackets, and counted; else the row. */
 const eachNamed = (
   row: CardRow,

@@ -12,6 +12,7 @@ import { claimOf } from "./claim.ts";
 import { cleanLines, saysOpenIsMissing, untickedLines } from "./cleanLines.ts";
 import { draftOf, isSure, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
 import { entryOf, type CardEntry } from "./entry.ts";
+import { IN_BRACKETS } from "./inBrackets.ts";
 import type { CardRow } from "./cardRow.ts";
 import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE, MOST_LINES, MOST_WORDS } from "./cardLimits.ts";
 import { listsSetApart } from "./besideLost.ts";
@@ -368,7 +369,7 @@ const isHeadingLike = (text: string) => {
   const t = text.trim();
   return (
     /:\s*$/.test(t) ||
-    (!/\d/.test(t.replace(/\([^)]*\)/g, "")) &&
+    (!/\d/.test(t.replace(IN_BRACKETS, "")) &&
       t.split(/\s+/).length <= 6 &&
       !/[.,]|:\s*\S/.test(t.replace(/\.$/, "")) &&
       /^(?:optional|not included|recommended|you may|also|customers|sold|suggested|consider|frequently|extras|people|wish|refills)/i.test(

@@ -1,4 +1,5 @@
 import { ABSENT, isSaidAbsent } from "./absence.ts";
+import { IN_BRACKETS } from "./inBrackets.ts";
 import { lex, type Token } from "./lexer.ts";
 import { PACK } from "./packWords.ts";
 import { readQuantity, type Reading } from "./quantity.ts";
@@ -265,7 +266,7 @@ function outsideBrackets(tokens: readonly Token[], match: Match, vocabulary: Voc
 
 /** "Headlamp (batteries not included)": what brackets say of another thing is not said of this one. */
 const withoutOwnThings = (text: string, vocabulary: Vocabulary): string =>
-  text.replace(/\([^)]*\)/g, (inside) => {
+  text.replace(IN_BRACKETS, (inside) => {
     const noun = inside.replace(ABSENT, " ").replace(/[()]/g, " ");
     return matchType(noun, vocabulary).type === null ? inside : " ";
   });
