@@ -359,3 +359,55 @@ describe("the forms of a remark", () => {
     expect(remarksSay("new, three widgets", 5)).to.equal(null);
   });
 });
+
+describe("what is said behind a thing and its count", () => {
+  const words = vocabularyOf(NAMED_CATALOGUE);
+  const REMARKS =
+    "pins separate|no batteries needed|label in Polish|recommended|trained staff only|not for under 12s|check the seal|cut to size|one's a bit bent|one has a tear in the wrapper|in a jar|with the vests|with time label|replaces the old one|individually wrapped|lot 4471|item 12 on the list|plus case|one too many|seal looks dodgy|tin rather dented|on loan from the museum".split(
+      "|",
+    );
+  const THINGS = [
+    ["eye pads", "eye-pad"],
+    ["foil blankets", "foil-blanket"],
+    ["crepe bandages 10 cm", "elastic-bandage"],
+  ] as const;
+  const FORMS: readonly ((name: string) => string)[] = [
+    (name) => `3 ${name}`,
+    (name) => `${name} x3`,
+    (name) => `${name}: 3`,
+    (name) => `${name} (3)`,
+    (name) => `${name} ........ 3`,
+  ];
+  const JOINED: readonly ((line: string, remark: string) => string)[] = [
+    (line, remark) => `${line}, ${remark}`,
+    (line, remark) => `${line} (${remark})`,
+    (line, remark) => `${line} - ${remark}`,
+    (line, remark) => `${line}; ${remark}`,
+    (line, remark) => `${line}. ${remark[0]!.toUpperCase()}${remark.slice(1)}`,
+    (line, remark) => `${line}      ${remark}`,
+  ];
+  for (const remark of REMARKS)
+    it(`takes nothing from it and adds nothing: ${remark}`, () => {
+      for (const joined of JOINED)
+        for (const form of FORMS) {
+          const lines = THINGS.map(([name]) => joined(form(name), remark));
+          const read = readCard(`2 whistles\n${lines.join("\n")}\n4 slings`, words).entries;
+          expect(
+            read.map((e) => `${e.itemType} ${e.pieces}`),
+            lines[0],
+          ).to.deep.equal([
+            "whistle 2",
+            ...THINGS.map(([, type]) => `${type} 3`),
+            "triangular-bandage 4",
+          ]);
+        }
+    });
+
+  it("tells another thing where it is named in full, or added", () => {
+    const read = (line: string) =>
+      readCard(`2 whistles\n${line}\n4 slings`, words).entries.map((e) => e.itemType);
+    expect(read("3 eye pads; tweezers")).to.include.members(["eye-pad", "tweezers-fine"]);
+    expect(read("20 blister plasters + roll of zinc tape")).to.have.length(4);
+    expect(read("2 pairs of gloves, they're nitrile")).to.include("nitrile-gloves");
+  });
+});

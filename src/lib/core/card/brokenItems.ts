@@ -119,6 +119,8 @@ interface Written {
 
 /** Fewer things with a small letter are a slip. */
 const FEWEST_SMALL = 2;
+/** Where so many of all lines begin small, things do: of lines that go on, one in three or more is a thing's first. */
+const MOSTLY_SMALL = 0.8;
 const SMALL = quick(/^\p{Ll}/u);
 const isWhole = (line: Told | null | undefined): boolean =>
   !!line && countsIn(line.name, line) === 1;
@@ -128,10 +130,12 @@ function writtenAs(lines: readonly (Told | null)[]): Written {
     if (!line || !isWhole(line) || !SMALL.test(line.name.replace(COUNT_BEFORE, ""))) return false;
     return !above || (isWhole(above) && !opensSize(above.name, line));
   });
+  const written = lines.filter((line) => line !== null);
+  const beginSmall = written.filter(({ name }) => SMALL.test(name.replace(COUNT_BEFORE, "")));
   return {
     lines,
     width: lines.reduce((most, line) => Math.max(most, line ? endOf(line) : 0), 0),
-    beginsSmall: small.length >= FEWEST_SMALL,
+    beginsSmall: small.length >= FEWEST_SMALL || beginSmall.length >= MOSTLY_SMALL * written.length,
   };
 }
 

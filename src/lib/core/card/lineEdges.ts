@@ -61,7 +61,7 @@ export const withoutPointNought = (lines: readonly string[]): string[] =>
 
 /** "LOT 23A117", "batch no. 0417": taken out before another language makes a pack of it. */
 const LOT =
-  /[,;]?\s*\b(?:lot|batch)\s*(?:no\.?|nr\.?|number)?\s*[:#]?\s*(?=[A-Z]{0,3}\d)[A-Z\d-]{4,}\b/gi;
+  /(?:[,;]\s*|\s+[-–—]\s+|\s*)\b(?:lot|batch)\s*(?:no\.?|nr\.?|number)?\s*[:#]?\s*(?=[A-Z]{0,3}\d)[A-Z\d-]{4,}\b/gi;
 export const withoutLots = (lines: readonly string[]): string[] =>
   lines.map((line) => (/lot|batch/i.test(line) ? line.replace(LOT, "") : line));
 

@@ -1,4 +1,5 @@
 import type { CardRow } from "./cardRow.ts";
+import type { Knows } from "./countedSorts.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { PACKS, valueOf } from "./phrase.ts";
 import { withCountApart } from "./plainRow.ts";
@@ -48,7 +49,9 @@ function saidBy(parts: readonly string[], count: number | null): Told | null {
   return (["some", "gone"] as const).find((t) => said.includes(t)) ?? "there";
 }
 
-const GAP = /\s*[:;,]\s+|\s+(?:[-–—]|\/\/)\s+/g;
+const GAP = quick(
+  /\s*[:;,]\s+|\s+(?:[-–—]|\/\/)\s+|(?<=\p{Ll}{2}|[\d)])[.!]\s+(?=\p{Lu})|\s{3,}(?=\p{L})/gu,
+);
 const IN_BRACKETS = /^(.*[^\s(])\s*\(([^()]+)\)\s*[.!]*$/;
 const COUNT = quick(
   new RegExp(
@@ -75,9 +78,10 @@ const LONGEST = 120;
 /**
  * A row without the remarks behind what it names, or as none where they say that all of it is gone; as it is where
  * anything else is said.
- * @param names whether a text surely names one thing
+ * @param of what its words name
  */
-export function withoutRemark(row: CardRow, names: (text: string) => boolean): CardRow {
+export function withoutRemark(row: CardRow, of: Knows): CardRow {
+  const { names } = of;
   if (row.text.length > LONGEST || ONE_IS_HALF.test(row.text)) return row;
   const plain = withoutComment(row, names);
   if (plain !== row) return plain;
@@ -92,13 +96,13 @@ export function withoutRemark(row: CardRow, names: (text: string) => boolean): C
       ? { ...row, text: before, quantity: "none" }
       : row;
   }
-  return withNameFirst(row, names);
+  return withNameFirst(row, of);
 }
 
 /** "dressings, 5 – for eyes": how many, and what is said of them in a few words without a number. */
 const SAID_BEHIND = quick(
   new RegExp(
-    `^([^,;+&\\d]*\\p{L}{3}[^,;+&\\d]*?)(\\s*[,:]\\s+|\\s+[x×]\\s*)(${N}(?:\\s?(?:pcs|pieces|prs?|pairs?|ea|off))?)\\s+[-–—]\\s+(?!.*\\b(?:${N}|half|few|dozen|left)\\b)((?:\\p{L}[\\p{L}'’-]*\\s*){1,5})$`,
+    `^([^,;+&\\d]*\\p{L}{3}[^,;+&\\d]*?(?:${SIZED.source})?)(\\s*[,:]\\s+|\\s+[x×]\\s*)(${N}(?:\\s?(?:pcs|pieces|prs?|pairs?|ea|off))?)(?:\\s+[-–—]\\s+|\\s{3,})(?!.*\\b(?:${N}|half|few|dozen|left)\\b)((?:\\p{L}[\\p{L}'’-]*\\s*){1,5})$`,
     "iu",
   ),
 );
@@ -109,10 +113,10 @@ function withoutComment(row: CardRow, names: (text: string) => boolean): CardRow
   return m && !names(m[2]!) ? withCountApart({ ...row, text: m[1]! }) : row;
 }
 /** What is said behind a count may tell the kind, and stands with the name then. */
-function withNameFirst(row: CardRow, names: (text: string) => boolean): CardRow {
+function withNameFirst(row: CardRow, { names, isWhole }: Knows): CardRow {
   const m = SAID_BEHIND.exec(row.text);
   if (!m || !names(m[1]!)) return row;
-  if (names(m[4]!) && !SAYS_WHAT_LIKE.test(m[4]!.trim())) return row;
+  if (isWhole(m[4]!) && !SAYS_WHAT_LIKE.test(m[4]!.trim())) return row;
   return { ...row, text: `${m[1]!} (${m[4]!.trim()})${m[2]!}${m[3]!}` };
 }
 

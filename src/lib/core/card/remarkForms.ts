@@ -21,7 +21,7 @@ interface RemarkForm {
 const N = `(?:${NUMBER_WORDS})`;
 /** Parts of a thing, and what it comes in. */
 const ITS_PART =
-  "(?:lids?|caps?|covers?|handles?|labels?|box(?:es)?|case|wrapp(?:er|ing)s?|packets?|packaging|seals?|instructions?|leaflets?|applicators?|clips?|straps?|valves?|batter(?:y|ies)|bulb|string|blade|tip|tag|zip|expiry|date|name|adapt[oe]r|charger|bracket|hook|nozzle|pump|dropper|spoon|cup|needle|pins?)";
+  "(?:lids?|caps?|covers?|handles?|labels?|box(?:es)?|case|wrapp(?:er|ing)s?|packets?|packaging|seals?|instructions?|leaflets?|applicators?|clips?|straps?|valves?|batter(?:y|ies)|bulb|string|blade|tip|tag|zip|expiry|date|name|adapt[oe]r|charger|bracket|hook|nozzle|pump|dropper|spoon|cup|needle|pins?|lanyard|pouch|holster|sheath|cord)";
 const STATE =
   "(?:new|old(?:\\s+stock)?|good|fine|ok(?:ay)?|alright|full|sealed|unopened|open|loose|wet|damp|dry|dirty|grubby|dusty|clean|rusty|bent|torn|split|faded|creased|crumpled|dented|damaged|broken|worn|stiff|usable|tested|work(?:s|ing)?|checked|counted(?:\\s+(?:twice|again))?|complete|intact|in\\s+date|(?:out\\s+of\\s+date|expired)(?:\\s+(?:in\\s+)?20\\d\\d)?|past\\s+(?:its\\s+|their\\s+)?date|low|running\\s+low|half[- ](?:full|used|empty)|unused|untouched|(?:two|three|mixed|various|different|several|all)\\s+sizes|donated|a\\s+gift|personal|mine|ours)";
 const HOW =
@@ -102,7 +102,7 @@ export const REMARK_FORMS: readonly RemarkForm[] = [
     "when it was bought or seen, and when it runs out",
     "exp. 03/28",
     "there",
-    `(?:exp(?:ir(?:y|es?|ing|ed))?\\.?|use\\s+by|use\\s+before|best\\s+before|bbe?|until|till|valid(?:\\s+until)?|good\\s+(?:to|until|till)|dated?|bought|purchased|opened|since|renewed|checked|tested|packed|replaced?|next\\s+check)\\s*:?\\s*(?:by\\s+|in\\s+|(?:the\\s+)?end\\s+(?:of\\s+)?)*${DATE}|20[2-4]\\d`,
+    `(?:exp(?:ir(?:y|es?|ing|ed))?\\.?|made|sell[\\s-]by|use\\s+by|use\\s+before|best\\s+before|bbe?|until|till|valid(?:\\s+until)?|good\\s+(?:to|until|till)|dated?|bought|purchased|opened|since|renewed|checked|tested|packed|replaced?|next\\s+check)\\s*:?\\s*(?:by\\s+|in\\s+|(?:the\\s+)?end\\s+(?:of\\s+)?)*${DATE}|20[2-4]\\d`,
   ),
   form(
     "what to do with it",
@@ -114,13 +114,55 @@ export const REMARK_FORMS: readonly RemarkForm[] = [
     "without what it comes in, or a part of it",
     "no box",
     "there",
-    `(?:no|with(?:out)?)\\s+(?:(?:an?|the|its|their)\\s+)?${ITS_PART}|${ITS_PART}\\s+(?:is\\s+|are\\s+)?(?:missing|gone|lost|torn|damaged|broken|intact|open|faded|unreadable|new|flat|dead|ok|empty)(?<!(?:box|case|packet|packaging)(?:es|s)?\\s+(?:is\\s+|are\\s+)?empty)`,
+    `(?:no|with(?:out)?|w\\/|plus|incl(?:\\.|uding|uded|udes)?)\\s*(?:(?:an?|the|its|their)\\s+)?(?:\\p{L}+\\s+)?${ITS_PART}|${ITS_PART}\\s+(?:is\\s+|are\\s+)?(?:missing|gone|lost|torn|damaged|broken|intact|open|faded|worn(?:\\s+off)?|cracked|frayed|unreadable|new|flat|dead|ok|empty|separate|apart|fitted|attached|included|inside)(?:\\s+on\\s+(?:one|two|some|both|all)(?:\\s+of\\s+them)?)?(?<!(?:box|case|packet|packaging)(?:es|s)?\\s+(?:is\\s+|are\\s+)?empty)`,
   ),
   form(
     "what it has lost but is there",
     "no longer sterile",
     "there",
     `missing\\s+(?:its|their|the|an?)\\s+${ITS_PART}|no\\s+longer\\s+(?:sterile|sticky|sealed|usable|new|white|in\\s+date)|no\\s+more\\s+(?:needed|wanted|required)|not\\s+(?:counted|checked|tested|weighed)(?:\\s*,?\\s*(?:about|guess(?:ed)?|roughly|estimate[d]?|yet))?`,
+    COUNTED,
+  ),
+  form(
+    "what its label says, and where",
+    "label in Polish",
+    "there",
+    `(?:${ITS_PART})\\s+(?:in|on|from|by)\\s+(?:\\p{L}+\\s*){1,3}|no\\s+(?:\\p{L}+\\s+){1,2}(?:needed|required)`,
+    COUNTED,
+  ),
+  form(
+    "how each is wrapped",
+    "individually wrapped",
+    "there",
+    "(?:(?:all|each|both)\\s+)?(?:individually|separately|singly)\\s+(?:wrapped|packed|sealed|packaged)|(?:all|each|both)\\s+(?:single[\\s-]use|sterile|wrapped)",
+    COUNTED,
+  ),
+  form(
+    "that a list asks for it",
+    "recommended",
+    "there",
+    "(?:strongly\\s+)?recommended|mandatory|compulsory|(?:as\\s+)?required|optional|nice\\s+to\\s+have|just\\s+in\\s+case|(?:as\\s+)?per\\s+(?:the\\s+)?(?:list|standard|plan|law|regulations?|rules?|protocol|assessment)",
+    COUNTED,
+  ),
+  form(
+    "who may use it, and how often",
+    "trained staff only",
+    "there",
+    "(?:(?:for\\s+)?(?:use\\s+)?by\\s+)?(?:\\p{L}+\\s+){1,3}only(?<!(?:box|case|packet|wrapper|label|lid|pouch)\\s+only)|not\\s+for\\s+(?:(?:children|kids|ages?|anyone|those)\\s+)?(?:under|over|below)\\b.{1,14}",
+    COUNTED,
+  ),
+  form(
+    "what to do with it first",
+    "check the seal",
+    "there",
+    "(?:check|mind|watch|test|read)\\s+(?:the|its|their|for)\\s+[^\\d]{3,30}|cut\\s+to\\s+(?:size|length)|(?:shake|wash|rinse|clean|charge|bin|dry|sterilise|disinfect)\\s+(?:well\\s+)?(?:before|after)\\s+(?:each\\s+)?use|handle\\s+with\\s+care|(?:tape|plaster|string|sticker|label)\\s+(?:over|around|on|across)\\s+(?:the|its|one|an?)\\s+(?:\\p{L}+\\s*){1,3}",
+    COUNTED,
+  ),
+  form(
+    "what one of them has, or is",
+    "one has a tear in the wrapper",
+    "some",
+    "(?!.*\\b(?:say|so|call)\\b)(?:one|1)(?:['’]s|\\s+is|\\s+has(?:\\s+got)?)\\s+(?:an?\\s+(?:bit|little|tear|hole|crack|stain|dent|loose|bent|torn|broken|cracked|split|missing)|(?:bent|torn|broken|cracked|split|stained|rusty|rusted|frayed|faded|sticky|stuck|wet|damp|squashed|dusty|grubby|washed|been\\s+\\p{L}+))\\b[^\\d]{0,30}|(?:one|1)\\s+missing\\s+(?:its|the|an?)\\s+\\p{L}+",
     COUNTED,
   ),
   form(
@@ -134,13 +176,13 @@ export const REMARK_FORMS: readonly RemarkForm[] = [
     "a note to see",
     "see note 2",
     "there",
-    "(?:see\\s+)?(?:foot)?note(?:\\s+\\d{1,2})?|see\\s+(?:below|above|overleaf|over|back|list|sheet)",
+    "(?:see\\s+)?(?:lot|batch|ref|art(?:icle)?|item|serial|s\\/n|photo|picture|page|tag|fig(?:ure)?|shelf|bin)\\.?(?:\\s+no\\.?)?\\s*[:#]?\\s*[\\p{L}-]{0,4}\\d[\\w-]{0,9}(?:\\s+(?:on|of|in)\\s+the\\s+\\p{L}+)?|(?:see\\s+)?(?:foot)?note(?:\\s+\\d{1,2})?|see\\s+(?:below|above|overleaf|over|back|list|sheet)",
   ),
   form(
     "whether they are enough",
     "just enough",
     "there",
-    "(?:just\\s+)?enough|plenty|too\\s+(?:many|few)|more\\s+than\\s+enough|not\\s+enough|(?:getting|a\\s+bit)\\s+low|nearly\\s+(?:out|gone|empty)|lots|loads",
+    "(?:just\\s+)?enough|plenty|(?:one|two|a\\s+few)\\s+(?:too\\s+many|over|spare)|too\\s+(?:many|few)|more\\s+than\\s+enough|not\\s+enough|(?:getting|a\\s+bit)\\s+low|nearly\\s+(?:out|gone|empty)|lots|loads",
   ),
   form(
     "for whom or what",
@@ -253,5 +295,12 @@ export const REMARK_FORMS: readonly RemarkForm[] = [
     "in the red pouch",
     "there",
     `(?:(?:kept|stored|lives?|is|are)\\s+)?(?:in|on|by|at|under|behind|inside)\\s+(?:the|its|their|an?)\\s+(?:\\p{L}+\\s+){0,2}(?:${PLACE_WORDS}|lid|door|hook|wall|flap|jar|tub|wallet|holder|sleeve|rail|strap|top|bottom|front|back)s?`,
+  ),
+  form(
+    "with what it lies, or in whose place",
+    "with the vests",
+    "there",
+    "replaces?\\s+(?:the|an?)\\s+(?:old|lost|broken|used|missing|last)\\s+ones?|(?:together\\s+)?with\\s+the\\s+(?:other\\s+)?\\p{L}+(?:\\s+\\p{L}+)?",
+    COUNTED,
   ),
 ];

@@ -3,7 +3,7 @@ import { IN_BRACKETS } from "./inBrackets.ts";
 import { lex, type Token } from "./lexer.ts";
 import { PACK } from "./packWords.ts";
 import { readQuantity, type Reading } from "./quantity.ts";
-import { startsItem, type LineSaid, type Stretch } from "./startsItem.ts";
+import { JOINS_BETTER, startsItem, type LineSaid, type Stretch } from "./startsItem.ts";
 import {
   ACCESSORIES,
   isRemark,
@@ -89,6 +89,7 @@ function chunks(text: string): Stretch[] {
         tokens: ends.length === 0 ? tokens : tokens.slice(start, ends[i]),
         strong: by?.kind === "separator" && by.strong,
         comesWith: by !== undefined && /^w[/.]/i.test(by.text),
+        adds: by !== undefined && /^(?:[+&]|and|plus)$/i.test(by.text),
       };
     })
     .filter((d) => d.tokens.length > 0 && !TELLS_PLACE.test(textOf(d.tokens)));
@@ -118,6 +119,16 @@ function separatorsIn(tokens: readonly Token[]): number[] {
 /** No thing is told in more words, numbers and signs; what goes on is rubbish, and each look at it would be dearer than the last. */
 const MOST_TOKENS = 80;
 
+/** Whether a thing with what is said of it is still called what it was, or both name one thing better than each: "gloves, nitrile". */
+function namesAsBefore(before: Stretch, said: Stretch, vocabulary: Vocabulary): boolean {
+  const [thing, more] = [before, said].map((stretch) => readQuantity(stretch.tokens).noun);
+  const [alone, both] = [thing!, `${thing!} ${more!}`].map((noun) => matchType(noun, vocabulary));
+  const { weight } = matchType(more!, vocabulary);
+  return (
+    alone!.type === both!.type || both!.weight > JOINS_BETTER * Math.max(alone!.weight, weight)
+  );
+}
+
 /** Puts stretches that only say more of the one before together with it. */
 function merge(drafts: Stretch[], corrects: boolean, vocabulary: Vocabulary): Stretch[] {
   const seen = drafts.map((d) => {
@@ -137,16 +148,18 @@ function merge(drafts: Stretch[], corrects: boolean, vocabulary: Vocabulary): St
   drafts.forEach((draft, i) => {
     const before = merged.at(-1);
     if (before && isRemark(draft.tokens)) return;
-    if (!before || startsItem(before, draft, seen[i]!.match, merged.length === 1, line)) {
+    const starts = !before || startsItem(before, draft, seen[i]!.match, merged.length === 1, line);
+    if (starts === true) {
       merged.push(draft);
       return;
     }
-    if (before.tokens.length >= MOST_TOKENS) return;
+    if (before!.tokens.length >= MOST_TOKENS) return;
+    if (starts === "remark" && !namesAsBefore(before!, draft, vocabulary)) return;
     // a separator must stay between, or numbers would join
-    const at = before.tokens.at(-1)!.end;
+    const at = before!.tokens.at(-1)!.end;
     const between = { kind: "separator", strong: false, start: at, end: at } as const;
-    before.tokens = [
-      ...before.tokens,
+    before!.tokens = [
+      ...before!.tokens,
       { ...between, text: draft.comesWith ? "w/" : "," },
       ...draft.tokens,
     ];

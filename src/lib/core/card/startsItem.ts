@@ -40,6 +40,8 @@ export interface Stretch {
   strong: boolean;
   /** It came after "w/". */
   comesWith?: boolean;
+  /** It came after "+", "and". */
+  adds?: boolean;
 }
 
 /** What is known of the whole line. */
@@ -52,6 +54,9 @@ export interface LineSaid {
   readonly kinds: number;
   readonly vocabulary: Vocabulary;
 }
+
+/** A name of both says so much more than that of each. */
+export const JOINS_BETTER = 1.1;
 
 /** Two stretches, one behind the other. */
 class Pair {
@@ -108,12 +113,17 @@ class Pair {
   /** Both together name something better than each alone. */
   joins(firstWeight: number): boolean {
     const both = matchType(`${this.first.noun} ${this.reading.noun}`, this.line.vocabulary);
-    return both.whole === 1 && both.weight > Math.max(this.match.weight, firstWeight) * 1.1;
+    return (
+      both.whole === 1 && both.weight > Math.max(this.match.weight, firstWeight) * JOINS_BETTER
+    );
   }
 }
 
-/** true: an item of its own; false: more of the one before; the words of the one before: another of its kind. */
-type Told = boolean | { readonly sameAs: string };
+/**
+ * true: an item of its own; false: more of the one before; "remark": what is said of that one, and names nothing that is there;
+ * the words of the one before: another of its kind.
+ */
+type Told = boolean | "remark" | { readonly sameAs: string };
 const POINTS_BACK = quick(/^(?:this|that|those|them|these)(?:['’]\p{L}+)?\b/iu);
 const START_RULES: readonly Rule<Pair, Told>[] = [
   {
@@ -203,6 +213,20 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
           firstMatch.type !== null &&
           match.type !== firstMatch.type,
       ),
+  },
+  {
+    name: "a remark that speaks of a thing: '5 eye pads; seal looks dodgy'",
+    tells: (p) =>
+      !p.leads &&
+      p.draft.adds !== true &&
+      p.reading.pieces === null &&
+      p.first.pieces !== null &&
+      !p.first.article &&
+      isNamedByAll(p.firstMatch) &&
+      p.line.kinds < FEWEST_LISTED &&
+      !isNamedByAll(p.match)
+        ? "remark"
+        : null,
   },
   {
     name: "what comes along",
@@ -430,7 +454,7 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
   },
   {
     name: "a list of several kinds, or one without numbers",
-    tells: ({ draft, line }) => draft.strong || line.explicit === 0 || line.kinds >= 3,
+    tells: ({ draft, line }) => draft.strong || line.explicit === 0 || line.kinds >= FEWEST_LISTED,
   },
 ];
 
@@ -445,6 +469,8 @@ const SINGLE: ReadonlySet<string | null> = new Set([
 const isNamedByAll = ({ whole, explained, unknown, weight }: Match): boolean =>
   whole === 1 && explained === 1 && unknown === 0 && weight >= STANDS_ALONE;
 
+/** So many kinds on a line are a list. */
+const FEWEST_LISTED = 3;
 /** Fewer may be a size and a count. */
 const FEWEST_COUNTED = 3;
 /** "ice 3", "tape 4 rolls", "gloves 2 prs": words, and behind them how many. */
@@ -465,17 +491,17 @@ const sharesNoWord = (a: string, b: string): boolean => {
   return foldedWords(b).every((w) => !words.has(w));
 };
 
-/** Whether a stretch is an item of its own; marks it where it is another of the kind before. */
+/** Whether a stretch is an item of its own, or a remark; marks it where it is another of the kind before. */
 export function startsItem(
   before: Stretch,
   draft: Stretch,
   match: Match,
   isSecond: boolean,
   line: LineSaid,
-): boolean {
+): boolean | "remark" {
   const pair = new Pair(before, draft, match, isSecond, line);
   const told = firstTold(START_RULES, pair);
-  if (told === null || typeof told === "boolean") return told === true;
+  if (told === null || typeof told !== "object") return told ?? false;
   draft.sameAs = told.sameAs;
   return true;
 }

@@ -14,7 +14,10 @@ export function stripPrices(text: string): string {
         /\((?:acc\.?\s+(?:to\s+)?|nach\s+)?(?:DIN|EN|ISO|BS|NF|UNI|ÖNORM)(?:\s+(?:EN|ISO))*\s*\d{3,}[^()]*\)/g,
         " ",
       )
-      .replace(/\b(?:lot|batch|serial)\s*(?:no\.?|number|#)?\s*:?\s*(?=[A-Z]*-?\d)[\w-]+/gi, " ")
+      .replace(
+        /(?:\s[-–—]\s+)?\b(?:lot|batch|serial)\s*(?:no\.?|number|#)?\s*:?\s*(?=[A-Z]*-?\d)[\w-]+/gi,
+        " ",
+      )
       // "@ 0.45": what one costs.
       .replace(/\s@\s*\d+[.,]\d{2}(?![\d.,]|\s?(?:[cm]?m|in)\b)/g, " ")
       .replace(
