@@ -224,12 +224,6 @@ describe("a word nobody knows before a known one", () => {
 });
 
 describe("what people write around the things", () => {
-  it("a message without when and by whom; a question lists nothing", () => {
-    expect(
-      cleanLines("[12/10, 19:04] Tom: 2 cold packs\n[12/10, 19:06] Bea: any slings?"),
-    ).to.deep.equal(["2 cold packs", ""]);
-    expect(cleanLines("Plasters: 20"), "no message").to.deep.equal(["Plasters: 20"]);
-  });
   it("ticked: the number behind the tick; crossed behind the name: gone", () => {
     expect(cleanLines("SLINGS ✓✓ 2\nEYEWASH 500 ✓ 1\nGLOVES ✗")).to.deep.equal([
       "SLINGS x 2",
@@ -365,14 +359,6 @@ describe("cards that a program or a till wrote", () => {
 });
 
 describe("who says it, what is quoted, what stands side by side", () => {
-  it("before every line its speaker: the names go, and so does a question", () => {
-    const talk = ["Jo: gloves?", "Mal: 3 pairs", "Mal: tape 2", "Jo: ok", "Mal: 1 sling"];
-    expect(cleanLines(talk.join("\n"))).to.deep.equal(["", "3 pairs", "tape 2", "ok", "1 sling"]);
-    // Headings of a list stand once each.
-    const list = ["Wounds: plasters 4", "Burns: gel 2", "Tools: shears", "Warmth: blanket"];
-    expect(cleanLines(list.join("\n"))).to.deep.equal(list);
-  });
-
   it("mail: what is quoted below an answer is older; what is answered below is read", () => {
     const own = ["- tape", "- whistle", "- gloves 2 pairs"];
     const quoted = ["> - plasters 10", "> - sling"];

@@ -133,7 +133,7 @@ const FORMS: Readonly<Record<string, Form>> = {
   "messages with their time": (items, pick) => {
     const counted = chosen(pick, COUNTED);
     const before = chosen(pick, ["Sam 08:1#  ", "[08:1#] Sam: ", "12/05/2026, 08:1# - Sam: "]);
-    return items.map((i, k) => before.replace("#", String(k)) + counted(i));
+    return items.map((i, k) => before.replace("#", String(k % 10)) + counted(i));
   },
   "a letter sent on": (items, pick) => {
     const counted = chosen(pick, COUNTED);

@@ -12,7 +12,6 @@ import { countsBesideNames } from "./countsApart.ts";
 import { fieldsAsList, objectsAsList } from "./objects.ts";
 import { answersAsCounts } from "./answers.ts";
 import { numbersAsCounts } from "./listNumbers.ts";
-import { listsSomething, withoutTimes } from "./leads.ts";
 import { receiptCounts } from "./receipt.ts";
 import { roundsAsCounts } from "./rounds.ts";
 import { withoutRules } from "./ruledBlanks.ts";
@@ -283,34 +282,6 @@ const withoutGlue: Step = each((line) =>
     .replace(/(\d),(\d{1,2}\s?[xX×]\s?\d+),(\d{1,2})(?!\d)/g, "$1.$2.$3"),
 );
 
-/** `[12/10, 19:04] Tom: 2 cold packs`: a message, without when and by whom; a question asks, and lists nothing. */
-const MESSAGE =
-  /^\s*(?:\[?\d{1,4}[/.-]\d{1,2}(?:[/.-]\d{2,4})?,?\s+|\[)\d{1,2}[:.]\d{2}(?::\d{2})?(?:\s?[ap]m)?\]?\s*(?:[-–]\s*)?[a-z+~@À-ɏ][^:]{0,39}:\s*/i;
-const withoutSender: Step = each((line) => {
-  if (!MESSAGE.test(line)) return line;
-  const said = line.replace(MESSAGE, "");
-  return listsSomething(said) ? said : "";
-});
-
-/** "Jo: gloves?", "Mal: 3 pairs": who says it, before every line. */
-const SPEAKER = quick(/^(\p{Lu}[\p{L}.]{1,15}(?:\s\p{L}{1,12})?):\s+(?=\S)/u);
-const FEWEST_SPOKEN = 4;
-const withoutSpeakers: Step = (lines) => {
-  const written = lines.filter((l) => l.trim() !== "");
-  const says = written.flatMap((l) => SPEAKER.exec(l.slice(0, 60))?.[1] ?? []);
-  const names = new Set(says);
-  // Each says more than one thing; the headings of a list come once.
-  const isTalk =
-    says.length >= FEWEST_SPOKEN &&
-    2 * names.size <= says.length &&
-    says.length > 0.7 * written.length;
-  if (!isTalk) return [...lines];
-  return lines.map((l) => {
-    const said = l.replace(SPEAKER, "");
-    return said === l || listsSomething(said) ? said : "";
-  });
-};
-
 /** "1. Sterile plasters, individually wrapped," over "   assorted sizes      24": what goes on below, set in, with the count. */
 const NUMBERED_WORDS = quick(
   /^\s*(?:(?:\d{1,2}[.)]|[-*•])\s+\p{L}\D*,|\p{L}\D*\b(?:approx\.?|about|min\.?|ca\.)|\d{1,2}\.\d{1,2}\s{2,}\p{L}.*\b(?:individually|in|with|and|of|for|per|each|sterile))\s*$/u,
@@ -354,7 +325,6 @@ const STEPS: readonly Step[] = [
   squareAsRound,
   withoutLineNumbers,
   withoutPageBreaks,
-  withoutSender,
   withoutRules,
   withoutEmphasis,
   itemsWhole,
@@ -365,9 +335,7 @@ const STEPS: readonly Step[] = [
   withoutPointNought,
   withoutLots,
   withoutEndMarks,
-  withoutTimes,
   withoutWeights,
-  withoutSpeakers,
   withoutLenses,
   withoutDots,
   withMarks,

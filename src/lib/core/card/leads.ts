@@ -3,78 +3,12 @@ import { NUMBER_SAID } from "./numberWords.ts";
 import { PACKS } from "./phrase.ts";
 import { quick } from "./quick.ts";
 
-/** What stands before each of many lines and is not of the thing: when it was said, by whom, its number in the list. */
+/** What stands before each of many lines and is not of the thing: its number in the list. */
 
 /** So many lines of one kind are no chance. */
 const FEWEST = 4;
 /** Of the lines between the first and the last that begin so. */
 const MOST_OF_THEM = 0.6;
-
-const NAME = "\\p{Lu}[\\p{L}.]{0,15}(?:\\s\\p{L}{1,12})?";
-const SPEAKER = `(?:${NAME}:\\s+|<[^<>]{1,20}>:?\\s*)`;
-/** "14:03 - Jo: ", "2:03 pm ", "<14:03> Jo: ", "14.03 Jo: ". */
-const TIMED = quick(
-  new RegExp(
-    `^\\W{0,2}(\\d{1,2})(?:([:])|\\.)(\\d{2})(?::\\d{2})?\\s?(?:[ap]\\.?m\\.?)?[\\])>]?\\s*(?:[-–|]\\s+)?(${SPEAKER})?(?=\\S)`,
-    "iu",
-  ),
-);
-/** "Jo 14:03: ", "Jo, 2:03 pm - ". */
-const TIMED_BEHIND = quick(
-  new RegExp(
-    `^${NAME},?\\s+[[(]?(\\d{1,2})[:.](\\d{2})(?:\\s?[ap]m)?[\\])]?(?:(?::|\\s[-–])\\s+|(?<=\\d:\\d{2}.{0,4})\\s{2,})(?=\\S)`,
-    "u",
-  ),
-);
-
-const COUNT_ALONE = quick(/^\d{1,4}(?:\s*\p{L}{1,5}\.?)?\s*$/u);
-/** Minutes of the day at which a line was said, and what it says; null: it does not tell. */
-function saidAt(line: string): { readonly at: number; readonly said: string } | null {
-  const before = TIMED.exec(line);
-  // "2.50 bandages": a time with a point is one where a name follows.
-  const m = before && (before[2] || before[4]) ? before : TIMED_BEHIND.exec(line);
-  if (!m) return null;
-  const [hours, minutes] = [Number(m[1]), Number(m[m === before ? 3 : 2])];
-  if (hours >= 24 || minutes >= 60) return null;
-  const said = line.slice(m[0].length);
-  // "14:04 Eye pads: 4": that is no speaker, it is what is counted.
-  const named = m === before && COUNT_ALONE.test(said) ? (m[4] ?? "") : "";
-  return { at: hours * 60 + minutes, said: named + said };
-}
-
-/** "gloves?" asks among messages, and lists nothing; a number in it may. */
-export const listsSomething = (said: string): boolean => !/\?\s*$/.test(said) || /\d/.test(said);
-
-/** Half a day: "12:59 pm" before "1:02 pm". */
-const HALF_DAY = 12 * 60;
-/** "14:03 - Jo: plasters 40", line after line: without when, and by whom. A question asks, and lists nothing. */
-export function withoutTimes(lines: readonly string[]): string[] {
-  const said = lines.map((line) => saidAt(line.trimStart()));
-  const told = said.filter((s) => s !== null);
-  const isTold =
-    told.length >= FEWEST &&
-    told.every((s, i) => i === 0 || (s.at - told[i - 1]!.at + HALF_DAY) % HALF_DAY < HALF_DAY / 2);
-  if (
-    !isTold ||
-    !areMost(
-      said.map((s) => s !== null),
-      lines.map((l) => l.trim() !== ""),
-    )
-  )
-    return [...lines];
-  return lines.map((line, i) => {
-    const what = said[i]?.said;
-    if (what === undefined) return line;
-    return listsSomething(what) ? what : "";
-  });
-}
-
-/** Whether most of what is written between the first and the last of them is of them. */
-function areMost(of: readonly boolean[], written: readonly boolean[]): boolean {
-  const [first, last] = [of.indexOf(true), of.lastIndexOf(true)];
-  const between = written.slice(first, last + 1).filter(Boolean).length;
-  return of.filter(Boolean).length >= MOST_OF_THEM * between;
-}
 
 /** "Item 12 ", "Pos. 3: ", "No. 4 - ". */
 const LABELLED = quick(

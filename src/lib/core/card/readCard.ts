@@ -12,6 +12,7 @@ import { claimOf } from "./claim.ts";
 import { cleanLines, saysOpenIsMissing, untickedLines } from "./cleanLines.ts";
 import { draftOf, isSure, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
 import { entryOf, type CardEntry } from "./entry.ts";
+import { withoutWriters } from "./messages.ts";
 import { IN_BRACKETS } from "./inBrackets.ts";
 import type { CardRow } from "./cardRow.ts";
 import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE, MOST_LINES, MOST_WORDS } from "./cardLimits.ts";
@@ -63,7 +64,7 @@ export function readCard(
   vocabulary: Vocabulary,
   habits: Habits = NO_HABITS,
 ): CardReading {
-  const { text, lineOf } = closedUp(plainSigns(written));
+  const { text, lineOf } = closedUp(withoutWriters(plainSigns(written), knowledgeOf(vocabulary)));
   const reading = readLines(text, vocabulary, habits);
   if (lineOf === null) return reading;
   const { columnsUnclearAt: at } = reading;
@@ -215,7 +216,7 @@ export const columnsUnclearAt = (
   vocabulary: Vocabulary,
   habits: Habits = NO_HABITS,
 ): number | null => {
-  const { text, lineOf } = closedUp(plainSigns(written));
+  const { text, lineOf } = closedUp(withoutWriters(plainSigns(written), knowledgeOf(vocabulary)));
   const at = unclearIn(rowsOf(text, vocabulary, habits).rows);
   return at === null || lineOf === null ? at : lineOf(at);
 };

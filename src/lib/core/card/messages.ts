@@ -1,0 +1,177 @@
+import { quick } from "./quick.ts";
+import { SAYS_NUMBER } from "./numberWords.ts";
+
+/**
+ * A chat copied out: "[08:33, 3/10] Tam: 5 eye pads". Who wrote when is no part of what is said, and what names nothing and counts
+ * nothing is talk.
+ */
+
+/** What the messages rest on. */
+interface Words {
+  /** Whether any word of a text is known. */
+  readonly knows: (text: string) => boolean;
+  /** Whether a text surely names one thing. */
+  readonly names: (text: string) => boolean;
+}
+
+const TIME = "\\d{1,2}[:.h]\\d{2}(?::\\d{2})?(?:\\s?[ap]\\.?m\\.?)?";
+const MONTH = "(?:jan|feb|mar|apr|may|jun|jul|aug|sept?|oct|nov|dec)[a-z]*\\.?";
+const WEEKDAY = "(?:mon|tues?|wed(?:nes)?|thu(?:rs)?|fri|sat(?:ur)?|sun)(?:day)?\\.?";
+const DAY = `(?:\\d{4}-\\d\\d-\\d\\d|\\d{1,2}[./-]\\d{1,2}(?:[./-](?:\\d{4}|\\d{2}))?|\\d{1,2}(?:st|nd|rd|th)?\\s+${MONTH}|${MONTH}\\s+\\d{1,2})(?:,?\\s+\\d{4})?`;
+const DATE = `(?:${WEEKDAY},?\\s+${DAY}|${DAY}|${WEEKDAY}|today|yesterday)`;
+const STAMP = `(?:${TIME}(?:,?\\s+${DATE})?|${DATE},?\\s+(?:at\\s+)?${TIME})`;
+const WHO = "([~+\\p{L}][\\p{L}\\d .'’+~()-]{0,24}?)";
+
+interface Head {
+  readonly name: string;
+  readonly example: string;
+  /** One line tells; other forms, where most lines have them. */
+  readonly isSure?: true;
+  /** Who wrote is all that it says, as a label before a name does. */
+  readonly isLabel?: true;
+  readonly pattern: RegExp;
+}
+const head = (name: string, example: string, pattern: string): Head => ({
+  ...{ name, example },
+  pattern: quick(new RegExp(`^\\s*${pattern}`, "iu")),
+});
+/** How a message begins, an ordered table; or a line that says only who wrote when. */
+export const HEADS: readonly Head[] = [
+  {
+    ...head(
+      "when in brackets or with its day, then who",
+      "[08:33, 3/10] Tam: ",
+      `(?:[[(](?:${STAMP}|${DATE})[\\])]\\s*[-–]?|(?:${TIME},?\\s+${DAY}|${DAY},?\\s+${TIME})\\s*[-–]?)\\s*(?:<${WHO}>|${WHO}\\s*:(?=\\s))\\s*`,
+    ),
+    isSure: true,
+  },
+  head("who and when in brackets", "[Tam, 08:33] ", `\\[${WHO},?\\s+${STAMP}\\]\\s*:?\\s*`),
+  head(
+    "when, then who",
+    "03/10/26, 08:33 - Tam: ",
+    `${STAMP}\\s*[-–|]?\\s*(?:<${WHO}>|${WHO}\\s*(?::(?=\\s)|\\||\\t))\\s*`,
+  ),
+  head(
+    "who, then when",
+    "Tam (08:33): ",
+    `${WHO}\\s*,?\\s*[[(]?${STAMP}[\\])]?(?:\\s*:\\s+|\\s+[-–]\\s+|\\s{2,}(?=\\S))`,
+  ),
+  head(
+    "who and when on a line of their own",
+    "Tam - 08:33",
+    `${WHO}\\s*[-–,|]?\\s+[[(]?${STAMP}[\\])]?\\s*$`,
+  ),
+  head(
+    "when and who on a line of their own",
+    "08:33 - Tam",
+    `[[(]?${STAMP}[\\])]?\\s*[-–,|]?\\s+${WHO}\\s*$`,
+  ),
+  head(
+    "when alone",
+    "[08:33] ",
+    `(?:\\[${STAMP}\\]|${STAMP}\\s+[-–]|\\d{1,2}:\\d{2}(?:\\s?[ap]m)?(?=\\s+\\S))\\s*`,
+  ),
+  head("who between angles", "<Tam> ", `<${WHO}>\\s*`),
+  { ...head("who alone", "Tam: ", `${WHO}\\s*:\\s+`), isLabel: true },
+];
+/** Marks of a page or of a file, and no one's name. */
+const TAG =
+  /^(?:li|[uo]l|p|b|i|u|s|a|t[rdh]|br|hr|div|span|h\d|table|tbody|thead|strong|em|del|ins|html|body|d[ltd]|pre|code|item|name|qty|row|cell|entry)$/i;
+
+/** A chat is a few lines long, most of them messages. */
+const FEWEST = 4;
+const SHARE = 0.5;
+/** Where nothing says when, more of them; and two people or more, a few at the most. */
+const SHARE_OF_WHO = 0.7;
+const MOST_PEOPLE = 5;
+/** Each writes so often; of names of things each stands once or twice. */
+const MESSAGES_EACH = 2;
+const LONGEST = 500;
+
+interface Message {
+  readonly who: string | null;
+  readonly said: string;
+}
+function messageOf(line: string, { pattern }: Head): Message | null {
+  const m = line.length > LONGEST ? null : pattern.exec(line);
+  return m && { who: m.slice(1).find(Boolean)?.trim() ?? null, said: line.slice(m[0].length) };
+}
+
+/** Whether those who write are people: a few, who write again and again, and no things of a kit. */
+function arePeople(people: readonly string[], form: Head, { knows }: Words): boolean {
+  const each = new Set(people);
+  if (each.size > MOST_PEOPLE || MESSAGES_EACH * each.size > people.length) return false;
+  if (form.isLabel && each.size < 2) return false;
+  // "Åsa" is no tablet where the time stands beside her.
+  const isThing = (who: string) => form.isLabel === true && knows(who);
+  return [...each].every((who) => !TAG.test(who) && /^[~+]|\p{Lu}/u.test(who) && !isThing(who));
+}
+
+/** "12/05/2026, 08:10 - Eye pads: 4", line after line: no one writes once each, and things are named so. */
+function withThings(found: readonly (Message | null)[], { names }: Words): (Message | null)[] {
+  const people = found.flatMap((m) => m?.who ?? []);
+  const areThings =
+    MESSAGES_EACH * new Set(people).size > people.length && people.every((who) => names(who));
+  return found.map((m) =>
+    areThings && m !== null ? { who: null, said: `${m.who}: ${m.said}` } : m,
+  );
+}
+
+/** The messages of a card by their lines, where it is a chat. */
+function messagesIn(lines: readonly string[], words: Words): readonly (Message | null)[] | null {
+  const written = lines.filter((line) => line.trim() !== "").length;
+  for (const form of HEADS) {
+    const found = lines.map((line) => messageOf(line, form));
+    const messages = found.filter((m) => m !== null);
+    const share = form.isLabel ? SHARE_OF_WHO : SHARE;
+    // Who and when on one line, what is said on the next: a message takes two.
+    const isAlone = messages.every((m) => m.said === "");
+    if (form.isSure && messages.length > 0) return withThings(found, words);
+    if (messages.length < FEWEST || messages.length < share * written * (isAlone ? 0.5 : 1))
+      continue;
+    const people = messages.flatMap((m) => m.who ?? []);
+    if (people.length === 0 || arePeople(people, form, words)) return found;
+  }
+  return null;
+}
+
+/** "<Media omitted>", "(edited)", "✓✓": what the program says. */
+const OF_PROGRAM =
+  /\s*(?:<[^<>]*(?:omitted|attached|edited)[^<>]*>|\((?:edited|forwarded)\)|[✓✔]{2}|\b(?:image|video|audio|photo|sticker|gif)\s+omitted|(?:this|you)\s+(?:message\s+was\s+)?deleted(?:\s+this\s+message)?|missed\s+(?:voice|video)\s+call)\s*\.?$/i;
+const ASKS = quick(/^(?:and\s+|any\s+|how\s+many\s+)?(\p{L}[\p{L}' -]{2,30}?)\s*\?+$/iu);
+const YES = /^(?:yes|yep|yeah|yup|y|ok|got)[,.:!]?\s+(?=\S)/i;
+
+/** What a message says that may list something; one that only talks says nothing. */
+function saidIn(text: string, { knows }: Words): string {
+  const said = text.replace(OF_PROGRAM, "").trimEnd();
+  return SAYS_NUMBER.test(said) || knows(said) ? said : "";
+}
+
+/**
+ * The text of a card without who wrote when, where it is a chat; as many lines as before. "gloves?" goes with the next message
+ * where that counts and names nothing.
+ */
+export function withoutWriters(text: string, words: Words): string {
+  const lines = text.split("\n");
+  const messages = messagesIn(lines, words);
+  if (messages === null) return text;
+  const isAlone = messages.every((m) => m === null || m.said === "");
+  let asked = "";
+  return lines
+    .map((line, i) => {
+      const message = messages[i];
+      const isTalk = message ? message.said !== "" : isAlone;
+      const said = isTalk ? saidIn(message?.said ?? line, words) : (message?.said ?? line);
+      const question = ASKS.exec(said)?.[1];
+      if (question !== undefined) {
+        asked = question;
+        return "";
+      }
+      const answer = said.replace(YES, "");
+      const isAnswer = asked !== "" && SAYS_NUMBER.test(answer) && !words.names(answer);
+      const read = isAnswer ? `${asked}: ${answer}` : said;
+      if (said !== "") asked = "";
+      return said.endsWith("?") ? "" : read;
+    })
+    .join("\n");
+}
