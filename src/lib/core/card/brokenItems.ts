@@ -105,8 +105,10 @@ interface Thing {
 const endOf = ({ lead, name }: Told): number => lead.length + name.length;
 const firstWord = ({ name }: Told): number => name.split(" ", 1)[0]!.length;
 
-/** No column or page is narrower; so short a line ends where its thing does. */
+/** No page is narrower, and no column of names beside others; so short a line ends where its thing does. */
 const NARROWEST = 26;
+const NARROWEST_COLUMN = 14;
+const isInColumns = ({ number, tail }: Told): boolean => number !== null || tail !== "";
 
 /** How the lines of a card are written. */
 interface Written {
@@ -151,7 +153,8 @@ function isBelow(line: Told, above: Told, head: Told, card: Written): boolean {
   if (line.isMarked) return false;
   if (COUNT_OPEN.test(above.name) && above.tail === "" && !opensSize(above.name, line))
     return ONLY_COUNT.test(line.name);
-  if (card.width < NARROWEST || endOf(above) + 1 + firstWord(line) <= card.width) return false;
+  if (card.width < (isInColumns(head) ? NARROWEST_COLUMN : NARROWEST)) return false;
+  if (endOf(above) + 1 + firstWord(line) <= card.width) return false;
   if ((ENDS_LINE.test(above.name) || !HAS_SMALL.test(above.name)) && above.tail === "")
     return false;
   return (line.goesOn && !(card.beginsSmall && SMALL.test(line.name))) || isIndented(line, head);
@@ -209,41 +212,8 @@ function wholeThing(lines: readonly Told[]): string {
   return mark + name + tail.replace(/^\s{2,}/, "\t");
 }
 
-/** Between bars: where a row has one cell alone, which goes on with the one above, that one is whole and its own empty. */
-function cellsWhole(written: readonly string[]): string[] {
-  const read = [...written];
-  let above = 0;
-  for (let i = 1; i < read.length; i++) {
-    const cells = read[i]!.split("|");
-    const filled = cells.flatMap((cell, k) => (cell.trim() === "" ? [] : [k]));
-    const head = read[above]!.split("|");
-    const [k] = filled;
-    if (
-      k === undefined ||
-      filled.length > 1 ||
-      i - above >= MOST_LINES ||
-      cells.length < FEWEST_CELLS ||
-      head.length !== cells.length ||
-      !GOES_ON.test(cells[k]!.trim()) ||
-      head.filter((cell) => cell.trim() !== "").length < 2 ||
-      head[k]!.trim() === ""
-    ) {
-      above = i;
-      continue;
-    }
-    head[k] = ` ${head[k]!.trim()} ${cells[k]!.trim()} `;
-    cells[k] = " ";
-    read[above] = head.join("|");
-    read[i] = cells.join("|");
-  }
-  return read;
-}
-/** A name, a count, and what stands outside the bars. */
-const FEWEST_CELLS = 3;
-
 /** The lines with such things whole, on the line where they begin; as many lines as before. */
-export function itemsWhole(given: readonly string[]): string[] {
-  const written = given.some((line) => line.includes("|")) ? cellsWhole(given) : given;
+export function itemsWhole(written: readonly string[]): string[] {
   const read = [...written];
   const lines = withoutRunning(written.map(told));
   const card = writtenAs(lines);

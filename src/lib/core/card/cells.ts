@@ -86,10 +86,16 @@ export const underHeadings = (header: string) => {
     const found = withLead(placedCells(line), headings);
     const cells =
       found.length < headings.length ? found.flatMap((c) => atHeadings(c, headings, line)) : found;
-    if (cells.length === found.length && found.length <= headings.length)
-      return cells.map((c) => c.text);
     const apart = (c: { from: number; to: number }, h: { from: number; to: number }) =>
       Math.max(c.from, h.from) - Math.min(c.to, h.to);
+    // The first cell is empty: what stands first stands under the second heading.
+    const [head, second] = headings;
+    const lacksFirst =
+      found.length < headings.length &&
+      found[0]!.from > head!.to &&
+      apart(found[0]!, second!) < apart(found[0]!, head!);
+    if (cells.length === found.length && found.length <= headings.length && !lacksFirst)
+      return cells.map((c) => c.text);
     const placed = headings.map(() => [] as string[]);
     for (const c of cells) {
       const best = headings.reduce((b, h, i) => (apart(c, h) < apart(c, headings[b]!) ? i : b), 0);
@@ -115,6 +121,23 @@ export const SPLITTERS: readonly Split[] = [
   delimited(","),
   spaced,
 ];
+
+/** Fewer rows are no table. */
+const FEWEST_BARRED = 3;
+/**
+ * Rows between bars of which the first has none at its ends, with bars there too: "| Slings | 4" below "Wounds | Plasters | 40" has an
+ * empty cell first. As many lines as before.
+ */
+export function withOuterBars(lines: readonly string[]): string[] {
+  const bars = lines.map((line) => (line.length > LONGEST_LINE ? 0 : line.split("|").length - 1));
+  const counts = bars.filter((n) => n > 0);
+  const usual = counts.find((n) => 2 * counts.filter((m) => m === n).length > counts.length);
+  const rows = lines.filter((_, i) => usual !== undefined && bars[i] === usual);
+  const isClosed = (line: string) => /^\s*\|/.test(line);
+  // The first is the heading, or as whole as one.
+  if (rows.length < FEWEST_BARRED || isClosed(rows[0]!) || !rows.some(isClosed)) return [...lines];
+  return lines.map((line, i) => (bars[i] === usual ? `| ${line.trim()} |` : line));
+}
 
 const QUOTED = `"(?:[^"]|"")*"`;
 /** `"Eye pads, sterile","4"`, `1;"Eye pads";4`: the line begins with a quote, or with its number. */

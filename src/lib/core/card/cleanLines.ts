@@ -4,6 +4,8 @@ import { columnsRestored } from "./columnsLost.ts";
 import { decodeHTML } from "entities";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { LINE_END } from "./plainSigns.ts";
+import { cellsWhole } from "./brokenCells.ts";
+import { withOuterBars } from "./cells.ts";
 import { itemsWhole } from "./brokenItems.ts";
 import { edgesMended } from "./brokenLines.ts";
 import { countsBySizes } from "./countsBySizes.ts";
@@ -327,6 +329,8 @@ const STEPS: readonly Step[] = [
   withoutPageBreaks,
   withoutRules,
   withoutEmphasis,
+  withOuterBars,
+  cellsWhole,
   itemsWhole,
   writtenAsHeadings,
   marksAsList,

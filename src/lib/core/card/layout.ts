@@ -285,11 +285,15 @@ function tableOf(
     cells.some((c) => /^\W*\d/.test(c)) && cells.some(isName);
   const first = rows.slice(0, LOOK_AHEAD).findIndex(isRow);
   if (first < 0) return null;
+  // Not the line drawn under them, nor a group's title in one cell.
+  const lettered = (r: readonly string[]) => r.filter((cell) => LETTER.test(cell)).length;
+  const before = rows.slice(0, first);
   const headings =
     first === 0
       ? headingsAbove(above, rows[0]!.length)
-      : // Not the line drawn under them.
-        (rows.slice(0, first).findLast((r) => LETTER.test(r.join(""))) ?? rows[first - 1]!);
+      : (before.findLast((r) => lettered(r) > 1) ??
+        before.findLast((r) => lettered(r) > 0) ??
+        rows[first - 1]!);
   const body = rows.slice(first, first + LOOK_AHEAD).filter(isRow);
   const found = body.length >= FEWEST_ROWS - 1 ? rolesByContent(body, headings, isName) : null;
   return found && { table: { split, ...found }, headings: first };

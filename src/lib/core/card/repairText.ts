@@ -26,6 +26,11 @@ const MOST_DOUBTFUL = 4;
 
 const digits = (text: string) => text.replace(/[OolLISB]/g, (c) => AS_DIGIT[c]!);
 
+/** "I7", "lO", "|" where only a count can stand. */
+const SPOILT_COUNT = /^(?!I{2,}$|\|{2,}$)(?=.*[\dlI|])[\dOolI|SB]{1,3}$/;
+export const countMended = (cell: string): string =>
+  SPOILT_COUNT.test(cell) ? digits(cell.replaceAll("|", "1")) : cell;
+
 /** "20m1", "fifty mi1": the l of a millilitre. */
 const MILLILITRE = quick(/(?<=\d\s?)(?:m|rn)[1I|](?![\p{L}\d])/gu);
 /** "7S mm", "S cm", "S x 5 m", "x S m": a five with a unit behind; "gloves S x 3" are small ones. */

@@ -5,6 +5,7 @@ import { saysNo } from "./headingCounts.ts";
 import { inOurWords } from "./foreignUnits.ts";
 import type { CardRow } from "./cardRow.ts";
 import { remarksSay } from "./remarkBehind.ts";
+import { countMended } from "./repairText.ts";
 import { stripPrices } from "./stripPrices.ts";
 import { LETTER, quick } from "./quick.ts";
 
@@ -96,7 +97,7 @@ export function tableRow(
 ): CardRow {
   const row = new Cells(cells, roles);
   const { name } = row;
-  const said = row.of("quantity", "packs");
+  const said = countMended(row.of("quantity", "packs"));
   const [, counted, sizeBeside] = COUNT_WITH_SIZE.exec(said) ?? [];
   const quantity = row.isMissing
     ? "none"

@@ -1,0 +1,156 @@
+import { expect } from "chai";
+import { cellsWhole } from "../../src/lib/core/card/brokenCells.ts";
+import { withOuterBars } from "../../src/lib/core/card/cells.ts";
+import { readCard } from "../../src/lib/core/card/readCard.ts";
+import { countMended } from "../../src/lib/core/card/repairText.ts";
+import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
+import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
+
+/** A table reads the same however it is drawn, and with what is drawn amid its rows: cells too long, empty ones, titles of groups. */
+
+const words = vocabularyOf(NAMED_CATALOGUE);
+const COLUMNS = ["Group", "Item", "Min", "Held", "Notes"] as const;
+/** The name as a narrow column breaks it, its kind, how many there should be and are. */
+const ROWS = [
+  ["Wounds", ["Plasters,", "fabric, assorted"], "adhesive-strip", 20, 31],
+  ["", ["Eye pad,", "sterile"], "eye-pad", 4, 6],
+  ["Burns", ["Burn dressing,", "hydrogel, 10 x", "10 cm"], "burn-gel-dressing", 5, 3],
+  ["", ["Instant cold", "pack"], "cold-pack", 2, 17],
+  ["Other", ["Conforming", "bandage 7.5 cm x", "4 m"], "roller-bandage", 9, 8],
+  ["", ["Trauma shears"], "trauma-shears", 1, 2],
+] as const;
+
+type Draw = (cells: readonly string[]) => string;
+const WIDTHS = [9, 20, 6, 6, 6];
+const FORMS: Readonly<Record<string, Draw>> = {
+  "bars without ends": (cells) => cells.join(" | "),
+  "bars with ends": (cells) => `| ${cells.join(" | ")} |`,
+  "bars in line": (cells) => `| ${cells.map((c, i) => c.padEnd(WIDTHS[i]!)).join(" | ")} |`,
+  semicolons: (cells) => cells.join(";"),
+  tabs: (cells) => cells.join("\t"),
+  blanks: (cells) =>
+    cells
+      .map((c, i) => c.padEnd(WIDTHS[i]!))
+      .join("")
+      .trimEnd(),
+  "blanks, numbers to the right": (cells) =>
+    cells
+      .map((c, i) =>
+        i === 2 || i === 3 ? `${c.padStart(WIDTHS[i]! - 2)}  ` : c.padEnd(WIDTHS[i]!),
+      )
+      .join("")
+      .trimEnd(),
+};
+const breaksNames = (form: string) => form.includes("blanks") || form === "bars in line";
+
+interface Noise {
+  readonly broken: boolean;
+  readonly groups: boolean;
+  readonly count: (n: number) => string;
+}
+/** The lines of a card, and on which of them each row begins. */
+function drawn(draw: Draw, { broken, groups, count }: Noise) {
+  const lines = [draw(COLUMNS)];
+  const at = ROWS.map(([group, name, , min, held], i) => {
+    if (groups && i % 3 === 0) lines.push(draw(["TOP TRAY", "", "", "", ""]).replace(/\s+$/, ""));
+    const [first, ...rest] = broken ? name : [name.join(" ")];
+    lines.push(draw([group, first!, String(min), count(held), ""]));
+    const begun = lines.length;
+    for (const part of rest) lines.push(draw(["", part, "", "", ""]));
+    return begun;
+  });
+  return { lines, at };
+}
+
+describe("a table", () => {
+  for (const [form, draw] of Object.entries(FORMS))
+    for (const broken of breaksNames(form) ? [false, true] : [false])
+      for (const groups of [false, true])
+        it(`between ${form}${broken ? ", its names broken" : ""}${groups ? ", with titles" : ""}`, () => {
+          const { lines, at } = drawn(draw, { broken, groups, count: String });
+          const read = readCard(lines.join("\n"), words).entries;
+          expect(
+            read.map((e) => `${e.source} ${e.itemType} ${e.pieces}`),
+            lines.join("\n"),
+          ).to.deep.equal(ROWS.map(([, , type, , held], i) => `${at[i]} ${type} ${held}`));
+        });
+
+  it("with counts that were spoilt by a scanner", () => {
+    expect(["I7", "lO", "|", "1O", "l5", "B1"].map(countMended)).to.deep.equal([
+      "17",
+      "10",
+      "1",
+      "10",
+      "15",
+      "81",
+    ]);
+    expect(["S", "M", "box", "O", "none"].map(countMended), "sizes and words").to.deep.equal([
+      "S",
+      "M",
+      "box",
+      "O",
+      "none",
+    ]);
+    const { lines } = drawn(FORMS["semicolons"]!, {
+      broken: false,
+      groups: false,
+      count: (n) => String(n).replaceAll("1", "I"),
+    });
+    expect(readCard(lines.join("\n"), words).entries.map((e) => e.pieces)).to.deep.equal(
+      ROWS.map((r) => r[4]),
+    );
+  });
+});
+
+describe("cells that go on below", () => {
+  it("are put behind the cell above, and their row is left empty", () =>
+    expect(
+      cellsWhole([
+        "| Eye pads, sterile, | 4 |",
+        "| wrapped            |   |",
+        "| Whistle | 1 |",
+        "| Slings | 2 |",
+      ]),
+    ).to.deep.equal(
+      ["| Eye pads, sterile, wrapped | 4 |", "| |   |", "| Whistle | 1 |", "| Slings | 2 |"].map(
+        (row, i) => (i === 1 ? `|${" ".repeat(20)}|   |` : row),
+      ),
+    ));
+  it("for a few lines, or each of thousands would be put behind all before it", () => {
+    const rows = [
+      "| Aprons | 3 |",
+      "| Slings | 2 |",
+      "| Masks, | 4 |",
+      ...Array.from({ length: 9000 }, () => "| bb |   |"),
+    ];
+    expect(cellsWhole(rows)[2]).to.equal("| Masks, bb bb bb | 4 |");
+  });
+  it("not where the next word had room, nor a title, nor a count", () => {
+    for (const lines of [
+      [
+        "Item                Qty",
+        "Crepe bandage wide   3",
+        "Sling                2",
+        "gauze",
+        "Whistle              4",
+      ],
+      ["Item | Qty", "Slings | 3", "Burns |", "Wipes | 4", "Torches | 1"],
+      ["Item     Qty", "Slings,  3", "         4", "Wipes    2", "Masks    1"],
+    ])
+      expect(cellsWhole(lines)).to.deep.equal(lines);
+  });
+});
+
+describe("bars at the ends of rows", () => {
+  const rows = ["Group | Item | Qty", "Wounds | Plasters | 40", " | Slings | 4"];
+  it("are put where a first cell is empty", () =>
+    expect(withOuterBars(rows)[2]).to.equal("| | Slings | 4 |"));
+  it("and not where all rows have them, or none lacks its first", () => {
+    for (const lines of [
+      rows.map((r) => `| ${r} |`),
+      rows.slice(0, 2),
+      ["no bars", "at all", "in it"],
+    ])
+      expect(withOuterBars(lines)).to.deep.equal(lines);
+  });
+});
