@@ -118,6 +118,10 @@ const BETWEEN = /\s*[()]\s*(?:[-–—:,]\s+)?|\s*[,;:]\s+|\s+[-–—]\s+|\.\s*
 const MOST_CHUNKS = 6;
 /** A size alone is part of the name. */
 const SIZE = /^\d[\d.,]*(?:\s?(?:mm|cm|m|in|yd|ft|ml|g|mg|["″x×]|\d[\d.,]*))*$/i;
+/** "ten by ten centimetres", "five by seven point five". */
+const SIDE_SAID = `(?:\\d[\\d.,]*|${NUMBER_SAID})(?:\\s+(?:and\\s+a\\s+(?:half|quarter)|point\\s+\\p{L}+))?(?:\\s*(?:cm|mm|in|cent\\p{L}+|mill\\p{L}+|inch(?:es)?))?`;
+const SIDES_SAID = whole(`${SIDE_SAID}\\s+by\\s+${SIDE_SAID}`);
+const isSize = (text: string): boolean => SIZE.test(text) || SIDES_SAID.test(text.trim());
 
 /** Says what is left of them, or tells of more than one thing; such a line is more than its clauses. */
 const SAYS_MORE =
@@ -176,7 +180,7 @@ function lineOf(text: string): Line | null {
       ? clauseOf(chunk)
       : null;
     if (clause && !(clause.unit && name.length === 0)) said = said && together(said, clause);
-    else if (SIZE.test(chunk)) name.push(chunk);
+    else if (isSize(chunk)) name.push(chunk);
     else {
       const within = nameIn(chunk);
       name.push(within.name);

@@ -6,6 +6,7 @@ import { withCountBehind } from "./countBehind.ts";
 import { IN_BRACKETS } from "./inBrackets.ts";
 import { countedOnce } from "./countTwice.ts";
 import { countedSorts, saysTwoCounts, type Knows } from "./countedSorts.ts";
+import { eachAlike } from "./eachAlike.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { leftOfPacks } from "./leftOfPack.ts";
 import { packsSaid } from "./packsSaid.ts";
@@ -13,6 +14,7 @@ import { PACKS } from "./phrase.ts";
 import { withoutGroup, withoutLabel, withoutPlace } from "./labelsBefore.ts";
 import { rephrase } from "./phrases.ts";
 import { withoutRemark } from "./remarkBehind.ts";
+import { usedUp } from "./usedUp.ts";
 import { withoutClosing, withoutLead } from "./sentenceEdges.ts";
 import { eachRunOn, eachSaid, FEWEST_THINGS } from "./saidAloud.ts";
 import { listsUsed, speaksOfAbsence, speaksOfWant } from "./absence.ts";
@@ -326,9 +328,17 @@ function eachSort(row: CardRow, of: Knowledge): CardRow[] {
 /** Longer lines are prose. */
 const LONGEST_LIST = 200;
 
+/** "four each of eye pads and slings". */
+const eachOfSeveral = (row: CardRow, { names }: Knowledge): CardRow[] =>
+  row.quantity === null
+    ? (eachAlike(row.text, names)?.map((text) => ({ ...row, text, bullet: true })) ?? [row])
+    : [row];
+
 function eachPlainly(row: CardRow, of: Knowledge): CardRow[] {
   const { names, knows } = of;
-  return eachTicked(withoutLeaders(withoutLabel({ ...row, text: leftOfPacks(row.text) }, names)))
+  const text = row.quantity === null ? usedUp(leftOfPacks(row.text)) : leftOfPacks(row.text);
+  return eachTicked(withoutLeaders(withoutLabel({ ...row, text }, names)))
+    .flatMap((line) => eachOfSeveral(line, of))
     .flatMap((line) => eachSort(line, of))
     .flatMap((line) => eachSentence({ ...line, text: sortsApart(line.text, of) }))
     .map((line) => withoutLead(withoutClosing(line), names))

@@ -59,8 +59,18 @@ function* leadsOf(text: string): Generator<string> {
     yield (lead += next);
   }
 }
+/** "So pocket masks we've got seven", "right, eye pads there's two": words that only begin to speak, before a name that is said first. */
+const BEGINS_TO_SPEAK = quick(
+  new RegExp(
+    `^(?:(?:so|right|okay|ok|alright|now|next|then|well|and|also|erm?|um+|uh+|oh)\\b[,.]?\\s+)+(?=\\p{L}[^,;:]*?\\s(?:there(?:['’]?s|\\s+(?:is|are))|(?:we|i)(?:['’]ve\\s+got|\\s+have|\\s+can\\s+see))\\s+(?:only\\s+|about\\s+)?(?:\\d|${NUMBER_SAID}|an?\\b))`,
+    "iu",
+  ),
+);
+const withoutBeginning = (row: CardRow): CardRow =>
+  row.inTable ? row : { ...row, text: row.text.replace(BEGINS_TO_SPEAK, "") };
 /** The row without it. */
-export function withoutLead(row: CardRow, names: Names): CardRow {
+export function withoutLead(said: CardRow, names: Names): CardRow {
+  const row = withoutBeginning(said);
   if (row.inTable || row.quantity !== null || row.text.trimEnd().endsWith("?")) return row;
   for (const lead of leadsOf(row.text)) {
     if (speaksOfAbsence(lead) || ASKS_OR_DENIES.test(lead)) return row;
