@@ -132,7 +132,8 @@ function writtenAs(lines: readonly (Told | null)[]): Written {
     if (!line || !isWhole(line) || !SMALL.test(line.name.replace(COUNT_BEFORE, ""))) return false;
     return !above || (isWhole(above) && !opensSize(above.name, line));
   });
-  const written = lines.filter((line) => line !== null);
+  // The first may be the title.
+  const written = lines.filter((line) => line !== null).slice(1);
   const beginSmall = written.filter(({ name }) => SMALL.test(name.replace(COUNT_BEFORE, "")));
   return {
     lines,

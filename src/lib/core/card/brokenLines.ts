@@ -25,6 +25,8 @@ const GOES_ON = quick(
     "u",
   ),
 );
+/** "eye pads: 7 / torches: 2": each count stands behind its name. */
+const COUNTS_BEHIND = quick(/\p{L}\)?:\s*\d{1,4}\D.*\p{L}\)?:\s*\d{1,4}\s*$/u);
 const LISTED = /^\s*(?:[-*•–]|\(?\w{1,2}[.)])\s/;
 /** Sentences over several lines: a thing stands on the line that its count does. */
 function countsMoved(lines: readonly string[]): string[] {
@@ -35,6 +37,7 @@ function countsMoved(lines: readonly string[]): string[] {
     const isBroken =
       line.length >= LONG_LINE &&
       !LISTED.test(line) &&
+      !COUNTS_BEHIND.test(line) &&
       (ENDS_IN_COUNT.test(end) || (line.length >= FULL_LINE && ENDS_IN_NUMBER.test(end)));
     const on = isBroken ? GOES_ON.exec(read[i + 1]!)?.[0] : undefined;
     if (on === undefined) continue;

@@ -11,6 +11,8 @@ export interface CardRow {
   /** List mark or other sign that the line is one of a list. */
   readonly bullet: boolean;
   readonly indent: number;
+  /** One of several things that the line lists: by that it is listed, whatever the other lines look like. */
+  readonly isOfList?: true;
   /** Several columns count, and no heading tells which holds what is there. */
   readonly columnsUnclear?: boolean;
 }

@@ -35,8 +35,10 @@ interface Heading extends Told {
   readonly role: ColumnRole;
 }
 
-/** No number, and nothing that sets cells apart; "WK1" is a word. */
-const HEADING_WORD = quick(/^(?:[£€$✓✔#]|(?!\d)[^|;\t,:]*\p{L}[^|;\t,:]*)$/u);
+/** No number, and nothing that sets cells apart; "WK1" is a word, and "is" one of a sentence. */
+const HEADING_WORD = quick(
+  /^(?!(?:is|are|was|were|goes|has|have|we|you|i)$)(?:[£€$✓✔#]|(?!\d)[^|;\t,:]*\p{L}[^|;\t,:]*)$/iu,
+);
 const GAPS = /\s{2,}|\.{3,}/;
 /** A line of words that head columns, one blank between them, names under one of them; null: it is none. */
 const headingsOf = remembering(findHeadings, LINES_KEPT, LONGEST_KEPT);

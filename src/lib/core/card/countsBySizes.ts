@@ -13,13 +13,16 @@ const SIZE_THEN_COUNT = new RegExp(
   `(\\d(?:[.,]\\d+)?\\s?(?:${UNIT}|["”″]))\\s?[x×*]\\s?(\\d{1,4})(?=\\s*(?:$|\\(|[-–]\\s|\\/\\/))`,
   "i",
 );
+/** "bandage 7.5 cm x 3" where "x 3" is known to count. */
+export const countBesideSize = (text: string): string =>
+  text.replace(SIZE_THEN_COUNT, "$1, $2 pcs");
 /** "7.5 cm x 37" among lines that end in "x 17" counts 37. */
 const countsLast = (lines: readonly string[]): string[] =>
   lines.filter((line) => COUNTED_LAST.test(line)).length < FEWEST_COUNTED
     ? [...lines]
     : lines.map((line) =>
-        // "7.5 cm x 2, 10 cm x 1": sizes with a count each are the sorts of one thing.
-        /[,;/&+]\s*\d/.test(line) ? line : line.replace(SIZE_THEN_COUNT, "$1, $2 pcs"),
+        // "7.5 cm x 2, 10 cm x 1": sizes with a count each are the sorts of one thing; several things are parted first.
+        /[,;/&+]\s*\d|[x×]\s?\d{1,4}\s*[,;/&+·]/.test(line) ? line : countBesideSize(line),
       );
 
 const NUMBER = "\\d+(?:[.,]\\d+)?";

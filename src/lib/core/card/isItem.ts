@@ -27,6 +27,7 @@ interface Circumstances {
 
 /** "- whistle thing", "Whistle thing | 3": written as the items of this card are. */
 const isListed = ({ segment, draft: { row }, style, counted }: Circumstances): boolean => {
+  if (row.isOfList) return true;
   if (row.inTable) return row.quantity !== null;
   if (!row.bullet) return false;
   return style.bullets || (counted && !(segment.reading.article && !style.spoken));

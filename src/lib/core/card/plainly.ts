@@ -4,10 +4,11 @@ import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
 import type { CardRow } from "./cardRow.ts";
 import { withCountBehind } from "./countBehind.ts";
 import { IN_BRACKETS } from "./inBrackets.ts";
+import { countedList } from "./countedList.ts";
 import { countedOnce } from "./countTwice.ts";
 import { countedSorts, saysTwoCounts, type Knows } from "./countedSorts.ts";
 import { eachAlike } from "./eachAlike.ts";
-import { NUMBER_WORDS } from "./numberWords.ts";
+import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
 import { leftOfPacks } from "./leftOfPack.ts";
 import { packsSaid } from "./packsSaid.ts";
 import { PACKS } from "./phrase.ts";
@@ -328,6 +329,13 @@ function eachSort(row: CardRow, of: Knowledge): CardRow[] {
 /** Longer lines are prose. */
 const LONGEST_LIST = 200;
 
+/** "marker pens 5, shears 1 & gauze swabs 2". */
+const eachListed = (row: CardRow, of: Knowledge): CardRow[] =>
+  row.quantity === null && !row.inTable && SAYS_NUMBER.test(row.text)
+    ? (countedList(row.text, of)?.map((text) => ({ ...row, text, isOfList: true as const })) ?? [
+        row,
+      ])
+    : [row];
 /** "four each of eye pads and slings". */
 const eachOfSeveral = (row: CardRow, { names }: Knowledge): CardRow[] =>
   row.quantity === null
@@ -337,7 +345,8 @@ const eachOfSeveral = (row: CardRow, { names }: Knowledge): CardRow[] =>
 function eachPlainly(row: CardRow, of: Knowledge): CardRow[] {
   const { names, knows } = of;
   const text = row.quantity === null ? usedUp(leftOfPacks(row.text)) : leftOfPacks(row.text);
-  return eachTicked(withoutLeaders(withoutLabel({ ...row, text }, names)))
+  return eachListed({ ...row, text }, of)
+    .flatMap((line) => eachTicked(withoutLeaders(withoutLabel(line, names))))
     .flatMap((line) => eachOfSeveral(line, of))
     .flatMap((line) => eachSort(line, of))
     .flatMap((line) => eachSentence({ ...line, text: sortsApart(line.text, of) }))

@@ -113,9 +113,10 @@ function readLines(text: string, vocabulary: Vocabulary, habits: Habits): CardRe
     const listsNothing =
       absentBlock !== null ||
       missing.has(row.source) ||
-      isNote(draft, style) ||
-      isHeading(draft, drafts[at + 1], style, at === 0) ||
-      (headings[at + 1] && !headings[at]) ||
+      (row.isOfList !== true &&
+        (isNote(draft, style) ||
+          isHeading(draft, drafts[at + 1], style, at === 0) ||
+          (headings[at + 1] && !headings[at]))) ||
       startsWithAbsence(row.text);
     if (!listsNothing)
       takeRow(

@@ -54,6 +54,8 @@ export function styleOf(drafts: readonly Draft[]): Style {
   );
   const share = (test: (d: Draft) => boolean) =>
     sure.length === 0 ? 0 : sure.filter(test).length / sure.length;
+  // A line of several things is none that a mark could begin each of.
+  const lines = sure.filter((d) => d.row.isOfList !== true);
   const fillers = drafts.filter((d) =>
     /\b(?:um|uh|okay|there'?s|i've got|i have|here goes|let me see|let's see|right then|looks like|oh and|and then|we've got|we have|goodness|that's the lot|that's it)\b/i.test(
       d.row.text,
@@ -67,7 +69,7 @@ export function styleOf(drafts: readonly Draft[]): Style {
     (d.whole.pieces !== null && !d.whole.article);
   const counts = share(isCounted) > 0.6;
   return {
-    bullets: share((d) => d.row.bullet && !d.row.inTable) > 0.6,
+    bullets: 5 * lines.filter((d) => d.row.bullet && !d.row.inTable).length > 3 * lines.length,
     counts,
     capitals: share((d) => isCapitals(d.row.text)) > 0.6,
     table: sure.some((d) => d.row.inTable),
