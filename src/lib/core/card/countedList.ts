@@ -48,6 +48,8 @@ const BETWEEN: readonly (readonly [name: string, pattern: RegExp])[] = [
   ["gap", /\s{2,}/],
   [",,", /(?<=[^\d\s]|\d),(?=\S)/],
 ];
+/** Most lines have none of them. */
+const ANY_SIGN = /[,;+/·•&]|\sand\s|\s[-–—]\s|\.\s|\S\s{2,}\S/i;
 /** Where a name alone counts as one; behind a comma or a dash it may be said of the thing before. */
 const BARE_BETWEEN: ReadonlySet<string> = new Set([";", "+", "·", "&"]);
 /** "3 x gauze bandage / conforming bandage", "2 tourniquets - one windlass": of two, these may be one in other words. */
@@ -65,34 +67,40 @@ const ONE_OF_THEM = /^(?:one|an?|1)\s/i;
 /** "Not in it: ", "used today: ", "ordered, not yet here: ". */
 const DENIES = /\b(?:no|not|never|used|without|missing|ordered|wanted|buy|needs?|shopping)\b/i;
 
-type Way = "first" | "last" | "bare";
-/** In which of the two ways a thing is counted; null: it names none. */
-function wayOf(part: string, { names, isWhole }: Knows): Way | null {
-  if (COUNT_FIRST.test(part)) return names(part) ? "first" : null;
-  const last = COUNT_LAST.exec(part)?.groups?.["name"];
-  if (last !== undefined) return names(last) ? "last" : null;
-  const bare = part.replace(SIZED, " ");
-  return !/\d/.test(bare) && isWhole(bare) && remarksSay(part, LONGEST) === null ? "bare" : null;
+/** A part as it is written: how it is counted, and what may be its name. */
+interface Part {
+  readonly way: "first" | "last" | "bare";
+  readonly name: string;
 }
+function partOf(text: string): Part | null {
+  if (COUNT_FIRST.test(text)) return { way: "first", name: text };
+  const last = COUNT_LAST.exec(text)?.groups?.["name"];
+  if (last !== undefined) return { way: "last", name: last };
+  const name = text.replace(SIZED, " ");
+  return /\d/.test(name) ? null : { way: "bare", name };
+}
+const isNamed = ({ way, name }: Part, { names, isWhole }: Knows): boolean =>
+  way === "bare" ? isWhole(name) && remarksSay(name, LONGEST) === null : names(name);
 
 /** Whether all are things counted in one way, and of several kinds. @param inPlace where they lie is said before them */
 function areCounted(
-  parts: readonly string[],
+  texts: readonly string[],
   { between, inPlace }: { readonly between: string; readonly inPlace: boolean },
   of: Knows,
 ): boolean {
-  const ways = parts.map((part) => wayOf(part, of));
-  const counted = new Set(ways.filter((way) => way !== "bare"));
-  if (ways.includes(null) || counted.size !== 1) return false;
-  const bare = ways.filter((way) => way === "bare").length;
+  const parts = texts.flatMap((text) => partOf(text) ?? []);
+  const counted = new Set(parts.flatMap(({ way }) => (way === "bare" ? [] : way)));
+  if (parts.length < texts.length || counted.size !== 1) return false;
+  const bare = parts.filter(({ way }) => way === "bare").length;
   const mayBeBare =
     inPlace || BARE_BETWEEN.has(between) || (parts.length >= FEWEST_SURE && bare === 1);
   if (bare > 0 && !mayBeBare) return false;
   const maySaySame =
     parts.length === 2 && NEVER_OF_TWO.has(between) && (between === "/" || !inPlace);
-  if (maySaySame && (bare > 0 || ONE_OF_THEM.test(parts[1]!))) return false;
-  const kinds = parts.map((part) => of.typeOf(COUNT_LAST.exec(part)?.groups?.["name"] ?? part));
-  return new Set(kinds).size === parts.length;
+  if (maySaySame && (bare > 0 || ONE_OF_THEM.test(texts[1]!))) return false;
+  // What the words name is asked last: it costs most.
+  if (!parts.every((part) => isNamed(part, of))) return false;
+  return new Set(parts.map(({ name }) => of.typeOf(name))).size === parts.length;
 }
 
 /** A line without the place before its things; null: it says that they are not there. */
@@ -117,7 +125,8 @@ function partsOf(list: string, between: string, pattern: RegExp): string[] | nul
 
 /** The things of a line apart, without the place before them; null: it is not such a list. */
 export function countedList(text: string, of: Knows): string[] | null {
-  const said = text.length > LONGEST || OF_PACKS.test(text) ? null : withoutPlace(text, of);
+  const mayList = text.length <= LONGEST && ANY_SIGN.test(text) && !OF_PACKS.test(text);
+  const said = mayList ? withoutPlace(text, of) : null;
   if (said === null) return null;
   const { list, inPlace } = said;
   for (const [between, pattern] of BETWEEN) {
