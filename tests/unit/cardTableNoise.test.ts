@@ -1,6 +1,8 @@
 import { expect } from "chai";
 import { cellsWhole } from "../../src/lib/core/card/brokenCells.ts";
 import { withOuterBars } from "../../src/lib/core/card/cells.ts";
+import { withoutRowNumbers } from "../../src/lib/core/card/lineEdges.ts";
+import { sumColumn } from "../../src/lib/core/card/packColumns.ts";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
 import { countMended } from "../../src/lib/core/card/repairText.ts";
 import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
@@ -152,5 +154,87 @@ describe("bars at the ends of rows", () => {
       ["no bars", "at all", "in it"],
     ])
       expect(withOuterBars(lines)).to.deep.equal(lines);
+  });
+});
+
+describe("columns of packs", () => {
+  const STOCK = [
+    ["Plasters, fabric", "adhesive-strip", 2, 100],
+    ["Gauze swab, sterile", "gauze-pad", 6, 5],
+    ["Foil blanket", "foil-blanket", 3, 1],
+    ["Safety pins", "safety-pin", 3, 12],
+    ["Cold pack, instant", "cold-pack", 4, 1],
+  ] as const;
+  const PACKS = ["Packs", "Qty packs", "No. of packs", "Boxes/packs", "Packs in stock"];
+  const PER = ["Per pack", "Pack size", "Units/pack", "Pcs per pack", "In pack", "Each pack"];
+  for (const packs of PACKS)
+    it(`"${packs}" times what one holds, between a box's letter and who looked`, () => {
+      for (const per of PER)
+        for (const between of ["\t", " | ", ";"]) {
+          const rows = STOCK.map(([name, , n, of], i) => [`A${i}`, name, n, of, i % 2 ? "y" : "n"]);
+          const lines = [["Box", "Item", packs, per, "Seen"], ...rows].map((r) => r.join(between));
+          expect(
+            readCard(lines.join("\n"), words).entries.map((e) => `${e.itemType} ${e.pieces}`),
+            lines[0],
+          ).to.deep.equal(STOCK.map(([, type, n, of]) => `${type} ${n * of}`));
+        }
+    });
+
+  it("several kits and their sum", () => {
+    const kits = [
+      ["Item", "F", "B", "M", "Total"],
+      ["ice pack", "4", "6", "2", "12"],
+      ["eye pads", "2", "0", "3", "5"],
+      ["slings", "1", "2", "1", "4"],
+      ["whistles", "1", "1", "0", "2"],
+    ];
+    for (const between of ["\t", ";", "     "]) {
+      const card = kits.map((r) => r.join(between)).join("\n");
+      expect(
+        readCard(card, words).entries.map((e) => e.pieces),
+        card,
+      ).to.deep.equal([12, 5, 4, 2]);
+    }
+    expect(sumColumn(kits.slice(1), (at) => at > 0)).to.deep.equal({ inAll: 4, parts: [1, 2, 3] });
+    expect(
+      sumColumn([["a", "1", "2", "4"], ...kits.slice(1).map((r) => r.slice(0, 4))], (at) => at > 0),
+    ).to.equal(null);
+  });
+
+  it("the numbers of rows, past nine with one blank less", () => {
+    const names = [
+      "Eye pads",
+      "Slings",
+      "Whistles",
+      "Torch",
+      "Face shield",
+      "Ice packs",
+      "Wipes",
+      "Shears",
+      "Markers",
+      "Foil blankets",
+      "Safety pins",
+      "Tick hook",
+    ];
+    const lines = names.map(
+      (name, i) => `${String(i + 1).padEnd(3)}${name}`.padEnd(30) + `${(i % 4) + 2}       9`,
+    );
+    const card = ["                              On board   Req.", ...lines].join("\n");
+    expect(readCard(card, words).entries.map((e) => e.pieces)).to.deep.equal(
+      names.map((_, i) => (i % 4) + 2),
+    );
+    // Without a second number it may count what it stands before.
+    const counted = names.map((name, i) => `${String(i + 1).padEnd(3)}${name}`);
+    expect(withoutRowNumbers(counted)).to.deep.equal(counted);
+  });
+
+  it("a bar before a box is no one", () => {
+    const lines = [
+      "| Box | Item | Qty |",
+      "| A | Slings | 4 |",
+      "| B | Whistles | 2 |",
+      "| B | Torches | 3 |",
+    ];
+    expect(readCard(lines.join("\n"), words).entries.map((e) => e.pieces)).to.deep.equal([4, 2, 3]);
   });
 });

@@ -31,6 +31,7 @@ import {
   withoutEndMarks,
   withoutInitials,
   withoutLineNumbers,
+  withoutRowNumbers,
   withoutLots,
   withoutPointNought,
 } from "./lineEdges.ts";
@@ -326,6 +327,7 @@ const STEPS: readonly Step[] = [
   each(countPlainly),
   squareAsRound,
   withoutLineNumbers,
+  withoutRowNumbers,
   withoutPageBreaks,
   withoutRules,
   withoutEmphasis,

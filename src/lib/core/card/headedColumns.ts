@@ -9,7 +9,7 @@ import {
   SAID_AGAIN,
 } from "./columnsByContent.ts";
 import { areAnswers, saysHeld, saysShould, saysWhether } from "./headingCounts.ts";
-import { packColumns } from "./packColumns.ts";
+import { packColumns, sumColumn } from "./packColumns.ts";
 import { TWO_LETTERS } from "./quick.ts";
 
 /** What the columns under a heading hold, once the rows below it are seen: one step for each thing that they tell. */
@@ -97,9 +97,12 @@ function counts(rows: Rows, at: number): boolean {
 /** "Present" over "Y", "N": whether each is there. */
 const withAnswers = (table: Columns, names: readonly string[], rows: Rows): Columns => ({
   ...table,
-  roles: table.roles.map((r, at) =>
-    saysWhether(names[at] ?? "") && areAnswers(rows.map((row) => row[at] ?? "")) ? "there" : r,
-  ),
+  roles: table.roles.map((r, at) => {
+    if (!areAnswers(rows.map((row) => row[at] ?? ""))) return r;
+    if (saysWhether(names[at] ?? "")) return "there";
+    // "Seen" over "y" and "n": no count, and what nobody looked at may be there.
+    return r === "quantity" ? "skip" : r;
+  }),
 });
 
 /** "Y/N" beside "Qty found": "N" over two of three says that it is not complete; how many were found says how many there are. */
@@ -171,6 +174,32 @@ function withUnits(table: Columns, names: readonly string[], rows: Rows): Column
   );
   return at < 0 ? table : { ...table, roles: table.roles.map((r, i) => (i === at ? "unit" : r)) };
 }
+
+/** Several kits side by side, and the sum of them: that is how many there are. */
+export function withSums(table: Columns, _: readonly string[], rows: Rows): Columns {
+  const found = sumColumn(rows, (at) => !["text", "size", "there"].includes(table.roles[at] ?? ""));
+  if (!found) return table;
+  const of = (r: ColumnRole | null, at: number) =>
+    at === found.inAll ? "quantity" : found.parts.includes(at) || r === "quantity" ? "skip" : r;
+  return { ...table, roles: table.roles.map(of), isUnclear: false };
+}
+
+/** "Box" over "A", "L2.14": which box it lies in, and not what it comes in. */
+const MAY_SAY_PLACE = /^(?:box|carton|tub|tin)$/i;
+function withoutBoxes(table: Columns, names: readonly string[], rows: Rows): Columns {
+  const isPlace = (at: number) => {
+    const cells = rows.map((row) => (row[at] ?? "").trim()).filter((cell) => /\w/.test(cell));
+    return cells.length > 0 && cells.every((cell) => PLACE_CODE.test(cell));
+  };
+  return {
+    ...table,
+    roles: table.roles.map((r, at) =>
+      r !== "text" && MAY_SAY_PLACE.test(names[at]?.trim() ?? "") && isPlace(at) ? "skip" : r,
+    ),
+  };
+}
+/** "A", "B2", "L2.14", "C-01". */
+const PLACE_CODE = /^(?!(?:PK|BX|PR|EA|CT)\d*$)[A-Z]{1,2}[\d.-]{0,6}$/;
 
 /** "Pack size; Packs; Total": where pieces are counted in all, what a pack holds and how many there are say nothing more. */
 function withPacks(table: Columns, names: readonly string[], rows: Rows): Columns {
@@ -252,8 +281,8 @@ export function columnsSettled(
   isName: (text: string) => boolean,
 ): Columns {
   const steps = [
-    ...[withoutDates, withoutPaid, withAnswers, withFound, withQuantity],
-    ...[withShould, withUnits, withPacks, withOneCount],
+    ...[withoutDates, withoutPaid, withoutBoxes, withAnswers, withFound, withQuantity],
+    ...[withShould, withUnits, withPacks, withOneCount, withSums],
   ];
   const named = withSides(withNamed(headed, rows, isName), names, rows, isName);
   const settled = steps.reduce<Columns>((table, step) => step(table, names, rows), named);

@@ -35,7 +35,7 @@ export const saysMeant = (heading: string): boolean =>
   saysShould(heading) || IS_THEN.test(heading.trim());
 
 /** What was not checked may be there. */
-const NOT_WHETHER = /checked|counted/i;
+const NOT_WHETHER = /checked|counted|seen/i;
 /** "In drum?", "Present (Y/N)", "Y/N", "✓": whether it is there. */
 export const saysWhether = (heading: string): boolean => {
   const name = heading.replace(/\(?\s*(?:y(?:es)?\s*\/\s*no?)\s*\)?\s*\??\s*$|\?\s*$/i, "").trim();

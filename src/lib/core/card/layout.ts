@@ -3,7 +3,7 @@ import { LONGEST_LINE } from "./cardLimits.ts";
 import type { ColumnRole } from "./columnRole.ts";
 import { placedCells, spaced, SPLITTERS, underHeadings, type Split } from "./cells.ts";
 import { hint, rolesByContent } from "./columnsByContent.ts";
-import { columnsSettled, type Columns, type Rows } from "./headedColumns.ts";
+import { columnsSettled, withSums, type Columns, type Rows } from "./headedColumns.ts";
 import { headingKey, NO_HABITS, type Habits } from "./habits.ts";
 import { roleOf } from "./headingRoles.ts";
 import type { CardRow } from "./cardRow.ts";
@@ -296,7 +296,7 @@ function tableOf(
         rows[first - 1]!);
   const body = rows.slice(first, first + LOOK_AHEAD).filter(isRow);
   const found = body.length >= FEWEST_ROWS - 1 ? rolesByContent(body, headings, isName) : null;
-  return found && { table: { split, ...found }, headings: first };
+  return found && { table: { split, ...withSums(found, headings, body) }, headings: first };
 }
 
 /** "             REQ.  FOUND" over the last columns of a table: its cells, set to the right. */

@@ -1,3 +1,4 @@
+import { LONGEST_LINE } from "./cardLimits.ts";
 import { quick, THREE_LETTERS } from "./quick.ts";
 
 /** What a list has at both edges of its lines, line after line: marks, blanks to fill, lots. It names and counts nothing. */
@@ -42,6 +43,23 @@ export function withoutLineNumbers(lines: readonly string[]): string[] {
     ? lines.map((line) => line.replace(LINE_NUMBER, ""))
     : [...lines];
 }
+
+/** " 9  Ice packs    0", "10 Scissors    1": numbered rows of a table, where a number of two figures leaves one blank before the name. */
+const ROW_NUMBER = quick(/^\s*(\d{1,2})(\s+)(?=\p{L}.*\s{2,}\d)/u);
+export function withoutRowNumbers(lines: readonly string[]): string[] {
+  const found = lines.map((line) => (line.length > LONGEST_LINE ? null : ROW_NUMBER.exec(line)));
+  const rows = found.filter((m) => m !== null);
+  const runs = rows.every((m, i) => Number(m[1]) === i + 1);
+  const leavesOne = rows.some((m) => m[1]!.length === 2 && m[2]!.length === 1);
+  const leavesTwo = rows.every((m) => m[1]!.length === 2 || m[2]!.length > 1);
+  return rows.length > FIGURES && runs && leavesOne && leavesTwo
+    ? lines.map((line, i) =>
+        found[i] ? " ".repeat(found[i][0].length) + line.slice(found[i][0].length) : line,
+      )
+    : [...lines];
+}
+/** So many numbers have one figure. */
+const FIGURES = 9;
 
 /** "2 wipes   KO": who looked, set apart, on line after line; sizes of gloves are none. */
 const INITIALS = quick(

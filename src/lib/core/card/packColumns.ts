@@ -10,9 +10,16 @@ const PER_PACK = new RegExp(
 );
 /** "Pack size", "Qty per box": what one pack holds. */
 export const saysPerPack = (heading: string): boolean => PER_PACK.test(heading.trim());
+/** "In pack": what one holds where packs are counted beside it, and else how many lie in the kit. */
+const IN_PACK = new RegExp(
+  `^(?:(?:${COUNT})\\s+)?in(?:side)?\\s+(?:(?:an?|each|one|the)\\s+)?(?:${PACK})$`,
+  "i",
+);
 
+/** "Qty" beside "In pack". */
+const COUNTS_PACKS = /^(?:qty\.?|quantity|on\s+hand|(?:in\s+)?stock|held|count)$/i;
 const OF_PACKS = new RegExp(
-  `^(?:(?:${COUNT})\\s*(?:of\\s+)?)?(?:full\\s+)?(?:${PACKS})(?:\\s+(?:held|found|left|now|here|there|in\\s+(?:stock|kit|box|bag)|on\\s+(?:hand|shelf)))?$|^(?:${COUNT})\\s*\\((?:${PACKS})\\)$`,
+  `^(?:(?:${COUNT})\\s*(?:of\\s+)?)?(?:full\\s+)?(?:${PACKS})(?:\\s*/\\s*(?:${PACKS}))?(?:\\s+(?:held|found|left|now|here|there|in\\s+(?:stock|kit|box|bag)|on\\s+(?:hand|shelf)))?$|^(?:${COUNT})\\s*\\((?:${PACKS})\\)$`,
   "i",
 );
 /** "Boxes", "No. of packs": packs are counted. */
@@ -109,8 +116,10 @@ function byHeadings(
 ): PackColumns | null {
   const all = [...columns.keys()];
   const headed = (says: (name: string) => boolean) => all.find((at) => says(names[at]!)) ?? null;
-  const packs = headed(saysPacks);
-  const perPack = headed(saysPerPack);
+  const inPack = headed((name) => IN_PACK.test(name.trim()));
+  const counted = headed((name) => COUNTS_PACKS.test(name.trim()));
+  const packs = headed(saysPacks) ?? (inPack === null ? null : counted);
+  const perPack = headed(saysPerPack) ?? (packs === null ? null : inPack);
   if (packs === null && perPack === null) return null;
   const sizes = perPack === null ? null : columns.get(perPack)!;
   const whole =
@@ -122,6 +131,32 @@ function byHeadings(
   const isSum =
     inAll !== undefined && packs !== null && areAtLeast(columns.get(inAll)!, columns.get(packs)!);
   return { inAll: isSum ? inAll : null, packs, perPack };
+}
+
+/** Fewer rows may add up by chance. */
+const FEWEST_SUMS = 4;
+/**
+ * "Desk 6, Hall 10, Bus 2, Total 18": the column whose every number is the sum of those before it, with those; null: there is none.
+ * @param isFree whether a column may count
+ */
+export function sumColumn(
+  rows: readonly (readonly string[])[],
+  isFree: (at: number) => boolean,
+): { readonly inAll: number; readonly parts: readonly number[] } | null {
+  const width = Math.max(0, ...rows.map((row) => row.length));
+  const columns = Array.from({ length: width }, (_, at) => at)
+    .filter(isFree)
+    .map((at) => ({ at, numbers: numbersIn(rows, at) }))
+    .filter(({ numbers }) => numbers.length >= FEWEST_SUMS && numbers.every((n) => n !== null));
+  for (let last = columns.length - 1; last >= 2; last--)
+    for (let first = 0; first + 1 < last; first++) {
+      const parts = columns.slice(first, last);
+      const isSum = columns[last]!.numbers.every(
+        (n, i) => n === parts.reduce((sum, { numbers }) => sum + numbers[i]!, 0),
+      );
+      if (isSum) return { inAll: columns[last]!.at, parts: parts.map(({ at }) => at) };
+    }
+  return null;
 }
 
 /** Pieces in all are never fewer than packs. */

@@ -189,7 +189,8 @@ function withI(word: string, isWord: (word: string) => boolean): string {
   return [...each, word[0]! + word.slice(1).replaceAll("l", "i")].find(isWord) ?? word;
 }
 /** "l pair 0f scissors": a count of one, and the commonest small word. */
-const ONE_FIRST = /^(\s*)[lI|](?=\s+(?:pairs?|rolls?|box|pack|packet|bottle|tube|x)\s)/i;
+const ONE_FIRST =
+  /^(\s*)(?:[lI]|\|(?!.*\|))(?=\s+(?:pairs?|rolls?|box|pack|packet|bottle|tube|x)\s)/i;
 
 const SIGN_WITHIN = quick(/\p{L}!\p{L}/u);
 const BAR_AT_WORD = quick(/(?<=\p{L})\|/gu);
