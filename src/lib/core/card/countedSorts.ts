@@ -110,12 +110,22 @@ function partsOf(list: string): readonly Part[] | null {
   }
   return null;
 }
+/** Most lines are no such list, and their first part tells. */
+function allParts(said: readonly string[], form: RegExp): readonly Part[] | null {
+  const parts: Part[] = [];
+  for (const text of said) {
+    const part = partOf(text, form);
+    if (part === null) return null;
+    parts.push(part);
+  }
+  return parts;
+}
 function partsBetween(list: string, between: RegExp): readonly Part[] | null {
   const said = list.split(between);
   if (said.length < FEWEST) return null;
   for (const form of [SORT_FIRST, COUNT_FIRST]) {
-    const parts = said.map((text) => partOf(text, form));
-    if (parts.every((part) => part !== null) && areAlike(parts)) return parts;
+    const parts = allParts(said, form);
+    if (parts && areAlike(parts)) return parts;
   }
   return null;
 }
