@@ -237,4 +237,32 @@ describe("columns of packs", () => {
     ];
     expect(readCard(lines.join("\n"), words).entries.map((e) => e.pieces)).to.deep.equal([4, 2, 3]);
   });
+
+  it("no sentence heads a table whose columns a copy closed up", () => {
+    for (const title of ["What is where", "Hej! Counted today.", "All found present."]) {
+      const card = [
+        title,
+        "- gauze rolls 5 cm, 4 pcs",
+        "- space blanket 2",
+        "- slings 3",
+        "- burn gel 3 sachets",
+      ];
+      expect(
+        readCard(card.join("\n"), words).entries.map((e) => e.pieces),
+        title,
+      ).to.deep.equal([4, 2, 3, 3]);
+    }
+  });
+  it("cold compresses of the kit lie in the freezer, and a spoilt unit is one", () => {
+    const read = (card: string) =>
+      readCard(card, words).entries.map((e) =>
+        [e.itemType, e.pieces, ...(e.sizeMm ?? [])].join(" "),
+      );
+    expect(
+      read("| Cold compresses | 4 | in the freezer! |\n| Eye pads | 3 | |\n| Slings | 2 | |")[0],
+    ).to.equal("cold-pack 4");
+    expect(read("2 slings\nCrepe bandage 75 mrn      3\n4 eye pads")[1]).to.equal(
+      "elastic-bandage 3 75",
+    );
+  });
 });

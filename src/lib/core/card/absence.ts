@@ -23,7 +23,7 @@ const ELSEWHERE = quick(
 );
 /** Cold packs of the kit lie in the freezer. */
 const COLD_THERE =
-  /\b(?:ice|cold|cool|gel)\s*packs?\b.*\bin\s+the\s+freezer\b|\bin\s+the\s+freezer\b.*\b(?:ice|cold|cool|gel)\s*packs?\b/i;
+  /\b(?:ice|cold|cool|gel)\s*(?:packs?|compress(?:es)?)\b.*\bin\s+the\s+freezer\b|\bin\s+the\s+freezer\b.*\b(?:ice|cold|cool|gel)\s*(?:packs?|compress(?:es)?)\b/i;
 const isElsewhere = (text: string): boolean => ELSEWHERE.test(text) && !COLD_THERE.test(text);
 /** "gloves, cut-resistant (PPE, not first aid)" */
 const NOT_MEDICAL = /\bnot\s+(?:medical|first\s+aid|for\s+first\s+aid)\b/i;

@@ -39,12 +39,14 @@ interface Heading extends Told {
 const HEADING_WORD = quick(
   /^(?!(?:is|are|was|were|goes|has|have|we|you|i)$)(?:[£€$✓✔#]|(?!\d)[^|;\t,:]*\p{L}[^|;\t,:]*)$/iu,
 );
+/** "Hej! Counted today.": what ends as a sentence does heads nothing; "Exp." does. */
+const SENTENCE = quick(/[!?](?:\s|$)|\p{Ll}{4}\.$/u);
 const GAPS = /\s{2,}|\.{3,}/;
 /** A line of words that head columns, one blank between them, names under one of them; null: it is none. */
 const headingsOf = remembering(findHeadings, LINES_KEPT, LONGEST_KEPT);
 function findHeadings(line: string): readonly Heading[] | null {
   const text = line.trim();
-  if (GAPS.test(text)) return null;
+  if (GAPS.test(text) || SENTENCE.test(text)) return null;
   const words = text.split(" ");
   if (words.length < 2 || words.length > MOST_COLUMNS * 2) return null;
   if (!words.every((word) => HEADING_WORD.test(word))) return null;

@@ -19,6 +19,14 @@ const FOUND_WORDS = [
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const REMARK_PHRASES: readonly Phrase[] = [
   {
+    name: "with a part of its own, before the count",
+    example: ["tourniquet, with time label      qty 4", "tourniquet      qty 4"],
+    holds: "with ",
+    pattern:
+      /(?<=\p{L}{3}),?\s+with\s+(?:an?\s+|its\s+)?(?:\p{L}+\s+)?(?:labels?|instructions?|leaflets?|straps?|lids?|caps?|covers?|tags?|handles?|lanyards?)(?=\s{2,}(?:(?:qty|quantity|no)\.?\s*:?\s*)?\d{1,4}\s*$)/iu,
+    read: "",
+  },
+  {
     name: "how one goes on speaking",
     example: ["along with two eye pads", "two eye pads"],
     holds: ["with", "followed", "that", "those", "them", "this", "it", "hang on", "hold on"],

@@ -51,9 +51,12 @@ const DIGIT_FIRST = quick(
 
 /** "l2cm", "1Ocm", "2Oml", "5crn": a number that has a digit or a unit, spoilt letters in it. */
 const NUMBER_WITH_UNIT = quick(
-  /(?<![\p{L}\d|])([\dOolI]{1,4}(?:[.,][\dOolI]{1,2})?)\s?(mm|cm|crn|CRN|CM|MM|ML|ml|rnl|mg|rng|rn|RN|m|g)(?![\p{L}\d|])/gu,
+  /(?<![\p{L}\d|])([\dOolI]{1,4}(?:[.,][\dOolI]{1,2})?)\s?(mm|mrn|rnm|rnrn|cm|crn|CRN|CM|MM|ML|ml|rnl|mg|rng|rn|RN|m|g)(?![\p{L}\d|])/gu,
 );
 const UNIT: Readonly<Record<string, string>> = {
+  mrn: "mm",
+  rnm: "mm",
+  rnrn: "mm",
   crn: "cm",
   CRN: "cm",
   rn: "m",
