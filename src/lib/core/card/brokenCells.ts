@@ -12,16 +12,16 @@ interface Cell {
 /** A row by its cells; those of a row between bars begin at their number. */
 type Row = readonly Cell[];
 
-/** What begins so goes on: a small letter, a bracket, a size, a sign. */
-const GOES_ON = quick(
-  /^(?:\p{Ll}|\(|[+&/]|\d+(?:[.,]\d+)?\s?(?:(?:mm|cm|in|m|ml|g)\b|[x×]\s?\d|["″])|[x×]\s?\d)/u,
-);
+/** Source of a pattern for what begins as what goes on does: a small letter, a bracket, a size, a sign and a count. */
+export const BEGINS_BELOW =
+  '\\p{Ll}|\\(|\\d+(?:[.,]\\d+)?\\s?(?:(?:mm|cm|in|m|ml|g)\\b|[x×]\\s?\\d|["″])|[x×]\\s?\\d';
+const GOES_ON = quick(new RegExp(`^(?:${BEGINS_BELOW}|[+&/])`, "u"));
 /** "Plasters,", "10 x": something follows. */
 const IS_OPEN = /(?:[,(&+/x×-]|\b(?:with|and|of|for|in|to|or))\s*$/i;
 const ONLY_COUNT =
   /^[x×]?\s?\d{1,4}(?:\s?(?:[x×]|pcs|pieces|prs?|pairs?|ea|off|nos?\.?|rolls?))?$/i;
 const NAMES = quick(/\p{L}{2}/u);
-const SMALL = quick(/^\p{Ll}/u);
+export const SMALL = quick(/^\p{Ll}/u);
 /** Where so many of the names begin with small letters, one tells nothing. */
 const HALF_SMALL = 0.5;
 /** No cell takes more lines. */

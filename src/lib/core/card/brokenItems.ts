@@ -1,3 +1,4 @@
+import { BEGINS_BELOW, SMALL } from "./brokenCells.ts";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { quick } from "./quick.ts";
 import { SIZED } from "./sized.ts";
@@ -33,9 +34,7 @@ const COUNT_BEFORE = quick(
 /** "- 3", ": 3", "x 3", "(3)", at the end of a name. */
 const COUNT_BEHIND =
   /(?:^|\s)[-–—:=x×]?\s*\(?[x×]?\s?\d{1,4}\)?(?:\s*(?:pcs|off|nos?\.?|ea(?:ch)?|prs?|pairs?|[x×]))?\.?$|:\s*\d{1,4}$/i;
-const GOES_ON = quick(
-  /^(?:\p{Ll}|\(|\d+(?:[.,]\d+)?\s?(?:(?:mm|cm|in|m|ml|g)\b|[x×]\s?\d|["″])|[x×]\s?\d|[-–:]\s?\d{1,4}$)/u,
-);
+const GOES_ON = quick(new RegExp(`^(?:${BEGINS_BELOW}|[-–:]\\s?\\d{1,4}$)`, "u"));
 /** A heading in capitals has none. */
 const HAS_SMALL = quick(/\p{Ll}/u);
 /** A heading, or a sentence of the letter around. */
@@ -123,7 +122,6 @@ interface Written {
 const FEWEST_SMALL = 2;
 /** Where so many of all lines begin small, things do: of lines that go on, one in three or more is a thing's first. */
 const MOSTLY_SMALL = 0.8;
-const SMALL = quick(/^\p{Ll}/u);
 const isWhole = (line: Told | null | undefined): boolean =>
   !!line && countsIn(line.name, line) === 1;
 function writtenAs(lines: readonly (Told | null)[]): Written {

@@ -119,7 +119,8 @@ function runningAsCodes(
   if (running.length < counts.length) for (const i of running) kinds[i] = "code";
 }
 
-const MONTH = "(?:jan|feb|mar|apr|may|jun|jul|aug|sept?|oct|nov|dec)[a-z]*\\.?";
+/** Source of a pattern for a month's name, cut short or not. */
+export const MONTH = "(?:jan|feb|mar|apr|may|jun|jul|aug|sept?|oct|nov|dec)[a-z]*\\.?";
 /** Counted by month, by day, at a time or by a shift, one column each. */
 const TIME = [
   `(?:count\\s+)?${MONTH}(?:\\s*'?\\d{2,4})?`,

@@ -21,7 +21,7 @@ const PIECES =
 const whole = (source: string) => quick(new RegExp(`^(?:${source})$`, "iu"));
 /** "4 whistles", "4x whistles", "a whistle". */
 const COUNT_FIRST = whole(
-  `(?:${N}\\s*(?:[x×]\\s*)?|an?\\s+|(?=(?:pair|roll|box|pack|bottle|tube)\\s+of\\s))${NO_SIZE}(?<name>[\\p{L}\\d].*\\p{L}.*)`,
+  `(?:${N}\\s*(?:[x×]\\s*)?|an?\\s+|(?=(?:pair|roll|box|pack|bottle|tube)\\s+of\\s))${NO_SIZE}[\\p{L}\\d].*\\p{L}.*`,
 );
 /** "whistles x4", "whistles: 4", "whistles (4)", "whistles 4 pcs". */
 const COUNT_LAST = whole(
@@ -104,7 +104,7 @@ function areCounted(
 }
 
 /** A line without the place before its things; null: it says that they are not there. */
-function withoutPlace(text: string, of: Knows): { list: string; inPlace: boolean } | null {
+function behindPlace(text: string, of: Knows): { list: string; inPlace: boolean } | null {
   const place = PLACE.exec(text);
   const before = place?.groups!["place"] ?? "";
   if ([speaksOfAbsence, speaksOfWant, listsUsed].some((says) => says(before))) return null;
@@ -126,7 +126,7 @@ function partsOf(list: string, between: string, pattern: RegExp): string[] | nul
 /** The things of a line apart, without the place before them; null: it is not such a list. */
 export function countedList(text: string, of: Knows): string[] | null {
   const mayList = text.length <= LONGEST && ANY_SIGN.test(text) && !OF_PACKS.test(text);
-  const said = mayList ? withoutPlace(text, of) : null;
+  const said = mayList ? behindPlace(text, of) : null;
   if (said === null) return null;
   const { list, inPlace } = said;
   for (const [between, pattern] of BETWEEN) {

@@ -1,3 +1,5 @@
+import { MONTH } from "./columnsByContent.ts";
+import type { Knowledge } from "./plainly.ts";
 import { quick } from "./quick.ts";
 import { SAYS_NUMBER } from "./numberWords.ts";
 
@@ -7,15 +9,9 @@ import { SAYS_NUMBER } from "./numberWords.ts";
  */
 
 /** What the messages rest on. */
-interface Words {
-  /** Whether any word of a text is known. */
-  readonly knows: (text: string) => boolean;
-  /** Whether a text surely names one thing. */
-  readonly names: (text: string) => boolean;
-}
+type Words = Pick<Knowledge, "knows" | "names">;
 
 const TIME = "\\d{1,2}[:.h]\\d{2}(?::\\d{2})?(?:\\s?[ap]\\.?m\\.?)?";
-const MONTH = "(?:jan|feb|mar|apr|may|jun|jul|aug|sept?|oct|nov|dec)[a-z]*\\.?";
 const WEEKDAY = "(?:mon|tues?|wed(?:nes)?|thu(?:rs)?|fri|sat(?:ur)?|sun)(?:day)?\\.?";
 const DAY = `(?:\\d{4}-\\d\\d-\\d\\d|\\d{1,2}[./-]\\d{1,2}(?:[./-](?:\\d{4}|\\d{2}))?|\\d{1,2}(?:st|nd|rd|th)?\\s+${MONTH}|${MONTH}\\s+\\d{1,2})(?:,?\\s+\\d{4})?`;
 const DATE = `(?:${WEEKDAY},?\\s+${DAY}|${DAY}|${WEEKDAY}|today|yesterday)`;
@@ -92,6 +88,8 @@ interface Message {
   readonly who: string | null;
   readonly said: string;
 }
+/** The messages of a card by their lines. */
+type Messages = readonly (Message | null)[];
 function messageOf(line: string, { pattern }: Head): Message | null {
   const m = line.length > LONGEST ? null : pattern.exec(line);
   return m && { who: m.slice(1).find(Boolean)?.trim() ?? null, said: line.slice(m[0].length) };
@@ -108,7 +106,7 @@ function arePeople(people: readonly string[], form: Head, { knows }: Words): boo
 }
 
 /** "12/05/2026, 08:10 - Eye pads: 4", line after line: no one writes once each, and things are named so. */
-function withThings(found: readonly (Message | null)[], { names }: Words): (Message | null)[] {
+function withThings(found: Messages, { names }: Words): Messages {
   const people = found.flatMap((m) => m?.who ?? []);
   const areThings =
     MESSAGES_EACH * new Set(people).size > people.length && people.every((who) => names(who));
@@ -117,18 +115,20 @@ function withThings(found: readonly (Message | null)[], { names }: Words): (Mess
   );
 }
 
-/** The messages of a card by their lines, where it is a chat. */
-function messagesIn(lines: readonly string[], words: Words): readonly (Message | null)[] | null {
+/** Who and when on one line, what is said on the next. */
+const standAlone = (messages: Messages): boolean =>
+  messages.every((m) => m === null || m.said === "");
+
+/** The messages of a card, where it is a chat. */
+function messagesIn(lines: readonly string[], words: Words): Messages | null {
   const written = lines.filter((line) => line.trim() !== "").length;
   for (const form of HEADS) {
     const found = lines.map((line) => messageOf(line, form));
     const messages = found.filter((m) => m !== null);
-    const share = form.isLabel ? SHARE_OF_WHO : SHARE;
-    // Who and when on one line, what is said on the next: a message takes two.
-    const isAlone = messages.every((m) => m.said === "");
     if (form.isSure && messages.length > 0) return withThings(found, words);
-    if (messages.length < FEWEST || messages.length < share * written * (isAlone ? 0.5 : 1))
-      continue;
+    const share = form.isLabel ? SHARE_OF_WHO : SHARE;
+    const linesEach = standAlone(messages) ? 2 : 1;
+    if (messages.length < FEWEST || linesEach * messages.length < share * written) continue;
     const people = messages.flatMap((m) => m.who ?? []);
     if (people.length === 0 || arePeople(people, form, words)) return found;
   }
@@ -155,7 +155,7 @@ export function withoutWriters(text: string, words: Words): string {
   const lines = text.split("\n");
   const messages = messagesIn(lines, words);
   if (messages === null) return text;
-  const isAlone = messages.every((m) => m === null || m.said === "");
+  const isAlone = standAlone(messages);
   let asked = "";
   return lines
     .map((line, i) => {

@@ -344,7 +344,8 @@ const eachOfSeveral = (row: CardRow, { names }: Knowledge): CardRow[] =>
 
 function eachPlainly(row: CardRow, of: Knowledge): CardRow[] {
   const { names, knows } = of;
-  const text = row.quantity === null ? usedUp(leftOfPacks(row.text)) : leftOfPacks(row.text);
+  const left = leftOfPacks(row.text);
+  const text = row.quantity === null ? usedUp(left) : left;
   return eachListed({ ...row, text }, of)
     .flatMap((line) => eachTicked(withoutLeaders(withoutLabel(line, names))))
     .flatMap((line) => eachOfSeveral(line, of))

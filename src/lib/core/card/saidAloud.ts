@@ -5,9 +5,11 @@ import { quick } from "./quick.ts";
 
 /** What was said aloud and written down without a comma, as dictation gives it. */
 
+/** Words that only begin to speak. */
+export const BEGINS_TO_SPEAK =
+  "so|right|okay|ok|alright|now|next|then|well|and|also|erm?|um+|uh+|oh";
 /** "Okay so we've got": words that only begin to speak, before a count. */
-export const SPOKEN_LEAD =
-  "\\W*(?:(?:so|right|okay|ok|alright|now|next(?:\\s+up)?|then|well|and|also|plus|erm?|um+|uh+|oh|there(?:['’]?s|\\s+(?:is|are))|(?:we|i)(?:['’]ve\\s+got|\\s+have(?:\\s+got)?|\\s+can\\s+see|\\s+got))(?![\\p{L}])[,.]?\\s+)*";
+export const SPOKEN_LEAD = `\\W*(?:(?:${BEGINS_TO_SPEAK}|next\\s+up|plus|there(?:['’]?s|\\s+(?:is|are))|(?:we|i)(?:['’]ve\\s+got|\\s+have(?:\\s+got)?|\\s+can\\s+see|\\s+got))(?![\\p{L}])[,.]?\\s+)*`;
 
 type Names = (text: string) => boolean;
 /** Two may be a name and a remark, or a name in two languages. */

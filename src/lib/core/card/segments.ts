@@ -148,18 +148,20 @@ function merge(drafts: Stretch[], corrects: boolean, vocabulary: Vocabulary): St
   drafts.forEach((draft, i) => {
     const before = merged.at(-1);
     if (before && isRemark(draft.tokens)) return;
-    const starts = !before || startsItem(before, draft, seen[i]!.match, merged.length === 1, line);
-    if (starts === true) {
+    const starts = before
+      ? startsItem(before, draft, seen[i]!.match, merged.length === 1, line)
+      : true;
+    if (!before || starts === true) {
       merged.push(draft);
       return;
     }
-    if (before!.tokens.length >= MOST_TOKENS) return;
-    if (starts === "remark" && !namesAsBefore(before!, draft, vocabulary)) return;
+    if (before.tokens.length >= MOST_TOKENS) return;
+    if (starts === "remark" && !namesAsBefore(before, draft, vocabulary)) return;
     // a separator must stay between, or numbers would join
-    const at = before!.tokens.at(-1)!.end;
+    const at = before.tokens.at(-1)!.end;
     const between = { kind: "separator", strong: false, start: at, end: at } as const;
-    before!.tokens = [
-      ...before!.tokens,
+    before.tokens = [
+      ...before.tokens,
       { ...between, text: draft.comesWith ? "w/" : "," },
       ...draft.tokens,
     ];

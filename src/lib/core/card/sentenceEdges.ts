@@ -1,6 +1,7 @@
 import { speaksOfAbsence } from "./absence.ts";
 import type { CardRow } from "./cardRow.ts";
 import { NUMBER_SAID } from "./numberWords.ts";
+import { BEGINS_TO_SPEAK } from "./saidAloud.ts";
 import { quick } from "./quick.ts";
 
 /**
@@ -60,14 +61,14 @@ function* leadsOf(text: string): Generator<string> {
   }
 }
 /** "So pocket masks we've got seven", "right, eye pads there's two": words that only begin to speak, before a name that is said first. */
-const BEGINS_TO_SPEAK = quick(
+const NAME_SAID_FIRST = quick(
   new RegExp(
-    `^(?:(?:so|right|okay|ok|alright|now|next|then|well|and|also|erm?|um+|uh+|oh)\\b[,.]?\\s+)+(?=\\p{L}[^,;:]*?\\s(?:there(?:['’]?s|\\s+(?:is|are))|(?:we|i)(?:['’]ve\\s+got|\\s+have|\\s+can\\s+see))\\s+(?:only\\s+|about\\s+)?(?:\\d|${NUMBER_SAID}|an?\\b))`,
+    `^(?:(?:${BEGINS_TO_SPEAK})\\b[,.]?\\s+)+(?=\\p{L}[^,;:]*?\\s(?:there(?:['’]?s|\\s+(?:is|are))|(?:we|i)(?:['’]ve\\s+got|\\s+have|\\s+can\\s+see))\\s+(?:only\\s+|about\\s+)?(?:\\d|${NUMBER_SAID}|an?\\b))`,
     "iu",
   ),
 );
 const withoutBeginning = (row: CardRow): CardRow =>
-  row.inTable ? row : { ...row, text: row.text.replace(BEGINS_TO_SPEAK, "") };
+  row.inTable ? row : { ...row, text: row.text.replace(NAME_SAID_FIRST, "") };
 /** The row without it. */
 export function withoutLead(said: CardRow, names: Names): CardRow {
   const row = withoutBeginning(said);

@@ -52,8 +52,8 @@ export function styleOf(drafts: readonly Draft[]): Style {
   const sure = drafts.filter(
     (d) => d.segments.some((s) => isSure(s.match)) && claimOf(d, false) === null,
   );
-  const share = (test: (d: Draft) => boolean) =>
-    sure.length === 0 ? 0 : sure.filter(test).length / sure.length;
+  const share = (test: (d: Draft) => boolean, of = sure) =>
+    of.length === 0 ? 0 : of.filter(test).length / of.length;
   // A line of several things is none that a mark could begin each of.
   const lines = sure.filter((d) => d.row.isOfList !== true);
   const fillers = drafts.filter((d) =>
@@ -69,7 +69,7 @@ export function styleOf(drafts: readonly Draft[]): Style {
     (d.whole.pieces !== null && !d.whole.article);
   const counts = share(isCounted) > 0.6;
   return {
-    bullets: 5 * lines.filter((d) => d.row.bullet && !d.row.inTable).length > 3 * lines.length,
+    bullets: share((d) => d.row.bullet && !d.row.inTable, lines) > 0.6,
     counts,
     capitals: share((d) => isCapitals(d.row.text)) > 0.6,
     table: sure.some((d) => d.row.inTable),
