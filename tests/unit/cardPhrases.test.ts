@@ -293,7 +293,7 @@ describe("numbers that are said", () => {
 
 describe("totals that a card states", () => {
   const claim = (line: string, rules = CLAIM_RULES) =>
-    claimOf(draftOf(cardRows([line], () => false)[0]!, vocabulary), true, rules);
+    claimOf(draftOf(cardRows([line], () => false)[0]!, vocabulary), true, false, rules);
   for (const rule of CLAIM_RULES) {
     const [line, total] = rule.example;
     it(`${rule.name}: "${line}" states ${total ?? "none"}`, () => {
@@ -307,7 +307,7 @@ describe("totals that a card states", () => {
       ["Item;Qty", "pads;4", "wipes;8", "tape;1", "Total;13"],
       () => true,
     );
-    expect(claimOf(draftOf(total!, vocabulary), false)).to.equal(13);
+    expect(claimOf(draftOf(total!, vocabulary), false, false)).to.equal(13);
   });
 });
 

@@ -22,6 +22,8 @@ interface Said {
   readonly items: number;
   /** Whether all words of a part of it are a thing's name. */
   readonly named: boolean;
+  /** Whether they are one that leaves the kind open, or is of no kind here. */
+  readonly namesOpen: boolean;
 }
 
 interface ClaimRule {
@@ -74,8 +76,8 @@ export const CLAIM_RULES: readonly ClaimRule[] = [
     name: "a title with no item named",
     example: ["Family bundle, 42 pieces", 42],
     // "gauze, ten by ten, 11 pcs" is of a thing.
-    takes: ({ row, value, isTitle, items, isSized }) =>
-      isTitle && !row.bullet && value >= FEWEST_OF_KIT && items === 0 && !isSized,
+    takes: ({ row, value, isTitle, items, isSized, namesOpen }) =>
+      isTitle && !row.bullet && value >= FEWEST_OF_KIT && items === 0 && !isSized && !namesOpen,
     isClaim: () => true,
   },
   {
@@ -89,7 +91,8 @@ export const CLAIM_RULES: readonly ClaimRule[] = [
           value >= FEWEST_OF_KIT &&
           items <= 1 &&
           !/^\s*\d/.test(row.text))),
-    isClaim: ({ row, namesKit, isTotal }) => namesKit || isTotal || ONLY_PIECES.test(row.text),
+    isClaim: ({ row, value, isTitle, namesKit, isTotal }) =>
+      (namesKit && (isTitle || value >= FEWEST_OF_KIT)) || isTotal || ONLY_PIECES.test(row.text),
   },
   {
     name: "a kit behind a list mark",
@@ -116,10 +119,20 @@ const NO_ITEM: ReadonlySet<string | null> = new Set([
   NO_TYPE,
 ]);
 
-/** A piece total that a title or total line states. */
+const IN_PIECES = /\b\d{1,4}\s*(?:pcs?|pieces?)\b/i;
+/** Fewer lines may each state a total. */
+const FEWEST_IN_PIECES = 3;
+/** "red bag, 40 pcs" below "Plasters, 20 pcs": most things of the card are counted so. */
+export function countsInPieces(drafts: readonly Draft[]): boolean {
+  const so = drafts.filter(({ row }) => IN_PIECES.test(row.text)).length;
+  return so >= FEWEST_IN_PIECES && so > drafts.length / 2;
+}
+
+/** A piece total that a title or total line states. @param isTitle it stands before all items */
 export function claimOf(
   { row, segments, whole }: Draft,
   isTitle: boolean,
+  inPieces: boolean,
   rules: readonly ClaimRule[] = CLAIM_RULES,
 ): number | null {
   if (row.quantity !== null && !/total/i.test(row.text)) return null;
@@ -127,6 +140,7 @@ export function claimOf(
   if (inColumn !== null) return inColumn;
   const m = CLAIM.exec(row.text.replace(/(\d),(\d{3})\b/g, "$1$2"));
   if (!m) return null;
+  if (inPieces && !isTitle && !TOTAL.test(row.text)) return null;
   const said: Said = {
     row,
     value: Number((m[1] ?? m[2])!.replaceAll(",", "")),
@@ -139,6 +153,7 @@ export function claimOf(
     named: segments.some(
       ({ match: { type, whole } }) => type !== null && whole === 1 && !NO_ITEM.has(type),
     ),
+    namesOpen: segments.some(({ match }) => match.type === NO_TYPE && match.whole === 1),
     items: segments.filter((s) => isSure(s.match) && !NO_ITEM.has(s.match.type)).length,
   };
   return rules.find((rule) => rule.takes(said))?.isClaim(said) ? said.value : null;

@@ -113,6 +113,9 @@ function behindPlace(text: string, of: Knows): { list: string; inPlace: boolean 
   return { list: inPlace ? text.slice(place[0].length) : text, inPlace };
 }
 
+/** "AED kit (razor", "towel) x 2": the sign stood within brackets. */
+const isWithinBrackets = (thing: string): boolean => /^[^(]*\)|\([^)]*$/.test(thing);
+
 /** What stands between signs of one kind, before the last of them perhaps "and"; null: one thing, or lists within a list. */
 function partsOf(list: string, between: string, pattern: RegExp): string[] | null {
   const parts = list.trim().replace(/[.;]$/, "").split(pattern);
@@ -120,7 +123,7 @@ function partsOf(list: string, between: string, pattern: RegExp): string[] | nul
   const last = parts.at(-1)!.split(AND);
   const things = last.length === 2 ? [...parts.slice(0, -1), ...last] : parts;
   const isMixed = between !== "." && things.some((thing) => OTHER_SIGN.test(thing));
-  return things.length < 2 || isMixed ? null : things;
+  return things.length < 2 || isMixed || things.some(isWithinBrackets) ? null : things;
 }
 
 /** The things of a line apart, without the place before them; null: it is not such a list. */

@@ -71,6 +71,8 @@ const isInPassing = ({ segment: { match, tokens }, style, counted }: Circumstanc
     match.explained < 0.6 ||
     (match.weight < 2.2 && tokens.length > 4));
 
+/** "3 x TK", "NS 0.9%": a trade's letters for something. */
+const IN_LETTERS = /^[A-Z][A-Z\d]{1,5}$/;
 /**
  * A thing without a type is an item only where the line is written like one.
  * @param isOpen the name leaves the kind open
@@ -88,7 +90,8 @@ export function isItem(
   // "Bandages – one wide": a name that leaves the kind open is one, where it is counted or listed.
   if (isOpen && (counted || draft.row.bullet)) return true;
   return (
-    THREE_LETTERS.test(segment.reading.noun) &&
+    (THREE_LETTERS.test(segment.reading.noun) ||
+      (counted && IN_LETTERS.test(segment.reading.noun.trim()))) &&
     [isListed, isSaidAloud, isCounted, isAmong].some((says) => says(c))
   );
 }

@@ -580,7 +580,7 @@ export const PACK_PHRASES: readonly Phrase[] = [
     example: ["sterile pads 5x5 cm box 25", "sterile pads 5x5 cm, box of 25"],
     holds: ["box", "bx", "pack", "pkt"],
     pattern:
-      /(?<!\b(?:cold|ice|gel|heat|hot|cool|hydration)),? (box|bx|pack|pkt|pk)(?<=\p{L}{3}.* \p{L}+) ?((?:[1-9]|[1-9]\d)[05]|[5-9])\s*$/giu,
+      /(?<!\b(?:cold|ice|gel|heat|hot|warm|cool|cryo|hydration|sharps)),? (box|bx|pack|pkt|pk)(?<=\p{L}{3}.* \p{L}+) ?((?:[1-9]|[1-9]\d)[05]|[5-9])\s*$/giu,
     read: ", $1 of $2",
   },
   {

@@ -8,7 +8,7 @@ import {
   speaksOfWant,
 } from "./absence.ts";
 import { keptInPlace, quotedAsCells } from "./cells.ts";
-import { claimOf } from "./claim.ts";
+import { claimOf, countsInPieces } from "./claim.ts";
 import { cleanLines, saysOpenIsMissing, untickedLines } from "./cleanLines.ts";
 import { draftOf, isSure, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
 import { entryOf, type CardEntry } from "./entry.ts";
@@ -97,6 +97,7 @@ function readLines(text: string, vocabulary: Vocabulary, habits: Habits): CardRe
   const headings = namedByHeading(own);
   const drafts = own.map((draft, at) => underHeading(draft, headings[at] ?? null));
   const style = styleOf(drafts);
+  const inPieces = countsInPieces(drafts);
   const unticked = untickedLines(text);
   const missing = saysOpenIsMissing(text) ? unticked : NO_LINES;
   let claim: { pieces: number; text: string } | null = null;
@@ -104,7 +105,7 @@ function readLines(text: string, vocabulary: Vocabulary, habits: Habits): CardRe
   let absentBlock: AbsentBlock | null = null;
   drafts.forEach((draft, at) => {
     const { row } = draft;
-    const pieces = claimOf(draft, at < 2);
+    const pieces = claimOf(draft, at < 2 && entries.length === 0, inPieces);
     if (pieces !== null) {
       claim ??= { pieces, text: row.text };
       return;

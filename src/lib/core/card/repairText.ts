@@ -112,7 +112,7 @@ function together(row: string, isWord: (word: string) => boolean): string {
   return words.join(" ");
 }
 /** "TIN X 10 YD": an inch whose 1 was taken for a letter. */
-const ONE_INCH = quick(/(?<![\p{L}\d])[TIl]\s?(IN)(?=\s*x\s*\d)/giu);
+const ONE_INCH = quick(/(?<![\p{L}\d])[TIl]\s?(IN)(?=\s*x\s*\d[\d.]*\s*[\p{L}"”″])/giu);
 /** `%2" x 10 yd`, `3%2"`: half an inch, of which the 2 was read. */
 const HALF_INCH = /(?<![\d.,%])(?:(\d{1,2})\s?)?[¥V]?%2(?=\s?(?:["”″]|in(?:ch)?\b))/gi;
 /** "xX 6", "XxX 6": one sign that multiplies, seen twice. */

@@ -50,7 +50,7 @@ export function isAmongItems(drafts: readonly Draft[], at: number): boolean {
 /** How this card writes its items, from the lines that surely are some. */
 export function styleOf(drafts: readonly Draft[]): Style {
   const sure = drafts.filter(
-    (d) => d.segments.some((s) => isSure(s.match)) && claimOf(d, false) === null,
+    (d) => d.segments.some((s) => isSure(s.match)) && claimOf(d, false, false) === null,
   );
   const share = (test: (d: Draft) => boolean, of = sure) =>
     of.length === 0 ? 0 : of.filter(test).length / of.length;
