@@ -1,3 +1,4 @@
+import { isCountedAs, isCountedPlainly, saysTimes } from "./countedPlainly.ts";
 import { isSure, type Draft } from "./draft.ts";
 import { IN_BRACKETS } from "./inBrackets.ts";
 import { firstTold, noIf, yesIf, type Rule } from "./firstTold.ts";
@@ -138,6 +139,7 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
         isFirst &&
           !row.bullet &&
           !names &&
+          !saysTimes(text) &&
           /\b(?:list|kit|bag|box|set|pouch|contents|cabinet|refill)s?\b/i.test(text),
       ),
   },
@@ -183,10 +185,12 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   },
   {
     name: "'KM 32 post', first of all: no word of it is known, and it has no size",
-    tells: ({ isFirst, row, match, segments, style }) =>
+    tells: ({ isFirst, row, match, segments, style, text, next }) =>
       yesIf(
         isFirst &&
           !row.bullet &&
+          !isCountedPlainly(text) &&
+          !(next && isSure(next.match) && isCountedAs(row, next.row)) &&
           !style.spoken &&
           match.type === null &&
           segments.every((s) => s.match.type === null && s.reading.sizeMm === null),

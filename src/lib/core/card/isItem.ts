@@ -1,3 +1,4 @@
+import { isCountedPlainly } from "./countedPlainly.ts";
 import { NAMES_FROM, type Draft } from "./draft.ts";
 import type { Segment } from "./segments.ts";
 import type { Style } from "./style.ts";
@@ -50,6 +51,12 @@ const isCounted = ({ segment, draft: { row }, style, counted }: Circumstances): 
   row.source > style.first - (/^\W*\d/.test(row.text) ? 5 : 2) &&
   row.source < style.last + 3 &&
   segment.reading.noun.split(" ").length <= LONGEST_NAME.counted;
+/** "3 x clip things", on a card that names nothing else. */
+const isPlainlyCounted = ({ segment, draft: { row, segments }, style }: Circumstances): boolean =>
+  !style.spoken &&
+  segments.length === 1 &&
+  isCountedPlainly(row.text) &&
+  segment.reading.noun.split(" ").length <= LONGEST_NAME.plain;
 /** "clip thing": a short line between items. */
 const isAmong = ({ segment, draft: { row }, style, amongItems }: Circumstances): boolean =>
   amongItems &&
@@ -92,6 +99,6 @@ export function isItem(
   return (
     (THREE_LETTERS.test(segment.reading.noun) ||
       (counted && IN_LETTERS.test(segment.reading.noun.trim()))) &&
-    [isListed, isSaidAloud, isCounted, isAmong].some((says) => says(c))
+    [isListed, isSaidAloud, isCounted, isPlainlyCounted, isAmong].some((says) => says(c))
   );
 }

@@ -1,3 +1,4 @@
+import { isCountedPlainly } from "./countedPlainly.ts";
 import { isSure, PRAISE, type Draft } from "./draft.ts";
 import { isWhole } from "./segments.ts";
 import { NO_TYPE } from "./vocabulary.ts";
@@ -58,15 +59,12 @@ const isFullName = ({ match, text, words }: Told): boolean =>
   !/^(?:notes?:|note|nb|remark|observation|you may|report|check|total|store|keep|every\s?thing)\b/i.test(
     text,
   );
-/** "2 x", "x2", "(2)", "2 pcs": nothing but things is counted so. */
-const COUNTED_PLAINLY =
-  /^\W*\d{1,3}\s?[x×]\s|\s[x×]\s?\d{1,3}\s*$|\(\s*[x×]?\s?\d{1,3}\s*\)\s*$|\b\d{1,3}\s?(?:pcs|pieces|off)\s*$/i;
 /** "observation chart: 4", "note paper x4": all words are one name, or the count is written as of a thing. */
 const isCountedName = ({ match, whole, text, words }: Told): boolean =>
   whole.pieces !== null &&
   !whole.article &&
   words <= 5 &&
-  ((isWhole(match) && isSure(match) && match.type !== NO_TYPE) || COUNTED_PLAINLY.test(text));
+  ((isWhole(match) && isSure(match) && match.type !== NO_TYPE) || isCountedPlainly(text));
 /** "4 nos." is cut short, and no sentence. */
 const SENTENCE_ENDS = /(?<!\b(?:nos?|ea|pcs?|pkts?|pks?|prs?|btls?|rl|st))\.$|[!?]$/i;
 /** "4 gauze pads, 10 x 10 cm": beside marked lines one without a mark that counts a thing. */
