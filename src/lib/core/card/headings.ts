@@ -86,13 +86,13 @@ interface Line extends Draft {
 }
 const FRAMED = quick(/\p{L}\W?\s*(?:[-=*~_#]{2,}|[\]~])\s*$/u);
 /** "Foil blanket" without its count, right over "Plasters, 12". */
-const isOneThing = ({ isFirst, names, match, text, row, next, segments }: Line): boolean =>
-  !isFirst &&
+const isOneThing = ({ names, match, text, row, next, segments, whole }: Line): boolean =>
   names &&
   segments.length === 1 &&
-  match.explained === 1 &&
-  !text.endsWith("s") &&
+  (whole.article || (match.explained === 1 && (!text.endsWith("s") || ALWAYS_PLURAL.test(text)))) &&
   next?.row.source === row.source + 1;
+/** One of these is called so. */
+const ALWAYS_PLURAL = /\b(?:scissors|shears|tweezers|pliers|goggles|forceps)\b/i;
 /** true: it is one, false: it is none. */
 const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   {
