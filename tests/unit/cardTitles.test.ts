@@ -265,3 +265,48 @@ describe("headings of the groups of a list", () => {
     expect(facts(card)).to.deep.equal(READ.slice(0, 3));
   });
 });
+
+/** Right over a list that has no title. */
+const REST = "3 triangular bandages\n2 whistles\n4 eye pads";
+const firstOf = (line: string, rest = REST) => {
+  const found = readCard(`${line}\n${rest}`, vocabulary).entries.filter((e) => e.source === 1);
+  return found.map((e) => `${e.itemType} ${e.pieces}`);
+};
+describe("the first line of a list is one of it", () => {
+  for (const [line, read] of [
+    ["4 x instant adhesive", "null 4"],
+    ["instant adhesive x4", "null 4"],
+    ["instant adhesive (4)", "null 4"],
+    ["4 instant adhesives", "null 4"],
+    ["foil blanket", "foil-blanket 1"],
+    ["Tweezers, pointed", "tweezers-fine 1"],
+    ["a crepe bandage that has seen better days", "elastic-bandage 1"],
+    ["tweezers tied to the door", "tweezers-fine 1"],
+    ["Glucose gel tube 25 ml", "glucose-gel 1"],
+    ["plasters, box of forty", "adhesive-strip 40"],
+    ["a wee box of plasters, 30", "adhesive-strip 30"],
+  ] as const)
+    it(line, () => expect(firstOf(line)).to.deep.equal([read]));
+  it("counted as those below it", () => {
+    for (const form of ["#: 4", "#, 4", "# - 4", "# = 4", "# Qty 4", "# ........ 4"]) {
+      const line = (name: string) => form.replace("#", name);
+      const rest = ["Triangular bandages", "Whistles"].map(line).join("\n");
+      expect(firstOf(line("Instant adhesive"), rest), form).to.deep.equal(["null 4"]);
+    }
+  });
+});
+describe("a title stays one", () => {
+  for (const title of [
+    "Bus 4",
+    "Vehicle number: 4",
+    "Kit no - 4",
+    "prep list – kit 4 (returned 3/6, counted by Sun)",
+    "Bandages",
+    "Burns box (2 people)",
+    "KM 32 post",
+    "03 Nov  kit opened, 2 plasters used (tea urn)",
+  ])
+    it(`${title}`, () => expect(firstOf(title, REST)).to.deep.equal([]));
+  it("numbered as the things below are counted", () =>
+    expect(firstOf("Vehicle number: 4", "Whistles: 2\nEye pads: 4")).to.deep.equal([]));
+});

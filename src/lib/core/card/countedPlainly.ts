@@ -9,7 +9,8 @@ const TIMES =
 const IN_BRACKETS = /\(\s*[x×]?\s?\d{1,3}\s*\)\s*$/i;
 
 export const saysTimes = (text: string): boolean => TIMES.test(text);
-export const isCountedPlainly = (text: string): boolean => TIMES.test(text) || IN_BRACKETS.test(text);
+export const isCountedPlainly = (text: string): boolean =>
+  TIMES.test(text) || IN_BRACKETS.test(text);
 
 /** Where a count stands, and what parts it from the name: "4 …", "…: 4", "… - 4", "…, 4", "… = 4", "…  4". */
 const WAYS: readonly RegExp[] = [

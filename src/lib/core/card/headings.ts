@@ -5,6 +5,7 @@ import { firstTold, noIf, yesIf, type Rule } from "./firstTold.ts";
 import { CARRIED, PART_OF_ONE, PLACE_WORDS } from "./placeWords.ts";
 import { isCapitals, type Style } from "./style.ts";
 import { quick } from "./quick.ts";
+import { NO_TYPE, type Match } from "./vocabulary.ts";
 
 /** Lines that name a group of items: an ordered table, the first rule that tells decides. */
 
@@ -84,13 +85,22 @@ interface Line extends Draft {
   /** Some part of it surely names an item other than what things lie in. */
   readonly names: boolean;
 }
+const OF_A_KIT = /\b(?:list|kit|bag|box|set|pouch|contents|cabinet|refill)s?\b/i;
+/** "Plasters, box of forty", "a wee box of plasters": what the things are in. */
+const IN_A_BOX = quick(/(?:[,:–-]\s*|(?:^|\s)an?\s+)(?:\p{L}+\s+)?(?:bag|box|set|pouch)e?s?\b/giu);
+const isNamedThing = ({ type, whole }: Match): boolean =>
+  whole === 1 && type !== null && type !== NO_TYPE && type !== "container";
 const FRAMED = quick(/\p{L}\W?\s*(?:[-=*~_#]{2,}|[\]~])\s*$/u);
 /** "Foil blanket" without its count, right over "Plasters, 12". */
 const isOneThing = ({ names, match, text, row, next, segments, whole }: Line): boolean =>
   names &&
   segments.length === 1 &&
-  (whole.article || (match.explained === 1 && (!text.endsWith("s") || ALWAYS_PLURAL.test(text)))) &&
+  (whole.article ||
+    BEGINS_SMALL.test(text) ||
+    (match.explained === 1 && (!text.endsWith("s") || ALWAYS_PLURAL.test(text)))) &&
   next?.row.source === row.source + 1;
+/** A title of several words has a capital. */
+const BEGINS_SMALL = quick(/^\p{Ll}+,?\s+\p{Ll}/u);
 /** One of these is called so. */
 const ALWAYS_PLURAL = /\b(?:scissors|shears|tweezers|pliers|goggles|forceps)\b/i;
 /** true: it is one, false: it is none. */
@@ -134,13 +144,13 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   },
   {
     name: "'Camp nurse list (2 weeks, 24 kids)', first of all",
-    tells: ({ isFirst, row, names, text }) =>
+    tells: ({ isFirst, row, names, text, counted, match }) =>
       yesIf(
         isFirst &&
           !row.bullet &&
           !names &&
           !saysTimes(text) &&
-          /\b(?:list|kit|bag|box|set|pouch|contents|cabinet|refill)s?\b/i.test(text),
+          OF_A_KIT.test(counted && isNamedThing(match) ? text.replace(IN_A_BOX, " ") : text),
       ),
   },
   {
@@ -231,7 +241,8 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   },
   {
     name: "what is counted or measured is a thing",
-    tells: ({ counted, whole }) => noIf(counted || whole.sizeMm !== null),
+    tells: ({ counted, whole }) =>
+      noIf(counted || whole.sizeMm !== null || whole.volumeMl !== null),
   },
   {
     name: "'A. Dressings' where what is listed carries counts",
