@@ -558,3 +558,38 @@ describe("a line of several things", () => {
   it("to replace lists what is not there", () =>
     expect(read("To replace: antiseptic wipes, eye pads.")).to.deep.equal([]));
 });
+
+describe("rows of small letters with leaders", () => {
+  const read = (lines: readonly string[]) =>
+    readCard(lines.join("\n"), vocabulary).entries.map((e) => [e.source, e.itemType, e.pieces]);
+  it("are no paragraph that a page's edge broke, however full of commas", () =>
+    expect(
+      read([
+        "wound dressings, sterile, large ............................... 4",
+        "gauze bandages, 7 cm, white, wrapped ......................... 8",
+        "triangular bandages, cotton, white, wrapped .................. 3",
+      ]),
+    ).to.deep.equal([
+      [1, "bandaged-dressing", 4],
+      [2, "roller-bandage", 8],
+      [3, "triangular-bandage", 3],
+    ]));
+});
+
+describe("a stop behind the last count of a line", () => {
+  for (const stop of ["", ".", ";", ","])
+    it(`“${stop}” ends its list`, () => {
+      const { entries } = readCard(
+        `Car kit\nBandages, elastic: 6 cm (3), 8 cm (2)${stop}`,
+        vocabulary,
+      );
+      expect(entries.map((e) => [e.pieces, e.sizeMm])).to.deep.equal([
+        [3, [60]],
+        [2, [80]],
+      ]);
+    });
+  it("and behind a volume makes no sentence of it", () => {
+    const { entries } = readCard("4 eye pads\nSaline wash bottle 250ml.\n2 whistles", vocabulary);
+    expect(entries.map((e) => e.source)).to.deep.equal([1, 2, 3]);
+  });
+});

@@ -27,6 +27,8 @@ const GOES_ON = quick(
 );
 /** "eye pads: 7 / torches: 2": each count stands behind its name. */
 const COUNTS_BEHIND = quick(/\p{L}\)?:\s*\d{1,4}\D.*\p{L}\)?:\s*\d{1,4}\s*$/u);
+/** "plasters, assorted ........ 40": a row, whole by itself. */
+const LEADER = /\.{4}/;
 const LISTED = /^\s*(?:[-*•–]|\(?\w{1,2}[.)])\s/;
 /** Sentences over several lines: a thing stands on the line that its count does. */
 function countsMoved(lines: readonly string[]): string[] {
@@ -37,6 +39,7 @@ function countsMoved(lines: readonly string[]): string[] {
     const isBroken =
       line.length >= LONG_LINE &&
       !LISTED.test(line) &&
+      !LEADER.test(line) &&
       !COUNTS_BEHIND.test(line) &&
       (ENDS_IN_COUNT.test(end) || (line.length >= FULL_LINE && ENDS_IN_NUMBER.test(end)));
     const on = isBroken ? GOES_ON.exec(read[i + 1]!)?.[0] : undefined;
@@ -98,6 +101,7 @@ function measured(line: string): Measured {
     text === "" ||
     line.length > LONGEST_LINE ||
     GOODBYE.test(text) ||
+    LEADER.test(text) ||
     /[|\t]|\S\s{3,}\S/.test(text)
   )
     return NO_PROSE;

@@ -151,7 +151,7 @@ const withoutDots: Step = each((line) =>
 const MARK_WITHIN = /(?<=[\p{L}\d)])\s*[🔹🔸🔷🔶🔵🔴🟢🟡⚫⚪◆◇►▶➤➜✦]\s*(?=[\p{L}\d])/gu;
 const withMarks: Step = each((line) => line.replace(MARK_WITHIN, "; "));
 
-const CLAUSE_LETTER = quick(/^(\s*)\(\p{Ll}\)\s+(?=\S)/u);
+const CLAUSE_LETTER = quick(/^(\s*)\(\p{L}\)\s+(?=\S)/u);
 /** `(a) twenty plasters`: a clause's letter, not "a" as in "a whistle". */
 const withClausesAsList: Step = each((line) => line.replace(CLAUSE_LETTER, "$1- "));
 

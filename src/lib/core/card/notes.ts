@@ -161,11 +161,12 @@ const IN_TEXT: readonly NoteRule[] = [
   {
     name: "a sentence with nothing counted",
     example: "Everything a family wants on the road.",
-    says: ({ style, text, words, bare, match, segments }) =>
+    says: ({ style, text, words, bare, match, segments, whole }) =>
       !style.spoken &&
       /[.!?]\s*$/.test(text) &&
       words >= 4 &&
       bare &&
+      !(whole.volumeMl !== null && isSure(match) && !VERB.test(text)) &&
       segments.filter((s) => isSure(s.match)).length < FEWEST_LISTED &&
       !(isSure(match) && match.explained > 0.75 && !VERB.test(text)),
   },

@@ -323,9 +323,11 @@ function eachSort(row: CardRow, of: Knowledge): CardRow[] {
   if (row.quantity !== null || row.text.length > LONGEST_LIST || !saysTwoCounts(row.text))
     return [row];
   const said = countedOnce(row.text, of.typeOf);
-  const sorts = countedSorts(said, of) ?? [packsSaid(said, of.names)];
+  const sorts = countedSorts(said.replace(LIST_ENDS, "$1"), of) ?? [packsSaid(said, of.names)];
   return sorts.map((text) => ({ ...row, text }));
 }
+/** "6 cm (3), 8 cm (2).": the stop is no part of the last sort. */
+const LIST_ENDS = /([\d)])\s*[.;,]\s*$/;
 /** Longer lines are prose. */
 const LONGEST_LIST = 200;
 
