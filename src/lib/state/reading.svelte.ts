@@ -11,6 +11,20 @@ import { workspace } from "./workspace.svelte.ts";
 /** Some fifty milliseconds on a phone. */
 const NAMES_A_TASK = 400;
 
+/** Lines in the ways of most cards. */
+const WAYS: readonly string[] = [
+  "2 foil blankets",
+  "Eye pads x 4",
+  "Plasters, assorted (20)",
+  "- Gauze pads 10 x 10 cm: 5",
+  "Nitrile gloves, 2 pairs",
+  "1 box of 20 alcohol wipes and a torch",
+  "Crepe bandage 7.5 cm – 2",
+  "Item\tQty\nSafety pins\t6\nWhistle\t1",
+  "• Paracetamol 500 mg, 16 tablets",
+  "Trauma shears ........ 1",
+];
+
 /**
  * What cards are read by here: the words of the catalogue and the user's own, and what corrections have taught.
  * Apart from the workspace and from the stages, so that where no card is read the reader is not loaded.
@@ -53,6 +67,19 @@ class Reading {
       names.slice(i, i + NAMES_A_TASK).forEach(foldedWords);
       await nextTask();
     }
+  }
+
+  /**
+   * Reads lines in the ways of most cards, a task each: the browser prepares a pattern when it first runs, and a first card
+   * would wait a second for all of them. Ends where a card comes in between.
+   */
+  async warmUp(): Promise<void> {
+    for (const line of WAYS)
+      for (const read of [columnsUnclearAt, readCard]) {
+        await nextTask();
+        if (this.#last) return;
+        read(line, this.vocabulary, this.habits);
+      }
   }
 
   /** What the columns of a table in a card seem to hold, and what stands around it. */

@@ -1,4 +1,5 @@
 import type { CardRow } from "./cardRow.ts";
+import { quick } from "./quick.ts";
 
 /** Ways of counting that stand on a card only beside a thing, whatever its name. */
 
@@ -14,7 +15,7 @@ export const isCountedPlainly = (text: string): boolean =>
 
 /** Where a count stands, and what parts it from the name: "4 …", "…: 4", "… - 4", "…, 4", "… = 4", "…  4". */
 const WAYS: readonly RegExp[] = [
-  /^\W*\d{1,3}\s+(?![x×]\s?\d)(?=\p{L}{2})/u,
+  quick(/^\W*\d{1,3}\s+(?![x×]\s?\d)(?=\p{L}{2})/u),
   /[^\s\d]\s*:\s*\d{1,3}\s*$/,
   /\S\s[-–—]\s\d{1,3}\s*$/,
   /[^\s\d],\s*\d{1,3}\s*$/,
@@ -22,7 +23,7 @@ const WAYS: readonly RegExp[] = [
   /[^\s\d](?:\t|\s{2,}|\s?\.{3,}\s?)\d{1,3}\s*$/,
   /\bqty\.?:?\s*\d{1,3}\s*$/i,
   // "Bus 4" may be a title.
-  /\p{L}{2}\S*\s\p{L}{3}\S*\s\d{1,3}\s*$/u,
+  quick(/\p{L}{2}\S*\s\p{L}{3}\S*\s\d{1,3}\s*$/u),
 ];
 /** Numbers of these words are names, and count nothing. */
 const NUMBERED =

@@ -25,10 +25,14 @@ interface Head {
   readonly isSure?: true;
   /** Who wrote is all that it says, as a label before a name does. */
   readonly isLabel?: true;
+  /** What each has: the pattern itself takes long to prepare, and most cards are no chat. */
+  readonly holds: RegExp;
   readonly pattern: RegExp;
 }
-const head = (name: string, example: string, pattern: string): Head => ({
-  ...{ name, example },
+const HOLDS_TIME = /\d[:.h]\d{2}/i;
+const HOLDS_TIME_OR_BRACKET = /\d[:.h]\d{2}|[[(].*[\])].*:/i;
+const head = (name: string, example: string, pattern: string, holds = HOLDS_TIME): Head => ({
+  ...{ name, example, holds },
   pattern: quick(new RegExp(`^\\s*${pattern}`, "iu")),
 });
 /** How a message begins, an ordered table; or a line that says only who wrote when. */
@@ -38,6 +42,7 @@ export const HEADS: readonly Head[] = [
       "when in brackets or with its day, then who",
       "[08:33, 3/10] Tam: ",
       `(?:[[(](?:${STAMP}|${DATE})[\\])]\\s*[-–]?|(?:${TIME},?\\s+${DAY}|${DAY},?\\s+${TIME})\\s*[-–]?)\\s*(?:<${WHO}>|${WHO}\\s*:(?=\\s))\\s*`,
+      HOLDS_TIME_OR_BRACKET,
     ),
     isSure: true,
   },
@@ -67,8 +72,8 @@ export const HEADS: readonly Head[] = [
     "[08:33] ",
     `(?:\\[${STAMP}\\]|${STAMP}\\s+[-–]|\\d{1,2}:\\d{2}(?:\\s?[ap]m)?(?=\\s+\\S))\\s*`,
   ),
-  head("who between angles", "<Tam> ", `<${WHO}>\\s*`),
-  { ...head("who alone", "Tam: ", `${WHO}\\s*:\\s+`), isLabel: true },
+  head("who between angles", "<Tam> ", `<${WHO}>\\s*`, /</),
+  { ...head("who alone", "Tam: ", `${WHO}\\s*:\\s+`, /:/), isLabel: true },
 ];
 /** Marks of a page or of a file, and no one's name. */
 const TAG =
@@ -90,8 +95,8 @@ interface Message {
 }
 /** The messages of a card by their lines. */
 type Messages = readonly (Message | null)[];
-function messageOf(line: string, { pattern }: Head): Message | null {
-  const m = line.length > LONGEST ? null : pattern.exec(line);
+function messageOf(line: string, { holds, pattern }: Head): Message | null {
+  const m = line.length <= LONGEST && holds.test(line) ? pattern.exec(line) : null;
   return m && { who: m.slice(1).find(Boolean)?.trim() ?? null, said: line.slice(m[0].length) };
 }
 

@@ -11,7 +11,7 @@ type Option = readonly Feature[];
 /** One of the options must be there. */
 type Clause = readonly Option[];
 /** All clauses must hold; none: nothing can be told beforehand. */
-export type Needs = readonly Clause[];
+type Needs = readonly Clause[];
 
 const LETTERS = 26;
 const STARTS = LETTERS * LETTERS;
@@ -57,7 +57,7 @@ let lastText = "";
 let lastHas = featuresOf("");
 
 /** Whether a text has what a pattern needs; without that it has no match. */
-export function hasNeeded(needs: Needs, text: string): boolean {
+function hasNeeded(needs: Needs, text: string): boolean {
   if (text !== lastText) {
     lastText = text;
     lastHas = known.get(text) ?? featuresOf(text);
@@ -227,6 +227,20 @@ class Source {
   }
 }
 
-/** @param source of a pattern that is not in Unicode mode once it is run: there "ſ" would be an s */
-export const needsOf = (source: string): Needs =>
-  [...new Source(source).branches("anything")].sort((a, b) => a.length - b.length);
+const needsOf = ({ source, unicode }: RegExp): Needs =>
+  // In Unicode mode "ſ" is an s.
+  unicode ? [] : [...new Source(source).branches("anything")].sort((a, b) => a.length - b.length);
+
+const found = new WeakMap<RegExp, Needs>();
+/**
+ * Whether a pattern may match a text: false only where it does not. For patterns that are long, and that few texts have: to
+ * prepare one takes up to twenty milliseconds, and to ask first a ten-thousandth.
+ */
+export function mayMatch(pattern: RegExp, text: string): boolean {
+  let needs = found.get(pattern);
+  if (needs === undefined) {
+    needs = needsOf(pattern);
+    found.set(pattern, needs);
+  }
+  return hasNeeded(needs, text);
+}

@@ -1,6 +1,6 @@
 import { remembering } from "../base/remembering.ts";
 import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
-import { hasNeeded, needsOf, type Needs } from "./needs.ts";
+import { mayMatch } from "./needs.ts";
 import type { Phrase } from "./phrase.ts";
 import { quick } from "./quick.ts";
 import { COUNT_PHRASES } from "./phrasesOfCounts.ts";
@@ -59,12 +59,6 @@ function mayHave(small: string): Uint8Array {
   return may;
 }
 
-/** What each pattern needs, found when it is first asked for. */
-const NEEDS: (Needs | undefined)[] = [];
-/** Most texts that hold a phrase's words have another one, or none; to prepare its pattern for them would take the longest. */
-const mayMatch = (i: number, text: string): boolean =>
-  hasNeeded((NEEDS[i] ??= needsOf(PHRASES[i]!.pattern.source)), text);
-
 /** A text with its odd ways of writing put into plain ones. */
 export const rephrase = remembering(
   (text) => (text.length > LONGEST ? text : phrased(text)),
@@ -76,7 +70,7 @@ function phrased(text: string): string {
   let said = text;
   let may = mayHave(text.toLowerCase());
   PHRASES.forEach(({ pattern, read }, i) => {
-    if (may[i] === 0 || !mayMatch(i, said) || said.search(pattern) < 0) return;
+    if (may[i] === 0 || !mayMatch(pattern, said) || said.search(pattern) < 0) return;
     const now =
       typeof read === "string" ? said.replace(pattern, read) : said.replace(pattern, read);
     if (now === said) return;

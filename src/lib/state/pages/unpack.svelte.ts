@@ -70,6 +70,8 @@ export class UnpackState {
     const waiting = this.#unread;
     this.#unread = null;
     if (waiting && waiting.text === this.cardText) this.read(waiting.text, waiting.asked);
+    // A card is about to come.
+    else if (this.cardText.trim() === "") await this.#reader.warmUp();
   }
 
   /** Takes the card's text in and reads it; a very long one only when that is asked. */
