@@ -1,6 +1,11 @@
 import { expect } from "chai";
 import fc from "fast-check";
+import { readCard } from "../../src/lib/core/card/readCard.ts";
+import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
+import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 import { besideTable, entriesOf } from "./cardReading.ts";
+
+const vocabulary = vocabularyOf(NAMED_CATALOGUE);
 
 /** Tables whose columns stand in any order, under any of the headings that people, tills and programs give them. */
 
@@ -102,5 +107,27 @@ describe("tables under any headings", () => {
     expect(entriesOf(card))
       .to.include("2 eye-pad 9 null")
       .and.include("5 triangular-bandage 7 null");
+  });
+  for (const [between, head] of [
+    ["\t", "Item\tQty"],
+    [" | ", "Item | Qty"],
+    [";", "Item;Qty"],
+  ] as const)
+    it(`counts in words, between “${between}”`, () => {
+      const rows = ["Eye pads|six", "Foil blankets|twenty-four", "Whistles|one", "Slings|none"];
+      const card = [head, ...rows.map((row) => row.replace("|", between))].join("\n");
+      expect(entriesOf(card)).to.eql([
+        "2 eye-pad 6 null",
+        "3 foil-blanket 24 null",
+        "4 whistle 1 null",
+      ]);
+    });
+  it("packs that hold things stand side by side: which is meant is asked", () => {
+    const card =
+      "Item\tTrail pack A\tTrail pack B\nPlasters\t20\t12\nEye pads\t2\t4\nWhistles\t1\t3";
+    const { entries, columnsUnclearAt } = readCard(card, vocabulary);
+    expect(columnsUnclearAt).to.equal(2);
+    expect(entries.map((e) => e.pieces)).to.eql([20, 2, 1]);
+    expect(entries.every((e) => e.confidence < 0.9)).to.equal(true);
   });
 });

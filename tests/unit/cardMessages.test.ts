@@ -74,6 +74,17 @@ describe("messages", () => {
         "thx",
       ]),
     ).to.deep.equal(["2 eye-pad 3", "6 whistle 2"]));
+  it("a thing that is only named, and answered no, is not there", () =>
+    expect(
+      read([
+        "[6:04 PM] Pat: eye drops",
+        "[6:05 PM] Sam: nope",
+        "[6:05 PM] Pat: whistle",
+        "[6:06 PM] Sam: yes, got it",
+        "[6:07 PM] Pat: 4 slings",
+        "[6:08 PM] Sam: no, sorry",
+      ]),
+    ).to.deep.equal(["3 whistle 1", "5 triangular-bandage 4"]));
   it("a list below one message is read as it stands", () =>
     expect(
       read(["[08:31, 3/10] Tam: ok, lid pocket", "3 eye pads", "2 odd widgets", "4 slings"]),

@@ -278,6 +278,7 @@ describe("the first line of a list is one of it", () => {
     ["instant adhesive x4", "null 4"],
     ["instant adhesive (4)", "null 4"],
     ["4 instant adhesives", "null 4"],
+    ["Instant adhesive, 2 tubes", "null 2"],
     ["foil blanket", "foil-blanket 1"],
     ["Tweezers, pointed", "tweezers-fine 1"],
     ["a crepe bandage that has seen better days", "elastic-bandage 1"],
@@ -304,6 +305,7 @@ describe("a title stays one", () => {
     "Bandages",
     "Burns box (2 people)",
     "KM 32 post",
+    "First aid station 2 - workshop wall",
     "03 Nov  kit opened, 2 plasters used (tea urn)",
   ])
     it(`${title}`, () => expect(firstOf(title, REST)).to.deep.equal([]));

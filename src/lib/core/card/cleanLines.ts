@@ -24,6 +24,7 @@ import { countPlainly } from "./countsPlainly.ts";
 import { writtenAsHeadings } from "./writtenHeadings.ts";
 import { withoutWeights } from "./weighed.ts";
 import { talliesAsCounts } from "./tally.ts";
+import { wordsInCells } from "./wordsInCells.ts";
 import {
   marksAsList,
   withoutBlanks,
@@ -332,6 +333,7 @@ const STEPS: readonly Step[] = [
   withoutRules,
   withoutEmphasis,
   withOuterBars,
+  wordsInCells,
   cellsWhole,
   itemsWhole,
   writtenAsHeadings,

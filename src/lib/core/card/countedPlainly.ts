@@ -5,7 +5,7 @@ import { quick } from "./quick.ts";
 
 /** "2 x …", "… x2", "… 2 pcs", "2 off …". */
 const TIMES =
-  /^\W*\d{1,3}\s?(?:[x×]|off|pcs|pieces)\s|\s[x×]\s?\d{1,3}\s*$|\b\d{1,3}\s?(?:pcs|pieces|off)\s*$/i;
+  /^\W*\d{1,3}\s?(?:[x×]|off|pcs|pieces)\s|\s[x×]\s?\d{1,3}\s*$|\b\d{1,3}\s?(?:pcs|pieces|off|tubes?|rolls?|bottles?|packs?|packets?|boxes|sachets?|pairs?)\s*$/i;
 /** "… (2)". */
 const IN_BRACKETS = /\(\s*[x×]?\s?\d{1,3}\s*\)\s*$/i;
 

@@ -184,6 +184,18 @@ export function withSums(table: Columns, _: readonly string[], rows: Rows): Colu
   return { ...table, roles: table.roles.map(of), isUnclear: false };
 }
 
+/** "Trail pack A | Trail pack B": packs that hold these, side by side, and not what each comes in. */
+function withoutKits(table: Columns, _: readonly string[], rows: Rows): Columns {
+  const kits = table.roles.flatMap((r, at) => (r === "unit" && counts(rows, at) ? [at] : []));
+  return kits.length < 2
+    ? table
+    : {
+        ...table,
+        roles: table.roles.map((r, at) => (kits.includes(at) ? null : r)),
+        isUnclear: true,
+      };
+}
+
 /** "Box" over "A", "L2.14": which box it lies in, and not what it comes in. */
 const MAY_SAY_PLACE = /^(?:box|carton|tub|tin)$/i;
 function withoutBoxes(table: Columns, names: readonly string[], rows: Rows): Columns {
@@ -281,7 +293,7 @@ export function columnsSettled(
   isName: (text: string) => boolean,
 ): Columns {
   const steps = [
-    ...[withoutDates, withoutPaid, withoutBoxes, withAnswers, withFound, withQuantity],
+    ...[withoutDates, withoutPaid, withoutBoxes, withoutKits, withAnswers, withFound, withQuantity],
     ...[withShould, withUnits, withPacks, withOneCount, withSums],
   ];
   const named = withSides(withNamed(headed, rows, isName), names, rows, isName);

@@ -155,9 +155,12 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   },
   {
     name: "'Botiquín del refugio (2/10)', first of all: says what it is the kit of",
-    tells: ({ isFirst, row, text }) =>
+    tells: ({ isFirst, row, text, style }) =>
       yesIf(
-        isFirst && !row.bullet && row.quantity === null && KIT_ITSELF.test(text.replace(SHEET, "")),
+        (isFirst || row.source < style.first) &&
+          !row.bullet &&
+          row.quantity === null &&
+          KIT_ITSELF.test(text.replace(SHEET, "")),
       ),
   },
   {

@@ -70,6 +70,14 @@ export const LEFT_PHRASES: readonly Phrase[] = [
     read: "$<count> $<name>",
   },
   {
+    name: "so many left of the things named",
+    example: ["of the plasters there are six left", "six plasters"],
+    pattern: pattern(
+      `(?<=^\\W*|[.;]\\s+)of\\s+the\\s+${NAME}\\s+(?:there\\s+(?:are|is)\\s+)?(?:only\\s+)?${COUNT}\\s+${LEFT}(?![\\p{L}])`,
+    ),
+    read: "$<count> $<name>",
+  },
+  {
     name: "a pack, down to so many",
     example: ["box of twenty plasters, down to six", "six plasters"],
     pattern: pattern(

@@ -144,6 +144,9 @@ function messagesIn(lines: readonly string[], words: Words): Messages | null {
 const OF_PROGRAM =
   /\s*(?:<[^<>]*(?:omitted|attached|edited)[^<>]*>|\((?:edited|forwarded)\)|[✓✔]{2}|\b(?:image|video|audio|photo|sticker|gif)\s+omitted|(?:this|you)\s+(?:message\s+was\s+)?deleted(?:\s+this\s+message)?|missed\s+(?:voice|video)\s+call)\s*\.?$/i;
 const ASKS = quick(/^(?:and\s+|any\s+|how\s+many\s+)?(\p{L}[\p{L}' -]{2,30}?)\s*\?+$/iu);
+/** "eye drops" – "nope": asked without a sign. */
+const NO =
+  /^(?:nope|no|nah|none|nil|negative|not\s+(?:there|here|in\s+(?:it|there))|all\s+gone|gone)\b[\s.!,:(]*(?:sorry|left|there|here)?[\s.!)]*$/i;
 const YES = /^(?:yes|yep|yeah|yup|y|ok|got)[,.:!]?\s+(?=\S)/i;
 
 /** What a message says that may list something; one that only talks says nothing. */
@@ -151,6 +154,18 @@ function saidIn(text: string, { knows }: Words): string {
   const said = text.replace(OF_PROGRAM, "").trimEnd();
   return SAYS_NUMBER.test(said) || knows(said) ? said : "";
 }
+
+/** What is read of each message, but for things that the next message says are not there. */
+const withoutDenied = (
+  read: readonly string[],
+  messages: Messages,
+  { names }: Words,
+): readonly string[] =>
+  read.map((said, i) => {
+    const answer = messages.slice(i + 1).find((m) => m !== null && m.said.trim() !== "")?.said;
+    const isDenied = answer !== undefined && NO.test(answer) && messages[i] !== null;
+    return isDenied && !SAYS_NUMBER.test(said) && names(said) ? "" : said;
+  });
 
 /**
  * The text of a card without who wrote when, where it is a chat; as many lines as before. "gloves?" goes with the next message
@@ -162,21 +177,20 @@ export function withoutWriters(text: string, words: Words): string {
   if (messages === null) return text;
   const isAlone = standAlone(messages);
   let asked = "";
-  return lines
-    .map((line, i) => {
-      const message = messages[i];
-      const isTalk = message ? message.said !== "" : isAlone;
-      const said = isTalk ? saidIn(message?.said ?? line, words) : (message?.said ?? line);
-      const question = ASKS.exec(said)?.[1];
-      if (question !== undefined) {
-        asked = question;
-        return "";
-      }
-      const answer = said.replace(YES, "");
-      const isAnswer = asked !== "" && SAYS_NUMBER.test(answer) && !words.names(answer);
-      const read = isAnswer ? `${asked}: ${answer}` : said;
-      if (said !== "") asked = "";
-      return said.endsWith("?") ? "" : read;
-    })
-    .join("\n");
+  const read = lines.map((line, i) => {
+    const message = messages[i];
+    const isTalk = message ? message.said !== "" : isAlone;
+    const said = isTalk ? saidIn(message?.said ?? line, words) : (message?.said ?? line);
+    const question = ASKS.exec(said)?.[1];
+    if (question !== undefined) {
+      asked = question;
+      return "";
+    }
+    const answer = said.replace(YES, "");
+    const isAnswer = asked !== "" && SAYS_NUMBER.test(answer) && !words.names(answer);
+    const told = isAnswer ? `${asked}: ${answer}` : said;
+    if (said !== "") asked = "";
+    return said.endsWith("?") ? "" : told;
+  });
+  return withoutDenied(read, messages, words).join("\n");
 }

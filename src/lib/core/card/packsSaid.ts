@@ -125,7 +125,7 @@ const isSize = (text: string): boolean => SIZE.test(text) || SIDES_SAID.test(tex
 
 /** Says what is left of them, or tells of more than one thing; such a line is more than its clauses. */
 const SAYS_MORE =
-  /\b(?:left|used|missing|gone|open(?:ed)?|unopened|sealed|started|begun|plus|and|about|approx|half|third|quarter|remain\w*|short|only|but|except|loose|part(?:ly)?|full|out|has|have|are|is|was|were|or|should|min|max|from)\b|[+&~]|\s\/\s/i;
+  /\b(?:left|used|missing|gone|open(?:ed)?|unopened|sealed|started|begun|plus|and|about|approx|half|third|quarter|remain\w*|short|only|but|except|loose|part(?:ly)?|full|out|has|have|are|is|was|were|or|should|min|max|from|in\s+(?:it|there)|inside)\b|[+&~]|\s\/\s/i;
 
 interface Line {
   readonly name: readonly string[];

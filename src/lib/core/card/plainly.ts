@@ -18,7 +18,7 @@ import { withoutRemark } from "./remarkBehind.ts";
 import { usedUp } from "./usedUp.ts";
 import { withoutClosing, withoutLead } from "./sentenceEdges.ts";
 import { eachRunOn, eachSaid, FEWEST_THINGS } from "./saidAloud.ts";
-import { listsUsed, speaksOfAbsence, speaksOfWant } from "./absence.ts";
+import { listsUsed, saysGone, speaksOfAbsence, speaksOfWant } from "./absence.ts";
 import { eachVariant, sortsApart } from "./variants.ts";
 import { THREE_LETTERS, TWO_LETTERS, quick } from "./quick.ts";
 
@@ -307,7 +307,7 @@ function eachSentence(row: CardRow): CardRow[] {
   const saysMore =
     sentences.slice(1).some((s) => SAYS_MORE.test(s)) ||
     (sentences.length > 1 &&
-      sentences.some((s) => speaksOfAbsence(s) || listsUsed(s) || speaksOfWant(s)));
+      sentences.some((s) => speaksOfAbsence(s) || listsUsed(s) || speaksOfWant(s) || saysGone(s)));
   return row.text.length >= LONG_LINE || (areWhole && saysMore)
     ? sentences.map((text) => ({ ...row, text }))
     : [row];
