@@ -22,3 +22,26 @@ describe("numbers like years", () => {
   it("count where no kit lasts so long", () =>
     expect(pieces("plasters (250)")).to.deep.equal([250]));
 });
+
+describe("said of some of them, or of when", () => {
+  const read = (line: string) =>
+    readCard(`4 eye pads\n${line}\n2 whistles`, vocabularyOf(NAMED_CATALOGUE))
+      .entries.filter((e) => e.source === 2)
+      .map((e) => [e.itemType, e.pieces]);
+  for (const [line, ...read_] of [
+    ["two crepe bandages one of them wide", ["elastic-bandage", 2]],
+    ["1 eyewash - expired 08/26, replace", ["eyewash", 1]],
+    ["the box of plasters is open, I'd say six left", ["adhesive-strip", 6]],
+    [
+      "bandages there's two triangular and one elastic",
+      ["triangular-bandage", 2],
+      ["elastic-bandage", 1],
+    ],
+    [
+      "a dozen plasters plus two of those knuckle plasters",
+      ["adhesive-strip", 12],
+      ["adhesive-knuckle", 2],
+    ],
+  ] as const)
+    it(line, () => expect(read(line)).to.deep.equal(read_));
+});

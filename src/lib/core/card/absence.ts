@@ -24,7 +24,10 @@ const ELSEWHERE = quick(
 /** Cold packs of the kit lie in the freezer. */
 const COLD_THERE =
   /\b(?:ice|cold|cool|gel)\s*(?:packs?|compress(?:es)?)\b.*\bin\s+the\s+freezer\b|\bin\s+the\s+freezer\b.*\b(?:ice|cold|cool|gel)\s*(?:packs?|compress(?:es)?)\b/i;
-const isElsewhere = (text: string): boolean => ELSEWHERE.test(text) && !COLD_THERE.test(text);
+/** "tweezers are with Sam", "the pen is kept by Ann": somebody has them. */
+const WITH_SOMEBODY = quick(/\b(?:is|are)\s+(?:kept\s+)?(?:with|by)\s+\p{Lu}\p{Ll}+/u);
+const isElsewhere = (text: string): boolean =>
+  (ELSEWHERE.test(text) && !COLD_THERE.test(text)) || WITH_SOMEBODY.test(text);
 /** "gloves, cut-resistant (PPE, not first aid)" */
 const NOT_MEDICAL = /\bnot\s+(?:medical|first\s+aid|for\s+first\s+aid)\b/i;
 const ABSENT_NO = quick(

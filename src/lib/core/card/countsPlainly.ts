@@ -99,6 +99,16 @@ const HYPHENED =
 const numbersWhole = (line: string): string =>
   line.includes("ty-") ? line.replace(HYPHENED, "$1 ") : line;
 
+/** "bandages, there's two triangular and one elastic": its sorts, as behind a colon. */
+const THERE_ARE = quick(
+  new RegExp(
+    `^(\\W*\\p{L}{3,}(?:\\s\\p{L}{3,})?),?\\s+there(?:['’]?s|\\s+(?:is|are))\\s+(?=(?:${NUMBER_SAID}|\\d{1,3})\\s.*\\band\\s+(?:${NUMBER_SAID}|\\d{1,3})\\s)`,
+    "iu",
+  ),
+);
+const sortsBehind = (line: string): string =>
+  line.includes("there") ? line.replace(THERE_ARE, "$1: ") : line;
+
 /** In the order in which one makes what a later one reads. */
 const WAYS = [
   numbersWhole,
@@ -112,5 +122,6 @@ const WAYS = [
   onesEach,
   withoutWere,
   withoutMore,
+  sortsBehind,
 ];
 export const countPlainly = (line: string): string => WAYS.reduce((said, way) => way(said), line);

@@ -94,6 +94,14 @@ export const LEFT_PHRASES: readonly Phrase[] = [
     read: "$<count> $<name>",
   },
   {
+    name: "the pack of a thing is begun, and how many are left",
+    example: ["the box of plasters is open, I'd say six left", "six plasters"],
+    pattern: pattern(
+      `(?:the|an?|one)\\s+(?:${PACKS}|tin|jar)\\s+of\\s+${NAME}\\s+is\\s+(?:already\\s+)?(?:open(?:ed)?|started|begun),?\\s+(?:(?:i['’]?d\\s+say|i\\s+make\\s+it|call\\s+it|say|about|maybe|with|there(?:['’]?s|\\s+are))\\s+)*(?<count>${N})\\s+${INSIDE}(?![\\p{L}])`,
+    ),
+    read: "$<count> $<name>",
+  },
+  {
     name: "a begun pack behind the name",
     example: ["plasters, opened box of twenty, six remain", "six plasters"],
     pattern: pattern(

@@ -13,7 +13,7 @@ const NOTE_START = quick(
 
 /** Page numbers, addresses of forms, terms of trade. */
 const FOOTER =
-  /^\W*page\s*\d|\btel\.?\s*(?:nr\.?|intern|int\.?|ext\.?|:)?\s*\+?\d|\b\d{1,2}:\d{2}\b|\b(?:tel\.?|phone|ext)\s*\.{3,}|\.{6,}\s*$|\b(?:ships?|shipping|freight|delivery|returns?|reviews?|rated|buyers|initials|families\s+of|next\s+due|inspected\s+by|rev\.)\b|\b\d{2}\/\d{2}\s*$/i;
+  /^\W*page\s*\d|\btel\.?\s*(?:nr\.?|intern|int\.?|ext\.?|:)?\s*\+?\d|\b\d{1,2}:\d{2}\b|\b(?:tel\.?|phone|ext)\s*\.{3,}|\.{6,}\s*$|\b(?:ships?|shipping|freight|delivery|returns?|reviews?|ratings|rated|buyers|initials|families\s+of|next\s+due|inspected\s+by|rev\.)\b|\b\d{2}\/\d{2}\s*$/i;
 
 /** What an office writes on a card: numbers of seals, forms and rooms, who is answerable, how one is greeted. */
 const OFFICE = quick(

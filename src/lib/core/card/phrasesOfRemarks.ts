@@ -271,6 +271,22 @@ export const REMARK_PHRASES: readonly Phrase[] = [
         : "",
   },
   {
+    name: "of which some are of another kind, said without a stop",
+    example: ["two bandages one of them wide", "two bandages"],
+    holds: ["of them", "of which"],
+    pattern: new RegExp(
+      `(?<=^\\W*(?:${N})\\s[^,;()\\d]*)\\s+(?:${N})\\s+of\\s+(?:them|which)\\s+((?:\\p{L}[\\p{L}'’-]*\\s*){1,3})$`,
+      "giu",
+    ),
+    read: (all, remark) =>
+      saysGone(remark!) ||
+      /\b(?:used|open(?:ed)?|expired|out|past|torn|empty|gone|left|missing|short|broken|damaged|has|have|with)\b/i.test(
+        remark!,
+      )
+        ? all!
+        : "",
+  },
+  {
     name: "what some of them are, in brackets",
     example: ["40 plasters (20 of them blue), 8 wipes", "40 plasters, 8 wipes"],
     holds: ["of them", "of these", "of those", "of which"],

@@ -73,5 +73,7 @@ export function stripPrices(text: string): string {
         " ",
       )
       .replace(/#\s?\d{3,}\b/g, " ")
+      // "eyewash - (date), replace": of what stood behind the dash nothing is left, and it is no "none".
+      .replace(/\s[-–—]\s+(?=[,;])/g, "")
   );
 }
