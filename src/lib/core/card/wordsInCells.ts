@@ -5,7 +5,7 @@ import { quick } from "./quick.ts";
 /** A cell of a row with nothing in it but a number in words: "Gauze 10 x 10 | six | four". */
 const NUMBER_ALONE = quick(
   new RegExp(
-    `(?<=[\\t|;]\\s*|\\S\\s{2,}|\\.{3}\\s*)(?:${NUMBER_SAID})(?=\\s*(?:[\\t|;]|$)|\\s{2,})`,
+    `(?=[a-z])(?<=[\\t|;]\\s*|\\S\\s{2,}|\\.{3}\\s*)(?:${NUMBER_SAID})(?=\\s*(?:[\\t|;]|$)|\\s{2,})`,
     "giu",
   ),
 );
