@@ -28,7 +28,7 @@ const ABSENT = [
   ..."X finished|X out|X: out|X thrown out|Threw out X|Binned: X|X removed|X taken out|Used: X|Lent to Sam: X".split(
     "|",
   ),
-  ..."X are with Sam, who needs them|The X is kept by Ann|X borrowed by Jo|Sam has the X|Jo took the X|There are no X|We don't have X|couldn't find the X|X: n/a|X n.a.".split(
+  ..."X ............ in the house|X ............ with Ann|X are with Sam, who needs them|The X is kept by Ann|X borrowed by Jo|Sam has the X|Jo took the X|There are no X|We don't have X|couldn't find the X|X: n/a|X n.a.".split(
     "|",
   ),
   ..."Consider adding X|You may want to add X|Suggested extras: X|Short: X|Not yet here: X|Coming: X|X: delete".split(

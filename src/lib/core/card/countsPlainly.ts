@@ -1,5 +1,5 @@
 import { NUMBER_SAID, VALUE_OF } from "./numberWords.ts";
-import { PACKS } from "./phrase.ts";
+import { PACKS, valueOf } from "./phrase.ts";
 import { quick } from "./quick.ts";
 
 /** A count as it stands on a line, put plainly before the line is taken apart: what is done to a thing by itself is in the phrases. */
@@ -71,9 +71,7 @@ const saidOnce = (line: string): string =>
     ? line.replace(
         SAID_TWICE,
         (all, word?: string, figures?: string, first?: string, second?: string) =>
-          VALUE_OF[(word ?? second)!.toLowerCase().replace("-", " ")] === Number(figures ?? first)
-            ? (figures ?? first)!
-            : all,
+          valueOf((word ?? second)!) === Number(figures ?? first) ? (figures ?? first)! : all,
       )
     : line;
 

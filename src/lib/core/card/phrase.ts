@@ -51,4 +51,5 @@ export const partOf = (number: string, part: string): number =>
 export const COLOUR =
   "(?:orange|lemon|lime|berry|cherry|blackcurrant|apple|mint|blue|red|green|black|white|plain|clear|purple|pink|yellow|grey|gray|tan|brown|beige)";
 /** A number in figures or words. */
-export const valueOf = (number: string): number => VALUE_OF[number.toLowerCase()] ?? Number(number);
+export const valueOf = (number: string): number =>
+  VALUE_OF[number.toLowerCase().replace("-", " ")] ?? Number(number);

@@ -1,3 +1,4 @@
+import { saysGone } from "./absence.ts";
 import { countSaid } from "./countBehind.ts";
 import { inOurWords } from "./foreignUnits.ts";
 import type { CardRow } from "./cardRow.ts";
@@ -29,6 +30,9 @@ function countedIn(text: string): Counted {
     if (led) return { named: led[1]!, quantity: inOurWords(led[2]!), isListed: false };
     // "Scissors (1) ....... pen tray", "In the lid: torch": where things lie is not read.
     const placed = LEADER_TO_PLACE.exec(text);
+    // "Scissors ....... in the house", "with Ann": no place in the kit.
+    if (placed && saysGone(`it is ${placed[2]!}`))
+      return { named: placed[1]!, quantity: "none", isListed: true };
     // "Scissors ...... borrowed by Jo": a remark, which is read with the others.
     if (!placed || SAYS_AWAY.test(placed[2]!))
       return { named: text, quantity: null, isListed: false };
