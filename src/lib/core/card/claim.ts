@@ -140,14 +140,15 @@ export function claimOf(
   if (inColumn !== null) return inColumn;
   const m = CLAIM.exec(row.text.replace(/(\d),(\d{3})\b/g, "$1$2"));
   if (!m) return null;
-  if (inPieces && !isTitle && !TOTAL.test(row.text)) return null;
+  const isTotal = TOTAL.test(row.text);
+  if (inPieces && !isTitle && !isTotal) return null;
   const said: Said = {
     row,
     value: Number((m[1] ?? m[2])!.replaceAll(",", "")),
     index: m.index,
     rest: row.text.replace(m[0], " "),
     isTitle,
-    isTotal: TOTAL.test(row.text),
+    isTotal,
     namesKit: KIT.test(row.text),
     isSized: whole.sizeMm !== null || whole.bare !== null,
     named: segments.some(

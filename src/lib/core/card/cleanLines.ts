@@ -2,6 +2,8 @@ import { blanksAsTabs } from "./tabsBesideBlanks.ts";
 import { columnsApart } from "./columnsByRows.ts";
 import { columnsRestored } from "./columnsLost.ts";
 import { decodeHTML } from "entities";
+import { NUMBER_SAID } from "./numberWords.ts";
+import { valueOf } from "./phrase.ts";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { LINE_END } from "./plainSigns.ts";
 import { cellsWhole } from "./brokenCells.ts";
@@ -24,7 +26,6 @@ import { countPlainly } from "./countsPlainly.ts";
 import { writtenAsHeadings } from "./writtenHeadings.ts";
 import { withoutWeights } from "./weighed.ts";
 import { talliesAsCounts } from "./tally.ts";
-import { wordsInCells } from "./wordsInCells.ts";
 import {
   marksAsList,
   withoutBlanks,
@@ -163,25 +164,40 @@ const PACK_THEN_SIZE = quick(
 const withPackSizes: Step = each((line) => line.replace(PACK_THEN_SIZE, "$1 $2 of $3 "));
 
 const SECTION_CODE = quick(/^(\s*)\p{Lu}\d{1,2}(?:\.\d{1,2})?\s{2,}(?=\p{Lu}\p{L}{2,}[^\d]*$)/u);
+/** Of fewer it may be a shelf, a size, or chance. */
+const FEWEST_ALIKE = 3;
 /** A way of writing that fewer lines do not tell is put right where so many have it. */
 const whereSeveral =
-  (pattern: RegExp, by: string): Step =>
+  (pattern: RegExp, by: (...found: string[]) => string, fewest = FEWEST_ALIKE): Step =>
   (lines) => {
-    const isWritten = (line: string) => line.length <= LONGEST_LINE && pattern.test(line);
-    return lines.filter(isWritten).length < FEWEST_ALIKE
+    const isWritten = (line: string) => line.length <= LONGEST_LINE && line.search(pattern) >= 0;
+    return lines.filter(isWritten).length < fewest
       ? [...lines]
       : lines.map((line) => (isWritten(line) ? line.replace(pattern, by) : line));
   };
-/** Of fewer it may be a shelf, a size, or chance. */
-const FEWEST_ALIKE = 3;
 /** `F2  Bandages`: the number of a section. */
-const withoutSectionCodes = whereSeveral(SECTION_CODE, "$1");
+const withoutSectionCodes = whereSeveral(SECTION_CODE, (_, indent) => indent!);
 
 const THINGS_ACROSS = quick(
   /^(\s*\d{1,3}\s*[x×]?\s+\p{L}{2}.*?)\s*\.{2,}\s+(?=\d{1,3}\s*[x×]?\s+\p{L}{2})/u,
 );
 /** `30 plasters ......  5 blister plasters`: dots between two things, each with its count before it, set them apart. */
-const withoutLeadersAcross = whereSeveral(THINGS_ACROSS, "$1      ");
+const withoutLeadersAcross = whereSeveral(THINGS_ACROSS, (_, thing) => `${thing!}      `);
+
+/** A cell with nothing in it but a number in words: `Gauze 10 x 10 | six | four`. Sought from its letters, as cells may be wide. */
+const NUMBER_IN_CELL = quick(
+  new RegExp(
+    `(?=[a-z])(?<=[\\t|;]\\s*|\\S\\s{2,}|\\.{3}\\s*)(?:${NUMBER_SAID})(?=\\s*(?:[\\t|;]|$)|\\s{2,})`,
+    "giu",
+  ),
+);
+/** One row may have a word of its own there. */
+const FEWEST_IN_WORDS = 2;
+const wordsInCells = whereSeveral(
+  NUMBER_IN_CELL,
+  (word) => String(valueOf(word!)),
+  FEWEST_IN_WORDS,
+);
 
 /** `A: 40 plasters`: an answer to `Q: What is in it?`. */
 const withoutAnswers: Step = (lines) =>

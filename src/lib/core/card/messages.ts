@@ -156,16 +156,18 @@ function saidIn(text: string, { knows }: Words): string {
 }
 
 /** What is read of each message, but for things that the next message says are not there. */
-const withoutDenied = (
-  read: readonly string[],
-  messages: Messages,
-  { names }: Words,
-): readonly string[] =>
-  read.map((said, i) => {
-    const answer = messages.slice(i + 1).find((m) => m !== null && m.said.trim() !== "")?.said;
-    const isDenied = answer !== undefined && NO.test(answer) && messages[i] !== null;
-    return isDenied && !SAYS_NUMBER.test(said) && names(said) ? "" : said;
-  });
+function withoutDenied(read: readonly string[], messages: Messages, { names }: Words): string[] {
+  const kept = [...read];
+  let answer = "";
+  for (let i = messages.length - 1; i >= 0; i--) {
+    const message = messages[i];
+    if (!message) continue;
+    const said = read[i]!;
+    if (NO.test(answer) && !SAYS_NUMBER.test(said) && names(said)) kept[i] = "";
+    if (message.said.trim() !== "") answer = message.said;
+  }
+  return kept;
+}
 
 /**
  * The text of a card without who wrote when, where it is a chat; as many lines as before. "gloves?" goes with the next message

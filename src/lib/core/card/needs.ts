@@ -1,7 +1,7 @@
 /**
  * What a pattern cannot match without, found from its source: letters beside each other, letters that begin or end a word,
- * digits, signs. The first card is held against some nine hundred patterns; to prepare one of them takes as long as to read
- * two lines, and most cards need a third of them (`npm run bench`).
+ * digits, signs. A browser prepares a pattern when it first runs, a long one in ten to twenty milliseconds, which no card
+ * should wait for that cannot have it.
  */
 
 /** Number of something that a text has: two letters beside each other, a word's first or last letter, a digit, a sign. */
@@ -20,8 +20,9 @@ const DIGIT = ENDS + LETTERS;
 /** Signs of ASCII by their code; other signs and accented letters are told from letters, but not from each other. */
 const SIGNS = DIGIT + 1;
 const ASCII = 128;
+/** Features are bits, so many of them a number. */
 const BITS = 32;
-const WORDS = Math.ceil((SIGNS + ASCII) / BITS);
+const NUMBERS = Math.ceil((SIGNS + ASCII) / BITS);
 
 /** 0 to 25; -1: none of the 26. */
 function letterOf(code: number): number {
@@ -32,8 +33,10 @@ const isDigit = (code: number): boolean => code >= 48 && code <= 57;
 
 /** Features of one text as bits, all of its letters small. */
 function featuresOf(text: string): Int32Array {
-  const has = new Int32Array(WORDS);
-  const add = (feature: Feature) => (has[feature >> 5]! |= 1 << (feature & 31));
+  const has = new Int32Array(NUMBERS);
+  const add = (feature: Feature) => {
+    has[Math.floor(feature / BITS)]! |= 1 << (feature % BITS);
+  };
   let before = -1;
   for (let at = 0; at < text.length; at++) {
     const code = text.charCodeAt(at);
@@ -50,9 +53,7 @@ function featuresOf(text: string): Int32Array {
   return has;
 }
 
-/** A line is held against many patterns one after the other, and some steps go through all lines. */
-const TEXTS_KEPT = 4096;
-const known = new Map<string, Int32Array>();
+/** A text is held against many patterns one after the other. */
 let lastText = "";
 let lastHas = featuresOf("");
 
@@ -60,9 +61,7 @@ let lastHas = featuresOf("");
 function hasNeeded(needs: Needs, text: string): boolean {
   if (text !== lastText) {
     lastText = text;
-    lastHas = known.get(text) ?? featuresOf(text);
-    if (known.size === TEXTS_KEPT) known.clear();
-    known.set(text, lastHas);
+    lastHas = featuresOf(text);
   }
   for (const clause of needs) if (!hasOne(clause, lastHas)) return false;
   return true;
@@ -232,10 +231,7 @@ const needsOf = ({ source, unicode }: RegExp): Needs =>
   unicode ? [] : [...new Source(source).branches("anything")].sort((a, b) => a.length - b.length);
 
 const found = new WeakMap<RegExp, Needs>();
-/**
- * Whether a pattern may match a text: false only where it does not. For patterns that are long, and that few texts have: to
- * prepare one takes up to twenty milliseconds, and to ask first a ten-thousandth.
- */
+/** Whether a pattern may match a text: false only where it does not. Worth asking of patterns that are long and that few texts have. */
 export function mayMatch(pattern: RegExp, text: string): boolean {
   let needs = found.get(pattern);
   if (needs === undefined) {

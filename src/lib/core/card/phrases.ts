@@ -59,7 +59,7 @@ function mayHave(small: string): Uint8Array {
   return may;
 }
 
-/** A text with its odd ways of writing put into plain ones. */
+/** A text with its odd ways of writing put into plain ones. Which phrases it may have is seen at one go; of those, what their patterns need leaves fewer. */
 export const rephrase = remembering(
   (text) => (text.length > LONGEST ? text : phrased(text)),
   LINES_KEPT,

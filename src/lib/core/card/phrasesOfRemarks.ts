@@ -16,6 +16,12 @@ const FOUND_WORDS = [
   ...["sealed", "intact", "in date", "complete", "correct", "counted", "fine", "all there"],
 ];
 
+/** What is said of some of them goes, unless it says that they are not there or in what state: used, opened, or one of these words. */
+function unlessItSays(states: string): (all?: string, remark?: string) => string {
+  const says = new RegExp(`\\b(?:used|open(?:ed)?|${states})\\b`, "i");
+  return (all, remark) => (saysGone(remark!) || says.test(remark!) ? all! : "");
+}
+
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const REMARK_PHRASES: readonly Phrase[] = [
   {
@@ -246,13 +252,9 @@ export const REMARK_PHRASES: readonly Phrase[] = [
       `(?<=\\d[^,;]*),\\s*(?:${N})\\s+(?:still|are|have|were|looks?)\\s+([^,;\\d]*)$`,
       "giu",
     ),
-    read: (all, remark) =>
-      saysGone(remark!) ||
-      /\b(?:used|open(?:ed)?|expired|out|past|torn|empty|gone|left|here|there|short|broken|damaged)\b/i.test(
-        remark!,
-      )
-        ? all!
-        : "",
+    read: unlessItSays(
+      String.raw`expired|out|past|torn|empty|gone|left|here|there|short|broken|damaged`,
+    ),
   },
   {
     name: "of which some are of another kind",
@@ -262,13 +264,9 @@ export const REMARK_PHRASES: readonly Phrase[] = [
       `(?<=\\b(?:${N})\\b[^,;()]*)\\s*[,(]\\s*(?:(?:${N})\\s+of\\s+(?:them|these|those|which)|of\\s+(?:them|these|those|which)\\s+(?:${N}))\\s+((?:\\p{L}[\\p{L}'’-]*\\s*){1,3})\\)?\\s*$`,
       "giu",
     ),
-    read: (all, remark) =>
-      saysGone(remark!) ||
-      /\b(?:used|open(?:ed)?|expired|out\s+of\s+date|past|torn|empty|gone|left|missing|short|broken|damaged)\b/i.test(
-        remark!,
-      )
-        ? all!
-        : "",
+    read: unlessItSays(
+      String.raw`expired|out\s+of\s+date|past|torn|empty|gone|left|missing|short|broken|damaged`,
+    ),
   },
   {
     name: "of which some are of another kind, said without a stop",
@@ -278,13 +276,9 @@ export const REMARK_PHRASES: readonly Phrase[] = [
       `(?<=^\\W*(?:${N})\\s[^,;()\\d]*)\\s+(?:${N})\\s+of\\s+(?:them|which)\\s+((?:\\p{L}[\\p{L}'’-]*\\s*){1,3})$`,
       "giu",
     ),
-    read: (all, remark) =>
-      saysGone(remark!) ||
-      /\b(?:used|open(?:ed)?|expired|out|past|torn|empty|gone|left|missing|short|broken|damaged|has|have|with)\b/i.test(
-        remark!,
-      )
-        ? all!
-        : "",
+    read: unlessItSays(
+      String.raw`expired|out|past|torn|empty|gone|left|missing|short|broken|damaged|has|have|with`,
+    ),
   },
   {
     name: "what some of them are, in brackets",
@@ -294,10 +288,7 @@ export const REMARK_PHRASES: readonly Phrase[] = [
       `(?<=\\d[^()\\d]*)\\s*\\((?:${N})\\s+of\\s+(?:them|these|those|which)\\s+([^()\\d]*)\\)`,
       "giu",
     ),
-    read: (all, remark) =>
-      saysGone(remark!) || /\b(?:used|open(?:ed)?|empty|gone|left|missing|short)\b/i.test(remark!)
-        ? all!
-        : "",
+    read: unlessItSays("empty|gone|left|missing|short"),
   },
   {
     name: "what one of them is, among others",
