@@ -231,6 +231,32 @@ test("a very long card is read when asked, and refused when it is no kit; a long
   await expect(page.getByRole("button", { name: /^Show 50 more of 50/ })).toBeVisible();
 });
 
+test("reading a very long card says how far it is, can be stopped, and goes on while another page is open", async ({
+  page,
+}) => {
+  await withKit(page);
+  const items = Array.from({ length: 40 }, (_, i) => `- ${i + 1} sterile gauze pads`);
+  const notes = Array.from(
+    { length: 7_000 },
+    (_, i) =>
+      `The floor of row ${i + 1} was swept by the caretaker, who asks that boots stay outside.`,
+  );
+  await paste(page, [...items, ...notes].join("\n"));
+  const now = page.getByRole("button", { name: "Read it now" });
+  await now.press("Enter");
+  await expect(page.getByRole("progressbar", { name: "Reading the card" })).toBeVisible();
+  // The page answers meanwhile, and the focus is on what stops it.
+  await expect(page.getByRole("button", { name: "Stop" })).toBeFocused();
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("progressbar")).toBeHidden();
+  await expect(page.getByRole("heading", { name: "0 lines" })).toBeVisible();
+  await now.press("Enter");
+  await expect(page.getByRole("progressbar", { name: "Reading the card" })).toBeVisible();
+  await page.goBack();
+  await page.goForward();
+  await expect(page.getByRole("heading", { name: "40 lines" })).toBeVisible({ timeout: 60_000 });
+});
+
 /** A card drawn by the browser itself, as a photograph of it would look; JPEG where it is tilted. */
 const drawn = (page: Page, text: string, tilt: number): Promise<number[]> =>
   page.evaluate(

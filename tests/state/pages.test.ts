@@ -14,18 +14,19 @@ import { UnpackState } from "../../src/lib/state/pages/unpack.svelte.ts";
 import { workspace } from "../../src/lib/state/workspace.svelte.ts";
 import { PERSONAL_DAY } from "../../src/lib/data/lists/personalDay.ts";
 import { KitState } from "../../src/lib/state/kit.svelte.ts";
+import { DirectReader, readsCards } from "./directReader.ts";
 import { CREW_BOX, demoShelf, kitState } from "./open.ts";
 
 describe("unpacking", () => {
+  readsCards();
   let unpack: UnpackState;
   beforeEach(async () => {
     await demoShelf();
     unpack = new UnpackState(kitState(workspace.addKit("Empty")));
-    await unpack.ready();
   });
 
-  it("reads a card as it is typed, and says which lines are doubtful first", () => {
-    unpack.read("10 sterile gauze pads\n2 zonk wraps");
+  it("reads a card as it is typed, and says which lines are doubtful first", async () => {
+    await unpack.read("10 sterile gauze pads\n2 zonk wraps");
     expect(unpack.kit.lines.map((l) => [l.itemType, l.claimed])).to.deep.equal([
       ["gauze-pad", 10],
       [null, 2],
@@ -33,24 +34,81 @@ describe("unpacking", () => {
     expect(unpack.lines[0]!.itemType).to.equal(null);
   });
 
-  it("keeps what is pasted before the reader has come, and reads it when it comes", async () => {
-    const early = new UnpackState(kitState(workspace.addKit("Early")));
-    early.read("1 whistle");
-    early.read("3 whistles");
-    expect(early.cardText).to.equal("3 whistles");
-    await early.ready();
-    expect(early.kit.lines.map((l) => [l.itemType, l.claimed])).to.deep.equal([["whistle", 3]]);
+  it("has a card's text at once, its lines when they are read, and of a text that has changed since none", async () => {
+    const first = unpack.read("1 whistle\n2 eye pads");
+    expect([unpack.cardText, unpack.kit.lines.length]).to.deep.equal(["1 whistle\n2 eye pads", 0]);
+    expect(unpack.isUnderWay).to.equal(true);
+    const second = unpack.read("3 whistles");
+    await Promise.all([first, second]);
+    expect(unpack.isUnderWay).to.equal(false);
+    expect(unpack.kit.lines.map((l) => [l.itemType, l.claimed])).to.deep.equal([["whistle", 3]]);
   });
 
-  it("remembers what a thing is called, and reads it so the next time", () => {
-    unpack.read("- 2 zonk wraps\n- 3 safety pins");
+  it("takes text and lines back in one step", async () => {
+    await unpack.read("3 whistles");
+    workspace.undo();
+    expect([unpack.cardText, unpack.kit.lines.length]).to.deep.equal(["", 0]);
+    workspace.redo();
+    expect([unpack.cardText, unpack.kit.lines.length]).to.deep.equal(["3 whistles", 1]);
+  });
+
+  it("makes no lines of a text that was taken back while it was read", async () => {
+    const done = unpack.read("3 whistles");
+    workspace.undo();
+    await done;
+    expect([unpack.cardText, unpack.kit.lines.length]).to.deep.equal(["", 0]);
+  });
+
+  it("keeps the text where reading is stopped, and reads it when asked again", async () => {
+    const done = unpack.read("3 whistles");
+    unpack.stop();
+    await done;
+    expect([unpack.cardText, unpack.kit.lines.length]).to.deep.equal(["3 whistles", 0]);
+    expect([DirectReader.all.at(-1)!.ended, unpack.isUnderWay]).to.deep.equal([true, false]);
+    await unpack.read("3 whistles", true);
+    expect(unpack.kit.lines.length).to.equal(1);
+  });
+
+  it("takes the lines away with the text, but for those somebody worked on", async () => {
+    await unpack.read("3 whistles\n2 eye pads");
+    unpack.kit.updateLine(unpack.kit.lines[0]!.id, "count", { counted: 2 });
+    await unpack.read(" ");
+    expect(unpack.kit.lines.map((l) => [l.itemType, l.counted])).to.deep.equal([["whistle", 2]]);
+  });
+
+  it("tells the reader what corrections have taught when that changes, not with every text", async () => {
+    await unpack.read("- 2 zonk wraps\n- 3 safety pins");
+    const { asked } = DirectReader.all.at(-1)!;
+    const before = asked.length;
+    await unpack.read("- 2 zonk wraps\n- 4 safety pins");
     unpack.chooseType(unpack.kit.lines[0]!, "cohesive-wrap");
-    unpack.read("- 4 zonk wraps\n- 1 whistle");
+    await unpack.read("- 4 zonk wraps");
+    await unpack.read("- 5 zonk wraps");
+    expect(asked.slice(before).map((a) => a.is)).to.deep.equal(["read", "know", "read", "read"]);
+  });
+
+  it("says so where the reader cannot start, and keeps the text", async () => {
+    DirectReader.all.at(-1)!.onerror!({ message: "no memory" } as ErrorEvent);
+    globalThis.Worker = function () {
+      throw new Error("no memory");
+    } as unknown as typeof Worker;
+    await unpack.read("3 whistles");
+    globalThis.Worker = DirectReader as unknown as typeof Worker;
+    expect(workspace.message!.text).to.equal(
+      "The card could not be read: no memory. Its text is kept; its lines are as they were.",
+    );
+    expect([unpack.cardText, unpack.isUnderWay]).to.deep.equal(["3 whistles", false]);
+  });
+
+  it("remembers what a thing is called, and reads it so the next time", async () => {
+    await unpack.read("- 2 zonk wraps\n- 3 safety pins");
+    unpack.chooseType(unpack.kit.lines[0]!, "cohesive-wrap");
+    await unpack.read("- 4 zonk wraps\n- 1 whistle");
     expect(unpack.kit.lines.map((l) => l.itemType)).to.deep.equal(["cohesive-wrap", "whistle"]);
   });
 
-  it("asks again which one it is where a name leaves the kind open, and remembers no answer", () => {
-    unpack.read("- 1 tourniquet\n- 3 safety pins");
+  it("asks again which one it is where a name leaves the kind open, and remembers no answer", async () => {
+    await unpack.read("- 1 tourniquet\n- 3 safety pins");
     const line = unpack.kit.lines[0]!;
     expect([line.itemType, unpack.doubts[line.id]?.open]).to.deep.equal([
       "phlebotomy-strap",
@@ -62,20 +120,20 @@ describe("unpacking", () => {
     expect(workspace.aliases).to.deep.equal([]);
   });
 
-  it("learns what a pack holds, says since when, and forgets it", () => {
-    unpack.read("- 2 boxes of plasters\n- 3 safety pins");
+  it("learns what a pack holds, says since when, and forgets it", async () => {
+    await unpack.read("- 2 boxes of plasters\n- 3 safety pins");
     unpack.setClaimed(unpack.kit.lines[0]!, "plasters", 80);
-    unpack.read("- 3 boxes of plasters\n- 1 whistle");
+    await unpack.read("- 3 boxes of plasters\n- 1 whistle");
     const line = unpack.kit.lines.find((l) => l.itemType === "adhesive-strip")!;
     expect(line.claimed).to.equal(120);
     expect(unpack.learned(line)).to.deep.equal([{ what: "pack", on: workspace.today }]);
     workspace.edit("forget", [], [workspace.habitRecords[0]!.id]);
-    unpack.read("- 3 boxes of plasters\n- 1 whistle\n");
+    await unpack.read("- 3 boxes of plasters\n- 1 whistle\n");
     expect(unpack.kit.lines.find((l) => l.itemType === "adhesive-strip")!.claimed).to.equal(3);
   });
 
-  it("tells three states of the card's lines, and makes one of what was left out", () => {
-    unpack.read("Box of the shed:\n- 10 sterile gauze pads\n- 2 zonk wraps\n- 3 safety pins");
+  it("tells three states of the card's lines, and makes one of what was left out", async () => {
+    await unpack.read("Box of the shed:\n- 10 sterile gauze pads\n- 2 zonk wraps\n- 3 safety pins");
     expect(unpack.states).to.deep.equal({ sure: 2, look: 1, unread: 1 });
     unpack.addFromCard(1);
     expect(unpack.kit.lines.at(-1)).to.deep.include({
@@ -86,28 +144,42 @@ describe("unpacking", () => {
     });
   });
 
-  it("asks what the columns are, and reads the card as told", () => {
+  it("asks what the columns are, and reads the card as told", async () => {
     const rows = "Eye pads   4   3\nWhistles   2   2\nSafety pins   12   10\nTorch   2   1";
-    unpack.read(`My box\n\n${rows}`);
+    await unpack.read(`My box\n\n${rows}`);
     expect(unpack.columnsUnclearAt).to.equal(3);
-    unpack.askColumns();
+    await unpack.askColumns();
     expect(workspace.columns!.guess.rows[0]).to.deep.equal(["Eye pads", "4", "3"]);
     expect(workspace.columns!.around).to.deep.equal(["My box\n", ""]);
     workspace.columns = null;
   });
 
-  it("waits to be asked with a very long card", () => {
+  it("seeks such columns in a card that was read before, once", async () => {
+    const other = new UnpackState(kitState(workspace.addKit("Other")));
+    const rows = "Eye pads   4   3\nWhistles   2   2\nSafety pins   12   10\nTorch   2   1";
+    await unpack.read(`My box\n\n${rows}`);
+    await other.read("1 whistle");
+    expect(unpack.columnsUnclearAt).to.equal(null);
+    const { asked } = DirectReader.all.at(-1)!;
+    const before = asked.length;
+    await unpack.seekColumns();
+    await unpack.seekColumns();
+    expect(unpack.columnsUnclearAt).to.equal(3);
+    expect(asked.slice(before).map((a) => a.is)).to.deep.equal(["columns"]);
+  });
+
+  it("waits to be asked with a very long card", async () => {
     const long = Array.from({ length: 900 }, (_, i) =>
       i % 2 ? "" : `- ${i + 1} sterile gauze pads of the shed, by the door`,
     );
-    unpack.read(long.join("\n"));
+    await unpack.read(long.join("\n"));
     expect([unpack.long, unpack.kit.lines.length]).to.deep.equal([true, 0]);
-    unpack.read(long.join("\n"), true);
+    await unpack.read(long.join("\n"), true);
     expect(unpack.kit.lines.length).to.equal(450);
   });
 
-  it("splits a line in two of its kind, and merges them again", () => {
-    unpack.read("10 sterile gauze pads");
+  it("splits a line in two of its kind, and merges them again", async () => {
+    await unpack.read("10 sterile gauze pads");
     unpack.split(unpack.kit.lines[0]!);
     const [first, second] = unpack.kit.lines;
     expect(second).to.deep.include({ itemType: "gauze-pad", claimed: 0, counted: 0 });
@@ -127,6 +199,7 @@ describe("unpacking", () => {
 });
 
 describe("pictures of a card", () => {
+  readsCards();
   const page = (lines: string[]) => ({
     text: {
       lines,
@@ -151,14 +224,15 @@ describe("pictures of a card", () => {
   it("add their text below what the card says, and stand beside it with their words", async () => {
     const kit = kitState(workspace.addKit("Empty"));
     const unpack = new UnpackState(kit);
-    unpack.read("1 whistle");
-    await unpack.ready();
+    await unpack.read("1 whistle");
+    let read: Promise<void> | undefined;
     const cards = new CardPicturesState(
       kit,
-      (text) => unpack.read(text, true),
+      (text) => (read = unpack.read(text, true)),
       () => Promise.resolve([page(["2 eye pads"]), page(["3 safety pins"])]),
     );
     await cards.take([file("card.pdf")]);
+    await read;
     expect(unpack.cardText).to.equal("1 whistle\n\n2 eye pads\n\n3 safety pins");
     expect(kit.lines.map((l) => [l.itemType, l.claimed])).to.deep.equal([
       ["whistle", 1],

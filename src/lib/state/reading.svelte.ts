@@ -1,90 +1,101 @@
+import { cardTextProblem, tooManyEntries } from "../core/card/cardText.ts";
 import type { ColumnRole } from "../core/card/columnRole.ts";
-import { columnsOfCard } from "../core/card/columns.ts";
-import { habitOfColumns, habitsFrom } from "../core/card/learned.ts";
-import { columnsUnclearAt, readCard, type CardReading } from "../core/card/readCard.ts";
-import { buildVocabulary, vocabularyOf } from "../core/card/vocabulary.ts";
-import { foldedWords } from "../core/card/words.ts";
-import { NAMED_CATALOGUE } from "../data/namedCatalogue.ts";
-import { nextTask } from "./nextTask.ts";
+import { habitOfColumns } from "../core/card/learned.ts";
+import { mergeCard } from "../core/card/mergeCard.ts";
+import type { CardReading } from "../core/card/readCard.ts";
+import { CATALOGUE } from "../data/catalogue.ts";
+import { tooManyOnCard } from "../words/benchTexts.ts";
+import { CardRun } from "../workers/cardRun.svelte.ts";
 import { workspace } from "./workspace.svelte.ts";
 
-/** Some fifty milliseconds on a phone. */
-const NAMES_A_TASK = 400;
+/** Above this many lines a card is read when asked, not at every keystroke. */
+const LIVE_LINES = 800;
+/** Shorter cards are never long: their lines are not even counted. */
+const LIVE_CHARACTERS = 20_000;
+export const isLong = (text: string): boolean =>
+  text.length > LIVE_CHARACTERS && text.split("\n").length > LIVE_LINES;
 
-/** Lines in the ways of most cards. */
-const WAYS: readonly string[] = [
-  "2 foil blankets",
-  "Eye pads x 4",
-  "Plasters, assorted (20)",
-  "- Gauze pads 10 x 10 cm: 5",
-  "Nitrile gloves, 2 pairs",
-  "1 box of 20 alcohol wipes and a torch",
-  "Crepe bandage 7.5 cm – 2",
-  "Item\tQty\nSafety pins\t6\nWhistle\t1",
-  "• Paracetamol 500 mg, 16 tablets",
-  "Trauma shears ........ 1",
-];
+const NOTHING: CardReading = { claimedPieces: null, entries: [], columnsUnclearAt: null };
+
+/** Where the columns of a kit's card are unclear, and of which text and knowledge that was found. */
+interface Columns {
+  readonly of: string;
+  readonly text: string;
+  readonly known: object;
+  readonly at: number | null;
+}
 
 /**
- * What cards are read by here: the words of the catalogue and the user's own, and what corrections have taught.
- * Apart from the workspace and from the stages, so that where no card is read the reader is not loaded.
+ * Cards being read, whatever page is open: the text is the kit's at once, its lines when they are read. By the words of the
+ * catalogue and the user's own, and by what corrections have taught.
  */
 class Reading {
-  habits = $derived.by(() => habitsFrom(workspace.habitRecords));
-  vocabulary = $derived.by(() =>
-    workspace.aliases.length > 0
-      ? buildVocabulary(NAMED_CATALOGUE, workspace.aliases)
-      : vocabularyOf(NAMED_CATALOGUE),
+  #known = $derived.by(
+    () => ({ is: "know", aliases: workspace.aliases, habits: workspace.habitRecords }) as const,
   );
+  #run = new CardRun(() => this.#known);
+  #columns = $state.raw<Columns | null>(null);
 
-  #last: { by: readonly unknown[]; reading: CardReading } | null = null;
-  /** A text as read by what is known now; the last one is remembered, since several ask for it. */
-  of(text: string): CardReading {
-    const by = [text, this.vocabulary, this.habits] as const;
-    if (!this.#isLast(by)) this.#last = { by, reading: readCard(...by) };
-    return this.#last!.reading;
+  /** What has been read for a while: of which kit, and how far, 0–1. */
+  running = $derived(this.#run.running);
+  isUnderWay(kit: string): boolean {
+    return this.#run.waiting.has(kit);
   }
-  #isLast(by: readonly unknown[]): boolean {
-    return this.#last?.by.every((x, i) => x === by[i]) ?? false;
+  /** A card is about to come. */
+  warmUp(): void {
+    this.#run.warmUp();
   }
-
-  /** Line of a card where a table begins whose columns nobody has named; null: none. */
-  columnsUnclearAt(text: string): number | null {
-    const by = [text, this.vocabulary, this.habits] as const;
-    return this.#isLast(by) ? this.#last!.reading.columnsUnclearAt : columnsUnclearAt(...by);
-  }
-
-  /** Makes the vocabulary, which the first reading would wait for. */
-  async prepare(): Promise<void> {
-    await (this.#folded ??= this.#fold());
-    void this.vocabulary;
-  }
-  /** Most of it is the names' words, which are remembered once folded: a few hundred names a task. */
-  #folded: Promise<void> | null = null;
-  async #fold(): Promise<void> {
-    const names = [...NAMED_CATALOGUE.words.values()].flat();
-    for (let i = 0; i < names.length; i += NAMES_A_TASK) {
-      names.slice(i, i + NAMES_A_TASK).forEach(foldedWords);
-      await nextTask();
-    }
+  /** Its lines stay as they are. */
+  stop(kit: string): void {
+    this.#run.drop(kit);
   }
 
   /**
-   * Reads lines in the ways of most cards, a task each: the browser prepares a pattern when it first runs, and a first card
-   * would wait a second for all of them. Ends where a card comes in between.
+   * Makes a text the card of a kit, and reads it.
+   * @param asked reads it however long it is
    */
-  async warmUp(): Promise<void> {
-    for (const line of WAYS)
-      for (const read of [columnsUnclearAt, readCard]) {
-        await nextTask();
-        if (this.#last) return;
-        read(line, this.vocabulary, this.habits);
-      }
+  async take(kit: string, text: string, label = "read the card", asked = false): Promise<void> {
+    const isBlank = text.trim() === "";
+    this.#change(kit, label, text, isBlank ? NOTHING : null);
+    const waits = isLong(text) && !asked;
+    if (isBlank || waits || cardTextProblem(text) !== null) return this.#run.drop(kit);
+    const known = this.#known;
+    const answer = await this.#run.ask(kit, { is: "read", text });
+    if (answer === null || workspace.kit(kit)?.cardText !== text) return;
+    if (answer.is === "failed")
+      workspace.say(
+        `The card could not be read: ${answer.why}. Its text is kept; its lines are as they were.`,
+        true,
+      );
+    if (answer.is !== "read") return;
+    this.#columns = { of: kit, text, known, at: answer.reading.columnsUnclearAt };
+    const many = tooManyEntries(answer.reading);
+    if (many) workspace.say(tooManyOnCard(many), true);
+    else this.#change(kit, label, text, answer.reading);
   }
 
-  /** What the columns of a table in a card seem to hold, and what stands around it. */
-  columnsAt(text: string, line: number): ReturnType<typeof columnsOfCard> {
-    return columnsOfCard(text, line);
+  /** The text and what was read of it in one step of undo, as keystrokes that follow one another are. */
+  #change(kit: string, label: string, text: string, reading: CardReading | null): void {
+    const record = workspace.kit(kit);
+    if (!record || (reading === null && record.cardText === text)) return;
+    const changed = reading
+      ? mergeCard(record, text, reading, CATALOGUE)
+      : { ...record, cardText: text };
+    workspace.edit(label, [changed], [], `${kit} card`);
+  }
+
+  /** Line of a kit's card where a table begins whose columns nobody has named; null: none is known. */
+  columnsUnclearAt(kit: string): number | null {
+    return this.#columns?.of === kit ? this.#columns.at : null;
+  }
+  /** Looks where the columns of a card that was read before are unclear. */
+  async seekColumns(kit: string, text: string): Promise<void> {
+    const known = this.#known;
+    const found = this.#columns;
+    if (found?.of === kit && found.text === text && found.known === known) return;
+    if (this.#run.asks(kit, text)) return;
+    const answer = await this.#run.ask(kit, { is: "columns", text });
+    if (answer?.is === "columns") this.#columns = { of: kit, text, known, at: answer.at };
   }
 
   /** Remembers what the columns of a table with this heading hold. */

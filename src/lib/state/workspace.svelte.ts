@@ -16,9 +16,11 @@ import { auditOf, wholeFileOf } from "../core/records/auditOf.ts";
 import type { ReferenceList } from "../core/model/list.ts";
 import type { PriceBook } from "../core/model/priceBook.ts";
 import type { Problem } from "../core/model/problem.ts";
+import type { AliasRecord } from "../core/records/aliasRecord.ts";
 import { barcodeRecord } from "../core/records/barcodeRecord.ts";
 import type { BriefRecord } from "../core/records/briefRecord.ts";
 import { inUse, isOffer, offeredFor, offerId, takenOffer } from "../core/records/keptCopy.ts";
+import type { HabitRecord } from "../core/records/habitRecord.ts";
 import type { KitRecord } from "../core/records/kitRecord.ts";
 import { listRecord, type ListRecord } from "../core/records/listRecord.ts";
 import type { PhotoRecord } from "../core/records/photoRecord.ts";
@@ -33,6 +35,7 @@ import { importedText, noStorageText, noticeText, setAsideText } from "../words/
 import { besideStorage, browserStorage, ownWindow } from "./browserStorage.ts";
 import { isFirstVisit, visited } from "./firstVisit.ts";
 import { newBrief, newKit } from "./newRecords.ts";
+import { unchanged } from "./unchanged.ts";
 import { newKey } from "./newKey.ts";
 import type { Notice } from "../core/records/notice.ts";
 import type { Storage } from "./storage.ts";
@@ -85,18 +88,15 @@ class Workspace {
   #values = $derived([...this.records.values()]);
   kits = $derived(inUse(this.#values, "kit"));
   briefs = $derived(inUse(this.#values, "brief"));
-  #ownTypesBefore: ItemType[] = [];
-  /** The same list as before where none of them changed: audits are remembered by it. */
-  ownTypes = $derived.by<ItemType[]>(() => {
-    const now = inUse(this.#values, "itemType").map((r) => r.itemType);
-    const before = this.#ownTypesBefore;
-    const isSame = now.length === before.length && now.every((t, i) => t === before[i]);
-    return isSame ? before : (this.#ownTypesBefore = now);
-  });
+  #sameTypes = unchanged<ItemType>();
+  #sameAliases = unchanged<AliasRecord>();
+  #sameHabits = unchanged<HabitRecord>();
+  /** Audits are remembered by it. */
+  ownTypes = $derived(this.#sameTypes(inUse(this.#values, "itemType").map((r) => r.itemType)));
   typeOf = $derived(typeLookup(this.ownTypes, CATALOGUE));
-  aliases = $derived(inUse(this.#values, "alias"));
+  aliases = $derived(this.#sameAliases(inUse(this.#values, "alias")));
   /** What corrections have taught of how this user's cards are written. */
-  habitRecords = $derived(inUse(this.#values, "habit"));
+  habitRecords = $derived(this.#sameHabits(inUse(this.#values, "habit")));
   barcodes = $derived(inUse(this.#values, "barcode"));
   #photos = $derived(inUse(this.#values, "photo"));
   priceBook = $derived(inUse(this.#values, "priceBook")[0]?.book ?? PRICE_BOOK);

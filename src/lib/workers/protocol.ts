@@ -14,6 +14,9 @@ import type { OneMore } from "../core/chance/oneMore.ts";
 import type { Rare } from "../core/chance/rare.ts";
 import type { Simulation } from "../core/chance/simulate.ts";
 import type { Swing } from "../core/chance/tornado.ts";
+import type { CardReading } from "../core/card/readCard.ts";
+import type { AliasRecord } from "../core/records/aliasRecord.ts";
+import type { HabitRecord } from "../core/records/habitRecord.ts";
 import type { Incidents } from "../core/model/incident.ts";
 import type { Readiness } from "../core/log/readiness.ts";
 import type { ReadyToGo } from "../core/log/readyToGo.ts";
@@ -98,6 +101,23 @@ export type ChanceSays =
   | { readonly is: "rare"; readonly rare: readonly Rare[] }
   | { readonly is: "more"; readonly more: readonly OneMore[]; readonly done: boolean }
   | { readonly is: "tornado"; readonly swings: readonly Swing[]; readonly done: boolean };
+
+/** Of a card: what the user's corrections taught, what it lists, where its columns are unclear; or only to get ready. */
+export type CardAsk =
+  | {
+      readonly is: "know";
+      readonly aliases: readonly AliasRecord[];
+      readonly habits: readonly HabitRecord[];
+    }
+  | { readonly is: "read"; readonly text: string }
+  | { readonly is: "columns"; readonly text: string }
+  | { readonly is: "warm" };
+export type CardSays =
+  /** 0–1. */
+  | { readonly is: "progress"; readonly share: number }
+  | { readonly is: "read"; readonly reading: CardReading }
+  /** Line of the card where a table begins whose columns nobody has named; null: none. */
+  | { readonly is: "columns"; readonly at: number | null };
 
 /** What a spreadsheet says. */
 export type SheetSays =

@@ -14,6 +14,7 @@ import { packsSaid } from "./packsSaid.ts";
 import { PACKS } from "./phrase.ts";
 import { withoutGroup, withoutLabel, withoutPlace } from "./labelsBefore.ts";
 import { rephrase } from "./phrases.ts";
+import { UNHEARD, type Heard } from "./heard.ts";
 import { withoutRemark } from "./remarkBehind.ts";
 import { usedUp } from "./usedUp.ts";
 import { withoutClosing, withoutLead } from "./sentenceEdges.ts";
@@ -381,7 +382,12 @@ const saidBefore = rememberingFor(
   LONGEST_KEPT,
 );
 
-export const plainly = (rows: readonly CardRow[], of: Knowledge): CardRow[] =>
-  withoutDitto(rows).flatMap(({ source, ...row }) =>
-    saidBefore(JSON.stringify(row), of).map((said) => ({ ...said, source })),
-  );
+export const plainly = (
+  rows: readonly CardRow[],
+  of: Knowledge,
+  heard: Heard = UNHEARD,
+): CardRow[] =>
+  withoutDitto(rows).flatMap(({ source, ...row }, at, all) => {
+    heard(at / all.length);
+    return saidBefore(JSON.stringify(row), of).map((said) => ({ ...said, source }));
+  });

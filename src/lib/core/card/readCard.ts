@@ -7,6 +7,7 @@ import {
   speaksOfAbsence,
   speaksOfWant,
 } from "./absence.ts";
+import { ofStep, UNHEARD, type Heard } from "./heard.ts";
 import { keptInPlace, quotedAsCells } from "./cells.ts";
 import { claimOf, countsInPieces } from "./claim.ts";
 import { cleanLines, saysOpenIsMissing, untickedLines } from "./cleanLines.ts";
@@ -55,17 +56,26 @@ export interface CardReading {
 
 const NO_LINES: ReadonlySet<number> = new Set();
 
+/** Where a step over all lines begins and ends, as shares of the time that a long card of many ways takes. */
+const STEPS = {
+  repair: [0.1, 0.15],
+  plain: [0.25, 0.75],
+  draft: [0.75, 0.9],
+  list: [0.9, 1],
+} as const;
+
 /**
- * Reads a contents card into entries, in reading order. Pure; never throws on text.
+ * Reads a contents card into entries, in reading order. Pure but for what it tells; never throws on text.
  * Lines longer than LONGEST_LINE and beyond MOST_LINES are not read.
  */
 export function readCard(
   written: string,
   vocabulary: Vocabulary,
   habits: Habits = NO_HABITS,
+  heard: Heard = UNHEARD,
 ): CardReading {
   const { text, lineOf } = closedUp(withoutWriters(plainSigns(written), knowledgeOf(vocabulary)));
-  const reading = readLines(text, vocabulary, habits);
+  const reading = readLines(text, vocabulary, habits, heard);
   if (lineOf === null) return reading;
   const { columnsUnclearAt: at } = reading;
   return {
@@ -89,11 +99,22 @@ function knowledgeOf(vocabulary: Vocabulary): Knowledge {
 }
 
 /** @param text in plain signs, without blank lines between all its lines */
-function readLines(text: string, vocabulary: Vocabulary, habits: Habits): CardReading {
-  const { rows: laidOut, isAbroad } = rowsOf(text, vocabulary, habits);
+function readLines(
+  text: string,
+  vocabulary: Vocabulary,
+  habits: Habits,
+  heard: Heard,
+): CardReading {
+  const { repair, plain, draft, list } = STEPS;
+  const { rows: laidOut, isAbroad } = rowsOf(text, vocabulary, habits, ofStep(heard, ...repair));
   const knowledge = knowledgeOf(vocabulary);
-  const rows = plainly(underHeadings(laidOut, knowledge), knowledge);
-  const own = rows.map((row) => draftOf(row, vocabulary));
+  const headed = underHeadings(laidOut, knowledge);
+  const rows = plainly(headed, knowledge, ofStep(heard, ...plain));
+  const drafted = ofStep(heard, ...draft);
+  const own = rows.map((row, at) => {
+    drafted(at / rows.length);
+    return draftOf(row, vocabulary);
+  });
   const headings = namedByHeading(own);
   const drafts = own.map((draft, at) => underHeading(draft, headings[at] ?? null));
   const style = styleOf(drafts);
@@ -103,8 +124,10 @@ function readLines(text: string, vocabulary: Vocabulary, habits: Habits): CardRe
   let claim: { pieces: number; text: string } | null = null;
   const entries: CardEntry[] = [];
   let absentBlock: AbsentBlock | null = null;
+  const listed = ofStep(heard, ...list);
   drafts.forEach((draft, at) => {
     const { row } = draft;
+    listed(at / drafts.length);
     const pieces = claimOf(draft, at < 2 && entries.length === 0, inPieces);
     if (pieces !== null) {
       claim ??= { pieces, text: row.text };
@@ -161,11 +184,19 @@ interface LaidOut {
   readonly isAbroad: boolean;
 }
 
-function rowsOf(text: string, vocabulary: Vocabulary, habits: Habits): LaidOut {
+function rowsOf(
+  text: string,
+  vocabulary: Vocabulary,
+  habits: Habits,
+  heard: Heard = UNHEARD,
+): LaidOut {
   const lines = strokesAsCells(quotedAsCells(cleanLines(text)));
-  const read = lines.map((line) =>
-    line.length > LONGEST_LINE ? { printed: line, english: line } : putRight(line, vocabulary),
-  );
+  const read = lines.map((line, at) => {
+    heard(at / lines.length);
+    return line.length > LONGEST_LINE
+      ? { printed: line, english: line }
+      : putRight(line, vocabulary);
+  });
   const foreign = read.filter((r) => r.english !== r.printed).length;
   const isAbroad = isFromAbroad(foreign, lines.filter((l) => l.trim() !== "").length);
   const knows = (words: string) => knowsAny(words, vocabulary);

@@ -4,12 +4,10 @@ import { CATALOGUE } from "../../data/catalogue.ts";
 import { parsePriceBook, parsePriceCsv } from "../../core/formats/priceCsv.ts";
 import { csvRows, isListHeading, listFromRows } from "../../core/formats/listTable.ts";
 import { PRICE_COLUMNS } from "../../core/formats/priceCsv.ts";
-import { cardTextProblem, tooManyEntries } from "../../core/card/cardText.ts";
+import { cardTextProblem } from "../../core/card/cardText.ts";
 import { LARGEST_FILE_MB, MB } from "../../core/formats/importFile.ts";
 import { cardTextOf, FileProblem } from "./readFile.ts";
 import { guessColumns } from "../../core/card/columns.ts";
-import { mergeCard } from "../../core/card/mergeCard.ts";
-import { readCard } from "../../core/card/readCard.ts";
 import { isCardPicture, whyNotOpened } from "../../devices/pictureReader.ts";
 import { reading } from "../reading.svelte.ts";
 import { workspace } from "../workspace.svelte.ts";
@@ -71,29 +69,16 @@ export async function takeFile(file: File, openKit?: string): Promise<string | n
   return `${kitPath(addCard(file.name, text))}/unpack`;
 }
 
-/** A new kit with a card, read. Gives its id. */
+/** A new kit with a card, which is being read. Gives its id. */
 export function addCard(name: string, text: string): string {
   const id = workspace.addKit(name.replace(/\.[^.]+$/, "") || "New kit");
-  const kit = workspace.kit(id)!;
-  const read = readCard(text, reading.vocabulary, reading.habits);
-  const many = tooManyEntries(read);
-  if (many)
-    workspace.say(
-      `${name} ${problemText(many)}. Its text is kept on the left, no lines were made.`,
-      true,
-    );
-  workspace.edit(`read ${name}`, [
-    many ? { ...kit, cardText: text } : mergeCard(kit, text, read, CATALOGUE),
-  ]);
+  void reading.take(id, text, `read ${name}`);
   return id;
 }
 
 /** A kit's card, written anew. */
 export function readAnew(kitId: string, text: string): void {
-  const kit = workspace.kit(kitId);
-  if (!kit) return;
-  const read = readCard(text, reading.vocabulary, reading.habits);
-  workspace.edit("say what the columns are", [mergeCard(kit, text, read, CATALOGUE)]);
+  void reading.take(kitId, text, "say what the columns are", true);
 }
 
 /** The heading of a list's table stands within the first rows. */

@@ -1,7 +1,6 @@
-import { cardLeftOut, cardTextProblem, tooManyEntries } from "../../core/card/cardText.ts";
+import { cardLeftOut, cardTextProblem } from "../../core/card/cardText.ts";
 import { lessonOfPieces, lessonOfSize, nameOnCard, type Lesson } from "../../core/card/habits.ts";
 import { isTouched } from "../../core/card/isTouched.ts";
-import { mergeCard } from "../../core/card/mergeCard.ts";
 import { lex } from "../../core/card/lexer.ts";
 import { LINE_END } from "../../core/card/plainSigns.ts";
 import { readQuantity } from "../../core/card/quantity.ts";
@@ -9,20 +8,9 @@ import { mergeLines } from "../../core/count/scanned.ts";
 import type { Line } from "../../core/model/kit.ts";
 import { aliasRecord } from "../../core/records/aliasRecord.ts";
 import { habitOfLesson } from "../../core/card/learned.ts";
-import { CATALOGUE } from "../../data/catalogue.ts";
-import { tooManyOnCard } from "../../words/benchTexts.ts";
 import { lineName, type KitState } from "../kit.svelte.ts";
-import { nextTask } from "../nextTask.ts";
+import { isLong, reading } from "../reading.svelte.ts";
 import { workspace } from "../workspace.svelte.ts";
-
-type Reader = (typeof import("../reading.svelte.ts"))["reading"];
-
-/** Above this many lines a card is read when asked, not at every keystroke. */
-const LIVE_LINES = 800;
-/** Shorter cards are never long: their lines are not even counted. */
-const LIVE_CHARACTERS = 20_000;
-const isLong = (text: string): boolean =>
-  text.length > LIVE_CHARACTERS && text.split("\n").length > LIVE_LINES;
 
 /** Unpacking: the card's text, the lines made of it, and what is doubtful about them. */
 export class UnpackState {
@@ -54,45 +42,27 @@ export class UnpackState {
     });
   }
 
-  /** What reads cards: it comes once the stage stands, since what was read can be looked at without. */
-  #reader = $state.raw<Reader | null>(null);
-  #unread: { readonly text: string; readonly asked: boolean } | null = null;
-  /** Waits for the reader, which then reads what came before it. */
-  async ready(): Promise<void> {
-    if (!this.#reader) {
-      const { reading } = await import("../reading.svelte.ts");
-      // Its parts are got ready one after another, and the page answers between them.
-      await nextTask();
-      await reading.prepare();
-      await nextTask();
-      this.#reader = reading;
-    }
-    const waiting = this.#unread;
-    this.#unread = null;
-    if (waiting && waiting.text === this.cardText) this.read(waiting.text, waiting.asked);
-    // A card is about to come.
-    else if (this.cardText.trim() === "") await this.#reader.warmUp();
+  /** A card is about to come: what reads it gets ready. */
+  warmUp(): void {
+    reading.warmUp();
   }
 
   /** Takes the card's text in and reads it; a very long one only when that is asked. */
-  read(text: string, asked = false): void {
-    const reader = this.#reader;
-    if (!reader || (!asked && isLong(text))) {
-      this.kit.update("paste the card", (r) => ({ ...r, cardText: text }), "card");
-      if (reader) return;
-      this.#unread = { text, asked };
-      void this.ready();
-      return;
-    }
-    const readable = text.trim() === "" || cardTextProblem(text) === null;
-    const reading = readable ? reader.of(text) : null;
-    const many = reading && tooManyEntries(reading);
-    if (many) workspace.say(tooManyOnCard(many), true);
-    this.kit.update(
-      "read the card",
-      (r) => (reading && !many ? mergeCard(r, text, reading, CATALOGUE) : { ...r, cardText: text }),
-      "card",
-    );
+  read(text: string, asked = false): Promise<void> {
+    const id = this.kit.record?.id;
+    return id === undefined ? Promise.resolve() : reading.take(id, text, undefined, asked);
+  }
+  /** How far it is, 0–1, where reading takes a while; null: it is not under way, or will be done at once. */
+  share = $derived.by(() => {
+    const { running } = reading;
+    return running && running.of === this.kit.record?.id ? running.share : null;
+  });
+  isUnderWay = $derived.by(
+    () => this.kit.record !== undefined && reading.isUnderWay(this.kit.record.id),
+  );
+  /** Stops reading; the text stays, and the lines as they are. */
+  stop(): void {
+    if (this.kit.record) reading.stop(this.kit.record.id);
   }
 
   /** Says what a line is, and remembers it for the next card or scan. */
@@ -192,15 +162,23 @@ export class UnpackState {
     this.picked = id;
   }
 
+  /** A card that is read at once, if it is one. */
+  #isLive = $derived.by(() => this.cardText !== "" && !this.long && this.problem === null);
+  /** Looks for such columns in what was read before; to be called whenever the card changes. */
+  async seekColumns(): Promise<void> {
+    if (this.#isLive && this.kit.record)
+      await reading.seekColumns(this.kit.record.id, this.cardText);
+  }
   /** Line of the card where a table begins whose columns nobody has named; null: none. */
   columnsUnclearAt = $derived.by(() =>
-    this.cardText === "" || this.long || this.problem
-      ? null
-      : (this.#reader?.columnsUnclearAt(this.cardText) ?? null),
+    this.#isLive && this.kit.record ? reading.columnsUnclearAt(this.kit.record.id) : null,
   );
-  askColumns(): void {
+  async askColumns(): Promise<void> {
     const at = this.columnsUnclearAt;
-    const found = at === null ? null : this.#reader!.columnsAt(this.cardText, at);
+    if (at === null) return;
+    // With it comes most of what reads cards, which is seldom wanted on the page itself.
+    const { columnsOfCard } = await import("../../core/card/columns.ts");
+    const found = columnsOfCard(this.cardText, at);
     if (found && this.kit.record)
       workspace.columns = {
         name: this.kit.record.kit.name,

@@ -15,16 +15,25 @@
   import Outside from "./Outside.svelte";
   import OwnType from "./OwnType.svelte";
   import Later from "$lib/ui/Later.svelte";
+  import ReadingBar from "$lib/ui/ReadingBar.svelte";
   import { inTurn, isFirstPage } from "$lib/ui/firstPage.ts";
   import { onMount } from "svelte";
 
   const kit = useKit();
   const unpack = new UnpackState(kit);
-  const cards = new CardPicturesState(kit, (text) => unpack.read(text, true));
+  const cards = new CardPicturesState(kit, (text) => void unpack.read(text, true));
   const cardText = $derived(unpack.cardText);
   const lines = $derived(unpack.lines);
   const doubts = $derived(unpack.doubts);
   const value = $derived(kit.audit.value);
+  const noLines = $derived.by(() => {
+    const byHand = "add things by hand as they come out of the bag.";
+    if (cardText === "")
+      return `Paste the contents card on the left and its lines appear here, or ${byHand}`;
+    if (unpack.isUnderWay) return "The card is being read.";
+    if (unpack.long) return `The card is long, and is read when you say so there; or ${byHand}`;
+    return `Nothing on the card was read as an item. Say there which of its lines are, or ${byHand}`;
+  });
   let writing = $state(false);
   let making = $state(false);
   let makingFor = $state<Line | null>(null);
@@ -40,7 +49,8 @@
   };
   // Before the other parts: the rows are what one comes for.
   if (isFirstPage()) inTurn(more);
-  onMount(() => inTurn(() => void unpack.ready()));
+  onMount(() => inTurn(() => unpack.warmUp()));
+  $effect(() => void unpack.seekColumns());
 
   function pick(id: string, bring = true) {
     unpack.picked = id;
@@ -69,7 +79,7 @@
           value={cardText}
           lines={kit.lines}
           {doubts}
-          onchange={(text) => unpack.read(text)}
+          onchange={(text) => void unpack.read(text)}
           onpick={pick}
           onfocus={() => (writing = true)}
         />
@@ -82,29 +92,62 @@
           onpick={pick}
           onadd={(n) => unpack.addFromCard(n)}
         />
-        <p class="mt-2 flex flex-wrap gap-x-4 gap-y-1 text-sm" aria-live="polite">
-          <span
-            ><span class="underline decoration-pass decoration-2 underline-offset-4"
-              >{unpack.states.sure} sure</span
-            ></span
-          >
-          <span
-            ><span class="underline decoration-note decoration-wavy decoration-2 underline-offset-4"
-              >{unpack.states.look} to look at</span
-            ></span
-          >
-          <span class="text-soft"
-            >{many(unpack.states.unread, "line")} not read as {unpack.states.unread === 1
-              ? "an item"
-              : "items"}</span
-          >
+        {@const { sure, look, unread } = unpack.states}
+        <p
+          class="mt-2 flex min-h-9 flex-wrap items-center gap-x-4 gap-y-1 text-sm"
+          aria-live="polite"
+        >
+          {#if sure + look === 0 && unpack.isUnderWay}
+            <span>It is being read.</span>
+          {:else}
+            <span class="underline decoration-pass decoration-2 underline-offset-4"
+              >{sure} sure</span
+            >
+            <span class="underline decoration-note decoration-wavy decoration-2 underline-offset-4"
+              >{look} to look at</span
+            >
+            <span class="text-soft"
+              >{many(unread, "line")} not read as {unread === 1 ? "an item" : "items"}</span
+            >
+            {#if sure + look === 0 && unread > 0 && !unpack.long}
+              <button class="btn min-h-9 px-3 py-1" onclick={() => void unpack.read(cardText, true)}
+                >Read it now</button
+              >
+            {/if}
+          {/if}
         </p>
       {/if}
+      {#if unpack.problem}<p class="noted mt-3" role="alert">
+          This {unpack.problem.where}
+          {problemText(unpack.problem)}. The lines on the right are as they were.
+        </p>{/if}
+      {#each unpack.leftOut as l (l.where)}<p class="noted mt-3">
+          <strong>{l.where}</strong>
+          {problemText(l)}.
+        </p>{/each}
+      <!-- One button for both, so that the focus stays where it is. -->
+      {#if unpack.long || unpack.share !== null}<div
+          class="noted mt-3 flex flex-wrap items-center gap-3"
+          role="status"
+        >
+          {#if unpack.share !== null}
+            <ReadingBar label="Reading the card" done={unpack.share} />
+          {:else}
+            <span class="flex-1 basis-56">This card has {cardText.split("\n").length} lines.</span>
+          {/if}
+          <button
+            class="btn"
+            onclick={() => (unpack.isUnderWay ? unpack.stop() : void unpack.read(cardText, true))}
+            >{unpack.isUnderWay ? "Stop" : "Read it now"}</button
+          >
+        </div>{/if}
       {#if unpack.columnsUnclearAt !== null}
         <p class="noted mt-3 flex flex-wrap items-center gap-3">
           This looks like a table, and more than one column holds numbers: which one says how many
           there are?
-          <button class="btn" onclick={() => unpack.askColumns()}>Say what the columns are</button>
+          <button class="btn" onclick={() => void unpack.askColumns()}
+            >Say what the columns are</button
+          >
         </p>
       {/if}
     </Later>
@@ -113,18 +156,6 @@
       <CountTools picked={unpack.picked} onpick={pick} />
     </Later>
     <Later><Outside /></Later>
-    {#if unpack.problem}<p class="noted mt-3" role="alert">
-        This {unpack.problem.where}
-        {problemText(unpack.problem)}. The lines on the right are as they were.
-      </p>{/if}
-    {#if unpack.long}<p class="noted mt-3 flex flex-wrap items-center gap-3">
-        This card has {cardText.split("\n").length} lines.
-        <button class="btn" onclick={() => unpack.read(cardText, true)}>Read it now</button>
-      </p>{/if}
-    {#each unpack.leftOut as l (l.where)}<p class="noted mt-3">
-        <strong>{l.where}</strong>
-        {problemText(l)}.
-      </p>{/each}
   </section>
 
   <section class="min-w-0">
@@ -145,8 +176,7 @@
     {/if}
     {#if kit.lines.length === 0}
       <p class="sheet mt-4 p-6 text-soft">
-        Paste the contents card on the left and its lines appear here, or add things by hand as they
-        come out of the bag.
+        {noLines}
       </p>
     {/if}
     {#if kit.lines.length > 0}
