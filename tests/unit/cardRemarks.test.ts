@@ -38,7 +38,6 @@ const THERE = [
   "one missing its lid",
   "instructions missing",
   "1 expired, binned",
-  "one binned",
   "1 borrowed and returned",
   "for practice",
   "for training too",

@@ -8,18 +8,83 @@ import { quick } from "./quick.ts";
 export const ABSENT = quick(
   /\b(?:not\s+(?:supplied|included|provided|in\s+(?:it\b|(?:the\s+|this\s+)?(?:kit|box|bag|pack|sack|pouch|tin|case|drum|drawer|locker|cupboard|rucksack|set))|present|there|found|here|part|carried|taken|held|stocked|issued)|sold\s+separately|available\s+separately|still\s+to\s+(?:get|buy|come|order|arrive)|on\s+the\s+(?:shopping\s+)?list|lent\s+(?:to|out)|on\s+loan(?!\s+from)|not\s+(?:yet\s+)?(?:arrived|delivered|come|received)|(?:on\s+)?back[\s-]?order(?:ed)?|used\s+(?:the\s+last|all)|(?:don|doesn|didn)['’]?t\s+(?:carry|stock|keep)|took\s+(?:it|them|those)\s+out|stolen|lost(?!\s+(?:its|the|their|a|one|filling|tooth|crown)\b)|(?:is|are|was|were|now|gone)?\s*(?=missing)(?<!\b(?:valve|lid|cap|strap|handle|cover|seal|label|clip|leaflet|zip|tab|corner|tip|instruction|date|expiry|name|wrapper|sticker|packaging)s?\s+(?:is\s+|are\s+)?)missing(?!\s+(?:its|their|the|a)\b)|exclud(?:ed|ing|es)|(?=without)(?<!\d[^,;]*)without(?!\s+(?:(?:its?|the|an?|any)\s+)?(?:alcohol|latex|powder|pre|batter|lid|case|box|cover|instruction|needle|valve|wrapper|label|date))|doesn'?t\s+(?:include|have|contain)|does\s+not\s+(?:include|have|contain)|no\s+longer|isn'?t|aren'?t|hasn'?t|haven'?t|couldn'?t\s+find|could\s+not\s+find|can'?t\s+(?:find|see)|cannot\s+find|none\s+(?:left|here|found|at all)|out\s+of\s+stock|discontinued|removed|used\s+up|all\s+gone|gone\s+(?:walkabout|astray)|to\s+be\s+(?:added|bought|ordered)|not\s+any|not\s+counted|no\s+contar|we(?:'re|\s+are)\s+(?:all\s+)?out\b|ran\s+out|run\s+out|(?<=^\W*)out\s+of\s+(?!(?:date|reach|the|sight|order|use|hours|box|pocket)\b)|optional\s+extra|(?:add|buy|order)\s+(?:separately|your\s+own)|left\s+(?:out|(?:it\s+|them\s+)?(?:at\s+home|behind))|empty\s+slot|wanting|not\s+enclosed|not\s+taking|to\s+order|on\s+order|(?:not|never)\s+(?:been\s+)?(?:replaced|put\s+back|restocked))\b|,\s*gone\s*\.?\s*$|:\s*none\b|:\s*no\s*[.!]?\s*$|[-–:,(]\s*finished\s*\)?\s*$|\bn\/a\s*\)?\s*$|\s(?:--|[-–—:])\s*no\s*(?:[,;!]|[.]?\s*$|just\s)|[-–,]\s*none\b(?!\s+(?:opened|used|expired|missing|torn|damaged|broken|out|past|of)\b)|[-–(]\s*to\s+(?:buy|get|order|fetch)\b|\b(?:none|nil)\s*$|[-–(,:]\s*(?:all\s+used(?:\s+up)?|gone)\s*\)?\s*\.?\s*$|^\W*\p{L}{3,}(?:\s\p{L}{3,})?\sno(?:\s+(?:lol|sorry|yet|idea))?\s*[.!]?\s*$|^\s*none\b|\?\s*(?:no|nope|nothing)\b|\bbut\s+(?:we|i|they|it)\s+(?:do|does|have|has|did)(?:n'?t|\s+not)\b|\b(?:we|i|they)\s+(?:do\s+not|don['’]?t)\s+(?:have|carry)\b|\b(?:not\s+(?:needed|wanted)|don'?t\s+(?:need|want))\b|\bleave\b.*\b(?:at\s+home|behind)\b|\b(?:fehlt|fehlen|manque(?:nt)?|faltan?|mancan?o?|ontbre(?:ekt|ken)|a\s+(?:racheter|acheter|remplacer)|nach(?:zu)?kaufen|nachbestellen|por\s+comprar|reponer|da\s+comprare|te\s+kopen|bij\s?kopen|saknas|mangler|puuttuu|brak|chyb[ií]|falta)\b(?<=\p{L}{3}\P{L}.*)/iu,
 );
+/** What else says so of a thing, behind its name. */
+export const ABSENT_BEHIND: readonly {
+  readonly name: string;
+  readonly example: string;
+  readonly pattern: RegExp;
+}[] = [
+  {
+    name: "that it is not in here",
+    example: "scissors: not in here",
+    pattern: /\bnot\s+in\s+(?:here|there|(?:that|our|my|any)\s+\w+)\b/i,
+  },
+  {
+    name: "that it is not there yet",
+    example: "scissors, not yet",
+    pattern: /(?:^|[^\w])not\s+yet\s*\)?\s*[.!]*$/i,
+  },
+  {
+    name: "that one does not have it",
+    example: "scissors don't have",
+    pattern:
+      /\b(?:don['’]?t|do\s+not)\s+have(?:\s+(?:any|one|it|them|those|these))?\s*\)?\s*[.!]*$/i,
+  },
+  {
+    name: "that it should be there",
+    example: "scissors - should be here",
+    pattern:
+      /\b(?:should|ought\s+to)\s+be\s+(?:here|there|in\s+(?:it|here|there))\s*\)?\s*[.!?]*$/i,
+  },
+  {
+    name: "that nobody knows where it is",
+    example: "scissors, nobody has seen them",
+    pattern: /\b(?:nobody|no\s+one)\s+(?:has\s+seen|saw|knows|can\s+find|could\s+find)\b/i,
+  },
+  {
+    name: "that somebody took it",
+    example: "scissors, I took them home",
+    pattern:
+      /\b(?:i|we|he|she|they|some(?:body|one))(?:['’]ve|\s+have|\s+has)?\s+(?:took|taken|borrowed)\s+(?:it|them|those|that)\b/i,
+  },
+  {
+    name: "that nothing is in its pack",
+    example: "eye pads empty",
+    pattern: /^\D*\p{L}{3,}\s+empty\s*[.!]*$/iu,
+  },
+  {
+    name: "that there is none again",
+    example: "that's it no scissors again",
+    pattern:
+      /\bno\s+\p{L}{3,}(?:\s+\p{L}{3,})?\s+(?:again|this\s+time|yet|sorry|unfortunately|sadly)\s*[.!]*$/iu,
+  },
+  {
+    name: "a cross behind it",
+    example: "scissors (✗)",
+    pattern: /\p{L}\W*[✗✘❌]\s*\)?\s*$/u,
+  },
+  {
+    name: "that it fell out, or was forgotten",
+    example: "scissors - fell out",
+    pattern:
+      /[-–,:(.]\s*(?:(?:it|they)\s+)?(?:fell\s+out|forgotten|left\s+behind|gone\s+again|away(?:\s+for\s+\w+)?|being\s+(?:washed|repaired|cleaned|charged)|in\s+the\s+wash|nowhere|awaited)\s*\)?\s*[.!]*$/i,
+  },
+];
+
 /** How the words begin of which one stands in all that `ABSENT` says, in small letters: most lines hold none. */
 const MAY_SAY_ABSENT =
-  /\b(?:no|nil|n\/a|sold|available|still|missing|exclud|without|does|did|isn|aren|hasn|haven|couldn|could|can|out|discontinued|removed|used|all\s|gone|to\s|we|i\s|they|ran|run|optional|add|buy|order|left|empty|wanting|finished|on\s|back|lent|lost|stolen|took|never|but|don|leave|fehl|manque|falta|manca|ontbre|a\s|nach|por\s|reponer|da\s|te\s|bij|saknas|mangler|puuttuu|brak|chyb)/;
+  /[✗✘❌]|\b(?:no|nil|n\/a|sold|available|still|missing|exclud|without|does|did|isn|aren|hasn|haven|couldn|could|can|out|discontinued|removed|used|all\s|gone|to\s|we|i\s|they|ran|run|optional|add|buy|order|left|empty|wanting|finished|on\s|back|lent|lost|stolen|took|never|but|don|leave|fehl|manque|falta|manca|ontbre|a\s|nach|por\s|reponer|da\s|te\s|bij|saknas|mangler|puuttuu|brak|chyb|should|ought|he\s|she\s|some|fell|forgotten|away|being|in\s+the\s+wash|awaited)/;
 /** Whether a text says that something is not in the kit; asked of each line again and again. */
 const isAbsent = remembering(
-  (text) => MAY_SAY_ABSENT.test(text.toLowerCase()) && ABSENT.test(text),
+  (text) =>
+    MAY_SAY_ABSENT.test(text.toLowerCase()) &&
+    (ABSENT.test(text) || ABSENT_BEHIND.some(({ pattern }) => pattern.test(text))),
   LINES_KEPT,
   LONGEST_KEPT,
 );
 /** It is somewhere else, or gone. */
 const ELSEWHERE = quick(
-  /\b(?:lives?\s+(?:on|in|at)\s+the|(?:moved|gone|went|goes)\s+to\s+the|(?:is|are|s|kept|stowed)\s+in\s+the\s+(?:vaccine\s+|staff\s+|glove\s+)?(?:hut|van|car|office|folder|fridge|freezer|drawer|vehicle|ute|truck|house|shed|safe|locker|glove\s*box)|(?:^|[-–,(]\s*)in\s+(?:the\s+)?(?:staff\s+)?(?:fridge|freezer|cooler)|(?<=:\s)see\s+(?:the\s+)?(?:other\s+)?(?:locker|cupboard|cabinet|bag|kit|office|van|car|bridge|list)|(?<=:\s)(?:(?:on|at)\s+(?:the\s+)?)?(?:ground|first|second|third|top)\s+floor\b|(?<=:\s)behind\s+(?:the\s+)?(?:reception|bar|counter|desk)|(?<=:\s)in\s+(?:the\s+)?(?:office|staff\s?room|van|car|house|safe)|in\s+the\s+(?:staff\s+)?(?:fridge|freezer|cooler)|(?=in\s)(?<=\p{L}{3}.*)in\s+(?:my|his|her|their|our|the\s+other)\s+(?:own\s+)?(?:car|bag|kit|box|van|house|boat|rucksack|office|locker)(?!\s*:)|(?=at\s)(?<=\p{L}{3}.*)at\s+home|with\s+(?:the\s+)?(?:other|second|another)\s+(?:team|crew|group|kit|bag|boat|car|leader|party)|not\s+(?:ours|mine|yours|first\s+aid|for\s+(?:us|this))|(?:is\s+not|isn'?t|that\s+is\s+not)\s+(?:ours|mine|first\s+aid)|(?:he|she|they)\s+(?:keeps?|has|have|carr(?:y|ies))\s+(?:it|them|that)|never\s+came|(?:kept\s+)?in\s+(?:his|her|their)\s+own\s+(?:bag|pouch|pocket|case|rucksack)|still\s+to\s+come|(?:every(?:one|body)|they\s+all|we\s+all)\s+(?:brings?|has|have|carr(?:y|ies))\s+(?:their|our|his|her)\s+own|carried\s+(?:by|in|on)\s+(?:the\s+)?(?:other|second|another|leader|guide)|(?:some\s?(?:body|one)|who\s?ever)(?:'?s|\s+has)\s+(?:had|got|taken|borrowed|nicked)\s+(?:it|them|those)|chucked|thrown\s+(?:out|away)|binned|(?:that'?s|belongs\s+to)\s+the\s+dog'?s?|need\s+to\s+(?:get|buy|order)|(?:oh\s+)?delete\s+that)\b/iu,
+  /\b(?:lives?\s+(?:on|in|at)\s+the|(?:moved|gone|went|goes)\s+to\s+the|(?:is|are|s|kept|stowed)\s+in\s+the\s+(?:vaccine\s+|staff\s+|glove\s+)?(?:hut|van|car|office|folder|fridge|freezer|drawer|vehicle|ute|truck|house|shed|safe|locker|glove\s*box)|(?:^|[-–,(]\s*)in\s+(?:the\s+)?(?:staff\s+)?(?:fridge|freezer|cooler)|(?<=:\s)see\s+(?:the\s+)?(?:other\s+)?(?:locker|cupboard|cabinet|bag|kit|office|van|car|bridge|list)|(?<=:\s)(?:(?:on|at)\s+(?:the\s+)?)?(?:ground|first|second|third|top)\s+floor\b|(?<=:\s)behind\s+(?:the\s+)?(?:reception|bar|counter|desk)|(?<=[:,(–-]\s?)in\s+(?:the\s+)?(?:office|staff\s?room|van|car|house|safe)|in\s+the\s+(?:staff\s+)?(?:fridge|freezer|cooler)|(?=in\s)(?<=\p{L}{3}.*)in\s+(?:my|his|her|their|our|the\s+other)\s+(?:own\s+)?(?:car|bag|kit|box|van|house|boat|rucksack|office|locker)(?!\s*:)|(?=at\s)(?<=\p{L}{3}.*)at\s+home|with\s+(?:the\s+)?(?:other|second|another)\s+(?:team|crew|group|kit|bag|boat|car|leader|party)|not\s+(?:ours|mine|yours|first\s+aid|for\s+(?:us|this|people|humans?))|(?:is\s+not|isn'?t|that\s+is\s+not)\s+(?:ours|mine|first\s+aid)|(?:he|she|they)\s+(?:keeps?|has|have|carr(?:y|ies))\s+(?:it|them|that)|never\s+came|(?:kept\s+)?in\s+(?:his|her|their)\s+own\s+(?:bag|pouch|pocket|case|rucksack)|still\s+to\s+come|(?:every(?:one|body)|they\s+all|we\s+all)\s+(?:brings?|has|have|carr(?:y|ies))\s+(?:their|our|his|her)\s+own|carried\s+(?:by|in|on)\s+(?:the\s+)?(?:other|second|another|leader|guide)|(?:some\s?(?:body|one)|who\s?ever)(?:'?s|\s+has)\s+(?:had|got|taken|borrowed|nicked)\s+(?:it|them|those)|chucked|thrown\s+(?:out|away)|binned|(?:that'?s|belongs\s+to)\s+the\s+dog'?s?|need\s+to\s+(?:get|buy|order)|(?:oh\s+)?delete\s+that)\b/iu,
 );
 /** Cold packs of the kit lie in the freezer. */
 const COLD_THERE =

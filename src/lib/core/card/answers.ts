@@ -4,7 +4,7 @@ import { quick } from "./quick.ts";
 
 /** One thing asked after, no sentence. */
 const QUESTION = quick(
-  /^\s*(?:>\s*)*(?:[-*•]\s*)?(?:any\s+|how\s+many\s+|and\s+)?(\p{L}[\p{L}' -]{2,30}?)\s*\?\s*$/iu,
+  /^\s*(?:>\s*)*(?:[-*•]\s*)?(?:any\s+|how\s+many\s+|and\s+)?(?!(?:what(?!\s+about)|which|who|where|when|why|anything|something|everything)\b)(\p{L}[\p{L}' -]{2,30}?)\s*\?\s*$/iu,
 );
 const COUNT =
   "\\d{1,4}|one|two|three|four|five|six|seven|eight|nine|ten|twelve|a\\s+(?:pair|box|roll|pack|couple)";
@@ -15,8 +15,9 @@ const ANSWER = quick(
   ),
 );
 const NONE = /^\s*(?:[-*•]\s*)?(?:no|none|nope|nil|missing|gone|not\s+there)\b[^?]{0,40}$/i;
-/** One may be chance. */
+/** One may be chance; not where what is asked is quoted. */
 const FEWEST = 2;
+const QUOTED = /^\s*>/;
 
 /** The lines with each answer beside what was asked after, on the answer's line; as many lines as before. */
 export function answersAsCounts(lines: readonly string[]): string[] {
@@ -29,7 +30,7 @@ export function answersAsCounts(lines: readonly string[]): string[] {
     if (asked === undefined || at === undefined) continue;
     const count = ANSWER.exec(lines[at]!)?.[1];
     if (count === undefined && !NONE.test(lines[at]!)) continue;
-    answered++;
+    answered += QUOTED.test(lines[i]!) ? FEWEST : 1;
     read[i] = "";
     read[at] = count === undefined ? "" : `${asked}: ${count}`;
   }

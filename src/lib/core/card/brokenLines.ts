@@ -10,7 +10,7 @@ const LONG_LINE = 50;
 /** "…, and two" over "triangular bandages, …": what a count at the end counts, up to the next comma, "and" or full stop. */
 const ENDS_IN_COUNT = quick(
   new RegExp(
-    `(?:[,;:.]\\s+an?|[,;:.]\\s+(?:an?|${NUMBER_WORDS})\\s+(?:pairs?|box(?:es)?|rolls?|packs?|packets?|tubes?|bottles?)\\s+of|[:.]\\s+(?:${NUMBER_WORDS})|\\b(?:and|are|is)\\s+(?:an?|${NUMBER_WORDS}))\\s*$`,
+    `(?:[,;:.]\\s+an?|(?:[,;:.]|\\b(?:and|plus))\\s+(?:an?|${NUMBER_WORDS})\\s+(?:pairs?|box(?:es)?|rolls?|packs?|packets?|tubes?|bottles?)\\s+of|[:.]\\s+(?:${NUMBER_WORDS})|\\b(?:and|are|is)\\s+(?:an?|${NUMBER_WORDS}))\\s*$`,
     "iu",
   ),
 );
@@ -21,7 +21,7 @@ const ENDS_IN_NUMBER = quick(new RegExp(`,\\s+(?:${NUMBER_WORDS})\\s*$`, "iu"));
 const COUNT_AT_END = 30;
 const GOES_ON = quick(
   new RegExp(
-    `^(?!(?:and|or|plus)\\b)\\p{Ll}(?:[^,;.]|\\.(?=\\d))*?(?:,\\s+(?:${NUMBER_WORDS})\\s+of\\s+(?:them|which)\\s[^,;.\\d]*)?(?=[,;]|\\.(?!\\d)|\\s+and\\s|$)`,
+    `^(?!(?:and|or|plus|${NUMBER_WORDS})\\b)\\p{Ll}(?:[^,;.]|\\.(?=\\d))*?(?:,\\s+(?:${NUMBER_WORDS})\\s+of\\s+(?:them|which)\\s[^,;.\\d]*)?(?=[,;]|\\.(?!\\d)|\\s+and\\s|$)`,
     "u",
   ),
 );
@@ -29,6 +29,8 @@ const GOES_ON = quick(
 const COUNTS_BEHIND = quick(/\p{L}\)?:\s*\d{1,4}\D.*\p{L}\)?:\s*\d{1,4}\s*$/u);
 /** "plasters, assorted ........ 40": a row, whole by itself. */
 const LEADER = /\.{4}/;
+/** Set in columns: no sentence. */
+const COLUMNS = /\S(?:\s{3,}|\t|\s\|\s)\S/;
 const LISTED = /^\s*(?:[-*•–]|\(?\w{1,2}[.)])\s/;
 /** Sentences over several lines: a thing stands on the line that its count does. */
 function countsMoved(lines: readonly string[]): string[] {
@@ -41,6 +43,7 @@ function countsMoved(lines: readonly string[]): string[] {
       !LISTED.test(line) &&
       !LEADER.test(line) &&
       !COUNTS_BEHIND.test(line) &&
+      !COLUMNS.test(line) &&
       (ENDS_IN_COUNT.test(end) || (line.length >= FULL_LINE && ENDS_IN_NUMBER.test(end)));
     const on = isBroken ? GOES_ON.exec(read[i + 1]!)?.[0] : undefined;
     if (on === undefined) continue;

@@ -13,6 +13,8 @@ export interface CardRow {
   readonly indent: number;
   /** One of several things that the line lists: by that it is listed, whatever the other lines look like. */
   readonly isOfList?: true;
+  /** Another number of the row may be the one that counts it. */
+  readonly countDoubted?: true;
   /** Several columns count, and no heading tells which holds what is there. */
   readonly columnsUnclear?: boolean;
 }

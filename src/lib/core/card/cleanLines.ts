@@ -1,3 +1,4 @@
+import { withoutAsides } from "./asides.ts";
 import { blanksAsTabs } from "./tabsBesideBlanks.ts";
 import { columnsApart } from "./columnsByRows.ts";
 import { columnsRestored } from "./columnsLost.ts";
@@ -390,6 +391,7 @@ const STEPS: readonly Step[] = [
   withoutCrossed,
   withTicked,
   withoutWraps,
+  withoutAsides,
   edgesMended,
 ];
 

@@ -127,7 +127,7 @@ export function entryOf(
     fractionLost: LOST_FRACTION.test(row.text),
     holdsOthers: refined === "container" && mayHoldOthers(segment, draft),
     unitAssumed: !style.saysUnit && areInchesGuessed(reading, sized, habits),
-    numberLeft: reading.leftOver > 0 || !agrees(reading, row, pieces.value),
+    numberLeft: mayCountOtherwise(reading, row, pieces.value),
     countUnusual: isUnusual(pieces.value, shippedT?.bulkMl),
     isUnticked,
     columnGuessed: row.columnsUnclear === true,
@@ -153,6 +153,10 @@ const WORD_THEN_NUMBER = quick(/^\W*\p{L}+\s+\d{1,2}\b/u);
 const mayHoldOthers = (segment: Segment, { segments }: Draft): boolean =>
   segments.some((s) => s !== segment && isNamed(s.match) && s.match.type !== "container") ||
   WORD_THEN_NUMBER.test(segment.text);
+
+/** Another number stands there, or counts otherwise. */
+const mayCountOtherwise = (reading: Reading, row: CardRow, pieces: number): boolean =>
+  reading.leftOver > 0 || row.countDoubted === true || !agrees(reading, row, pieces);
 
 const isCounted = (reading: Reading, row: CardRow): boolean =>
   reading.pieces !== null || row.quantity !== null;

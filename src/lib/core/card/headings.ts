@@ -10,7 +10,7 @@ import { NO_TYPE, type Match } from "./vocabulary.ts";
 /** Lines that name a group of items: an ordered table, the first rule that tells decides. */
 
 const HEADINGS = new Set(
-  "wound care|wounds|wound|bandages|bandages and dressings|dressings|dressings and bandages|plasters|plasters and dressings|tools|tools and protection|instruments|medicines|medicine|medication|medications|meds|drugs|burns|burn care|burn|bleeding|bleeding control|cleaning|hygiene|protection|ppe|personal protection|misc|miscellaneous|other|others|other items|extras|general|trauma|airway|breathing|circulation|eyes|eye care|fractures|sprains|sprains and strains|fractures and sprains|survival|tapes|tape|gloves and masks|antiseptics|cleansing|blisters|blister care|feet|foot care|bites and stings|insect bites|equipment|hardware|paperwork|documents|stationery|documentation|contents|medicine cabinet|diagnostics|splints|supports|immobilisation|cold therapy|hot and cold|resuscitation|cpr|first aid|emergency|pockets|front pocket|main compartment|back pocket|inner pocket|outer pocket|lid|top|bottom|left|right|front|back|side|left side|right side|inside|outside|wipes|wipes and creams|creams|ointments|creams and ointments|tablets|gauze|gauze and pads|pads|bandaging|wound dressings|closures|signalling|lighting|warmth|exposure|skin|allergy|stings|bites|cold|heat|wound closure|bag|box".split(
+  "wound care|wounds|wound|bandages|bandages and dressings|dressings|dressings and bandages|plasters|plasters and dressings|tools|tools and protection|instruments|medicines|medicine|medication|medications|meds|drugs|burns|burn care|burn|bleeding|bleeding control|cleaning|hygiene|protection|ppe|personal protection|misc|miscellaneous|other|others|other items|extras|general|trauma|airway|breathing|circulation|eyes|eye care|fractures|sprains|sprains and strains|fractures and sprains|survival|tapes|tape|gloves and masks|antiseptics|cleansing|blisters|blister care|feet|foot care|bites and stings|insect bites|equipment|hardware|paperwork|documents|stationery|documentation|contents|medicine cabinet|diagnostics|splints|supports|immobilisation|cold therapy|hot and cold|resuscitation|cpr|first aid|emergency|pockets|front pocket|main compartment|back pocket|inner pocket|outer pocket|lid|top|bottom|left|right|front|back|side|left side|right side|inside|outside|wipes|wipes and creams|creams|ointments|creams and ointments|tablets|gauze|gauze and pads|pads|bandaging|wound dressings|closures|signalling|lighting|warmth|exposure|skin|allergy|stings|bites|cold|heat|wound closure|bag|box|sundry|sundries|various|oddments|bits and bobs|consumables|cuts|cuts and grazes|grazes|cuts and scrapes|scrapes|joints|limbs|muscles|ankles|knees|ankles and knees|fingers|hands|ears|nose|teeth|dental|stomach|pain|pain relief|insects|sun|nosebleeds|choking|shock|chest|admin|information|comfort|personal".split(
     "|",
   ),
 );
@@ -69,6 +69,12 @@ const normalHeading = (text: string) =>
     .replace(/[^a-z ]/g, "")
     .replace(/\s+/g, " ")
     .trim();
+
+/** "Cuts, from hive tools". */
+const COMES_OF = /\s*[,–-]\s*(?:from|for|after|by|when|in|on)\s[^\d]*$/i;
+/** "– count of Nov 2": when the list was made. */
+const MADE_ON =
+  /\s*[-–,(]?\s*\b(?:count(?:ed)?|check(?:ed)?|list|stock|as)\s+(?:of|on|at)\s+(?:(?:\d{1,2}(?:st|nd|rd|th)?\s+)?(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?(?:\s+\d{1,2}(?:st|nd|rd|th)?)?|(?:mon|tues|wednes|thurs|fri|satur|sun)day)(?:,?\s+20\d\d)?\)?\s*$/i;
 
 /** "Dressings", "Dressings and plasters": each part of it heads groups. */
 const headsGroup = (text: string): boolean => {
@@ -160,7 +166,7 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
         (isFirst || row.source < style.first) &&
           !row.bullet &&
           row.quantity === null &&
-          KIT_ITSELF.test(text.replace(SHEET, "")),
+          (KIT_ITSELF.test(text.replace(SHEET, "")) || MADE_ON.test(text)),
       ),
   },
   {
@@ -262,7 +268,7 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
     tells: ({ names, text, style }) =>
       yesIf(
         !(names && text === text.toLowerCase() && !text.endsWith("s")) &&
-          headsGroup(text) &&
+          (headsGroup(text) || (!names && headsGroup(text.replace(COMES_OF, "")))) &&
           (style.counts || style.bullets),
       ),
   },

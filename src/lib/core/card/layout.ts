@@ -310,6 +310,9 @@ function headingsAbove(line: string, width: number): string[] {
 /** Rows of a table that are looked at to tell what an unclear column holds. */
 const LOOK_AHEAD = 30;
 
+const HEADS = quick(/^\p{L}[\p{L} -]*$/u);
+/** "Raft kit 3 (dry bag)": the kit's name may stand over the names. */
+const HEADS_FIRST = quick(/^\p{L}{3}[\p{L}\d (),.'’/&#-]*$/u);
 /** Heads names where no other column does. */
 const MAY_NAME = /^(?:lines?|details?|type|spec(?:ification)?|kit)$/i;
 const HEADS_PLACES = /^(?:drawer|stowage|bay|cupboard|cabinet|locker|tray|rack)$/i;
@@ -324,7 +327,7 @@ function withText(
 ): (ColumnRole | null)[] {
   if (roles.includes("text") || !roles.includes("quantity")) return [...roles];
   const isUnknown = (r: ColumnRole | null, i: number) =>
-    r === null && /^\p{L}[\p{L} -]*$/u.test(cells[i]!.trim());
+    r === null && (i === 0 ? HEADS_FIRST : HEADS).test(cells[i]!.trim());
   // "Line" over numbers, "D of Q" over "EA", "Drawer" beside another that may.
   const first = roles.findIndex(
     (r, i) =>
@@ -391,13 +394,16 @@ function tableHeader(line: string, below: readonly string[]): Table | null {
   return null;
 }
 
+/** Headings hold no numbers, but for the kit's name. */
+const areHeadings = ([first, ...others]: readonly string[]): boolean =>
+  others.every((c) => !/\d/.test(c)) && (!/\d/.test(first!) || HEADS_FIRST.test(first!.trim()));
+
 /** "Stowage  Std  Act  Def": a name and what is said of numbers, one of them how many there are. */
 function hintedHeader(line: string, below: readonly string[]): Table | null {
   const next = below[0] ?? "";
-  if (/\d/.test(line)) return null;
   for (const split of SPLITTERS) {
     const cells = split(line);
-    if (isRuled(split, line)) continue;
+    if (isRuled(split, line) || !areHeadings(cells)) continue;
     if (cells.length < 3 || cells.length > 8 || cells.some((c) => c.split(/\s+/).length > 3))
       continue;
     const told_ = cells.map((c) => roleOf(c) ?? hint(c));

@@ -470,7 +470,12 @@ function isTwin(item: Item, i: number): boolean {
   if (/^twin-?packs?$/.test(word)) return true;
   const isOfPacks = /^(?:packs?|pks?|pkts?)$/i.test(item.word(i + 1));
   const isInBrackets = item.kind(i - 1) === "open" && item.kind(i + 1) === "close";
-  return (word === "double" && isOfPacks) || (word === "twin" && (isOfPacks || isInBrackets));
+  // "chest seal, vented, twin"
+  const isLast =
+    item.kind(i - 1) === "separator" && (!item.tokens[i + 1] || item.kind(i + 1) === "open");
+  return (
+    (word === "double" && isOfPacks) || (word === "twin" && (isOfPacks || isInBrackets || isLast))
+  );
 }
 
 /** "(2/pk)", "5 per pack" from here on. */

@@ -1,4 +1,5 @@
 import { saysHeld, saysNo, saysWhether } from "./headingCounts.ts";
+import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
 import { saysPacks, saysPerPack } from "./packColumns.ts";
 import { THREE_LETTERS, quick } from "./quick.ts";
 
@@ -58,9 +59,17 @@ const valueOf = <T>(
   is: (value: unknown) => value is T,
 ): T | undefined => fields.find(([key, v]) => called.test(key) && is(v))?.[1] as T | undefined;
 const isText = (v: unknown): v is string => typeof v === "string" && v.trim() !== "";
-const COUNT_WITH_WORD = quick(/^\d{1,4}(?:\s*\p{L}+)?$/u);
+/** "4", "4 pairs", "four", "a dozen". */
+const COUNT_WITH_WORD = quick(
+  new RegExp(`^(?:\\d{1,4}|an?(?=\\s)|(?:${NUMBER_WORDS})(?!\\p{L}))(?:\\s*\\p{L}+)?$`, "iu"),
+);
 const isCount = (v: unknown): v is number | string =>
   typeof v === "number" || (typeof v === "string" && COUNT_WITH_WORD.test(v));
+
+/** "2 packs of 10", "1 (opened)": said in more words. */
+const isCountInWords = (v: unknown): v is string => isText(v) && SAYS_NUMBER.test(v);
+
+const NONE = /^\s*(?:none|nil|zero|no|-|–|n\/a|out|empty|missing|gone)\s*$/i;
 
 const countIn = (fields: Fields): number | string | undefined =>
   valueOf(fields, HELD, isCount) ?? valueOf(fields, ANY_COUNT, isCount);
@@ -72,7 +81,9 @@ function asListed(fields: Fields): string | null {
     valueOf(fields, NAME, isText) ?? words.sort((a, b) => b.length - a.length)[0] ?? null;
   if (name === null) return null;
   const isGone = fields.some(
-    ([key, v]) => saysWhether(asHeading(key)) && (v === false || (isText(v) && saysNo(v))),
+    ([key, v]) =>
+      (saysWhether(asHeading(key)) && (v === false || (isText(v) && saysNo(v)))) ||
+      (ANY_COUNT.test(key) && isText(v) && NONE.test(v)),
   );
   const count = isGone ? 0 : countIn(fields);
   const perPack = valueOf(fields, ANY_PACK, isCount);
@@ -82,7 +93,8 @@ function asListed(fields: Fields): string | null {
   const packed = packs === undefined ? "" : `, pack of ${packs}`;
   const sign = /^pairs?$/i.test(unit) ? " pairs" : " x";
   const counted = count === undefined ? "" : `${count}${/^\d+$/.test(`${count}`) ? sign : ""} `;
-  return `- ${counted}${name}${packed}${size === undefined ? "" : ` (${size})`}`;
+  const said = count === undefined ? valueOf(fields, ANY_COUNT, isCountInWords) : undefined;
+  return `- ${counted}${name}${packed}${size === undefined ? "" : ` (${size})`}${said === undefined ? "" : `: ${said}`}`;
 }
 
 /** `{"gauze":4,"tape":1}`: each name with its count; null: it is no such object. */

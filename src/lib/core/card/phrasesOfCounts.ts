@@ -119,13 +119,6 @@ export const COUNT_PHRASES: readonly Phrase[] = [
       Number(used) < Number(n) ? `${Number(n) - Number(used)}${name!}` : all!,
   },
   {
-    name: "so many, in brackets how many of them used",
-    example: ["plasters 100 (72 used)", "plasters 28"],
-    holds: "(",
-    pattern: /\b(\d{1,4})\s*\((\d{1,4})\s+(?:used|gone|opened|missing)\)/gi,
-    read: (all, n, used) => (Number(used) < Number(n) ? String(Number(n) - Number(used)) : all!),
-  },
-  {
     name: "how full it is",
     example: ["tincture of iodine, 1 bottle, two thirds full", "tincture of iodine, 1 bottle"],
     holds: ["full", "empty", "used up"],
@@ -265,21 +258,20 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     read: (_, n, packs) => `${n} pcs (${Number(n) * Number(packs)}?)`,
   },
   {
-    name: "so many, and how many of them are not there, last",
-    example: ["plasters 7, 1 missing", "plasters 6"],
-    holds: ["missing", "gone"],
-    pattern: /\b(\d{1,3})(?<=\p{L}{3}.*)\s*[,;(–-]?\s*(\d{1,3})\s+(?:missing|gone)\)?\s*$/giu,
-    read: (all, n, gone) =>
-      valueOf(gone!) < Number(n) ? String(Number(n) - valueOf(gone!)) : all!,
+    name: "how wide a roll is, without its unit",
+    example: ["conf bdg 7.5 - 3", "conf bdg 7.5 cm - 3"],
+    holds: [".", ","],
+    // Widths that are made in centimetres, and in no inches.
+    pattern:
+      /(?<=\b(?:bandages?|b(?:an?)?n?dg\w{0,2}|band|crepes?|conf(?:orm\w*)?|elast\w*|tapes?|gauze\s+rolls?|wraps?)\b[^\d,;]{0,20}\s)(?:1[.,]25|2[.,]5|3[.,](?:75|8)|7[.,]5|12[.,]5)(?=\s*(?:[x×]\d{1,2}(?![\d.,])|[-–:(=]|,\s|\s\d{1,3}\s*$|$))/gi,
+    read: "$& cm",
   },
   {
-    name: "so many of a thing, and in brackets how many are not there, and the reader asks",
-    example: ["27 plasters (3 missing)", "plasters 24 pcs (27?)"],
-    holds: ["missing", "gone"],
-    pattern:
-      /^(\W*)(\d{1,3})\s+(?:[x×]\s+)?(\p{L}[^()]*?)\s*\((\d{1,3})\s+(?:missing|gone)\)\s*$/iu,
-    read: (all, lead, n, name, gone) =>
-      Number(gone) < Number(n) ? `${lead}${name} ${Number(n) - Number(gone)} pcs (${n}?)` : all!,
+    name: "used, and so not there",
+    example: ["eye wash, one used and gone", "eye wash, one gone"],
+    holds: "gone",
+    pattern: /\b(?:used(?:\s+up)?|opened|broken|lost)\s*(?:,|and|&)\s*(?=gone\b)/gi,
+    read: "",
   },
   {
     name: "so many full, and so many begun",

@@ -33,6 +33,22 @@ export const REMARK_PHRASES: readonly Phrase[] = [
     read: "",
   },
   {
+    name: "its lot, said aloud",
+    example: ["ten plasters lot number two two four seven something", "ten plasters"],
+    holds: ["lot ", "batch "],
+    pattern:
+      /,?\s*\b(?:lot|batch)(?:\s+(?:number|no\.?))?(?:\s+(?:zero|oh|one|two|three|four|five|six|seven|eight|nine|(?:ten|eleven|twelve)|\p{L}+teen|twenty|[a-z])(?!\p{L})){2,}(?:\s+something)?(?!\p{L})/giu,
+    read: "",
+  },
+  {
+    name: "that it is not in the box",
+    example: ["eye pads, not in this box", "eye pads, not in here"],
+    holds: "not in ",
+    pattern:
+      /(?<=,\s*)not\s+in\s+(?:this|the|that|our|my)\s+(?:box|bag|kit|pack|pouch|case|tin|rucksack|drawer|cabinet)\b(?=\W*$)/i,
+    read: "not in here",
+  },
+  {
     name: "how one goes on speaking",
     example: ["along with two eye pads", "two eye pads"],
     holds: ["with", "followed", "that", "those", "them", "this", "it", "hang on", "hold on"],

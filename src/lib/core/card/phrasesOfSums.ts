@@ -230,24 +230,6 @@ export const SUM_PHRASES: readonly Phrase[] = [
     read: (all, least, most) => (Number(least) < Number(most) ? least! : all!),
   },
   {
-    name: "so many, some of them used",
-    example: ["plasters: 20, 13 used", "plasters: 7"],
-    holds: "used",
-    pattern:
-      /(?<=\p{L}\s*[:–—-]?\s*)(?<!\bof\s+)\b(\d{1,3})\s*[,(–-]\s*(\d{1,3})\s+(?:are\s+)?used(?:\s+up)?\)?\s*$/giu,
-    read: (all, full, used) =>
-      Number(used) < Number(full) ? String(Number(full) - Number(used)) : all!,
-  },
-  {
-    name: "so many of them gone",
-    example: ["20 plasters (3 of them used)", "17 plasters"],
-    holds: "of them",
-    pattern:
-      /(?<![\d.,x×])(\d{1,3})((?:\s+\p{L}[^()\d]*?)?)\s*[,(–-]\s*(\d{1,3})\s+of\s+them\s+(?:are\s+|were\s+|already\s+|now\s+)*(?:used(?:\s+up)?|gone|missing|lost)\)?(?=\s*(?:[,;.]|$))/giu,
-    read: (all, full, name, gone) =>
-      Number(gone) < Number(full) ? `${Number(full) - Number(gone)}${name}` : all!,
-  },
-  {
     name: "what became of what was counted",
     example: ["4 wipes -> 2 wipes", "2 wipes"],
     holds: ["->", "=>", "→"],
@@ -370,15 +352,6 @@ export const SUM_PHRASES: readonly Phrase[] = [
       "giu",
     ),
     read: "$1 packs of ",
-  },
-  {
-    name: "so many of a thing, some of them used",
-    example: ["20 plasters (3 used)", "17 plasters"],
-    holds: ["used", "binned", "thrown"],
-    pattern:
-      /^(\W*)(\d{1,3})(\s+\p{L}[^,;()\d]*?)\s*[,(–-]\s*(\d{1,3})\s+(?:used(?:\s+up)?|binned|thrown\s+(?:out|away))\)?\s*$/giu,
-    read: (all, mark, full, name, used) =>
-      Number(used) < Number(full) ? `${mark}${Number(full) - Number(used)}${name}` : all!,
   },
   {
     name: "so many, and packs besides",

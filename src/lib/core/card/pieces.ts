@@ -1,6 +1,7 @@
 import type { CardRow } from "./cardRow.ts";
 import { lex } from "./lexer.ts";
 import { PACKS } from "./phrase.ts";
+import { leftIn } from "./someWent.ts";
 import { rephrase } from "./phrases.ts";
 import { readQuantity, type Reading } from "./quantity.ts";
 
@@ -64,7 +65,7 @@ function inColumn(reading: Reading, text: string, written: string): Counts {
 
 /** "12 + 3 loose", "half box of 20", "4.0": what a column counts as it is said of a thing on a line. */
 const asCounted = (written: string): string =>
-  rephrase(`things ${written}`)
+  rephrase(leftIn(`things ${written}`)?.text ?? `things ${written}`)
     .replace(/^things:?\s*/, "")
     .replace(/^(\d{1,4})[.,]0{1,3}(?=\s|$)/, "$1");
 

@@ -2,6 +2,7 @@ import { saysGone } from "./absence.ts";
 import { countSaid } from "./countBehind.ts";
 import { inOurWords } from "./foreignUnits.ts";
 import type { CardRow } from "./cardRow.ts";
+import { PLACE_WORDS } from "./placeWords.ts";
 import { stripPrices } from "./stripPrices.ts";
 import { quick } from "./quick.ts";
 
@@ -22,7 +23,14 @@ interface Counted {
   readonly quantity: string | null;
   /** It leads to words, and is listed though it has no count: "Plasters ..... loads". */
   readonly isListed: boolean;
+  /** It leads to words that are no place in a kit: they may say that it is not there. */
+  readonly isDoubted?: true;
 }
+/** "pen tray", "lid", "top left": where it lies. */
+const IS_PLACE = new RegExp(
+  `^(?!.*\\bother\\b).*\\b(?:(?:${PLACE_WORDS})s?|lids?|flaps?|top|bottom|front|back|left|right|middle|inside|outside|main|cupboard|cabinet|locker|wall|hook|door|loose|spare|yes|ok|new|sealed)\\b`,
+  "i",
+);
 function countedIn(text: string): Counted {
   // A dot leader points at the count; numbers before it are sizes and models.
   if (text.includes("....")) {
@@ -37,7 +45,14 @@ function countedIn(text: string): Counted {
     if (!placed || SAYS_AWAY.test(placed[2]!))
       return { named: text, quantity: null, isListed: false };
     // "Plasters ....... out": how many, and no place.
-    return { named: placed[1]!, quantity: countSaid(placed[2]!), isListed: true };
+    const quantity = countSaid(placed[2]!);
+    const isUnclear = quantity === null && !IS_PLACE.test(placed[2]!);
+    return {
+      named: placed[1]!,
+      quantity,
+      isListed: true,
+      ...(isUnclear ? { isDoubted: true } : {}),
+    };
   }
   const counted = countApart(text);
   return counted
@@ -57,7 +72,7 @@ export function plainRow(line: string, source: number): CardRow {
   const unplaced = text.replace(IN_PLACE, "");
   let bullet = unplaced !== text;
   text = unplaced;
-  const mark = /^(?:[-–—*•·▪◦●○■□☐☑✓✔»>+~]|\[[ xX]?\]|o(?=\s{2,}))\s*(?=\S)/.exec(text);
+  const mark = /^(?:[-–—*•·▪◦●○■□☐☑✓✔»>+~]|\[[ xX~/]?\]|o(?=\s{2,}))\s*(?=\S)/.exec(text);
   if (mark && !/^[-–—]\d/.test(text)) {
     text = text.slice(mark[0].length);
     bullet = true;
@@ -74,12 +89,13 @@ export function plainRow(line: string, source: number): CardRow {
   text = text.replace(/^\[[ xX]?\]\s*/, "").replace(/(?<=\d)\s+[*†‡]{1,3}$/, "");
   // A year that stands apart is when it runs out.
   if (/20[2-3]\d$/.test(text)) text = text.replace(YEAR_APART, "");
-  const { named, quantity, isListed } = countedIn(text);
+  const { named, quantity, isListed, isDoubted } = countedIn(text);
   const unpriced = withoutPrices(named);
   const row = {
     ...{ source, text: unpriced, quantity, indent },
     inTable: false,
     bullet: bullet || isListed,
+    ...(isDoubted ? { countDoubted: isDoubted } : {}),
   };
   // "GLOVE M BX100     1    7.99": without its price the count stands last.
   return unpriced === named ? row : withCountApart(row);

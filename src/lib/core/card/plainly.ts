@@ -15,6 +15,8 @@ import { PACKS } from "./phrase.ts";
 import { withoutGroup, withoutLabel, withoutPlace } from "./labelsBefore.ts";
 import { rephrase } from "./phrases.ts";
 import { UNHEARD, type Heard } from "./heard.ts";
+import { someWent } from "./someWent.ts";
+import { NO_TYPE } from "./vocabulary.ts";
 import { withoutRemark } from "./remarkBehind.ts";
 import { usedUp } from "./usedUp.ts";
 import { withoutClosing, withoutLead } from "./sentenceEdges.ts";
@@ -208,9 +210,21 @@ const eachNamed = (
   parts: readonly string[],
   names: (text: string) => boolean,
 ): CardRow[] =>
-  parts.every((p) => names(p) && /\d/.test(p) && TWO_LETTERS.test(p.replace(IN_BRACKETS, "")))
-    ? parts.map((text) => ({ ...row, text }))
+  parts.every(
+    (p, i) =>
+      names(p) &&
+      (SAYS_NUMBER.test(p) || (row.quantity !== null && i === parts.length - 1)) &&
+      TWO_LETTERS.test(p.replace(IN_BRACKETS, "")),
+  )
+    ? partsOf(row, parts)
     : [row];
+/** A row for each part; what is counted at the end of the row counts the last. */
+const partsOf = (row: CardRow, parts: readonly string[]): CardRow[] =>
+  parts.map((text, i) => ({
+    ...row,
+    text,
+    quantity: i === parts.length - 1 ? row.quantity : null,
+  }));
 
 /** "[x] shears      [x] tweezers      [ ] torch": boxes side by side; one left open among ticked ones is not there. */
 const BOX = /^(?:\[[ xX✓✔]?\]|[☐☑✓✔])\s+/;
@@ -238,14 +252,30 @@ function pairsAcross(row: CardRow, names: (text: string) => boolean): CardRow[] 
   return things.map((text, i) => ({ ...row, text, quantity: counts[i]! }));
 }
 /** "Plasters 40          Eye pads 2": several side by side, each named and counted. */
-function eachAcross(row: CardRow, names: (text: string) => boolean): CardRow[] {
+function eachAcross(row: CardRow, of: Knowledge): CardRow[] {
   if (row.inTable || !ACROSS.test(row.text)) return [row];
-  const pairs = pairsAcross(row, names);
+  const pairs = pairsAcross(row, of.names);
   if (pairs) return pairs;
   // "eye pads 2     -     eye pads 1": none in the second.
-  const parts = row.text.split(ACROSS).filter((part) => !/^[-–]$/.test(part));
-  return parts.length < 2 ? [row] : eachNamed(row, parts, names);
+  const parts = row.text.split(ACROSS).filter((part) => !/^[-–|]$/.test(part));
+  if (parts.length < 2) return [row];
+  const others = FAR_ACROSS.test(row.text) ? othersAcross(row, parts, of) : null;
+  return others ?? eachNamed(row, parts, of.names);
 }
+const FAR_ACROSS = /\S(?:\s{5,}|\t)\S/;
+/** "eye pads x5            torch": of two other things far apart one may have no count; null: they are not two others. */
+function othersAcross(row: CardRow, parts: readonly string[], of: Knowledge): CardRow[] | null {
+  const names = parts.map((part) => part.replace(COUNTS, " "));
+  const areOthers =
+    parts.some((part) => SAYS_NUMBER.test(part)) &&
+    names.every((name) => of.isWhole(name) && isKind(of.typeOf(name))) &&
+    new Set(names.map((name) => of.typeOf(name))).size === parts.length;
+  return areOthers ? partsOf(row, parts).map((part) => ({ ...part, bullet: true })) : null;
+}
+/** "7 plasters      in a tin", "label in Polish": what it comes in, or nothing that is known. */
+const isKind = (type: string | null): boolean =>
+  type !== null && type !== NO_TYPE && type !== "container";
+const COUNTS = quick(new RegExp(`\\b(?:${NUMBER_WORDS})\\b|[x×:()=–-]`, "giu"));
 
 /** "shears x1 marker x1": a count with its sign ends each. */
 const COUNT_WITH_SIGN = quick(
@@ -349,22 +379,23 @@ function eachPlainly(row: CardRow, of: Knowledge): CardRow[] {
   const { names, knows } = of;
   const left = leftOfPacks(row.text);
   const text = row.quantity === null ? usedUp(left) : left;
-  return eachListed({ ...row, text }, of)
+  return eachAcross({ ...row, text }, of)
+    .flatMap((line) => eachListed(someWent(line), of))
     .flatMap((line) => eachTicked(withoutLeaders(withoutLabel(line, names))))
     .flatMap((line) => eachOfSeveral(line, of))
     .flatMap((line) => eachSort(line, of))
     .flatMap((line) => eachSentence({ ...line, text: sortsApart(line.text, of) }))
     .map((line) => withoutLead(withoutClosing(line), names))
+    .map(someWent)
     .map((line) => withoutRemark(line, of))
     .flatMap((line) => eachSaid(line, names))
     .flatMap((line) => eachRunOn(line, names))
-    .flatMap((line) => eachAcross(line, names))
     .flatMap((line) => eachBetween(line, names))
     .flatMap((line) => eachCounted(line, names))
     .flatMap((line) => eachClause(line, of))
     .flatMap((line) => eachOfBoth(line, names))
     .flatMap((line) => eachOfNames(line, names))
-    .map(withCountBehind)
+    .map((line) => withCountBehind(someWent(line)))
     .flatMap((said) =>
       eachSideOfStroke(
         oneLanguage(

@@ -217,7 +217,7 @@ const SHORTEST_ABROAD = 5;
 const isWord = rememberingFor(isKnownWord, MOST_WORDS);
 
 /** "nitr. gloves": the dot of a word cut short, which is none by itself, ends no sentence. */
-const SHORT_DOT = quick(/(?<![\p{L}\d.])(?!(?:[ivx]+|do)\.)(\p{L}{2,6})\.(?=\s\p{Ll}{2})/gu);
+const SHORT_DOT = quick(/(?<![\p{L}\d.])(?!(?:[ivx]+|do)\.)(\p{L}{2,8})\.(?=\s\p{Ll}{2})/gu);
 const withoutShortDots = (line: string, known: (word: string) => boolean): string =>
   line.replace(SHORT_DOT, (all, word: string) => (known(word) ? all : word));
 

@@ -60,7 +60,7 @@ const COUNT = quick(
   ),
 );
 /** How many a name is said with: before it, or at its end; null: it has no count. */
-function countOf(text: string): number | null {
+export function countOf(text: string): number | null {
   const m = COUNT.exec(text.replace(SIZED, " ").trim());
   if (m) return valueOf(m[1] ?? m[2]!);
   return ONE.test(text) ? 1 : null;

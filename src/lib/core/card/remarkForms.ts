@@ -1,5 +1,5 @@
 import { NUMBER_WORDS } from "./numberWords.ts";
-import { PACKS } from "./phrase.ts";
+import { COLOUR, PACKS } from "./phrase.ts";
 import { PLACE_WORDS } from "./placeWords.ts";
 import { quick } from "./quick.ts";
 
@@ -23,7 +23,7 @@ const N = `(?:${NUMBER_WORDS})`;
 const ITS_PART =
   "(?:lids?|caps?|covers?|handles?|labels?|box(?:es)?|case|wrapp(?:er|ing)s?|packets?|packaging|seals?|instructions?|leaflets?|applicators?|clips?|straps?|valves?|batter(?:y|ies)|bulb|string|blade|tip|tag|zip|expiry|date|name|adapt[oe]r|charger|bracket|hook|nozzle|pump|dropper|spoon|cup|needle|pins?|lanyard|pouch|holster|sheath|cord)";
 const STATE =
-  "(?:new|old(?:\\s+stock)?|good|fine|ok(?:ay)?|alright|full|sealed|unopened|open|loose|wet|damp|dry|dirty|grubby|dusty|clean|rusty|bent|torn|split|faded|creased|crumpled|dented|damaged|broken|worn|stiff|usable|tested|work(?:s|ing)?|checked|counted(?:\\s+(?:twice|again))?|complete|intact|in\\s+date|(?:out\\s+of\\s+date|expired)(?:\\s+(?:in\\s+)?20\\d\\d)?|past\\s+(?:its\\s+|their\\s+)?date|low|running\\s+low|half[- ](?:full|used|empty)|unused|untouched|(?:two|three|mixed|various|different|several|all)\\s+sizes|donated|a\\s+gift|personal|mine|ours)";
+  "(?:new|old(?:\\s+stock)?|good|fine|ok(?:ay)?|alright|full|sealed|unopened|open|loose|wet|damp|dry|dried\\s+(?:out|up)|dirty|grubby|dusty|clean|rusty|bent|(?:torn|split|frayed|worn|dented|creased)\\s+(?:at|on|along)\\s+(?:an?|one|the)\\s+(?:corner|edge|side|end|seam|tip)|torn|split|faded|creased|crumpled|dented|damaged|broken|worn|stiff|usable|tested|work(?:s|ing)?|checked|counted(?:\\s+(?:twice|again))?|complete|intact|in\\s+date|(?:out\\s+of\\s+date|expired)(?:\\s+(?:in\\s+)?20\\d\\d)?|past\\s+(?:its\\s+|their\\s+)?date|low|running\\s+low|half[- ](?:full|used|empty)|unused|untouched|(?:two|three|mixed|various|different|several|all)\\s+sizes|donated|a\\s+gift|personal|mine|ours)";
 const HOW =
   "(?:(?:all|still|just|only|a\\s+(?:bit|little)|slightly|quite|very|rather|nearly|almost|now|but|and|also|mostly|looks?|is|are|was|were|they\\s+are|they're|it's|has\\s+been|have\\s+been)\\s+)*";
 const MONTH =
@@ -60,7 +60,7 @@ export const REMARK_FORMS: readonly RemarkForm[] = [
     "some of them are not as they should be",
     "1 expired",
     "some",
-    `${SOME}\\s+(?:already\\s+)?${HOW}(?:${STATE}|binned|borrowed(?:\\s+and\\s+returned)?|to\\s+(?:${DIRECTIVE}|bin)|missing\\s+(?:its|their|the|a)\\s+${ITS_PART}|for\\s+(?:\\p{L}+\\s+)?\\p{L}+|${ITS_PART}\\s+(?:torn|missing|gone|lost|broken|faded|unreadable))`,
+    `${SOME}\\s+(?:already\\s+)?${HOW}(?:${STATE}|borrowed(?:\\s+and\\s+returned)?|to\\s+(?:${DIRECTIVE}|bin)|missing\\s+(?:its|their|the|a)\\s+${ITS_PART}|for\\s+(?:\\p{L}+\\s+)?\\p{L}+|${ITS_PART}\\s+(?:torn|missing|gone|lost|broken|faded|unreadable))`,
     SOME_COUNTED,
   ),
   form(
@@ -76,6 +76,13 @@ export const REMARK_FORMS: readonly RemarkForm[] = [
     "some",
     `(?:one|two|the\\s+others?)\\s+(?:is\\s+|are\\s+)?(?:fairly|quite|rather|very|a\\s+bit|slightly|pretty|really)\\s+\\p{L}+(?:\\s+\\p{L}+)?`,
     COUNTED,
+  ),
+  form(
+    "what colour some of them are",
+    "one pink",
+    "some",
+    `${SOME}\\s+(?:is\\s+|are\\s+|in\\s+)?${COLOUR}(?:\\s+ones?)?`,
+    SOME_COUNTED,
   ),
   form("where some of them are", "1 in the lid", "some", `${SOME}\\s+${PLACE}`, SOME_COUNTED),
   form(
@@ -116,6 +123,7 @@ export const REMARK_FORMS: readonly RemarkForm[] = [
     "there",
     `(?:no|with(?:out)?|w\\/|plus|incl(?:\\.|uding|uded|udes)?)\\s*(?:(?:an?|the|its|their)\\s+)?(?:\\p{L}+\\s+)?${ITS_PART}|${ITS_PART}\\s+(?:is\\s+|are\\s+)?(?:missing|gone|lost|torn|damaged|broken|intact|open|faded|worn(?:\\s+off)?|cracked|frayed|unreadable|new|flat|dead|ok|empty|separate|apart|fitted|attached|included|inside)(?:\\s+on\\s+(?:one|two|some|both|all)(?:\\s+of\\s+them)?)?(?<!(?:box|case|packet|packaging)(?:es|s)?\\s+(?:is\\s+|are\\s+)?empty)`,
   ),
+  form("what is asked of others", "n/a", "there", "n\\/a\\.?|not\\s+applicable", COUNTED),
   form(
     "what it has lost but is there",
     "no longer sterile",
@@ -282,7 +290,7 @@ export const REMARK_FORMS: readonly RemarkForm[] = [
     "whose it is",
     "belongs to the club",
     "gone",
-    "belongs?\\s+to\\s+.+|property\\s+of\\s+.+|not\\s+(?:ours|mine)",
+    "not\\s+for\\s+(?:people|humans?|us)|belongs?\\s+to\\s+.+|property\\s+of\\s+.+|not\\s+(?:ours|mine)",
   ),
   form(
     "the part of the bag that it lies in",

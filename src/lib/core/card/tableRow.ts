@@ -6,6 +6,7 @@ import { inOurWords } from "./foreignUnits.ts";
 import type { CardRow } from "./cardRow.ts";
 import { remarksSay } from "./remarkBehind.ts";
 import { countMended } from "./repairText.ts";
+import { thereOfRow } from "./someWent.ts";
 import { stripPrices } from "./stripPrices.ts";
 import { LETTER, quick } from "./quick.ts";
 
@@ -23,6 +24,8 @@ const SAYS_KIND =
   /^(?:(?:low|non)[\s-]?adheren\w*|non[\s-]?stick|hydrogel|hydrocolloid|burn\s?gel|windlass|ratchet|nitrile|latex|vinyl|vented|digital)$/i;
 const SAYS_LEFT = /\b(?:left|remain(?:ing|s)?|loose)\b/i;
 const NO_SIZE = /^(?:n\/?a|none|nil|[-–—]+|\.+)$/i;
+/** "5 x 5 cm", "10 cm"; not "1 missing", "1 in the lid". */
+const SIZE_IN_NOTE = quick(/^[\d.,\s]+(?:(?:mm|cm|m|in)(?!\p{L}|\s+\p{L})|"|[x×*])/iu);
 /** Bandages are 25 mm wide and more; gloves are numbered to 12, dressings to 20. */
 const MILLIMETRES_FROM = 25;
 /** The cells of a row by what their columns hold. */
@@ -51,7 +54,7 @@ class Cells {
     if (/^\d{1,3}$/.test(size))
       return Number(size) >= MILLIMETRES_FROM ? `${size} mm` : `size ${size}`;
     // A size may stand among the remarks.
-    return size || (/^[\d.,\s]+(?:mm|cm|m|in|"|[x×*])/i.test(note) ? note : "");
+    return size || (SIZE_IN_NOTE.test(note) ? note : "");
   }
   /** The last number of a row that is shorter than its heading, as columns set by blanks where a size is missing. */
   get lastNumber(): string {
@@ -105,26 +108,35 @@ export function tableRow(
   // "box of 20" beside "5 left": pieces, whatever they came in.
   const unit = SAYS_LEFT.test(said) ? "" : row.unit;
   const size = said === "" && row.size === quantity ? "" : row.size || sizeBeside;
-  const text = name === "" ? "" : `${name}${size ? ` (${size})` : ""}${row.remark}`;
+  const isRow = { source, inTable: true, bullet: true, indent: 0 } as const;
   // Left to be read as it would be outside a table.
   if (COUNTS_OF_BOTH.test(said) && NAMES_OF_BOTH.test(name))
     return {
-      source,
+      ...isRow,
       text: `${name.replace(/\s*([/+&])\s*/, " $1 ")}  ${said}`,
       quantity: null,
-      inTable: true,
-      bullet: true,
-      indent: 0,
+    };
+  const some = thereOf(row, quantity);
+  if (some)
+    return {
+      ...isRow,
+      text: textOf(some.name, size, ""),
+      quantity: String(some.there),
+      countDoubted: true,
     };
   return {
-    source,
-    text: stripPrices(text),
+    ...isRow,
+    text: textOf(name, size, row.remark),
     quantity: halfOf(quantity, unit, row.of("note")) ?? amountWithLoose(quantity, unit, row),
-    inTable: true,
-    bullet: true,
-    indent: 0,
   };
 }
+
+const textOf = (name: string, size: string | undefined, remark: string): string =>
+  name === "" ? "" : stripPrices(`${name}${size ? ` (${size})` : ""}${remark}`);
+
+/** "5" beside "1 used": of the five, or of six; the fewer, and the reader asks. */
+const thereOf = (row: Cells, quantity: string): ReturnType<typeof thereOfRow> =>
+  /^\d{1,4}$/.test(quantity) ? thereOfRow(row.name, row.of("note"), Number(quantity)) : null;
 
 /** What is counted in the unit of its row, and what lies loose beside it. null: nothing is. */
 function amountWithLoose(quantity: string, countedIn: string, row: Cells): string | null {

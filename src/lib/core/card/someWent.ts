@@ -1,0 +1,144 @@
+import type { CardRow } from "./cardRow.ts";
+import { NUMBER_WORDS } from "./numberWords.ts";
+import { PACKS, valueOf } from "./phrase.ts";
+import { quick } from "./quick.ts";
+import { SIZED } from "./sized.ts";
+
+/**
+ * So many of one thing, in any form, and behind it how many of them are no longer there, or still are: "eye pads x5 (1 used)",
+ * "5 x eye pads, one lost", "eye pads: 5, now 4". What is left is counted.
+ */
+
+const N = `(?:${NUMBER_WORDS})(?![\\p{L}\\d-]|[.,]\\d)`;
+const GONE =
+  "(?:used(?:\\s+up)?|gone|missing|lost|binned|(?:thrown|chucked|given|taken|handed)(?:\\s+(?:away|out|back))?|borrowed|lent(?:\\s+out)?|discarded|disposed\\s+of)";
+const BE =
+  "(?:(?:are|were|was|is|have|has|been|now|already|got|of\\s+(?:them|those|these|which))\\s+)*";
+/** "on Sat", "from the pack", "at the fete", "by Tom". */
+const WHERE = "(?:\\s+(?:on|at|in|from|by|to|last|this|since|during)\\b[^\\d,;()]{0,30})?";
+const WENT = `(?<went>${N})\\s+${BE}${GONE}(?:\\s*(?:,|and|&)\\s*${GONE})*${WHERE}|(?:used|lost|binned|minus|less|took|gave\\s+away)\\s+(?<gone>${N})`;
+const STILL = "(?:left|there|remain(?:s|ing)?|still\\s+(?:there|left|good)|in\\s+(?:it|there)|now)";
+const LEFT = `(?:only\\s+|just\\s+|now\\s+|so\\s+)*(?<left>${N})\\s+${STILL}|(?:now|only|just)(?:\\s+only)?\\s+(?<now>${N})`;
+const BEHIND = quick(
+  new RegExp(
+    `(?:\\s*[,;]\\s*|\\s+[-–—]\\s*|\\s*\\(\\s*|(?=\\s(?:minus|less|now)\\s)\\s)(?:${WENT}|${LEFT})\\s*\\)?\\s*[.!]*$|\\s*\\(\\s*(?:[-–−]\\s?(?<minus>\\d{1,3})|(?<opened>\\d{1,3})\\s+opened)\\s*\\)\\s*$`,
+    "iu",
+  ),
+);
+const MAY_GO =
+  /\b(?:used|gone|missing|lost|binned|thrown|chucked|given|taken|handed|borrowed|lent|discarded|disposed|minus|less|took|gave|left|there|remain(?:s|ing)?|now|only|just|opened|in\s+it)\b|\(\s*[-–−]\s?\d/i;
+/** Longer lines are read in parts. */
+const LONGEST = 160;
+
+const ANY_NUMBER = quick(
+  new RegExp(
+    `(?<![\\p{L}\\d.,/-])(?:${NUMBER_WORDS})(?![\\p{L}\\d-]|[.,/]\\d)|(?<=[x×])\\d{1,4}(?!\\d)|\\d`,
+    "giu",
+  ),
+);
+/** "10x10 x5": sides without their unit, where a count stands behind them. */
+const BARE_SIZE =
+  /(?<![\d.,])\d{1,2}(?:[.,]\d)?\s?[x×]\s?\d{1,2}(?:[.,]\d)?(?=\s*(?:[x×,:=–-]\s?|\s)\d)/g;
+/** What may stand between a count and the end of what it counts: "5 pcs", "(5)". */
+const AFTER_COUNT = /^\s*(?:pcs?|pieces|ea|each|off|pairs?|prs?|x|×|nos?)?\.?\s*\)?\s*$/i;
+/** "5", "5 x": what stands before the name. */
+const BEFORE_COUNT = /^\W*$/;
+
+interface Counted {
+  readonly count: number;
+  readonly at: number;
+  readonly length: number;
+}
+/** The one number with which a thing is counted, first or last; null: there is none, or another number stands beside it. */
+function countedIn(text: string): Counted | null {
+  const blank = (size: string) => " ".repeat(size.length);
+  const plain = text.replace(SIZED, blank).replace(BARE_SIZE, blank);
+  const [found, ...more] = plain.matchAll(ANY_NUMBER);
+  if (found === undefined || more.length > 0) return null;
+  const after = plain.slice(found.index + found[0].length);
+  const stands =
+    (BEFORE_COUNT.test(plain.slice(0, found.index)) && /\p{L}{3}/u.test(after)) ||
+    (AFTER_COUNT.test(after) && /\p{L}{3}/u.test(plain.slice(0, found.index)));
+  return stands ? { count: valueOf(found[0]), at: found.index, length: found[0].length } : null;
+}
+
+const PACKS_OF = quick(new RegExp(`(?<packs>${N})\\s+${PACKS}\\s+of\\s+(?<each>${N})`, "iu"));
+/** "2 boxes of 20 plasters (3 used)", "(1 used)": so many of them, or a pack; the fewer, and the reader asks. null: no such head. */
+function someOfPacks(head: string, away: number): string | null {
+  const found = PACKS_OF.exec(head);
+  if (!found) return null;
+  const [packs, each] = [valueOf(found.groups!["packs"]!), valueOf(found.groups!["each"]!)];
+  const remain = away < packs ? (packs - away) * each : packs * each - away;
+  return remain > 0 ? head.replace(found[0], `${remain} pcs`) : null;
+}
+
+/** "5 eye pads (1 missing)": of the five, or of six; the reader asks. */
+const MISSING = /missing/i;
+
+/** What is said behind a name and its count: how many went, or are left. */
+interface Said {
+  readonly head: string;
+  /** null: what is left is said instead. */
+  readonly away: number | null;
+  readonly left: number | null;
+  readonly areMissing: boolean;
+}
+function saidBehind(text: string): Said | null {
+  const behind = text.length <= LONGEST && MAY_GO.test(text) ? BEHIND.exec(text) : null;
+  if (behind === null) return null;
+  const { went, gone, minus, opened, left, now } = behind.groups!;
+  const valued = (n: string | undefined) => (n === undefined ? null : valueOf(n));
+  return {
+    head: text.slice(0, behind.index),
+    away: valued(went ?? gone ?? minus ?? opened),
+    left: valued(left ?? now),
+    areMissing: MISSING.test(behind[0]),
+  };
+}
+
+/**
+ * A text with how many are left, where it says how many there were and how many went; null: it does not, or that cannot be.
+ * `isDoubted`: what went may have been among them or not
+ */
+export function leftIn(text: string): { text: string; isDoubted: boolean } | null {
+  const said = saidBehind(text);
+  if (said === null) return null;
+  const { head, away } = said;
+  const ofPacks = away === null ? null : someOfPacks(head, away);
+  if (ofPacks !== null) return { text: ofPacks, isDoubted: true };
+  const counted = countedIn(head);
+  if (counted === null) return null;
+  const { count, at, length } = counted;
+  const remain = said.left ?? count - away!;
+  if (!(remain > 0 && remain <= count)) return null;
+  const left = `${head.slice(0, at)}${remain}${head.slice(at + length)}`;
+  return { text: left, isDoubted: said.areMissing };
+}
+
+/** A row with how many are left of its thing; as it is where nothing is said of that. */
+export function someWent(row: CardRow): CardRow {
+  const left = row.quantity === null ? leftIn(row.text) : null;
+  if (left === null) return row;
+  return { ...row, text: left.text, ...(left.isDoubted ? { countDoubted: true } : {}) };
+}
+
+const REMARK = quick(new RegExp(`^(?:${WENT})\\s*(?:[,;–-].*|[.!]*)$`, "iu"));
+const SAYS_LEFT = quick(new RegExp(`(?<![\\p{L}\\d])(?<left>${N})\\s+left(?!\\p{L})`, "iu"));
+/**
+ * A counted row of a table of which its remark, or the end of its name, says how many went: the name without that, and how many are
+ * there. null: nothing is said of it, or none would be left.
+ * @param note what stands in the column of remarks
+ */
+export function thereOfRow(
+  name: string,
+  note: string,
+  count: number,
+): { name: string; there: number } | null {
+  const remark = REMARK.exec(note.trim())?.groups;
+  const said = saidBehind(name);
+  const away = remark ? valueOf((remark["went"] ?? remark["gone"])!) : (said?.away ?? null);
+  if (away === null) return null;
+  const left = SAYS_LEFT.exec(note)?.groups!["left"];
+  const there = left === undefined ? count - away : valueOf(left);
+  return there > 0 ? { name: said?.head ?? name, there } : null;
+}
