@@ -74,6 +74,21 @@ describe("a table under the kit's own name", () => {
   });
 });
 
+describe("a comma of the name's own in a file with commas", () => {
+  it("parts no cells where nobody put it in quotes", () => {
+    const card = [
+      "item,qty,place",
+      "Eye pads,4,lid",
+      "Burn dressings, 10 x 10 cm,9,lid",
+      "Slings, calico,two packs of five,tray",
+      "Whistle,1,lid",
+    ].join("\n");
+    expect(read(card)).to.deep.equal([
+      ...["2 eye-pad 4", "3 burn-gel-dressing 9 100 100", "4 triangular-bandage 10", "5 whistle 1"],
+    ]);
+  });
+});
+
 describe("small things of a list", () => {
   const head = "Box\n2 whistles\n";
   const CASES = [
@@ -85,6 +100,9 @@ describe("small things of a list", () => {
     ["four triangular bandages, one pink", "triangular-bandage 4"],
     ["ten plasters lot number two two four", "adhesive-strip 10"],
     ["chest seal, vented, twin", "vented-chest-seal 2"],
+    ["Burn dressings, 10 x 10 cm 2 packs of 9", "burn-gel-dressing 18 100 100"],
+    ["Gauze pads 10 x 10 cm           1 box (5)", "gauze-pad 5 100 100"],
+    ["eye pads (3 left), slings (2 left)", "eye-pad 3"],
   ];
   for (const [line, reading] of CASES)
     it(line!, () => expect(read(`${head}${line}\n3 torches`)[1]).to.equal(`3 ${reading}`));

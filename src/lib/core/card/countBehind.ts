@@ -1,6 +1,7 @@
 import type { CardRow } from "./cardRow.ts";
 import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
 import { valueOf } from "./phrase.ts";
+import { PART_OF_ONE } from "./placeWords.ts";
 import { quick, THREE_LETTERS } from "./quick.ts";
 import { SIZED } from "./sized.ts";
 
@@ -89,6 +90,11 @@ export const COUNT_FORMS: readonly CountForm[] = [
     "so many, and how they are",
     ["20 - check", "20"],
     `${N}\\s*[-–,(]?\\s*(?:${STATE})\\)?[.!]?`,
+  ),
+  form(
+    "so many in a part of the kit",
+    ["3 in the lid", "3"],
+    `${N}\\s+(?:in|on)\\s+(?:(?:the|its)\\s+)?(?:\\p{L}+\\s+)?(?:${PART_OF_ONE}|lid|flap|door)`,
   ),
   form("a number in words", ["twenty", "20"], "((?!\\d)(?:" + NUMBER_WORDS + "))"),
 ];

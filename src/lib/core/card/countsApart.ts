@@ -30,7 +30,10 @@ interface Written {
 }
 function writtenAt(line: string, at: number): Written {
   const fields = fieldsOn(line);
-  if (fields !== "none") return { at, kind: fields.count === null ? "detail" : "count", fields };
+  if (fields !== "none") {
+    const counts = fields.count !== null || fields.amount !== null;
+    return { at, kind: counts ? "count" : "detail", fields };
+  }
   const isName = NAME.test(line) && line.length <= LONGEST_NAME && !OWN_COUNT.test(line);
   return { at, kind: isName ? "name" : "other", fields: null };
 }
@@ -80,7 +83,7 @@ export function countsBesideNames(lines: readonly string[]): string[] {
   );
   if (pairs.length < MOST_OF_THEM * counts.length) return [...lines];
   // "1", "2", "3" before the names number them.
-  const numbers = counts.map((c) => parseInt(c.fields!.count!, 10));
+  const numbers = counts.map((c) => parseInt(c.fields!.count ?? "", 10));
   const areBefore = pairs.every(([name, at]) => at < name);
   if (areBefore && numbers[0] === 1 && isRunning(numbers)) return [...lines];
   const read = [...lines];
@@ -93,7 +96,9 @@ export function countsBesideNames(lines: readonly string[]): string[] {
     const perPack = told.find((f) => f.perPack)?.perPack;
     const said = lines[name]!.replace(LIST_MARK, "").trimEnd();
     const packed = perPack ? `, pack of ${perPack}` : "";
-    read[name] = `- ${own.count!} ${said}${packed}${size ? ` (${size})` : ""}`;
+    const before = own.count === null ? "" : `${own.count} `;
+    const behind = own.count === null ? `: ${own.amount!}` : "";
+    read[name] = `- ${before}${said}${packed}${size ? ` (${size})` : ""}${behind}`;
     for (const line of [at, ...details.map((d) => d.at)]) read[line] = "";
   }
   return read;

@@ -66,13 +66,16 @@ function withSides(
   return { ...table, roles: table.roles.map((r, at) => (sides.includes(at) ? "text" : r)) };
 }
 
+/** "3 exp. 2028" */
+const COUNT_WITH_EXPIRY = /^\d{1,4}\s*[,;(]?\s*(?:exp|use\s+by|best\s+before|bb)/i;
 /** "Last counted", "Qty checked": what holds days counts nothing, whatever heads it. */
 function withoutDates(table: Columns, names: readonly string[], rows: Rows): Columns {
   if (!table.roles.includes("quantity")) return table;
   const isBare = (at: number) => rows.every((r) => /^\d{0,4}$/.test(r[at]?.trim() ?? ""));
   const holdsDays = (at: number) => {
     const cells = rows.map((r) => r[at]?.trim() ?? "").filter((c) => c !== "");
-    return cells.length >= 2 && 2 * cells.filter(isDate).length > cells.length;
+    const days = cells.filter((c) => isDate(c) && !COUNT_WITH_EXPIRY.test(c));
+    return cells.length >= 2 && 2 * days.length > cells.length;
   };
   return {
     ...table,

@@ -10,6 +10,7 @@ import type { CardRow } from "./cardRow.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { withoutRunningNumbers } from "./leads.ts";
 import { plainRow } from "./plainRow.ts";
+import { saysAmount } from "./recordFields.ts";
 import { tableRow } from "./tableRow.ts";
 import { PACKS } from "./phrase.ts";
 import { LETTER, THREE_LETTERS, TWO_LETTERS, quick } from "./quick.ts";
@@ -129,7 +130,7 @@ class RowReader {
 
   /** The line as a row of the table; false: it is none. */
   #takeRow(table: Table, line: string, i: number): boolean {
-    const cells = withCountsApart(table.split(line), table.roles);
+    const cells = withCommaInName(withCountsApart(table.split(line), table.roles), table.roles);
     if (cells.every((c) => /^[-:=\s]*$/.test(c))) return true;
     if (cells.length < 2) {
       const next = this.#lines[i + 1] ?? "";
@@ -182,6 +183,27 @@ const withCountsApart = (
         const m = roles[i] === "quantity" && roles[i + 1] === "text" && COUNT_AND_NAME.exec(cell);
         return m ? [m[1]!, m[2]!] : [cell];
       });
+
+/**
+ * "Burn dressings, 10 x 10 cm,9,lid" under "item,qty,place": a comma of the name's own, which nobody put in quotes, where what stands
+ * under the count is none, and so many cells further on one is.
+ */
+function withCommaInName(
+  cells: readonly string[],
+  roles: readonly (ColumnRole | null)[],
+): readonly string[] {
+  const [name, count] = [roles.indexOf("text"), roles.indexOf("quantity")];
+  const more = cells.length - roles.length;
+  if (more < 1 || name < 0 || count !== name + 1) return cells;
+  const isCount = (at: number) => saysAmount(cells[at]?.trim() ?? "");
+  return !isCount(count) && isCount(count + more)
+    ? [
+        ...cells.slice(0, name),
+        cells.slice(name, name + more + 1).join(", "),
+        ...cells.slice(name + more + 1),
+      ]
+    : cells;
+}
 
 /** "07-12  2  BX100  PLASTERS": so many rows that begin with a bin or an article number begin with what is no count. */
 const BIN = /^\d{1,4}-\d{1,4}\s{2,}(?=\S)/;

@@ -186,7 +186,10 @@ function fieldRecords(lines: readonly string[]): FieldRecord[] {
 /** The card with such things written as a list, each on the line of its name; as many lines as before. */
 export function fieldsAsList(lines: readonly string[]): string[] {
   const records = fieldRecords(lines);
-  const counted = records.filter(({ fields }) => countIn(fields) !== undefined);
+  const counted = records.filter(
+    ({ fields }) =>
+      countIn(fields) !== undefined || valueOf(fields, ANY_COUNT, isCountInWords) !== undefined,
+  );
   if (counted.length < FEWEST_RECORDS) return [...lines];
   const read = [...lines];
   for (const { fields, lines: at, nameLine } of records) {

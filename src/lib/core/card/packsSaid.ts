@@ -165,7 +165,7 @@ const isCountAlone = (said: Said): boolean =>
 /** "3 boxes of ", "3 x box of 20 ", "3 x ": before a name. */
 const BEFORE_NAME = quick(
   new RegExp(
-    `^(${N}\\s*(?:[x×]\\s*)?(?:(?:${PACKS})(?![\\p{L}])\\.?\\s*(?:(?:of|[x×])\\s*(?:${N}\\s+)?)?|[x×]\\s+)|${N}\\s+)(\\p{L}.*)$`,
+    `^(${N}\\s*(?:[x×]\\s*)?(?:(?:${PACKS})(?![\\p{L}])\\.?\\s*(?:(?:of|[x×])\\s*(?:${N}\\s+)?)?|[x×]\\s+)|${N}\\s+(?![x×]\\s*\\d))(\\p{L}.*)$`,
     "iu",
   ),
 );

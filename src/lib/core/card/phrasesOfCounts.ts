@@ -1,4 +1,4 @@
-import { NUMBER_WORDS } from "./numberWords.ts";
+import { NUMBER_SAID, NUMBER_WORDS } from "./numberWords.ts";
 import { COLOUR, PACK, PACKS, partOf, PARTS, valueOf, type Phrase } from "./phrase.ts";
 
 /** Ways of writing how many there are: what is left, used, put right or shared out. */
@@ -93,6 +93,16 @@ export const COUNT_PHRASES: readonly Phrase[] = [
       "giu",
     ),
     read: " x $1",
+  },
+  {
+    name: "so many left, in brackets behind a name that has no number",
+    example: ["eye pads (3 left), slings (6 left)", "eye pads (3), slings (6)"],
+    holds: "left",
+    pattern: new RegExp(
+      `\\((?<=(?:^|[,;]\\s|\\sand\\s)(?:(?!\\b(?:${NUMBER_SAID})\\b)[^,;()\\d])*\\()(${N})\\s+left\\)`,
+      "giu",
+    ),
+    read: "($1)",
   },
   {
     name: "so many left of a pack",

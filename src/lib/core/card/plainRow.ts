@@ -2,6 +2,7 @@ import { saysGone } from "./absence.ts";
 import { countSaid } from "./countBehind.ts";
 import { inOurWords } from "./foreignUnits.ts";
 import type { CardRow } from "./cardRow.ts";
+import { SAYS_NUMBER } from "./numberWords.ts";
 import { PLACE_WORDS } from "./placeWords.ts";
 import { stripPrices } from "./stripPrices.ts";
 import { quick } from "./quick.ts";
@@ -38,6 +39,9 @@ function countedIn(text: string): Counted {
     if (led) return { named: led[1]!, quantity: inOurWords(led[2]!), isListed: false };
     // "Scissors (1) ....... pen tray", "In the lid: torch": where things lie is not read.
     const placed = LEADER_TO_PLACE.exec(text);
+    // "Plasters ....... two packs of ten": read as behind a colon.
+    if (placed && SAYS_NUMBER.test(placed[2]!) && countSaid(placed[2]!) === null)
+      return { named: `${placed[1]!}: ${placed[2]!}`, quantity: null, isListed: true };
     // "Scissors ....... in the house", "with Ann": no place in the kit.
     if (placed && saysGone(`it is ${placed[2]!}`))
       return { named: placed[1]!, quantity: "none", isListed: true };
@@ -85,6 +89,8 @@ export function plainRow(line: string, source: number): CardRow {
     text = text.slice(listNumber[0].length);
     bullet = true;
   }
+  // A box that is ticked, behind.
+  text = text.replace(/(?<!\s)\s{2,}\[[xX✓✔]\]\s*$/, "");
   // A footnote's mark behind the count.
   text = text.replace(/^\[[ xX]?\]\s*/, "").replace(/(?<=\d)\s+[*†‡]{1,3}$/, "");
   // A year that stands apart is when it runs out.

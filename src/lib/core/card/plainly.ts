@@ -15,6 +15,7 @@ import { PACKS } from "./phrase.ts";
 import { withoutGroup, withoutLabel, withoutPlace } from "./labelsBefore.ts";
 import { rephrase } from "./phrases.ts";
 import { UNHEARD, type Heard } from "./heard.ts";
+import { saysAmount } from "./recordFields.ts";
 import { someWent } from "./someWent.ts";
 import { NO_TYPE } from "./vocabulary.ts";
 import { withoutRemark } from "./remarkBehind.ts";
@@ -258,7 +259,8 @@ function eachAcross(row: CardRow, of: Knowledge): CardRow[] {
   if (pairs) return pairs;
   // "eye pads 2     -     eye pads 1": none in the second.
   const parts = row.text.split(ACROSS).filter((part) => !/^[-–|]$/.test(part));
-  if (parts.length < 2) return [row];
+  // "Plasters      1 box (20)": the name and how many.
+  if (parts.length < 2 || parts.some(saysAmount)) return [row];
   const others = FAR_ACROSS.test(row.text) ? othersAcross(row, parts, of) : null;
   return others ?? eachNamed(row, parts, of.names);
 }

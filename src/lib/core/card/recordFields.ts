@@ -2,6 +2,9 @@ import { remembering } from "../base/remembering.ts";
 import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
 import { saysHeld, saysMeant } from "./headingCounts.ts";
 import { roleOf } from "./headingRoles.ts";
+import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
+import { COLOUR, PACKS } from "./phrase.ts";
+import { PART_OF_ONE } from "./placeWords.ts";
 import { saysPerPack } from "./packColumns.ts";
 import { quick } from "./quick.ts";
 
@@ -10,6 +13,8 @@ import { quick } from "./quick.ts";
 export interface Fields {
   /** "20 x", "4 pairs": how many, as it stands before a name; null: the line tells other things. */
   readonly count: string | null;
+  /** "a box of three", "3 (1 used)": how many in more words, as it stands behind a name; null: it does not say so. */
+  readonly amount: string | null;
   /** It says what it counts: "Quantity: 4", "4 pcs", no number alone. */
   readonly isCalled: boolean;
   readonly size: string | null;
@@ -46,10 +51,38 @@ export const LIST_MARK = /^(?:[-*•◦▪‣>#+·\s]|\d{1,3}[.)]\s)*/;
 /** Longer lines are sentences. */
 const LONGEST = 80;
 
-const NOTHING: Fields = { count: null, isCalled: false, size: null, perPack: null };
+const N = `(?:${NUMBER_WORDS})(?![\\p{L}\\d])`;
+const IN_PACKS = `(?:${PACKS}|rolls?|bottles?|pairs?|sachets?|tins?)`;
+/** All of it says how many: "two packs of three", "half a dozen", "3 + 2", "3 (1 used)", "four". */
+const AMOUNT = quick(
+  new RegExp(
+    `^(?:about\\s+|approx\\.?\\s+|only\\s+)?(?:half\\s+a\\s+dozen|(?:${N}|an?)\\s+${IN_PACKS}(?:\\s*(?:of|x|×|@|\\()\\s*${N}\\)?(?:\\s*(?:pcs|pieces))?)?|${N}\\s*[+x×]\\s*${N}|${N}\\s*\\([^()]{2,30}\\)|${N}\\s+of\\s+${N}|${N})$`,
+    "iu",
+  ),
+);
+/** A number first, and behind it only what is said of numbers: "3 in total", "2 boxes, 3 each", "3 sealed, exp 05/28". */
+const NUMBER_FIRST = quick(
+  new RegExp(`^(?:about|approx\\.?|ca?\\.?|only|qty|x)?\\s*${N}(?![.,]?\\d)([^:]{0,40})$`, "iu"),
+);
+const OF_NUMBERS = quick(
+  new RegExp(
+    `^(?:${PACKS}|${PART_OF_ONE}s?|new|sealed|ok|okay|good|fine|full|half|unopened|intact|loose|clean|dirty|bent|${COLOUR}|pieces?|pcs|pairs?|rolls?|bottles?|tubes?|units?|nos?|off|each|ea|total|all|in|on|of|out|or|so|ish|incl(?:uding|udes)?|spares?|plus|and|with|the|per|exp(?:iry|ires?)?|bb|use|by|best|before|lot|batch|left|here|there|lost|gone|missing|used|expired|torn|open(?:ed)?|dozen|lids?|flap|door|x|s)$`,
+    "iu",
+  ),
+);
+function ofNumbers(text: string): boolean {
+  const [, behind] = NUMBER_FIRST.exec(text) ?? [];
+  const words = behind?.match(/\p{L}+/gu) ?? [];
+  return behind !== undefined && words.every((w) => OF_NUMBERS.test(w) || /^[A-Z]$/.test(w));
+}
+/** Whether all of a text says how many. */
+export const saysAmount = (text: string): boolean =>
+  COUNT.test(text) || AMOUNT.test(text) || ofNumbers(text);
+const NOTHING: Fields = { count: null, amount: null, isCalled: false, size: null, perPack: null };
 const counted = (written: string, isCalled: boolean): Fields | null => {
   const [, count, unit = ""] = COUNT.exec(written) ?? [];
-  if (count === undefined) return null;
+  if (count === undefined)
+    return saysAmount(written) ? { ...NOTHING, amount: written, isCalled } : null;
   const inPairs = /^p(?:ai)?rs?$/i.test(unit);
   return {
     ...NOTHING,
@@ -84,15 +117,24 @@ function fieldOf(part: string): Fields | null {
 export const fieldsOn = remembering(
   (line: string): Fields | "none" => {
     const text = line.replace(LIST_MARK, "").trim();
-    if (text === "" || text.length > LONGEST || !/\d|[:=]/.test(text)) return "none";
+    if (
+      text === "" ||
+      text.length > LONGEST ||
+      (!/[:=]/.test(text) && !SAYS_NUMBER.test(text) && !AMOUNT.test(text))
+    )
+      return "none";
     // A remark has commas of its own.
     const [, key] = KEYED.exec(text) ?? [];
     if (key !== undefined && roleOf(key) === "note") return NOTHING;
-    const parts = text.split(PARTS).map(fieldOf);
+    const written = text.split(PARTS);
+    // "2 boxes, 3 each": one amount, with a comma of its own.
+    if (written.length > 1 && written.every(saysAmount)) return { ...NOTHING, amount: text };
+    const parts = written.map(fieldOf);
     if (parts.some((p) => p === null)) return "none";
     const first = <K extends keyof Fields>(k: K) => parts.find((p) => p![k])?.[k] ?? null;
     return {
       count: first("count"),
+      amount: first("amount"),
       isCalled: parts.some((p) => p!.isCalled),
       size: first("size"),
       perPack: first("perPack"),

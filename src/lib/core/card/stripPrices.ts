@@ -1,3 +1,7 @@
+/** "exp. 2028", "best before end 2027": no month. */
+const EXPIRES_IN_YEAR =
+  /[,;]?\s*\b(?:exp(?:iry|ires?|\.)?|use by|best before|bbe?)\s*(?:date)?\s*[:.]?\s*(?:end\s+(?:of\s+)?)?20[2-4]\d\b(?![-/.]?\d)/gi;
+
 /** Takes out what looks like a count and is none: prices, dates, codes, phone numbers. */
 export function stripPrices(text: string): string {
   return (
@@ -24,6 +28,7 @@ export function stripPrices(text: string): string {
         /\b(?:exp(?:iry|ires?|\.)?|use by|best before|bbe?|dated?|tested|checked|charged|serviced|opened|replaced|renewed|changed|restocked|refilled|lot|batch)\s*(?:date|(?:at|in|by)?\s*[a-z]+)?\s*[:.]?\s*(?:end\s+)?(?:\d{1,4}[-/.]\d{1,4}(?:[-/.]\d{1,4})?|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?\s*\d{2,4})/gi,
         " ",
       )
+      .replace(EXPIRES_IN_YEAR, " ")
       .replace(
         /(?<=\s|^)(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*\.?\s+20\d\d(?!\d)/gi,
         " ",

@@ -1,6 +1,7 @@
 import { hint } from "./columnsByContent.ts";
 import { roleOf } from "./headingRoles.ts";
 import { quick } from "./quick.ts";
+import { saysAmount } from "./recordFields.ts";
 
 /** Columns set apart by strokes: "Should have / have / notes" over "Plasters 20 / 14 / order". */
 
@@ -48,7 +49,28 @@ function rowsOfStrokes(lines: readonly string[]): string[] {
 
 /** The card with such columns written as cells; as many lines as before. */
 export const strokesAsCells = (lines: readonly string[]): string[] =>
-  lastOfChecks(numbersAsCells(rowsOfStrokes(lines)));
+  lastOfChecks(numbersAsCells(withoutPlaces(rowsOfStrokes(lines))));
+
+/** "Eye pads / 2 packs of 3 / lid": what, how many, and where it lies. */
+function placedBehind(line: string): string | null {
+  const cells = cellsOf(line);
+  const [name, amount, place] = cells;
+  const isSo =
+    cells.length === FEWEST_CELLS &&
+    LETTERS.test(name!) &&
+    saysAmount(amount!) &&
+    LETTERS.test(place!) &&
+    !/\d/.test(place!);
+  return isSo ? `${name!}: ${amount!}` : null;
+}
+const LETTERS = quick(/\p{L}{2}/u);
+/** Several rows of that kind without where things lie. */
+function withoutPlaces(lines: readonly string[]): string[] {
+  const placed = lines.map(placedBehind);
+  return placed.filter((line) => line !== null).length < FEWEST_CHECKED
+    ? [...lines]
+    : lines.map((line, i) => placed[i] ?? line);
+}
 
 /** "Plasters      20 / 18 / 15": counted again and again. */
 const CHECKS = quick(

@@ -92,6 +92,10 @@ class Cells {
   }
 }
 
+/** "3 exp. 2028": a date may stand with the count. */
+const withoutExpiry = (cell: string): string =>
+  /\d\W+(?:exp|use|best|bb)/i.test(cell) ? stripPrices(cell).trim() : cell;
+
 /** A row of a table as text to read and the quantity beside it. */
 export function tableRow(
   cells: readonly string[],
@@ -100,7 +104,7 @@ export function tableRow(
 ): CardRow {
   const row = new Cells(cells, roles);
   const { name } = row;
-  const said = countMended(row.of("quantity", "packs"));
+  const said = countMended(withoutExpiry(row.of("quantity", "packs")));
   const [, counted, sizeBeside] = COUNT_WITH_SIZE.exec(said) ?? [];
   const quantity = row.isMissing
     ? "none"
