@@ -66,6 +66,8 @@ describe("how many of so many went", () => {
     // More went than there were, or the number is of a size.
     ["5 eye pads (6 used)", "eye-pad 5"],
     ["1 eye pad, 4 x 4 cm (2 used)", "eye-pad 1"],
+    // What is counted in pods is counted.
+    ["Saline, ten pods, three used", "saline-ampoule 7"],
   ];
   for (const [line, reading] of AS_IT_IS)
     it(line!, () => expect(said(line!)).to.deep.equal([reading]));
