@@ -5,15 +5,14 @@ import { mergeCard } from "../core/card/mergeCard.ts";
 import type { CardReading } from "../core/card/readCard.ts";
 import { CATALOGUE } from "../data/catalogue.ts";
 import { tooManyOnCard } from "../words/benchTexts.ts";
-import { CardRun } from "../workers/cardRun.svelte.ts";
+import { CardRun, SHORT_CHARACTERS } from "../workers/cardRun.svelte.ts";
 import { workspace } from "./workspace.svelte.ts";
 
 /** Above this many lines a card is read when asked, not at every keystroke. */
 const LIVE_LINES = 800;
-/** Shorter cards are never long: their lines are not even counted. */
-const LIVE_CHARACTERS = 20_000;
+/** Short ones are never long: their lines are not even counted. */
 export const isLong = (text: string): boolean =>
-  text.length > LIVE_CHARACTERS && text.split("\n").length > LIVE_LINES;
+  text.length > SHORT_CHARACTERS && text.split("\n").length > LIVE_LINES;
 
 const NOTHING: CardReading = { claimedPieces: null, entries: [], columnsUnclearAt: null };
 

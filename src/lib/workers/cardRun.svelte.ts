@@ -14,8 +14,8 @@ interface Waiting {
 
 /** What takes longer is shown, with a way to stop it. Shorter, and it would flicker at every keystroke. */
 const SHOWN_AFTER_MS = 400;
-/** Longer texts are not waited for when a newer one of the same kit comes: the worker is stopped. Some 800 lines, a second. */
-const WAITED_FOR_CHARACTERS = 20_000;
+/** Shorter texts are read in a second, some 800 lines; a longer one is not waited for when a newer of the same kit comes. */
+export const SHORT_CHARACTERS = 20_000;
 
 /** Cards read in a worker, one after another; of a kit only its newest text. */
 export class CardRun {
@@ -25,14 +25,14 @@ export class CardRun {
   running = $state.raw<{ readonly of: string; readonly share: number } | null>(null);
 
   readonly #knowledge: () => Extract<CardAsk, { is: "know" }>;
-  #told: { readonly aliases: unknown; readonly habits: unknown } | null = null;
+  #told: object | null = null;
   #now: Waiting | null = null;
   #next: Waiting[] = [];
   #shown: ReturnType<typeof setTimeout> | undefined;
   #share = 0;
   #client = new WorkerClient<CardAsk, CardSays>(cardWorker, (said) => this.#hear(said));
 
-  /** @param knowledge what cards are read by now: the same arrays as long as nothing of it changes */
+  /** @param knowledge what cards are read by now: the same object as long as nothing of it changes */
   constructor(knowledge: () => Extract<CardAsk, { is: "know" }>) {
     this.#knowledge = knowledge;
   }
@@ -49,7 +49,7 @@ export class CardRun {
    * @returns null: a newer question of the same kit came, or it was stopped
    */
   ask(of: string, question: Question): Promise<Answer | null> {
-    this.drop(of, WAITED_FOR_CHARACTERS);
+    this.drop(of, SHORT_CHARACTERS);
     return new Promise((done) => {
       this.#next.push({ of, question, done });
       this.#goOn();
@@ -92,9 +92,7 @@ export class CardRun {
 
   #tell(): void {
     const known = this.#knowledge();
-    const { started } = this.#client;
-    if (started && this.#told?.aliases === known.aliases && this.#told.habits === known.habits)
-      return;
+    if (this.#client.started && this.#told === known) return;
     this.#told = known;
     this.#client.ask(known);
   }

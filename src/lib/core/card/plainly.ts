@@ -388,7 +388,6 @@ function eachPlainly(row: CardRow, of: Knowledge): CardRow[] {
     .flatMap((line) => eachSort(line, of))
     .flatMap((line) => eachSentence({ ...line, text: sortsApart(line.text, of) }))
     .map((line) => withoutLead(withoutClosing(line), names))
-    .map(someWent)
     .map((line) => withoutRemark(line, of))
     .flatMap((line) => eachSaid(line, names))
     .flatMap((line) => eachRunOn(line, names))
