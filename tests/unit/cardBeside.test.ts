@@ -41,6 +41,25 @@ describe("two lists side by side", () => {
     });
 });
 
+/** A thing and its count, in one cell or in two. */
+const CELLS = ["3 x N", "N (3)", "N      3", "3   N", "N .... 3", "N = 3"];
+const BEHIND = ["", "  ok", " ✓", ", exp 05/28", " (05/2028)", ", lot A77", "   $2.50"];
+describe("two lists side by side with what stands behind each thing", () => {
+  for (const form of CELLS)
+    it(`${form}, whatever stands behind it`, () => {
+      for (const behind of BEHIND)
+        for (const between of [" | ", "\t", "        "]) {
+          const things = ["eye pads", "crepe bandage 7.5 cm", "whistle", "safety pins"];
+          const side = (name: string) => form.replace("N", name) + behind;
+          const lines = [0, 1, 2, 3].map((i) => side(things[i]!) + between + side(things[3 - i]!));
+          const told = ["eye-pad 3", "elastic-bandage 3 75", "whistle 3", "safety-pin 3"];
+          expect(read(["BUS A      BUS B", ...lines].join("\n")), lines[0]).to.deep.equal(
+            [0, 1, 2, 3].flatMap((i) => [`${i + 2} ${told[i]!}`, `${i + 2} ${told[3 - i]!}`]),
+          );
+        }
+    });
+});
+
 describe("objects whose counts are said in words", () => {
   it("in one word, in several, and none", () => {
     const card = `[

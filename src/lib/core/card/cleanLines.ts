@@ -9,6 +9,7 @@ import { LONGEST_LINE } from "./cardLimits.ts";
 import { LINE_END } from "./plainSigns.ts";
 import { cellsWhole } from "./brokenCells.ts";
 import { withOuterBars } from "./cells.ts";
+import { withoutEdgeData } from "./edgeData.ts";
 import { itemsWhole } from "./brokenItems.ts";
 import { edgesMended } from "./brokenLines.ts";
 import { countsBySizes } from "./countsBySizes.ts";
@@ -128,7 +129,9 @@ const GOES_ON_COUNTED = quick(
 /** `✗ cold packs 2`: ticked off as not there. */
 const withoutCrossed: Step = each((line) => (CROSSED.test(line) ? "" : line));
 
-const TICKED_COUNT = quick(/^(.*\p{L}.*?)(\d?)(\s*)[✓✔☑]+\s*(\d{1,4})(?=\s|$)/u);
+const TICKED_COUNT = quick(
+  /^(.*\p{L}.*?)(\d?)(\s*)[✓✔☑]+\s*(\d{1,4})(?=\s*(?:$|[,(–-]|(?:pcs|pairs?|prs?)\b))/u,
+);
 /** `TRIANGULAR ✓✓ 2`: what stands behind the tick is how many there are. */
 const withTicked: Step = each((line) =>
   // A cell of its own is read as one.
@@ -338,6 +341,7 @@ const STEPS: readonly Step[] = [
   withDittos,
   ofSoMany,
   unquoted,
+  withoutEdgeData,
   objectsAsList,
   fieldsAsList,
   withoutTags,

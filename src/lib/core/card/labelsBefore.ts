@@ -12,7 +12,7 @@ import { TWO_LETTERS, quick } from "./quick.ts";
 type Names = (text: string) => boolean;
 
 /** Where things lie, not what they are. */
-const PLACE =
+export const IS_PLACE =
   /^(?:the\s+)?(?:(?:very\s+)?(?:top|bottom|front|back|rear|side|left|right|inner|outer|inside|outside|main|middle|lower|upper|first|second|third|lid|small|big|large|zip|mesh|belt|chest)\s*)+(?:layer|pockets?|shelf|tray|lid|compartment|drawer|pouch|section|front|flap|half|bag|box)?\s*$|^(?:glove\s?(?:box|compartment)|boot|trunk|under\s+(?:the\s+)?(?:passenger\s+|driver['’]?s\s+)?seat)$/i;
 
 /** What holds things is no thing where it heads them: "Leaders' box in addition: ice packs (2), whistle". */
@@ -38,7 +38,7 @@ function labelled(text: string): Labelled | null {
 }
 /** Whether such a label says where the things behind it lie. */
 function saysPlace({ label, rest, hasColon }: Labelled, names: Names): boolean {
-  if (PLACE.test(label)) return true;
+  if (IS_PLACE.test(label)) return true;
   if (!hasColon || names(label.replace(HOLDER, " "))) return false;
   return /[,;+&]|\sand\s/.test(rest) || (/\d/.test(rest) && HOLDER_LAST.test(label) && names(rest));
 }
@@ -96,7 +96,7 @@ const bare = (label: string): string =>
     .trim();
 /** So many things are named behind what is a label; null: it is none, it names a thing itself. */
 function fewestBehind(label: string, names: Names): number | null {
-  if (PLACE.test(label) || PLACE_NAMED.test(label) || GROUP.test(label)) return 1;
+  if (IS_PLACE.test(label) || PLACE_NAMED.test(label) || GROUP.test(label)) return 1;
   return /\d/.test(label) || names(label.replace(HOLDER, " ")) ? null : FEWEST_UNTOLD;
 }
 /** A word that nobody knows is a label before so many things. */

@@ -1,4 +1,5 @@
 import { alignedSplit } from "./aligned.ts";
+import { RECORD_END } from "./besideEach.ts";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import type { ColumnRole } from "./columnRole.ts";
 import { placedCells, spaced, SPLITTERS, underHeadings, type Split } from "./cells.ts";
@@ -150,6 +151,11 @@ class RowReader {
   }
 
   #takePlain(line: string, i: number): void {
+    const records = line.split(RECORD_END);
+    if (records.length > 1) {
+      for (const text of records) this.rows.push({ ...plainRow(text, i + 1), isOfList: true });
+      return;
+    }
     const titled = TITLE_THEN_ITEMS.exec(line);
     const parts = titled ? [titled[1]!, titled[2]!] : [line];
     this.rows.push(...parts.map((text) => plainRow(text, i + 1)));

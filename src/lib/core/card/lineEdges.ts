@@ -6,15 +6,20 @@ import { quick, THREE_LETTERS } from "./quick.ts";
 /** So many of a card's lines must have it; in a card of fewer lines it is chance. */
 const SHARE = 0.6;
 const FEWEST = 3;
-const isHabit = (
+/** Whether so many of the lines that say anything have it. */
+export function isHabit(
   lines: readonly string[],
-  has: (line: string) => boolean,
+  has: (line: string, at: number) => boolean,
   share = SHARE,
-): boolean => {
-  const written = lines.filter((line) => THREE_LETTERS.test(line));
-  const having = written.filter(has).length;
-  return having >= FEWEST && having >= share * written.length;
-};
+): boolean {
+  let [written, having] = [0, 0];
+  lines.forEach((line, at) => {
+    if (!THREE_LETTERS.test(line)) return;
+    written++;
+    if (has(line, at)) having++;
+  });
+  return having >= FEWEST && having >= share * written;
+}
 
 /** "# plasters", "o 2 wipes": no heading and no nought where every line has it. */
 const MARK = quick(/^(\s*)(?:#|o|=>|->|\/\/|\.)\s+(?=[\p{L}\d([])/u);

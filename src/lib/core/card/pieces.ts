@@ -28,6 +28,11 @@ export function countOf(
   type: string | null,
   bareIsCount: boolean,
 ): Count {
+  const { value, sure } = counted(reading, row, type, bareIsCount);
+  // A part of a piece is a size that was taken for a count.
+  return Number.isInteger(value) ? { value, sure } : { value: Math.ceil(value), sure: false };
+}
+function counted(reading: Reading, row: CardRow, type: string | null, bareIsCount: boolean): Count {
   const said =
     row.quantity === null
       ? inText(reading, bareIsCount)

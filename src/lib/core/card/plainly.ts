@@ -3,6 +3,7 @@ import { rememberingFor } from "../base/remembering.ts";
 import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
 import type { CardRow } from "./cardRow.ts";
 import { withCountBehind } from "./countBehind.ts";
+import { COUNTED_FIRST, isCounted } from "./counted.ts";
 import { IN_BRACKETS } from "./inBrackets.ts";
 import { countedList } from "./countedList.ts";
 import { countedOnce } from "./countTwice.ts";
@@ -73,9 +74,6 @@ function withoutDitto(rows: readonly CardRow[]): CardRow[] {
   });
 }
 
-const COUNTED_FIRST = quick(
-  new RegExp(`^\\W*(?:(?:${NUMBER_WORDS})\\s*(?:[x×]\\s*)?|an?\\s+)\\p{L}{2}`, "iu"),
-);
 /** Most lines do not end so. */
 const COUNTS_OF_TWO = /\d\s*[/+&]\s*\d{1,3}\s*$/;
 const NAMES_THEN_COUNTS = quick(
@@ -146,12 +144,6 @@ const withoutLeaders = (row: CardRow): CardRow =>
 
 /** What stands between the things of a line, where no comma does. */
 const BETWEEN_THINGS = [" · ", " • ", " * ", " / ", " // ", " | ", " – ", " - ", "  "];
-const COUNT_LAST = quick(
-  new RegExp(
-    `\\p{L}{2}.*?(?:\\s[x×]?\\s?|[(:=]\\s*)(?:${NUMBER_WORDS})\\)?\\s*(?:pcs|pairs?|prs?)?\\W*$`,
-    "iu",
-  ),
-);
 /** "Contents: 10 plasters", "We have 10 plasters". */
 const LEAD = quick(
   /^\W*\p{L}[\p{L}' ]{1,28}(?::|\s[-–—]|\b(?:are|is|has|have|had|holds?|contains?|includes?|got|get|found|counted|of|with))\s+(?=(?:\d+|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty)\s*[x×]?\s*\p{L})/iu,
@@ -173,8 +165,7 @@ function thingsBetween(
   const isHead = !/\d/.test(parts[0]!) && !COUNTED_FIRST.test(parts[0]!);
   if (isHead && parts.length > FEWEST_THINGS) parts.shift();
   const things = parts.map((p, i) => (i === 0 ? p.replace(LEAD, "") : p));
-  const counted = things.filter((p) => COUNTED_FIRST.test(p) || COUNT_LAST.test(p)).length;
-  const isCounted = (thing: string) => COUNTED_FIRST.test(thing) || COUNT_LAST.test(thing);
+  const counted = things.filter(isCounted).length;
   // "1 space blanket / 1 glucose gel / whistle": one of several needs none.
   const areCounted =
     counted === things.length ||
@@ -384,6 +375,7 @@ function eachPlainly(row: CardRow, of: Knowledge): CardRow[] {
   return eachAcross({ ...row, text }, of)
     .flatMap((line) => eachListed(someWent(line), of))
     .flatMap((line) => eachTicked(withoutLeaders(withoutLabel(line, names))))
+    .flatMap((line) => eachClause(line, of))
     .flatMap((line) => eachOfSeveral(line, of))
     .flatMap((line) => eachSort(line, of))
     .flatMap((line) => eachSentence({ ...line, text: sortsApart(line.text, of) }))
@@ -393,7 +385,6 @@ function eachPlainly(row: CardRow, of: Knowledge): CardRow[] {
     .flatMap((line) => eachRunOn(line, names))
     .flatMap((line) => eachBetween(line, names))
     .flatMap((line) => eachCounted(line, names))
-    .flatMap((line) => eachClause(line, of))
     .flatMap((line) => eachOfBoth(line, names))
     .flatMap((line) => eachOfNames(line, names))
     .map((line) => withCountBehind(someWent(line)))

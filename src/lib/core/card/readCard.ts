@@ -17,6 +17,7 @@ import { withoutWriters } from "./messages.ts";
 import { IN_BRACKETS } from "./inBrackets.ts";
 import type { CardRow } from "./cardRow.ts";
 import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE, MOST_LINES, MOST_WORDS } from "./cardLimits.ts";
+import { listsBeside } from "./besideEach.ts";
 import { listsSetApart } from "./besideLost.ts";
 import { columnsRestored } from "./columnsLost.ts";
 import { cardRows } from "./layout.ts";
@@ -29,20 +30,13 @@ import { closedUp, LINE_END, plainSigns } from "./plainSigns.ts";
 import { repairText } from "./repairText.ts";
 import { asMeant } from "./typedWrong.ts";
 import { isOfTheKindBefore, isWhole, type Segment } from "./segments.ts";
+import { sortsBelow } from "./sortsBelow.ts";
 import { strokesAsCells } from "./strokes.ts";
 import { isAmongItems, styleOf, type Style } from "./style.ts";
-import { namedByHeading, type SizeHeading } from "./sizesBelow.ts";
-import {
-  isKnownWord,
-  knowsAny,
-  matchType,
-  NO_TYPE,
-  type Match,
-  type Vocabulary,
-} from "./vocabulary.ts";
+import { isKnownWord, knowsAny, matchType, NO_TYPE, type Vocabulary } from "./vocabulary.ts";
 import { underHeadings } from "./underHeadings.ts";
 import { wrappedNames } from "./wrappedNames.ts";
-import { LETTER, quick } from "./quick.ts";
+import { quick } from "./quick.ts";
 
 export type { CardEntry } from "./entry.ts";
 
@@ -108,15 +102,13 @@ function readLines(
   const { repair, plain, draft, list } = STEPS;
   const { rows: laidOut, isAbroad } = rowsOf(text, vocabulary, habits, ofStep(heard, ...repair));
   const knowledge = knowledgeOf(vocabulary);
-  const headed = underHeadings(laidOut, knowledge);
+  const headed = underHeadings(sortsBelow(laidOut, knowledge), knowledge);
   const rows = plainly(headed, knowledge, ofStep(heard, ...plain));
   const drafted = ofStep(heard, ...draft);
-  const own = rows.map((row, at) => {
+  const drafts = rows.map((row, at) => {
     drafted(at / rows.length);
     return draftOf(row, vocabulary);
   });
-  const headings = namedByHeading(own);
-  const drafts = own.map((draft, at) => underHeading(draft, headings[at] ?? null));
   const style = styleOf(drafts);
   const inPieces = countsInPieces(drafts);
   const unticked = untickedLines(text);
@@ -138,9 +130,7 @@ function readLines(
       absentBlock !== null ||
       missing.has(row.source) ||
       (row.isOfList !== true &&
-        (isNote(draft, style) ||
-          isHeading(draft, drafts[at + 1], style, at === 0) ||
-          (headings[at + 1] && !headings[at]))) ||
+        (isNote(draft, style) || isHeading(draft, drafts[at + 1], style, at === 0))) ||
       startsWithAbsence(row.text);
     if (!listsNothing)
       takeRow(
@@ -208,7 +198,11 @@ function rowsOf(
     return keptInPlace(lines[i]!, said);
   });
   const names = (text: string) => namesItem(text, vocabulary);
-  const laidOut = cardRows(listsSetApart(columnsRestored(inOurs), names), names, habits);
+  const laidOut = cardRows(
+    listsBeside(listsSetApart(columnsRestored(inOurs), names), names),
+    names,
+    habits,
+  );
   return { rows: wrappedNames(laidOut, names).slice(0, MOST_LINES), isAbroad };
 }
 
@@ -348,30 +342,6 @@ function corrected(
         sizeMm: reading.sizeMm ?? last.sizeMm,
       }
     : entry;
-}
-
-/** The draft with what it names together with its heading. */
-const asNamed = (draft: Draft, match: Match | null): Draft =>
-  match ? { ...draft, match, segments: draft.segments.map((s) => ({ ...s, match })) } : draft;
-
-/** A row of sizes alone is of the kind that its heading names. */
-function underHeading(draft: Draft, heading: SizeHeading | null): Draft {
-  if (heading === null) return draft;
-  const { match, perPack } = heading;
-  const { pieces } = draft.whole;
-  const quantity =
-    heading.inPairs && draft.row.quantity === null && pieces !== null
-      ? `${pieces} pairs`
-      : draft.row.quantity;
-  const packs = quantity !== null && LETTER.test(quantity) && perPack !== null;
-  return {
-    ...asNamed(draft, match),
-    row: {
-      ...draft.row,
-      bullet: true,
-      quantity: packs ? `${quantity.replace(/\.$/, "")} of ${perPack}` : quantity,
-    },
-  };
 }
 
 /** "Sold separately: tick card, whistle": the whole line is of what is not there. */

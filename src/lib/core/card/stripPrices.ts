@@ -10,7 +10,9 @@ export function stripPrices(text: string): string {
       .replace(/~~[^~]*~~/g, " ")
       // Set apart in columns: unit price and total.
       .replace(/(?:\s{2,}|\t)\d+[.,]\d{2}(?=\s{2,}|\t|\s*$)/g, " ")
-      .replace(/(?:[£€$¥]|\b(?:EUR|USD|GBP|CHF|SEK|AUD|CAD|NZD)\b)\s*\d+(?:[.,]\d+)*/g, " ")
+      // "13,11 €  6 wipes"
+      .replace(/\b\d+[.,]\d{2}\s?[£€](?!\d)/g, " ")
+      .replace(/(?:[£€$¥]|\b(?:EUR|USD|GBP|CHF|SEK|AUD|CAD|NZD)\b)\s?\d+(?:[.,]\d+)*/g, " ")
       .replace(/\b\d+(?:[.,]\d{1,2})?\s*(?:[£€]|\b(?:EUR|USD|GBP|CHF|SEK|AUD|CAD|NZD)\b)/g, " ")
       .replace(/\$\s*(?=\s|$)/g, " ")
       // "(DIN 13169 extended)": the number of a standard.

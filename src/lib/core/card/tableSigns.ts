@@ -1,4 +1,5 @@
 import { LONGEST_LINE } from "./cardLimits.ts";
+import { COUNTED_FIRST } from "./counted.ts";
 import { TWO_LETTERS } from "./quick.ts";
 
 /** What a table writes in its heading or between its cells, put as other tables have it; the lines stay as many. */
@@ -21,6 +22,7 @@ function oneBar(line: string): number {
   return at > 0 &&
     !line.includes("|", at + 2) &&
     TWO_LETTERS.test(line.slice(0, at)) &&
+    !COUNTED_FIRST.test(line.slice(0, at)) &&
     COUNT_FIRST.test(line.slice(at + 2).trimStart())
     ? at
     : -1;

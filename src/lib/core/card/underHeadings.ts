@@ -99,7 +99,7 @@ const ENDS_IN_HEAD = new RegExp(`\\b(?:${HEADS})$`, "i");
 const FARTHEST = 2;
 
 const isCounted = ({ text, quantity }: CardRow): boolean =>
-  quantity !== null || SAYS_NUMBER.test(text);
+  (quantity !== null && !NO_COUNT.test(quantity)) || SAYS_NUMBER.test(text);
 const LEADERS = /\s*\.{3,}\s*/g;
 /** "| small | 10 |": a name and a count between bars, where no table was seen, as the name alone says nothing. */
 const BARRED = /^\s*\|?\s*(?<name>[^|]*?)\s*\|\s*(?<count>\d{1,4})\s*\|?\s*$/;

@@ -1,0 +1,131 @@
+import type { CardRow } from "./cardRow.ts";
+import { saysNothing } from "./edgeData.ts";
+import { NUMBER_SAID } from "./numberWords.ts";
+import { PACKS } from "./phrase.ts";
+import type { Knowledge } from "./plainly.ts";
+import { saysAmount } from "./recordFields.ts";
+import { quick } from "./quick.ts";
+
+/**
+ * A heading that is the item, with its sizes and counts alone below it: "Crepe bandages" over "5 cm   2" and "lid   10 cm   1". Each
+ * such row is read as the heading's name with its size and its count.
+ */
+
+const UNIT = `(?:mm|cm|m|in(?:ch(?:es)?)?|ft|yd|"|″)(?!\\p{L})`;
+const NUMBER = "(?:(?:\\d+\\s)?\\d+/\\d+|\\d+(?:[.,]\\d+)?)";
+const SIDES = `${NUMBER}\\s*${UNIT}\\s*[x×]\\s*${NUMBER}\\s*${UNIT}|${NUMBER}\\s*[x×]\\s*${NUMBER}(?:\\s*${UNIT})?`;
+const WIDTH = `${NUMBER}\\s*${UNIT}`;
+const LETTERS =
+  "(?:extra[\\s-]?)?(?:small|medium|large)|XS|X{0,3}L|[SM]|(?:size|no|nr)\\.?\\s*(?:\\d{1,2}|[A-H])";
+const COUNT = `(?:\\d{1,3}|${NUMBER_SAID})`;
+const UNITS = `(?:\\s*(?:pcs|pieces|pairs?|prs?|rolls?|off|ea|${PACKS}(?:\\s+of\\s+${COUNT})?))?`;
+const whole = (pattern: string) => quick(new RegExp(`^(?:${pattern})$`, "iu"));
+
+/** "5 cm: 2", "10 x 10 cm (8)", "L - 4 pairs", "7.5 cm, box of 6". */
+const SORT_FIRST = whole(
+  `(?<sort>${SIDES}|${WIDTH}|${LETTERS})(?:\\s*(?:[-–:=,@]|[x×](?=\\s*\\d))\\s*|\\s+|\\s*(?=\\())(?<amount>\\S.*)`,
+);
+/** "2 x 10 x 10 cm", "12  5 x 5 cm", "4 pcs L". */
+const COUNT_FIRST = whole(
+  `(?<amount>${COUNT}${UNITS})(?:\\s*[x×:,–-]\\s*|\\s+(?:of\\s+)?)(?<sort>${SIDES}|${LETTERS})`,
+);
+/** "3 x 5 cm": of what comes in a width; of a pad it is a size. */
+const COUNT_THEN_WIDTH = whole(
+  `(?<amount>${COUNT}${UNITS})(?:\\s*[x×,]\\s*|\\s+(?:of\\s+)?)(?<sort>${WIDTH})`,
+);
+const FORMS = [SORT_FIRST, COUNT_FIRST];
+/** "size C: 1 m": cut from a roll. */
+const IS_NAMED = /^[a-z]/i;
+const IS_LENGTH = whole(WIDTH);
+/** "box of 6" */
+const PACK_ALONE = quick(new RegExp(`^(?:${PACKS})(?!\\p{L})`, "iu"));
+const IN_BRACKETS = /^\(([^()]+)\)$/;
+const MARK = /^(?:[-*•–◦▪]\s+|\[[ xX✓✔]?\]\s*|[✓✔☑☐]\s*)*/;
+const MARK_LAST = /\s+(?:\[[xX✓✔]\]|[✓✔☑])$/;
+const CELLS = /\s{2,}|\t|\s*\|\s*|\s*\.{3,}\s*/;
+
+/** A size or a sort, and how many. */
+interface Sort {
+  readonly sort: string;
+  readonly amount: string;
+  /** It is cut from a roll: the amount is a length. */
+  readonly isLength: boolean;
+}
+/** What a row tells besides its place and what counts nothing; null: it tells more than a sort and how many. */
+function sortOf({ text, quantity }: CardRow, comesInWidth: boolean): Sort | null {
+  const written = (quantity === null ? text : `${text}   ${quantity}`).replace(MARK_LAST, "");
+  const cells = written
+    .replace(MARK, "")
+    .split(CELLS)
+    .map((cell) => cell.trim())
+    .filter((cell) => cell !== "" && !saysNothing(cell));
+  const said = cells.join(" ").replace(/[,;]$/, "");
+  for (const form of comesInWidth ? [...FORMS, COUNT_THEN_WIDTH] : FORMS) {
+    const { sort, amount = "" } = form.exec(said)?.groups ?? {};
+    const bare = amount.replace(IN_BRACKETS, "$1").replace(PACK_ALONE, "1 $&");
+    if (sort === undefined) continue;
+    if (saysAmount(bare)) return { sort, amount: bare, isLength: false };
+    if (IS_NAMED.test(sort) && IS_LENGTH.test(bare)) return { sort, amount: bare, isLength: true };
+  }
+  return null;
+}
+
+/** What stands round a heading: a rule below it, a dash or a colon behind it. */
+const AROUND = /^[\s#*=_-]+|[\s:=_*–—-]+$/g;
+/** What a heading says of the rows of sorts below it. */
+interface Heading {
+  readonly at: number;
+  readonly name: string;
+  /** "Gloves (pairs)": what is counted below. */
+  readonly inPairs: boolean;
+  /** "2 per envelope": what each pack counted below holds; null: it does not say. */
+  readonly perPack: string | null;
+}
+const IN_PAIRS = /[\s,]*\(?\b(?:in\s+)?pairs\)?$/i;
+const PER_PACK = quick(/[\s,]*\(?(\d{1,3})\s*(?:per|in\s+an?|to\s+an?)\s+\p{L}+\)?$/iu);
+const NO_COUNT = /^[\s:–—-]*$/;
+/** null: the row counts, measures, or names nothing for sure. */
+function headingOf(row: CardRow, at: number, of: Knowledge): Heading | null {
+  if (row.quantity !== null && !NO_COUNT.test(row.quantity)) return null;
+  const said = row.text.replace(AROUND, "");
+  const name = said.replace(PER_PACK, "").replace(IN_PAIRS, "");
+  return !/\d/.test(name) && of.names(name) && of.isWhole(name) && of.typeOf(name) !== "container"
+    ? { at, name, inPairs: IN_PAIRS.test(said), perPack: PER_PACK.exec(said)?.[1] ?? null }
+    : null;
+}
+/** How many of a sort there are, by what its heading says of the counts below. */
+function quantityOf(amount: string, { inPairs, perPack }: Heading): string {
+  const isNumber = /^\d+$/.test(amount);
+  if (isNumber && inPairs) return `${amount} pairs`;
+  return perPack === null ? amount : `${amount}${isNumber ? " packs" : ""} of ${perPack}`;
+}
+/** What comes on a roll, in a width. */
+const HAS_WIDTH = /bandage|tape|wrap|roll/i;
+/** A blank line, or a line drawn under the heading, may stand between. */
+const FARTHEST = 2;
+const RULE = /^[-=_*~\s]+$/;
+
+/** The rows, those of sorts alone with their heading's name; a heading over such rows ends in a colon. */
+export function sortsBelow(rows: readonly CardRow[], of: Knowledge): CardRow[] {
+  const read = [...rows];
+  let heading: Heading | null = null;
+  let above = 0;
+  rows.forEach((row, at) => {
+    if (RULE.test(row.text)) return;
+    const isFirst = heading !== null && rows[heading.at]!.source === above;
+    if (row.source - above > (isFirst ? FARTHEST : 1)) heading = null;
+    above = row.source;
+    const told = heading && sortOf(row, HAS_WIDTH.test(heading.name));
+    if (!heading || !told) {
+      heading = headingOf(row, at, of);
+      return;
+    }
+    const { name } = heading;
+    const { sort, amount, isLength } = told;
+    read[at] = isLength
+      ? { ...row, text: `${name} ${sort}: ${amount}`, quantity: null, bullet: true }
+      : { ...row, text: `${name} ${sort}`, quantity: quantityOf(amount, heading), bullet: true };
+    read[heading.at] = { ...rows[heading.at]!, quantity: null, text: `${name}:` };
+  });
+  return read;
+}
