@@ -116,7 +116,7 @@ export const COUNTED_ABROAD: Readonly<Record<string, readonly string[]>> = {
   "3": ["trois", "tres", "drei", "tre", "drie"],
   "4": ["quatre", "cuatro", "vier", "quattro"],
   "5": ["cinq", "cinco", "fünf", "cinque", "vijf"],
-  "6": ["six", "seis", "sechs", "sei", "zes", "media docena", "une demi douzaine", "ein halbes dutzend", "mezza dozzina"],
+  "6": ["six", "seis", "sechs", "sei", "zes", "sex", "media docena", "une demi douzaine", "ein halbes dutzend", "mezza dozzina"],
   "7": ["sieben", "siete", "sette", "zeven"],
   "8": ["huit", "ocho", "acht", "otto"],
   "9": ["neun", "nueve", "nove", "negen"],

@@ -38,8 +38,9 @@ function toldBy(cell: string, names: Names): Thing | null {
   if (bare === "") return {};
   const count = COUNT.exec(bare)?.groups?.["count"];
   if (count !== undefined) return { count };
-  // "1 box (3)" says how many, and names nothing.
-  return names(bare) && !saysAmount(bare) ? { name: bare } : null;
+  // "1 box (3)" and "box (3)" say how many, and name nothing.
+  const isAmount = saysAmount(bare) || saysAmount(`1 ${bare}`);
+  return names(bare) && !isAmount ? { name: bare } : null;
 }
 
 /** The things that cells tell one after another; null: a cell is none of a thing, or a thing has no count, or two. */

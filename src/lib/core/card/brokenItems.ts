@@ -23,9 +23,9 @@ interface Told {
 }
 
 const PARTS = quick(
-  /^(\s*(?:(?:\d{1,3}[.)]|[a-z][.)]|\(\d{1,3}\)|[-*•–+]|\[[ x✓]?\])\s+)?(?:\d{1,4}(?:\s{2,}|\t\s*)(?=\p{L}))?)(.*?)(\s*(?:\s{2,}|\t|\.{3,}|…).*)?$/iu,
+  /^(\s*(?:(?:\d{1,3}[.)]|[a-z][.)]|\((?:\d{1,3}|[a-z])\)|[-*•–+]|\[[ x✓]?\])\s+)?(?:\d{1,4}(?:\s{2,}|\t\s*)(?=\p{L}))?)(.*?)(\s*(?:\s{2,}|\t|\.{3,}|…).*)?$/iu,
 );
-const MARK = /^\s*(?:\d{1,3}[.)]|[a-z][.)]|\(\d{1,3}\)|[-*•–+]|\[[ x✓]?\])\s/i;
+const MARK = /^\s*(?:\d{1,3}[.)]|[a-z][.)]|\((?:\d{1,3}|[a-z])\)|[-*•–+]|\[[ x✓]?\])\s/i;
 /** A number before a name, apart from it: its count, or that of the line. */
 const NUMBER_BEFORE = /(\d+)\s*$/;
 const COUNT_BEFORE = quick(
@@ -160,8 +160,13 @@ function isBelow(line: Told, above: Told, head: Told, card: Written): boolean {
 }
 
 /** "Sprains" over several things that are set in: a heading. */
-const headsSeveral = (head: Told, below: Told, next: Told | null | undefined): boolean =>
-  !below.goesOn &&
+const headsSeveral = (
+  head: Told,
+  below: Told,
+  next: Told | null | undefined,
+  { beginsSmall }: Written,
+): boolean =>
+  (!below.goesOn || (beginsSmall && SMALL.test(below.name))) &&
   isIndented(below, head) &&
   !!next &&
   !next.isMarked &&
@@ -182,7 +187,7 @@ function thingAt(card: Written, from: number): Thing {
   for (; to - from < MOST_LINES; to++) {
     const line = lines[to];
     if (!line || !isBelow(line, lines[to - 1]!, head, card)) break;
-    if (headsSeveral(head, line, lines[to + 1])) break;
+    if (headsSeveral(head, line, lines[to + 1], card)) break;
     const own = closed(
       opensSize(name, line) ? line.name.replace(SIZE_ON, "") : line.name,
       lines[to + 1],

@@ -188,19 +188,26 @@ const THINGS_ACROSS = quick(
 /** `30 plasters ......  5 blister plasters`: dots between two things, each with its count before it, set them apart. */
 const withoutLeadersAcross = whereSeveral(THINGS_ACROSS, (_, thing) => `${thing!}      `);
 
-/** A cell with nothing in it but a number in words: `Gauze 10 x 10 | six | four`. Sought from its letters, as cells may be wide. */
-const NUMBER_IN_CELL = quick(
+/**
+ * A cell with nothing in it but a count in a writing of its own: `Gauze 10 x 10 | six | four`, `x12`, `~12`, `(12)`, `12 ea`. Sought
+ * from its letters and signs, as cells may be wide.
+ */
+const COUNT_IN_CELL = quick(
   new RegExp(
-    `(?=[a-z])(?<=[\\t|;]\\s*|\\S\\s{2,}|\\.{3}\\s*)(?:${NUMBER_SAID})(?=\\s*(?:[\\t|;]|$)|\\s{2,})`,
+    `(?=[a-z\\d(~×])(?<=^\\s*|[\\t|;]\\s*|,(?=\\S)|\\S\\s{2,}|\\.{3}\\s*)(?:(?<said>${NUMBER_SAID})|[x×~] ?(?<signed>\\d{1,4})|\\((?<inside>\\d{1,4})\\)|(?:(?<!^\\s*)|(?=[^|;\\t]*[|;\\t]))(?<units>\\d{1,4}) ?(?:pcs\\.?|ea\\.?|each|off))(?=(?<blanks> {2,})?)(?=\\s*(?:[\\t|;]|,(?=\\S)|$)|\\s{2,})`,
     "giu",
   ),
 );
 /** One row may have a word of its own there. */
-const FEWEST_IN_WORDS = 2;
-const wordsInCells = whereSeveral(
-  NUMBER_IN_CELL,
-  (word) => String(valueOf(word!)),
-  FEWEST_IN_WORDS,
+const FEWEST_IN_CELLS = 2;
+const countsInCells = whereSeveral(
+  COUNT_IN_CELL,
+  (cell, said, signed, inside, units, blanks) => {
+    const count = said === undefined ? (signed ?? inside ?? units)! : String(valueOf(said));
+    // Columns keep their places.
+    return blanks === undefined ? count : count.padEnd(cell!.length);
+  },
+  FEWEST_IN_CELLS,
 );
 
 /** `A: 40 plasters`: an answer to `Q: What is in it?`. */
@@ -354,7 +361,7 @@ const STEPS: readonly Step[] = [
   withoutRules,
   withoutEmphasis,
   withOuterBars,
-  wordsInCells,
+  countsInCells,
   cellsWhole,
   itemsWhole,
   writtenAsHeadings,

@@ -41,8 +41,11 @@ const isNumbering = (leads: readonly RegExpExecArray[]): boolean =>
   Number(leads[0]![1]) === 1 &&
   leads.every((lead) => SET_OFF.test(lead[0]));
 
-/** "01 four burn dressings". */
-const COUNTED = new RegExp(`\\d|^(?:${NUMBER_SAID})\\s`, "i");
+/** "01 four burn dressings", "02 eye pads, nine pieces". */
+const COUNTED = new RegExp(
+  `\\d|^(?:${NUMBER_SAID})\\s|[\\s,:–-](?:${NUMBER_SAID})(?:\\s+[a-z]+)?\\W*$`,
+  "i",
+);
 /** Headings and remarks that may stand between two numbered lines. */
 const MOST_BETWEEN = 2;
 

@@ -110,7 +110,7 @@ export function withoutEndMarks(lines: readonly string[]): string[] {
 }
 
 /** "**two finger plasters**": where most lines are set off, it says nothing of one. */
-const SET_OFF = quick(/^(\s*)(\*\*|__)(?=\S)([^*_]+)\2\s*$/u);
+const SET_OFF = quick(/^(\s*)(\*\*|__|\*|_)(?=\S)([^*_]+)\2\s*$/u);
 export const withoutEmphasis = (lines: readonly string[]): string[] =>
   isHabit(lines, (line) => SET_OFF.test(line))
     ? lines.map((line) => line.replace(SET_OFF, "$1$3"))

@@ -5,7 +5,7 @@ const PACKS = "pack(?:age|et)?s|pks|pkts|pkgs|boxes|bxs|cartons|sleeves|tubs";
 const COUNT = "qty\\.?|quantity|no\\.?|number|pcs|pieces|units?|items|count|contents|how\\s+many|#";
 
 const PER_PACK = new RegExp(
-  `^(?:(?:${COUNT})\\s*(?:per|/|in(?:\\s+an?|\\s+each)?|to\\s+an?)\\s*(?:${PACK})|(?:per|each)\\s+(?:${PACK})|(?:${PACK})(?:\\s+(?:size|of|qty|quantity|contents?))?|size\\s+of\\s+(?:${PACK})|inner(?:\\s+qty)?|multiples?)$`,
+  `^(?:(?:${COUNT})\\s*(?:per|/|in(?:\\s+an?|\\s+each)?|to\\s+an?)\\s*(?:${PACK})|(?:per|each)\\s+(?:${PACK})|(?:${PACK})(?:\\s+(?:size|of|qty|quantity|contents?))?|size\\s+of\\s+(?:${PACK})|packed\\s+in|inner(?:\\s+qty)?|multiples?)$`,
   "i",
 );
 /** "Pack size", "Qty per box": what one pack holds. */

@@ -8,6 +8,13 @@ const N = NUMBER_WORDS;
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const COUNT_PHRASES: readonly Phrase[] = [
   {
+    name: "so many more of another thing",
+    example: ["another eight cold packs", "eight cold packs"],
+    holds: "another ",
+    pattern: new RegExp(`\\banother\\s+(?!one\\b)(?=(?:${N})\\b)`, "giu"),
+    read: "",
+  },
+  {
     name: "what remains, said before its number",
     example: ["plasters, box of 20 (remaining 12)", "plasters, box of 20 (, make that 12)"],
     holds: "remaining",

@@ -270,10 +270,13 @@ const isKind = (type: string | null): boolean =>
   type !== null && type !== NO_TYPE && type !== "container";
 const COUNTS = quick(new RegExp(`\\b(?:${NUMBER_WORDS})\\b|[x×:()=–-]`, "giu"));
 
+/** Goes on to another thing, whose count follows: "and 9x cold packs". */
+const LEADS_ON =
+  "and|plus|also|then|with|or|are|is|have|has|had|got|of|we|see|find|found|keep|holds?|contains?|counted";
 /** "shears x1 marker x1": a count with its sign ends each. */
 const COUNT_WITH_SIGN = quick(
   new RegExp(
-    `(?<=[\\p{L}"”″)]\\s*[x×]\\s?\\d{1,3}|\\p{L}\\s\\d{1,3}\\s?[x×])\\s+(?=\\p{L}{3})(?!(?:${PACKS}|pairs?|pieces|tab(?:let)?s?|singles?)\\b)`,
+    `(?<=[\\p{L}"”″)]\\s*[x×]\\s?\\d{1,3}|\\p{L}\\s\\d{1,3}\\s?[x×])(?<!\\b(?:${LEADS_ON})\\s\\d{1,3}\\s?[x×])\\s+(?=\\p{L}{3})(?!(?:${PACKS}|pairs?|pieces|tab(?:let)?s?|singles?)\\b)`,
     "iu",
   ),
 );

@@ -29,7 +29,9 @@ const eachOne = (said: string, names: Names): string[] => {
   return others.length > 0 && names(first) && others.every(names) ? [first, ...others] : [said];
 };
 /** "20 plasters 4 wipes 2 eye pads": where the next number with a name behind it begins. */
-const NEXT_COUNTED = quick(/(?<=\p{L}\)?)\s+(?=\d{1,3}(?:\s+(?:[x×]\s+)?|\s*pcs?\s+)\p{L}{3})/u);
+const NEXT_COUNTED = quick(
+  /(?<=\p{L}\)?)(?<!\b(?:of|with|per|holding))\s+(?=\d{1,3}(?:\s+(?:[x×]\s+)?|\s*pcs?\s+)\p{L}{3})/u,
+);
 const IN_PIECES = /^\W*\d{1,3}\s*(?:pcs?|pieces?)\b/i;
 const STARTS_COUNTED = quick(/^\W*\d{1,3}(?:\s+(?:[x×]\s+)?|\s*pcs?\s+)\p{L}{3}/u);
 const LAST_WORD = quick(/\p{L}+(?=\P{L}*$)/u);

@@ -1,4 +1,4 @@
-import { COUNT_WORD, PACK } from "./packWords.ts";
+import { COUNT_WORD, isBookkeeping, PACK } from "./packWords.ts";
 import { isMeasured, type Token } from "./lexer.ts";
 
 /** Printed sizes among the numbers of an item. */
@@ -195,7 +195,11 @@ function isCountPrefix(tokens: readonly Token[], i: number): boolean {
 }
 
 const leads = (tokens: readonly Token[], i: number) =>
-  tokens.slice(0, i).every((t) => t.kind === "dash" || t.kind === "open");
+  tokens
+    .slice(0, i)
+    .every(
+      (t) => t.kind === "dash" || t.kind === "open" || (t.kind === "word" && isBookkeeping(t.text)),
+    );
 
 const hasOtherCount = (tokens: readonly Token[], from: number, to: number): boolean =>
   tokens.some((t, i) => (i < from || i > to) && t.kind === "number" && !isMeasured(tokens, i));

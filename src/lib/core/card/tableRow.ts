@@ -7,6 +7,7 @@ import type { CardRow } from "./cardRow.ts";
 import { remarksSay } from "./remarkBehind.ts";
 import { countMended } from "./repairText.ts";
 import { thereOfRow } from "./someWent.ts";
+import { PACKS } from "./phrase.ts";
 import { stripPrices } from "./stripPrices.ts";
 import { LETTER, quick } from "./quick.ts";
 
@@ -130,6 +131,7 @@ export function tableRow(
     };
   return {
     ...isRow,
+    ...doubtOf(said, unit),
     text: textOf(name, size, row.remark),
     quantity: halfOf(quantity, unit, row.of("note")) ?? amountWithLoose(quantity, unit, row),
   };
@@ -174,12 +176,31 @@ function partOfPacks(quantity: string, unit: string): number | null {
   return held === undefined || Number.isInteger(packs) ? null : Math.round(packs * Number(held));
 }
 
+/** "carton/20", "PK10", "box (6)", "10/box", "x 12", "20 pcs": what a pack holds, in the writing that the column is read in. */
+const PACK_THEN_SIZE = quick(
+  new RegExp(`^(${PACKS})\\.?\\s*(?:[/(x×-]|of)?\\s*(\\d{1,4})\\)?(?:\\s*(?:pcs|s))?$`, "iu"),
+);
+const SIZE_THEN_PACK = quick(
+  new RegExp(`^(\\d{1,4})\\s*(?:/|per|in\\s+an?|to\\s+an?)\\s*(${PACKS})$`, "iu"),
+);
+const SIZE_ALONE = /^(?:[x×]\s?)?(\d{1,4})(?:\s?(?:pcs|pieces|pc|off))?$/i;
+function packSaid(unit: string): string {
+  const [, pack, held] = PACK_THEN_SIZE.exec(unit) ?? [];
+  if (held !== undefined) return `${pack!} of ${held}`;
+  const [, size, packed] = SIZE_THEN_PACK.exec(unit) ?? [];
+  if (size !== undefined) return `${packed!} of ${size}`;
+  const alone = SIZE_ALONE.exec(unit)?.[1];
+  return alone === undefined ? unit : `pack of ${alone}`;
+}
+
+/** "10" beside "10": said twice, or ten of ten; the reader asks. */
+const doubtOf = (said: string, unit: string): Pick<CardRow, "countDoubted"> =>
+  /^\d+$/.test(said) && said === unit && said !== "1" ? { countDoubted: true } : {};
+
 /** A count with its unit; a unit alone is one of it. null: neither. */
 function amountOf(quantity: string, packed: string, arePacks: boolean): string | null {
-  // "3" beside "3" may be said twice; beside boxes it is three in each.
-  const isSaidTwice = packed === quantity && !arePacks;
-  // A bare number there is what one pack holds.
-  const unit = isSaidTwice ? "" : /^\d+$/.test(packed) ? `pack of ${packed}` : packed;
+  // Beside boxes "3" is three in each.
+  const unit = packed === quantity && !arePacks ? "" : packSaid(packed);
   if (quantity === "none") return quantity;
   const part = partOfPacks(quantity, unit);
   if (part !== null) return `${part} pcs`;
