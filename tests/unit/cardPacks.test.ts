@@ -130,3 +130,53 @@ describe("a column that counts", () => {
         }
     });
 });
+
+/** A pack by its code, over what it holds: two of twenty, or one. */
+describe("a pack by its code", () => {
+  const CODES = ["PK/20", "BX/20", "BG/20", "CS/20", "PK20", "BX20", "PK-20", "BOX-20", "pk (20)"];
+  const TIMES = [" x2", " x 2", ", 2", " - 2", " (2)", ": 2", "     2", "\t2", " qty 2"];
+  const SIZED = [
+    ["antiseptic wipes", "antiseptic-wipe", null],
+    ["gauze pads 4 x 4", "gauze-pad", [102, 102]],
+    ['tape 1"', "medical-tape", [25]],
+  ] as const;
+  for (const code of CODES)
+    it(code, () => {
+      for (const times of TIMES)
+        for (const [name, itemType, sizeMm] of SIZED) {
+          const card = `${name} ${code}${times}\n2 whistles\n1 torch`;
+          const { entries } = readCard(card, vocabulary);
+          expect(entries[0], card).to.include({ source: 1, itemType, pieces: 40 });
+          expect(entries[0]!.sizeMm, card).to.deep.equal(sizeMm);
+        }
+    });
+});
+
+describe("what is left of one pack", () => {
+  const LEFT: Readonly<Record<string, number>> = {
+    "antiseptic wipes, box of 50, half gone": 25,
+    "antiseptic wipes BX/50 x1, half used": 25,
+    "antiseptic wipes   1 x 50, half gone": 25,
+    "antiseptic wipes 1 x 50, minus 8": 42,
+    "antihistamine tablets 10 mg   2 x 7, three gone": 11,
+    "wipes, 2 packs of 10, three used": 17,
+  };
+  for (const [line, pieces] of Object.entries(LEFT))
+    it(line, () => {
+      const { entries } = readCard(`${line}\n2 whistles\n1 torch`, vocabulary);
+      expect(entries.filter((e) => e.source === 1).map((e) => e.pieces)).to.deep.equal([pieces]);
+    });
+  it("a size is no pack", () => {
+    const { entries } = readCard("gauze pads 10 x 10 cm, one used\n2 whistles", vocabulary);
+    expect(entries[0]).to.include({ itemType: "gauze-pad", pieces: 1 });
+  });
+});
+
+describe("half a name over its kinds", () => {
+  it("is read with each", () => {
+    const card = "Antihistamine\n  tablets 10 mg   14\n  syrup 70 ml   1\nOther\n  torch   2";
+    expect(
+      readCard(card, vocabulary).entries.map((e) => `${e.source} ${e.itemType} ${e.pieces}`),
+    ).to.deep.equal(["2 antihistamine-tablet 14", "3 antihistamine-liquid 1", "5 torch 2"]);
+  });
+});

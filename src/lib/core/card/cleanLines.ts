@@ -36,7 +36,7 @@ import {
   withoutInitials,
   withoutLineNumbers,
   withoutRowNumbers,
-  withoutLots,
+  withoutLotsAndDates,
   withoutPointNought,
 } from "./lineEdges.ts";
 import { barsAsColons, identifiersAsWords, withoutLeast } from "./tableSigns.ts";
@@ -166,6 +166,22 @@ const PACK_THEN_SIZE = quick(
 );
 /** `2 x Box 100 plasters`: what a pack holds, right before the name. */
 const withPackSizes: Step = each((line) => line.replace(PACK_THEN_SIZE, "$1 $2 of $3 "));
+
+/** `BG/12`, `PK-20`, `BX100`, `100U`: a pack by its code, over what it holds. */
+const PACK_CODE =
+  /(?<![\p{L}\d/-])(?:(?:BG|BAG|CS|CTN|TB|TUB|SL|EN)\/|(?:PK|PKT|PCK|PAC|BX|BOX)-|(?:PKT?|BX|BG)(?=\d))(?<held>\d{1,4})(?![\p{L}\d/.-])(?<blank> (?=  ))?|(?<=\p{L}.*\s)(?<units>\d{1,4})U(?![\p{L}\d])(?<blanks> {0,2}(?=  ))?/gu;
+/** `pk (6) qty 3`, `10 ct x 2`, `pack 12, 4`: behind it stands how many packs. */
+const PACK_THEN_COUNT =
+  /(?<=\p{L}.*\s)(?:(?:pk|pkt|pack) ?\(?(?<held>\d{1,4})\)?|(?<counted>\d{1,4}) ?ct)(?=(?:\s*[x×,:–-]\s*|\s*\(|\s+qty\.?\s*|\s{2,}|\t)\d{1,3}\)?\s*$)/giu;
+/** Columns set by blanks keep their places. */
+const withPackCodes: Step = each((line) =>
+  line
+    .replace(PACK_THEN_COUNT, (_, held?: string, counted?: string) => `PK/${held ?? counted!}`)
+    .replace(PACK_CODE, (code, held?: string, _?: string, units?: string) => {
+      const said = `PK/${held ?? units!}`;
+      return code.endsWith(" ") ? said.padEnd(code.length) : said;
+    }),
+);
 
 const SECTION_CODE = quick(/^(\s*)\p{Lu}\d{1,2}(?:\.\d{1,2})?\s{2,}(?=\p{Lu}\p{L}{2,}[^\d]*$)/u);
 /** Of fewer it may be a shelf, a size, or chance. */
@@ -348,6 +364,7 @@ const STEPS: readonly Step[] = [
   withDittos,
   ofSoMany,
   unquoted,
+  withPackCodes,
   withoutEdgeData,
   objectsAsList,
   fieldsAsList,
@@ -369,7 +386,7 @@ const STEPS: readonly Step[] = [
   withoutBlanks,
   withoutInitials,
   withoutPointNought,
-  withoutLots,
+  withoutLotsAndDates,
   withoutEndMarks,
   withoutWeights,
   withoutLenses,

@@ -85,8 +85,14 @@ export const withoutPointNought = (lines: readonly string[]): string[] =>
 /** "LOT 23A117", "batch no. 0417": taken out before another language makes a pack of it. */
 const LOT =
   /(?:[,;]\s*|\s+[-–—]\s+|\s*)\b(?:lot|batch)\s*(?:no\.?|nr\.?|number)?\s*[:#]?\s*(?=[A-Z]{0,3}\d)[A-Z\d-]{4,}\b/gi;
-export const withoutLots = (lines: readonly string[]): string[] =>
-  lines.map((line) => (/lot|batch/i.test(line) ? line.replace(LOT, "") : line));
+/** "exp none", "no expiry": of the date, not of the thing. */
+const NO_DATE =
+  /(?:[,;(]|\s[-–—])?\s*\b(?:exp(?:iry|ires?|\.)?(?:\s+date)?\s*[:=]?\s*(?:none|n\/?a|nil)|no\s+(?:expiry|exp\.?|use[\s-]by)(?:\s+date)?)(?![\w/])\)?/gi;
+export const withoutLotsAndDates = (lines: readonly string[]): string[] =>
+  lines.map((line) => {
+    const dated = /exp|use/i.test(line) ? line.replace(NO_DATE, "") : line;
+    return /lot|batch/i.test(dated) ? dated.replace(LOT, "") : dated;
+  });
 
 /** "4 eye pads;", "2 whistles.": one mark at the end of a line, none of its kind within it. */
 const END_MARK = quick(

@@ -151,7 +151,8 @@ function nameIn(chunk: string): { name: string; said: readonly Said[] } {
     name = before[2]!;
   }
   for (const { index } of name.matchAll(
-    /(?<=\p{L}\.?|\d\s?(?:mm|cm|m|ml|mg|g))\s+(?=[\p{L}\dx×/])/gu,
+    // "4 x 4 PK/12": within a size no pack begins.
+    /(?<=\p{L}\.?|\d\s?(?:mm|cm|m|ml|mg|g))(?<!\d\s?[x×])\s+(?=[\p{L}\dx×/])/gu,
   )) {
     const behind = name.slice(index).trim();
     const told = /\d/.test(behind) ? clauseOf(behind) : null;

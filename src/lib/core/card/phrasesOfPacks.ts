@@ -403,6 +403,17 @@ export const PACK_PHRASES: readonly Phrase[] = [
     read: "$1 of $2",
   },
   {
+    name: "sides without their unit, and a pack behind them",
+    example: ["gauze pads 3x3 PK of 2", "1 PK of 2 gauze pads 3x3"],
+    holds: " of ",
+    pattern: new RegExp(
+      `^(\\W*|[^\\d,;:()]{2,28}:\\s+)(?:(\\d{1,3})\\s*[x×]\\s+)?([^\\d,;:()]*(?:pads?|gauzes?|swabs?|dressings?|compress(?:es)?|sponges?)\\s+\\d{1,2}(?:\\.\\d)?\\s?[x×]\\s?\\d{1,2}(?:\\.\\d)?)[\\s,(]+(${PACKS})\\s+(?:of\\s+)?(\\d{1,4})\\)?(?:(?:\\s*[x×,:–-]\\s*|\\s+qty\\.?\\s*|\\s{2,})(\\d{1,3})|\\s+\\((\\d{1,3})\\))?\\s*$`,
+      "giu",
+    ),
+    read: (_, lead, before, sized, pack, held, ...behind) =>
+      `${lead}${[before, ...behind.slice(0, 2)].find((count) => count !== undefined) ?? "1"} ${pack} of ${held} ${sized}`,
+  },
+  {
     name: "a pack within a pack, both over their content",
     example: ["ibuprofen PKT of 2 BOX of 50", "ibuprofen BOX of 100"],
     holds: " of ",
@@ -472,10 +483,10 @@ export const PACK_PHRASES: readonly Phrase[] = [
     example: ["swabs, box of 100, about half left", "swabs, 50 pcs"],
     holds: "half",
     pattern: new RegExp(
-      `\\b(?:an? |one |1 )?${PACK}\\s+of\\s+(${N})\\s*[,(–-]?\\s*(?:about|roughly|only|maybe)?\\s*half\\s+(?:left|gone|used|full|empty)\\)?`,
+      `\\b(?:(?:an? |one |1 )?${PACK}\\s+of\\s+(${N})(?:\\s*[x×]\\s?1(?!\\d))?|1\\s?[x×]\\s?(\\d{2,3}))\\s*[,(–-]?\\s*(?:about|roughly|only|maybe)?\\s*half\\s+(?:left|gone|used|full|empty)\\)?`,
       "giu",
     ),
-    read: (_, n) => `${half(n!)} pcs`,
+    read: (_, inPack, times) => `${half((inPack ?? times)!)} pcs`,
   },
   {
     name: "packs, in the language of the card",

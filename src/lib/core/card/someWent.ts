@@ -63,14 +63,30 @@ function countedIn(text: string): Counted | null {
   return stands ? { count: valueOf(found[0]), at: found.index, length: found[0].length } : null;
 }
 
-const PACKS_OF = quick(new RegExp(`(?<packs>${N})\\s+${PACKS}\\s+of\\s+(?<each>${N})`, "iu"));
+/** A text with what is left. */
+interface Left {
+  readonly text: string;
+  /** What went may have been among them or not. */
+  readonly isDoubted: boolean;
+}
+
+const PACKS_OF = quick(
+  new RegExp(
+    // "plasters, large  2 x 10": of what has sides it is a size.
+    `(?<packs>${N})\\s+${PACKS}\\s+of\\s+(?<each>${N})|(?<!\\b(?:pads?|gauzes?|swabs?|dressings?|compress(?:es)?|bandages?|tapes?|rolls?|sponges?)\\W*)(?<![\\d.,]\\s?|[x×]\\s?)(?<times>\\d{1,2})\\s?[x×]\\s?(?<of>\\d{1,3})(?=\\s*$)`,
+    "iu",
+  ),
+);
 /** "2 boxes of 20 plasters (3 used)", "(1 used)": so many of them, or a pack; the fewer, and the reader asks. null: no such head. */
-function someOfPacks(head: string, away: number): string | null {
+function someOfPacks(head: string, away: number): Left | null {
   const found = PACKS_OF.exec(head);
   if (!found) return null;
-  const [packs, each] = [valueOf(found.groups!["packs"]!), valueOf(found.groups!["each"]!)];
+  const { packs: inPacks, each: inEach, times, of } = found.groups!;
+  const [packs, each] = [valueOf((inPacks ?? times)!), valueOf((inEach ?? of)!)];
   const remain = away < packs ? (packs - away) * each : packs * each - away;
-  return remain > 0 ? head.replace(found[0], `${remain} pcs`) : null;
+  return remain > 0
+    ? { text: head.replace(found[0], `${remain} pcs`), isDoubted: packs > 1 }
+    : null;
 }
 
 /** "5 eye pads (1 missing)": of the five, or of six; the reader asks. */
@@ -97,16 +113,33 @@ function saidBehind(text: string): Said | null {
   };
 }
 
+const HALF_BEHIND =
+  /\s*[,;(–-]\s*(?:about\s+|nearly\s+)?half\s+(?:used|gone|left|empty|full)\s*\)?\W*$/i;
+const ONE_PACK = quick(
+  new RegExp(
+    `(?<![\\d.,]\\s*(?:[x×]\\s*)?|\\p{L})(?:(?:1|one|an?)\\s+)?(?<!(?!1)\\d\\s+)${PACKS}\\s*(?:of|/)\\s*(?<held>${N})(?:\\s*[x×]\\s?1)?$`,
+    "iu",
+  ),
+);
+/** "box of 100, half used": of one pack, the half; null: it does not say so. */
+function halfIn(text: string): string | null {
+  const half = text.length <= LONGEST ? HALF_BEHIND.exec(text) : null;
+  const head = half && text.slice(0, half.index);
+  const pack = head && ONE_PACK.exec(head);
+  return pack && `${head.slice(0, pack.index)}${Math.ceil(valueOf(pack.groups!["held"]!) / 2)} pcs`;
+}
+
 /**
  * A text with how many are left, where it says how many there were and how many went; null: it does not, or that cannot be.
- * `isDoubted`: what went may have been among them or not
  */
-export function leftIn(text: string): { text: string; isDoubted: boolean } | null {
+export function leftIn(text: string): Left | null {
+  const half = halfIn(text);
+  if (half !== null) return { text: half, isDoubted: false };
   const said = saidBehind(text);
   if (said === null) return null;
   const { head, away } = said;
   const ofPacks = away === null ? null : someOfPacks(head, away);
-  if (ofPacks !== null) return { text: ofPacks, isDoubted: true };
+  if (ofPacks !== null) return ofPacks;
   const counted = countedIn(head);
   if (counted === null) return null;
   const { count, at, length } = counted;

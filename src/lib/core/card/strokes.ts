@@ -11,7 +11,7 @@ const ROW = quick(/^(.*\p{L}[^/]*?)\s+(\d{1,4}(?:\s*\/\s*\d{1,4})+)\s*(?:\/\s*([
 /** What each number of a row is by the heading, where that tells which is how many there are; else null. */
 function counts(line: string): ("Required" | "Qty")[] | null {
   // Columns that are set apart by blanks are no strokes' columns, though one be headed "U/I".
-  if (/\d|\S\s{2,}\S|[\t|;]/.test(line)) return null;
+  if (/\d|\S\s{2,}\S|[\t|;]|,\S/.test(line)) return null;
   const cells = line.split(/\s*\/\s*/);
   if (cells.length < 2) return null;
   const roles = cells.map(hint).filter((r) => r === "skip" || r === "quantity");

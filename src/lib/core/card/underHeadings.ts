@@ -119,15 +119,32 @@ function headOf({ text }: CardRow): string | null {
   return `${SAYS_HOW.test(before) ? "" : before}${head}`.toLowerCase();
 }
 
+/** "Antihistamine" over "tablets 10 mg" and "syrup", which are set in: half a name. */
+const HALF_NAME = quick(/^[\s\-–—*#=_[]*(?<half>\p{L}[\p{L}-]{3,}(?:\s\p{L}+)?)[\s:\-–—*=_\]]*$/u);
+function byHalfName({ text }: CardRow, half: string, { isWhole }: Knows): string | null {
+  const said = WORDS.exec(text)?.groups;
+  if (!said) return null;
+  const { count, words, rest } = said as Readonly<Record<"count" | "words" | "rest", string>>;
+  return !isWhole(words) && isWhole(`${half} ${words}`) ? `${count}${half} ${words}${rest}` : null;
+}
+
 /** What a heading makes of a row below it; null: nothing. */
 type Tell = (row: CardRow) => string | null;
 function tellerOf(heading: CardRow, knows: Knows): Tell | null {
-  if (heading.quantity !== null && !NO_COUNT.test(heading.quantity)) return null;
+  if (!mayHead(heading)) return null;
   const head = headOf(heading);
   if (head !== null) return (row) => bySize(row, head) ?? bySort(row, head, knows);
   const purpose = PURPOSE.exec(heading.text)?.groups?.["purpose"]?.toLowerCase();
-  return purpose === undefined ? null : (row) => byPurpose(row, purpose, knows);
+  if (purpose !== undefined) return (row) => byPurpose(row, purpose, knows);
+  const half = HALF_NAME.exec(heading.text)?.groups?.["half"]?.toLowerCase();
+  return half === undefined
+    ? null
+    : (row) => (row.indent > heading.indent ? byHalfName(row, half, knows) : null);
 }
+
+const mayHead = ({ quantity }: CardRow): boolean => quantity === null || NO_COUNT.test(quantity);
+const isHeading = (row: CardRow): boolean =>
+  mayHead(row) && (headOf(row) !== null || PURPOSE.test(row.text));
 
 /** The rows, those of sorts and sizes with their heading's word; a heading over such rows ends in a colon. */
 export function underHeadings(rows: readonly CardRow[], knows: Knows): CardRow[] {
@@ -135,19 +152,19 @@ export function underHeadings(rows: readonly CardRow[], knows: Knows): CardRow[]
   rows.forEach((heading, at) => {
     const tell = tellerOf(heading, knows);
     if (tell === null) return;
-    let isHeading = false;
+    let heads = false;
     for (let to = at + 1; to < rows.length; to++) {
       const row = unbarred(rows[to]!);
       const gap = row.source - rows[to - 1]!.source;
       // What is not counted heads those below itself.
-      if (gap > (to === at + 1 ? FARTHEST : 1) || !isCounted(row) || tellerOf(row, knows)) break;
+      if (gap > (to === at + 1 ? FARTHEST : 1) || !isCounted(row) || isHeading(row)) break;
       const text = tell({ ...row, text: row.text.replace(LEADERS, " - ") });
       if (text === null) continue;
       read[to] = { ...row, text };
-      isHeading = true;
+      heads = true;
     }
     const text = `${heading.text.replace(/[\s:–—-]+$/, "")}:`;
-    if (isHeading) read[at] = { ...heading, quantity: null, text };
+    if (heads) read[at] = { ...heading, quantity: null, text };
   });
   return read;
 }
