@@ -67,7 +67,7 @@ export function listsBeside(lines: readonly string[], names: Names): readonly st
   const cells = lines.map((line) =>
     line.length > LONGEST_LINE || RULED.test(line) ? [] : line.trim().split(BETWEEN),
   );
-  const things = cells.map((of) => thingsIn(of, names));
+  const things = cells.map((of) => (of.length > 1 ? thingsIn(of, names) : null));
   const isBeside = (_: string, i: number) => (things[i]?.length ?? 0) > 1;
   const isOther = (i: number) => things[i] === null && cells[i]!.length > 1;
   const others = cells.filter((of, i) => isOther(i) && of.some(names)).length;

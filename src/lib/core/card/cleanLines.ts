@@ -173,14 +173,20 @@ const PACK_CODE =
 /** `pk (6) qty 3`, `10 ct x 2`, `pack 12, 4`: behind it stands how many packs. */
 const PACK_THEN_COUNT =
   /(?<=\p{L}.*\s)(?:(?:pk|pkt|pack) ?\(?(?<held>\d{1,4})\)?|(?<counted>\d{1,4}) ?ct)(?=(?:\s*[x×,:–-]\s*|\s*\(|\s+qty\.?\s*|\s{2,}|\t)\d{1,3}\)?\s*$)/giu;
+/** Most lines have none, and no line of a list is longer. */
+const HAS_CODE =
+  /\d ?(?:U|ct)(?![a-z])|(?:pk|pkt|pack|pac|box|bx|bg|bag|cs|ctn|tb|tub|sl|en)[ (/-]{0,2}\d/i;
+const LONGEST_CODED = 200;
 /** Columns set by blanks keep their places. */
 const withPackCodes: Step = each((line) =>
-  line
-    .replace(PACK_THEN_COUNT, (_, held?: string, counted?: string) => `PK/${held ?? counted!}`)
-    .replace(PACK_CODE, (code, held?: string, _?: string, units?: string) => {
-      const said = `PK/${held ?? units!}`;
-      return code.endsWith(" ") ? said.padEnd(code.length) : said;
-    }),
+  line.length > LONGEST_CODED || !HAS_CODE.test(line)
+    ? line
+    : line
+        .replace(PACK_THEN_COUNT, (_, held?: string, counted?: string) => `PK/${held ?? counted!}`)
+        .replace(PACK_CODE, (code, held?: string, _?: string, units?: string) => {
+          const said = `PK/${held ?? units!}`;
+          return code.endsWith(" ") ? said.padEnd(code.length) : said;
+        }),
 );
 
 const SECTION_CODE = quick(/^(\s*)\p{Lu}\d{1,2}(?:\.\d{1,2})?\s{2,}(?=\p{Lu}\p{L}{2,}[^\d]*$)/u);
