@@ -51,3 +51,42 @@ describe("a title over a list", () => {
       ]);
     });
 });
+
+describe("a remark behind a count, whatever sets it apart", () => {
+  const SAID = [
+    ...["checked by Jo", "in a zip bag", "needs a new label", "low battery", "shared with Bus 2"],
+    ...["not for training", "nobody uses them", "replace next year", "qty ok"],
+  ];
+  const BETWEEN = [" - ", ", ", "\t", " | ", " → ", "     "];
+  for (const said of SAID)
+    it(said, () => {
+      for (const between of BETWEEN)
+        for (const counted of ["8 x eye pads", "eye pads 8", "eye pads, 8", "eye pads (8)"]) {
+          const card = ["2 whistles", counted + between + said, "3 safety pins"].join("\n");
+          expect(read(card), card).to.deep.equal([
+            "whistle 2 null",
+            "eye-pad 8 null",
+            "safety-pin 3 null",
+          ]);
+        }
+    });
+  it("a number of another time counts only where no other does", () => {
+    expect(read("torch 1\neye pads 5, 6 last month")).to.include("eye-pad 5 null");
+    expect(read("torch 1\neye pads, 8 pcs - last count 9")).to.include("eye-pad 8 null");
+  });
+});
+
+describe("kinds of one name with their size", () => {
+  it("are two, each with its count", () => {
+    for (const line of [
+      "Gloves: nitrile M 10 pairs, latex L 5 pairs",
+      "GLOVES: NITRILE M (10 PAIRS), LATEX L (5 PAIRS)",
+      "gloves, nitrile M 10 pairs, latex L 5 pairs",
+    ])
+      expect(read(`2 whistles\n${line}`), line).to.deep.equal([
+        "whistle 2 null",
+        "nitrile-gloves 10 null",
+        "latex-gloves 5 null",
+      ]);
+  });
+});

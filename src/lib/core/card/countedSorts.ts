@@ -18,7 +18,7 @@ const NUMBER = "\\d+(?:[.,]\\d+)?";
 const MEASURE = `${NUMBER}\\s*${UNIT}(?![\\p{L}])(?:\\s*[x×]\\s*${NUMBER}\\s*${UNIT}(?![\\p{L}]))?|${NUMBER}\\s*[x×]\\s*${NUMBER}(?:\\s*${UNIT}(?![\\p{L}]))?`;
 const LETTER = "XS|X{0,3}L|[SM]";
 const MODEL = "(?:no|nr|size|sz)\\.?\\s*\\d{1,2}";
-const WORD = `\\p{L}[\\p{L}'’-]+(?:\\s\\p{L}[\\p{L}'’-]+){0,2}(?:\\s?\\((?:${MEASURE})\\))?`;
+const WORD = `\\p{L}[\\p{L}'’-]+(?:\\s\\p{L}[\\p{L}'’-]+){0,2}(?:\\s(?:${LETTER})(?![\\p{L}]))?(?:\\s?\\((?:${MEASURE})\\))?`;
 /** A width without its unit, told from a count by its place. */
 const BARE = "\\d{1,2}(?:[.,]5)?(?![\\d.,])";
 /** "with the pad in it". */
@@ -133,7 +133,13 @@ const areAlike = (parts: readonly Part[]): boolean =>
   new Set(parts.map((p) => IS_MEASURE.test(p.sort))).size === 1 &&
   (parts.every((p) => PLAIN_SORT.test(p.sort)) || !parts.some((p) => IS_LETTER.test(p.sort))) &&
   new Set(parts.map((p) => p.sort.toLowerCase())).size === parts.length &&
-  parts.every((p) => SAFE_SORT.test(p.sort) || !SAYS_HOW.test(p.sort.replace(IN_BRACKETS, "")));
+  parts.every(
+    (p) =>
+      SAFE_SORT.test(p.sort) ||
+      !SAYS_HOW.test(p.sort.replace(IN_BRACKETS, "").replace(LETTER_LAST, "")),
+  );
+/** "nitrile M": its size, and no metres. */
+const LETTER_LAST = new RegExp(`\\s(?:${LETTER})$`, "i");
 const SAFE_SORT = new RegExp(`^(?:\\d|${CLAUSE}$|(?:${LETTER}|${MODEL})$)`, "iu");
 const SAYS_HOW = new RegExp(`${NO_SORT.source}|${SAYS_NUMBER.source}`, "i");
 const IN_BRACKETS = /\(.*\)/;
@@ -378,5 +384,7 @@ function isNameOf(name: string, parts: readonly Part[], total: number | null, of
   return isKnown && !parts.some((p) => namesAnother(p.sort, name, of));
 }
 /** "masks" behind "gloves:"; "windlass" behind "tourniquets:" is the same by its first word. */
-const namesAnother = (sort: string, name: string, { names, typeOf }: Knows): boolean =>
-  names(sort) && (/\s/.test(sort) || typeOf(sort) !== typeOf(`${sort} ${name}`));
+function namesAnother(said: string, name: string, { names, typeOf }: Knows): boolean {
+  const sort = said.replace(LETTER_LAST, "");
+  return names(sort) && (/\s/.test(sort) || typeOf(sort) !== typeOf(`${sort} ${name}`));
+}

@@ -92,7 +92,7 @@ class RowReader {
     const below = this.#lines.slice(i + 1, i + 4);
     const headed =
       rememberedHeader(line, this.#habits) ??
-      tableHeader(line, below) ??
+      this.#unlessCounted(tableHeader(line, below), line) ??
       this.#unlessRow(hintedHeader(line, below), line);
     const header = headed && this.#aligned(headed, i);
     // A heading of the table whose columns were told by what they hold has been read with it.
@@ -104,6 +104,12 @@ class RowReader {
       .filter((cells) => cells.length >= 2 && cells.some((c) => !/^[-:=\s]*$/.test(c)));
     const names = header.split(line);
     return { ...header, ...columnsSettled(header, names, rows, this.#isName) };
+  }
+
+  /** "Eye pads 7     quantity ok": a thing with its count heads nothing. */
+  #unlessCounted(header: Table | null, line: string): Table | null {
+    const [first = "", ...others] = header?.split(line) ?? [];
+    return others.length === 1 && /\d/.test(first) && this.#isName(first) ? null : header;
   }
 
   /** "Eye pads   N   -   ordered" in a table: words that may head columns, behind a name. */

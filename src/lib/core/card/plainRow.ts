@@ -86,7 +86,7 @@ export function plainRow(line: string, source: number): CardRow {
   const listNumber =
     /^(?:\d{1,3}[.)]|#\d{1,3}[.:)]?|\d{1,3}\s*[:]|[a-z][.)]|[ivx]{1,5}[.)])\s+(?=\S)/i.exec(text);
   if (listNumber) {
-    text = text.slice(listNumber[0].length);
+    text = text.slice(listNumber[0].length).replace(IN_PLACE, "");
     bullet = true;
   }
   // A box that is ticked, behind.

@@ -260,11 +260,13 @@ const FAR_ACROSS = /\S(?:\s{5,}|\t)\S/;
 function othersAcross(row: CardRow, parts: readonly string[], of: Knowledge): CardRow[] | null {
   const names = parts.map((part) => part.replace(COUNTS, " "));
   const areOthers =
+    !parts.some((part) => SAYS_WHERE.test(part)) &&
     parts.some((part) => SAYS_NUMBER.test(part)) &&
     names.every((name) => of.isWhole(name) && isKind(of.typeOf(name))) &&
     new Set(names.map((name) => of.typeOf(name))).size === parts.length;
   return areOthers ? partsOf(row, parts).map((part) => ({ ...part, bullet: true })) : null;
 }
+const SAYS_WHERE = /^(?:in|on|at|with|for|from|by|under|behind|near|next)\s/i;
 /** "7 plasters      in a tin", "label in Polish": what it comes in, or nothing that is known. */
 const isKind = (type: string | null): boolean =>
   type !== null && type !== NO_TYPE && type !== "container";

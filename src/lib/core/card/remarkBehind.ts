@@ -50,7 +50,7 @@ function saidBy(parts: readonly string[], count: number | null): Told | null {
 }
 
 const GAP = quick(
-  /\s*[:;,]\s+|\s+(?:[-–—]|\/\/)\s+|(?<=\p{Ll}{2}|[\d)])[.!]\s+(?=\p{Lu})|\s{3,}(?=\p{L})/gu,
+  /\s*[:;,]\s+|\s+(?:[-–—]|\/\/|→|->|\|)\s+|(?<=\p{Ll}{2}|[\d)])[.!]\s+(?=\p{Lu})|\t\s*|\s{3,}(?=\p{L})/gu,
 );
 const IN_BRACKETS = /^(.*[^\s(])\s*\(([^()]+)\)\s*[.!]*$/;
 const COUNT = quick(
@@ -102,14 +102,14 @@ export function withoutRemark(row: CardRow, of: Knows): CardRow {
 /** "dressings, 5 – for eyes": how many, and what is said of them in a few words without a number. */
 const SAID_BEHIND = quick(
   new RegExp(
-    `^([^,;+&\\d]*\\p{L}{3}[^,;+&\\d]*?(?:${SIZED.source})?)(\\s*[,:]\\s+|\\s+[x×]\\s*)(${N}(?:\\s?(?:pcs|pieces|prs?|pairs?|ea|off))?)(?:\\s+[-–—]\\s+|\\s{3,})(?!.*\\b(?:${N}|half|few|dozen|left)\\b)((?:\\p{L}[\\p{L}'’-]*\\s*){1,5})$`,
+    `^([^,;+&\\d]*\\p{L}{3}[^,;+&\\d]*?(?:${SIZED.source})?)(\\s*[,:]\\s+|\\s+[x×]\\s*)(${N}(?:\\s?(?:pcs|pieces|prs?|pairs?|ea|off))?)(?:\\s+(?:[-–—|→]|->)\\s+|[.:;]\\s+|\\t\\s*|\\s{3,})(?!.*\\b(?:${N}|half|few|dozen|left)\\b)((?:\\p{L}[\\p{L}'’-]*\\s*){1,5})$`,
     "iu",
   ),
 );
 /** "2 wipes  // a spare set": set off as a program's comment is. */
-const COMMENT = quick(/^(.*\p{L}.*\S)\s+(?:\/\/|#)\s+(\D*\p{L}\D*)$/u);
+const COMMENT = quick(/^(.*\p{L}.*\S)\s+(?:\/\/|#|→|->)\s+(\D*\p{L}\D*)$/u);
 function withoutComment(row: CardRow, names: (text: string) => boolean): CardRow {
-  const m = /\/\/|#/.test(row.text) ? COMMENT.exec(row.text) : null;
+  const m = /\/\/|#|→|->/.test(row.text) ? COMMENT.exec(row.text) : null;
   return m && !names(m[2]!) ? withCountApart({ ...row, text: m[1]! }) : row;
 }
 /** What is said behind a count may tell the kind, and stands with the name then. */

@@ -16,7 +16,9 @@ const BE =
   "(?:(?:are|were|was|is|have|has|been|now|already|got|of\\s+(?:them|those|these|which))\\s+)*";
 /** "on Sat", "from the pack", "at the fete", "by Tom". */
 const WHERE = "(?:\\s+(?:on|at|in|from|by|to|last|this|since|during)\\b[^\\d,;()]{0,30})?";
-const WENT = `(?<went>${N})\\s+${BE}${GONE}(?:\\s*(?:,|and|&)\\s*${GONE})*${WHERE}|(?:used|lost|binned|minus|less|took|gave\\s+away)\\s+(?<gone>${N})`;
+/** "one wet and binned". */
+const SPOILT = "(?:\\p{L}+\\s+(?:and|so)\\s+)?";
+const WENT = `(?<went>${N})\\s+${BE}${SPOILT}${GONE}(?:\\s*(?:,|and|&)\\s*${GONE})*${WHERE}|(?:used|lost|binned|minus|less|took|gave\\s+away)\\s+(?<gone>${N})`;
 const STILL = "(?:left|there|remain(?:s|ing)?|still\\s+(?:there|left|good)|in\\s+(?:it|there)|now)";
 const LEFT = `(?:only\\s+|just\\s+|now\\s+|so\\s+)*(?<left>${N})\\s+${STILL}|(?:now|only|just)(?:\\s+only)?\\s+(?<now>${N})`;
 const BEHIND = quick(

@@ -2,10 +2,14 @@
 const EXPIRES_IN_YEAR =
   /[,;]?\s*\b(?:exp(?:iry|ires?|\.)?|use by|best before|bbe?)\s*(?:date)?\s*[:.]?\s*(?:end\s+(?:of\s+)?)?20[2-4]\d\b(?![-/.]?\d)/gi;
 
+/** "eye pads 5, 6 last month", "last count 9": what was there then, where another number says what is. */
+const WAS_THERE =
+  /(?:[,;(.]\s*|\s[-–—→|]\s+|\s)\b(?:(?:was\s+)?\d{1,4}\s+(?:at\s+(?:the\s+)?)?last\s+(?:time|week|month|year|check|count)|(?:at\s+(?:the\s+)?)?last\s+(?:time|week|month|year|check|count)\s*:?\s*\d{1,4})\b\)?/gi;
 /** Takes out what looks like a count and is none: prices, dates, codes, phone numbers. */
 export function stripPrices(text: string): string {
   return (
     text
+      .replace(WAS_THERE, (said, at: number) => (/\d/.test(text.slice(0, at)) ? " " : said))
       // Struck through: no longer there.
       .replace(/~~[^~]*~~/g, " ")
       // Set apart in columns: unit price and total.
