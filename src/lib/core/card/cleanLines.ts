@@ -9,6 +9,7 @@ import { LONGEST_LINE } from "./cardLimits.ts";
 import { LINE_END } from "./plainSigns.ts";
 import { cellsWhole } from "./brokenCells.ts";
 import { withOuterBars } from "./cells.ts";
+import { withDittos } from "./dittos.ts";
 import { withoutEdgeData } from "./edgeData.ts";
 import { itemsWhole } from "./brokenItems.ts";
 import { edgesMended } from "./brokenLines.ts";
@@ -358,10 +359,6 @@ const withoutWraps: Step = (lines) => {
     }
   return read;
 };
-
-/** `   "      "   , 7 cm   1` below "Crepe bandage, 10 cm   2": the words above again. */
-const DITTO_SIGNS = /^(\s*)(?:["”〃]\s+){1,4}(?=[,;:\d(–-])/;
-const withDittos: Step = each((line) => line.replace(DITTO_SIGNS, "$1ditto "));
 
 const STEPS: readonly Step[] = [
   identifiersAsWords,

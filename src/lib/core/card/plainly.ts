@@ -34,6 +34,9 @@ const DITTO = /(?:^|(?<=\s))-?(?:do\.|ditto|〃|do-)(?=\s|$)/i;
 const DITTOS = /(?<=(?:^|\s)-?(?:do\.|ditto|〃|"|do-))(?:\s+-?(?:do\.|ditto|〃|"|do-))+(?=\s|$)/gi;
 const SIZE_WORD = /\b(?:small|medium|large|lge|med|sml?|lg|big|little|xl)\b\.?/gi;
 
+/** "Nitrile gloves S": of the next row it is another. */
+const SIZE_LETTER = /\s(?:XS|X{0,3}L|[SM])\s*$/;
+
 /** "(i) six ", "4 pcs ": list mark and count before the name. */
 const LEADING_COUNT = quick(
   new RegExp(
@@ -48,6 +51,7 @@ const nameOf = (text: string): string =>
     .replace(LEADING_COUNT, "")
     .split(/\s*[,;:(]|\s+[-–—]\s|\s*[–-]?\s*\d/)[0]!
     .replace(SIZE_WORD, " ")
+    .replace(SIZE_LETTER, "")
     .replace(/\s+/g, " ")
     .trim();
 
