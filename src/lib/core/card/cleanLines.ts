@@ -445,4 +445,8 @@ export const saysOpenIsMissing = (text: string): boolean =>
 
 /** The lines of a card without markup. Same number of lines, in the same places. */
 export const cleanLines = (text: string): string[] =>
-  STEPS.reduce((lines, step) => step(lines), text.split(LINE_END));
+  STEPS.reduce(
+    (lines, step) => step(lines),
+    // Thousands of blanks say no more than none.
+    text.split(LINE_END).map((line) => (line.trim() === "" ? "" : line)),
+  );
