@@ -53,5 +53,6 @@ export function* hostileCards(length: number): Generator<string> {
   yield lines.map((n) => `(${n}) x y`).join("\n");
   yield lines.map((n) => (n % 3 === 0 ? "abc def" : `${n} - abc`)).join("\n");
   yield lines.map(() => "abc n/a -").join("\n");
+  yield lines.map(() => "five wipes").join("\n");
   yield `é${"\n".repeat(length)}`;
 }

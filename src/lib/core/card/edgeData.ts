@@ -1,6 +1,6 @@
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { isCounted } from "./counted.ts";
-import { isHabit } from "./lineEdges.ts";
+import { isHabit, NO_INITIALS } from "./lineEdges.ts";
 import { IS_PLACE } from "./labelsBefore.ts";
 import { PART_OF_ONE } from "./placeWords.ts";
 import { quick } from "./quick.ts";
@@ -42,7 +42,7 @@ const whole = (pattern: string) => quick(new RegExp(`^(?:${pattern})$`, "iu"));
 const PLACE = new RegExp(`^(?!(?:small|big|large)$)(?:${IS_PLACE.source})`, "i");
 /** Who looked; sizes of gloves and what things come in are none. */
 const INITIALS = quick(
-  /^(?!(?:XX?L|XS|SM|LG|ML|MM|CM|EA|PK|BX|PR|OK|NO)\.?$)(?:\p{Lu}{2,3}\.?|(?:\p{Lu}\.){2,3})$/u,
+  new RegExp(`^(?!(?:${NO_INITIALS}|NO)\\.?$)(?:\\p{Lu}{2,3}\\.?|(?:\\p{Lu}\\.){2,3})$`, "u"),
 );
 
 /** An ordered table; the first that takes an end of a line tells its kind. */
@@ -119,6 +119,8 @@ interface Edges {
   readonly rest: string;
   /** They stand as cells of a table do. */
   readonly areCells: boolean;
+  /** The rest says how many there are. */
+  readonly isCounted: boolean;
 }
 
 const CELL = "\\s{2,}|\\t\\s*|\\s*\\|\\s*";
@@ -148,7 +150,7 @@ const SAYS_SUM = /^\W*(?:(?:grand|sub)[\s-]?)?(?:total|sum|sub)\b[^\d]{0,12}$/i;
 const MOST_EDGES = 3;
 
 /** A line with what stands at one of its ends taken off, with what is set apart inside of it too. */
-function peeled(line: string, end: RegExp): Edges {
+function peeled(line: string, end: RegExp): Omit<Edges, "isCounted"> {
   const kinds: Kind[] = [];
   let rest = line;
   let areCells = false;
@@ -175,14 +177,13 @@ function edgesOf(line: string, end: RegExp): Edges | null {
   if (line.length > LONGEST_LINE) return null;
   const edges = peeled(line, end);
   if (edges.kinds.length === 0 || HAS_CELLS.test(edges.rest)) return null;
+  const told = { ...edges, isCounted: isCounted(edges.rest) };
   const countsNothing = edges.kinds.every(({ mayCount }) => mayCount === undefined);
-  return countsNothing || edges.rest === "" || isCounted(edges.rest) ? edges : null;
+  return countsNothing || edges.rest === "" || told.isCounted ? told : null;
 }
 
 /** Of a card's lines so many have it: fewer, and a table's columns may be closed up there by chance. */
 const SHARE = 0.3;
-const isCountedBeside = (edges: Edges | null | undefined): edges is Edges =>
-  edges !== null && edges !== undefined && isCounted(edges.rest);
 
 /**
  * The lines without what stands at one of their ends: beside a thing that is counted it counts nothing, whatever a dash or a comma sets
@@ -194,7 +195,7 @@ function withoutEdge(lines: readonly string[], end: RegExp): readonly string[] {
     EDGE_KINDS.filter((kind) =>
       isHabit(
         lines,
-        (_, i) => found[i]?.kinds.includes(kind) === true && isCountedBeside(found[i]),
+        (_, i) => found[i]?.isCounted === true && found[i].kinds.includes(kind),
         SHARE,
       ),
     ),
@@ -203,7 +204,7 @@ function withoutEdge(lines: readonly string[], end: RegExp): readonly string[] {
     const edges = found[i];
     if (!edges) return line;
     const countsNothing =
-      !edges.areCells && edges.kinds.every((kind) => kind.isPlain) && isCountedBeside(edges);
+      !edges.areCells && edges.kinds.every((kind) => kind.isPlain) && edges.isCounted;
     return countsNothing || edges.kinds.some((kind) => habits.has(kind)) ? edges.rest : line;
   });
 }

@@ -66,9 +66,11 @@ export function withoutRowNumbers(lines: readonly string[]): string[] {
 /** So many numbers have one figure. */
 const FIGURES = 9;
 
+/** Sizes, units and packs in two or three capitals. */
+export const NO_INITIALS = "XX?L|XS|SM|LG|ML|MM|CM|EA|PK|BX|PR|OK";
 /** "2 wipes   KO": who looked, set apart, on line after line; sizes of gloves are none. */
 const INITIALS = quick(
-  /(?<=\S)\s{2,}(?!(?:XX?L|XS|SM|LG|ML|MM|CM|EA|PK|BX|PR|OK)\b)\p{Lu}{2,3}\.?\s*$/u,
+  new RegExp(`(?<=\\S)\\s{2,}(?!(?:${NO_INITIALS})\\b)\\p{Lu}{2,3}\\.?\\s*$`, "u"),
 );
 export const withoutInitials = (lines: readonly string[]): string[] =>
   isHabit(lines, (line) => INITIALS.test(line))

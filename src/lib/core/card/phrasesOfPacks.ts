@@ -410,8 +410,8 @@ export const PACK_PHRASES: readonly Phrase[] = [
       `^(\\W*|[^\\d,;:()]{2,28}:\\s+)(?:(\\d{1,3})\\s*[x×]\\s+)?([^\\d,;:()]*(?:pads?|gauzes?|swabs?|dressings?|compress(?:es)?|sponges?)\\s+\\d{1,2}(?:\\.\\d)?\\s?[x×]\\s?\\d{1,2}(?:\\.\\d)?)[\\s,(]+(${PACKS})\\s+(?:of\\s+)?(\\d{1,4})\\)?(?:(?:\\s*[x×,:–-]\\s*|\\s+qty\\.?\\s*|\\s{2,})(\\d{1,3})|\\s+\\((\\d{1,3})\\))?\\s*$`,
       "giu",
     ),
-    read: (_, lead, before, sized, pack, held, ...behind) =>
-      `${lead}${[before, ...behind.slice(0, 2)].find((count) => count !== undefined) ?? "1"} ${pack} of ${held} ${sized}`,
+    read: (_, lead, before, sized, pack, held, behind, inside) =>
+      `${lead}${before ?? behind ?? inside ?? "1"} ${pack} of ${held} ${sized}`,
   },
   {
     name: "a pack within a pack, both over their content",

@@ -5,6 +5,7 @@ import { PACKS } from "./phrase.ts";
 import type { Knowledge } from "./plainly.ts";
 import { saysAmount } from "./recordFields.ts";
 import { quick } from "./quick.ts";
+import { FARTHEST, mayHead } from "./underHeadings.ts";
 
 /**
  * A heading that is the item, with its sizes and counts alone below it: "Crepe bandages" over "5 cm   2" and "lid   10 cm   1". Each
@@ -83,10 +84,9 @@ interface Heading {
 }
 const IN_PAIRS = /[\s,]*\(?\b(?:in\s+)?pairs\)?$/i;
 const PER_PACK = quick(/[\s,]*\(?(\d{1,3})\s*(?:per|in\s+an?|to\s+an?)\s+\p{L}+\)?$/iu);
-const NO_COUNT = /^[\s:–—-]*$/;
 /** null: the row counts, measures, or names nothing for sure. */
 function headingOf(row: CardRow, at: number, of: Knowledge): Heading | null {
-  if (row.quantity !== null && !NO_COUNT.test(row.quantity)) return null;
+  if (!mayHead(row)) return null;
   const said = row.text.replace(AROUND, "");
   const name = said.replace(PER_PACK, "").replace(IN_PAIRS, "");
   return !/\d/.test(name) && of.names(name) && of.isWhole(name) && of.typeOf(name) !== "container"
@@ -101,8 +101,7 @@ function quantityOf(amount: string, { inPairs, perPack }: Heading): string {
 }
 /** What comes on a roll, in a width. */
 const HAS_WIDTH = /bandage|tape|wrap|roll/i;
-/** A blank line, or a line drawn under the heading, may stand between. */
-const FARTHEST = 2;
+/** A line drawn under the heading. */
 const RULE = /^[-=_*~\s]+$/;
 
 /** The rows, those of sorts alone with their heading's name; a heading over such rows ends in a colon. */

@@ -65,11 +65,15 @@ function bySize({ text, quantity }: CardRow, head: string): string | null {
   return rest === undefined ? null : `${mark!}${name} ${rest}`;
 }
 
+/** A row's words, the count before them and what stands behind; null: it begins otherwise. */
+const wordsOf = ({ text }: CardRow): Readonly<Record<"count" | "words" | "rest", string>> | null =>
+  (WORDS.exec(text)?.groups as Readonly<Record<"count" | "words" | "rest", string>>) ?? null;
+
 /** A row of a sort with the heading's word behind it; null: it names itself, or nothing that is known. */
-function bySort({ text }: CardRow, head: string, { isWhole }: Knows): string | null {
-  const said = WORDS.exec(text)?.groups;
-  if (!said) return null;
-  const { count, words, rest } = said as Readonly<Record<"count" | "words" | "rest", string>>;
+function bySort(row: CardRow, head: string, { isWhole }: Knows): string | null {
+  const said = wordsOf(row);
+  if (said === null) return null;
+  const { count, words, rest } = said;
   if (NO_SORT.test(words) || ENDS_IN_HEAD.test(words)) return null;
   // "blue, assorted": both are said of the same.
   const more = ANOTHER_WORD.exec(rest)?.groups?.["word"];
@@ -83,10 +87,10 @@ function bySort({ text }: CardRow, head: string, { isWhole }: Knows): string | n
 const PURPOSE =
   /^[\s\-–—*#=_[]*(?:(?:\d{1,2}|[A-H])[.)]\s+)?(?<purpose>burn|eye)s?(?:\s+(?:care|injur(?:y|ies)|treatment))?[\s:\-–—*=_\]]*$/i;
 /** A row with what it is for before it; null: it says that itself, or is not known by it. */
-function byPurpose({ text }: CardRow, purpose: string, { isWhole }: Knows): string | null {
-  const said = WORDS.exec(text)?.groups;
-  if (!said) return null;
-  const { count, words, rest } = said as Readonly<Record<"count" | "words" | "rest", string>>;
+function byPurpose(row: CardRow, purpose: string, { isWhole }: Knows): string | null {
+  const said = wordsOf(row);
+  if (said === null) return null;
+  const { count, words, rest } = said;
   const isSaid = words.toLowerCase().includes(purpose);
   return !isSaid && isWhole(`${purpose} ${words}`) ? `${count}${purpose} ${words}${rest}` : null;
 }
@@ -96,10 +100,14 @@ const ANOTHER_WORD = quick(
 const ENDS_IN_HEAD = new RegExp(`\\b(?:${HEADS})$`, "i");
 
 /** A blank line may stand below the heading. */
-const FARTHEST = 2;
+export const FARTHEST = 2;
 
-const isCounted = ({ text, quantity }: CardRow): boolean =>
-  (quantity !== null && !NO_COUNT.test(quantity)) || SAYS_NUMBER.test(text);
+/** A dash behind a heading is no count of it. */
+const NO_COUNT = /^[\s:–—-]*$/;
+/** No column counts it, so that it may head others. */
+export const mayHead = ({ quantity }: CardRow): boolean =>
+  quantity === null || NO_COUNT.test(quantity);
+const isCounted = (row: CardRow): boolean => !mayHead(row) || SAYS_NUMBER.test(row.text);
 const LEADERS = /\s*\.{3,}\s*/g;
 /** "| small | 10 |": a name and a count between bars, where no table was seen, as the name alone says nothing. */
 const BARRED = /^\s*\|?\s*(?<name>[^|]*?)\s*\|\s*(?<count>\d{1,4})\s*\|?\s*$/;
@@ -107,8 +115,6 @@ function unbarred(row: CardRow): CardRow {
   const found = row.quantity === null ? BARRED.exec(row.text)?.groups : undefined;
   return found ? { ...row, text: found["name"]!, quantity: found["count"]!, inTable: true } : row;
 }
-/** A dash behind a heading is no count of it. */
-const NO_COUNT = /^[\s:–—-]*$/;
 /** Says how all of them are, and belongs to no name. */
 const SAYS_HOW = /^(?:sterile|assorted|disposable|medical|examination|first\s+aid)\s*$/i;
 /** The word that the sorts below a row have left out; null: it is no such heading. */
@@ -121,10 +127,10 @@ function headOf({ text }: CardRow): string | null {
 
 /** "Antihistamine" over "tablets 10 mg" and "syrup", which are set in: half a name. */
 const HALF_NAME = quick(/^[\s\-–—*#=_[]*(?<half>\p{L}[\p{L}-]{3,}(?:\s\p{L}+)?)[\s:\-–—*=_\]]*$/u);
-function byHalfName({ text }: CardRow, half: string, { isWhole }: Knows): string | null {
-  const said = WORDS.exec(text)?.groups;
-  if (!said) return null;
-  const { count, words, rest } = said as Readonly<Record<"count" | "words" | "rest", string>>;
+function byHalfName(row: CardRow, half: string, { isWhole }: Knows): string | null {
+  const said = wordsOf(row);
+  if (said === null) return null;
+  const { count, words, rest } = said;
   return !isWhole(words) && isWhole(`${half} ${words}`) ? `${count}${half} ${words}${rest}` : null;
 }
 
@@ -136,13 +142,14 @@ function tellerOf(heading: CardRow, knows: Knows): Tell | null {
   if (head !== null) return (row) => bySize(row, head) ?? bySort(row, head, knows);
   const purpose = PURPOSE.exec(heading.text)?.groups?.["purpose"]?.toLowerCase();
   if (purpose !== undefined) return (row) => byPurpose(row, purpose, knows);
+  // "five wipes" counts: were each of many such rows a heading, all below each would be gone through.
+  if (isCounted(heading)) return null;
   const half = HALF_NAME.exec(heading.text)?.groups?.["half"]?.toLowerCase();
   return half === undefined
     ? null
     : (row) => (row.indent > heading.indent ? byHalfName(row, half, knows) : null);
 }
 
-const mayHead = ({ quantity }: CardRow): boolean => quantity === null || NO_COUNT.test(quantity);
 const isHeading = (row: CardRow): boolean =>
   mayHead(row) && (headOf(row) !== null || PURPOSE.test(row.text));
 
