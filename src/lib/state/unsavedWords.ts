@@ -14,21 +14,32 @@ const PREFIX = "wide-sieve.unsaved.";
 
 /**
  * Words: what a page that is left in the middle of a write leaves for the next one, each page under
- * a key of its own. A word is taken away only once what it says is stored.
+ * a key of its own. A word is taken away only once what it says is stored, or stands in the word of a
+ * page that took it in: else what that page has changed or removed since would come back.
  * @param here where words are left; null: the browser has no place for them
  * @param page a key of this page's own
  */
 export function unsavedWords(here: WordStorage | null, page: string) {
   const own = PREFIX + page;
+  /** Words of other pages that this one goes on from, by their keys. */
+  const taken = new Map<string, string>();
+  const drop = (): void => {
+    for (const key of taken.keys()) here?.removeItem(key);
+    taken.clear();
+  };
   return {
-    /** Leaves word of what is not surely stored yet. */
+    /** Leaves word of what is not surely stored yet, the words taken in among it. */
     leave(store: Pick<Store, "pending">): void {
+      if (!here) return;
       const pending = store.pending();
-      if (!here || pending.length === 0) return;
+      const before = [...taken];
+      drop();
+      if (pending.length === 0) return;
       try {
         here.setItem(own, JSON.stringify(pending));
       } catch {
-        // No room for it: the write under way is all there is.
+        // No room for it: the write under way is all there is, and what other pages left.
+        for (const [key, word] of before) here.setItem(key, word);
       }
     },
     /** The page goes on after all. */
@@ -41,26 +52,26 @@ export function unsavedWords(here: WordStorage | null, page: string) {
       const keys = Array.from({ length: here.length }, (_, i) => here.key(i)!).filter(
         (k) => k.startsWith(PREFIX) && k !== own,
       );
-      const read: string[] = [];
       for (const key of keys) {
-        const word = readWord(here.getItem(key));
+        const text = here.getItem(key) ?? "";
+        const word = readWord(text);
         if (!word) continue;
         store.resume(word, "what was not stored yet");
-        read.push(key);
+        taken.set(key, text);
       }
-      if (read.length === 0) return;
+      if (taken.size === 0) return;
       void store.flush().then(() => {
-        if (store.saveState.is === "saved") read.forEach((key) => here.removeItem(key));
+        if (store.saveState.is === "saved") drop();
       });
     },
   };
 }
 
 /** null: it is no word, or of a version that this program cannot read. */
-function readWord(text: string | null): Unsaved[] | null {
+function readWord(text: string): Unsaved[] | null {
   let left: unknown;
   try {
-    left = JSON.parse(text ?? "");
+    left = JSON.parse(text);
   } catch {
     return null;
   }
