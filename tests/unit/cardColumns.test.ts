@@ -1,7 +1,7 @@
 import { expect } from "chai";
 import fc from "fast-check";
 import { alignedSplit } from "../../src/lib/core/card/aligned.ts";
-import { keptInPlace, spaced } from "../../src/lib/core/card/cells.ts";
+import { keptInColumns, spaced } from "../../src/lib/core/card/cells.ts";
 import { readCard } from "../../src/lib/core/card/readCard.ts";
 import { vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
 import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
@@ -149,16 +149,18 @@ describe("cells by where they stand", () => {
 
 describe("a line of which cells were put right", () => {
   it("has each where it stood before", () => {
-    expect(keptInPlace("wipes    2O ml    4", "wipes    20ml    4")).to.equal(
+    expect(keptInColumns(["wipes    2O ml    4"], ["wipes    20ml    4"])[0]).to.equal(
       "wipes    20ml     4",
     );
-    expect(keptInPlace("Pflaster   9", "plasters   9")).to.equal("plasters   9");
-    expect(keptInPlace("Tuch     9", "cloth     9")).to.equal("cloth    9");
+    expect(keptInColumns(["Pflaster   9"], ["plasters   9"])[0]).to.equal("plasters   9");
+    expect(keptInColumns(["Tuch     9"], ["cloth     9"])[0]).to.equal("cloth    9");
   });
   it("one that grew beyond the next moves it on; one without columns is left alone", () => {
-    expect(keptInPlace("Tuch  9", "triangular bandage  9")).to.equal("triangular bandage  9");
-    expect(keptInPlace("2O ml wipes", "20ml wipes")).to.equal("20ml wipes");
-    expect(keptInPlace("a   b", "a b")).to.equal("a b");
+    expect(keptInColumns(["Tuch  9"], ["triangular bandage  9"])[0]).to.equal(
+      "triangular bandage  9",
+    );
+    expect(keptInColumns(["2O ml wipes"], ["20ml wipes"])[0]).to.equal("20ml wipes");
+    expect(keptInColumns(["a   b"], ["a b"])[0]).to.equal("a b");
   });
 });
 

@@ -73,9 +73,11 @@ interface Part {
   readonly english: string;
 }
 
-/** Words of a line that no digit touches: "4x" and "x4" are no names. */
+/** Words of a line that no digit touches: "4x" and "x4" are no names, nor is the letter of a lot, "K-531". */
 const standsAlone = (plain: string, from: number, to: number): boolean =>
-  !/\d/.test(plain[from - 1] ?? "") && !/\d/.test(plain[to] ?? "");
+  !/\d/.test(plain[from - 1] ?? "") &&
+  !/\d/.test(plain[to] ?? "") &&
+  !(to - from === 1 && plain[to] === "-" && /\d/.test(plain[to + 1] ?? ""));
 
 /** How plurals end in these languages; a stem is longer than the end that it loses. */
 const PLURAL_ENDS = ["en", "er", "ar", "or", "ien", "n", "e", "r"];
@@ -170,6 +172,8 @@ const mayName = (plain: string, { byFirst }: Words): boolean =>
     .toLowerCase()
     .split(NO_LETTERS)
     .some((word) => singularsOf(withoutS(word)).some((one) => byFirst.has(one)));
+/** "LT4337": a lot, and no word. */
+const LOT = quick(/(?<![\p{L}\d])\p{Lu}{1,4}-?\d{2,}(?![\p{L}\d])/gu);
 const NO_LETTERS = quick(/\P{L}+/u);
 const withoutS = (word: string): string => (word.endsWith("s") ? word.slice(0, -1) : word);
 
@@ -201,6 +205,7 @@ function foreignIn(
   const rest = replaced(plain, parts, () => " ")
     .replace(MEASURED, " ")
     .replace(COUNTING, " ")
+    .replace(LOT, " ")
     // "L", "sachet": sizes by their letter and packs are called so in many languages.
     .replace(WORD, (word) => (word.length === 1 || PACK.test(word) ? " " : word));
   // "Trauma: 2 vendajes, 1 férula": among lines of its language two names say more than one word that is ours too.

@@ -33,9 +33,9 @@ function cellsPlaced(line: string): readonly PlacedCell[] {
   cells.push({ text: line.slice(from, end), from, to: end });
   return cells;
 }
-/** A line of which cells were put right, each where it stood before. */
-export function keptInPlace(before: string, after: string): string {
-  if (before === after || !/\S\s{2,}\S/.test(before)) return after;
+/** A line of which cells were put right, each where it stood before; tabs set cells apart wherever they stand, empty ones among them. */
+function keptInPlace(before: string, after: string): string {
+  if (before === after || before.includes("\t") || !/\S\s{2,}\S/.test(before)) return after;
   const places = placedCells(before);
   const cells = placedCells(after);
   if (places.length !== cells.length) return after;
@@ -43,6 +43,36 @@ export function keptInPlace(before: string, after: string): string {
     const from = Math.max(places[i]!.from, i === 0 ? 0 : line.length + 2);
     return line.padEnd(from) + text;
   }, "");
+}
+const hasGaps = (line: string): boolean =>
+  line.length <= LONGEST_LINE && !line.includes("\t") && /\S\s{2,}\S/.test(line);
+/** How far longer words move the cells behind them, by where the cells that hold the words begin. */
+function growthOf(lines: readonly string[], said: readonly string[]): ReadonlyMap<number, number> {
+  const growth = new Map<number, number>();
+  lines.forEach((line, i) => {
+    if (said[i] === line || !hasGaps(line)) return;
+    const places = placedCells(line);
+    const words = placedCells(said[i]!);
+    if (words.length !== places.length) return;
+    places.slice(0, -1).forEach(({ from }, k) => {
+      const over = from + words[k]!.text.length + 2 - places[k + 1]!.from;
+      if (over > (growth.get(from) ?? 0)) growth.set(from, over);
+    });
+  });
+  return growth;
+}
+/** Lines with the words that are said instead of theirs, each cell where it stood; where longer words need room, all lines give it. */
+export function keptInColumns(lines: readonly string[], said: readonly string[]): string[] {
+  const growth = [...growthOf(lines, said)];
+  const moved = (at: number) => growth.reduce((to, [from, by]) => (from < at ? to + by : to), at);
+  return lines.map((line, i) => {
+    if (growth.length === 0 || !hasGaps(line)) return keptInPlace(line, said[i]!);
+    const wide = placedCells(line).reduce(
+      (text, cell) => text.padEnd(moved(cell.from)) + cell.text,
+      "",
+    );
+    return keptInPlace(wide, said[i] === line ? wide : said[i]!);
+  });
 }
 const NAME_THEN_COUNT = quick(/^(.*\p{L}.*?)\s(\d{1,4})$/u);
 /** "Large dressing 3        2": a name so long that one blank parts it from the count under the next heading. */

@@ -133,7 +133,7 @@ function withoutPaid(table: Columns, _: readonly string[], rows: Rows): Columns 
 }
 
 /** Headings that mean something else beside a column that counts. */
-const MAY_COUNT = /^(?:no\.?|nr\.?|#|nos\.?|total|sum|balance|units|each)$/i;
+const MAY_COUNT = /^(?:n(?:[.\s]*[oº°])?\.?|nr\.?|#|nos\.?|total|sum|balance|units|each)$/i;
 /** "Item | No | Size": a heading that may mean a count or a code means a count when its cells do. */
 function withQuantity(table: Columns, names: readonly string[], rows: Rows): Columns {
   if (table.roles.includes("quantity")) return table;

@@ -1,8 +1,9 @@
 import type { ColumnRole } from "./columnRole.ts";
 import { saysHeld, saysMeant } from "./headingCounts.ts";
+import { roleAbroad } from "./headingsAbroad.ts";
 import { saysPacks, saysPerPack } from "./packColumns.ts";
 
-/** Headings whole, in the languages that tables come in. */
+/** Headings whole. */
 const HEADER_ROLES: readonly (readonly [RegExp, ColumnRole])[] = [
   [
     /^(?:pack\s*(?:qty|quantity|count|of)|(?:qty|quantity|pcs|pieces|units|items|no\.?|number)\s*(?:per|\/|in)\s*(?:a\s*)?(?:pack|pk|box|unit)|per pack)$/i,
@@ -31,33 +32,8 @@ const HEADER_ROLES: readonly (readonly [RegExp, ColumnRole])[] = [
     "skip",
   ],
   [
-    /^(?:notes?|remarks?|comments?(?:\s*\/\s*actions?)?|conditions?|status|state|action|actions|to\s+do|colou?r|bemerkung(?:en)?|remarques?|observaciones|opmerkingen|observações|anmärkning|bemærkning|merknad|huom(?:autus)?|uwagi|poznámk[ay])$/i,
+    /^(?:notes?|remarks?|comments?(?:\s*\/\s*actions?)?|conditions?|status|state|action|actions|to\s+do|colou?r)$/i,
     "note",
-  ],
-  // As tables from abroad are headed, with their English beside them or not.
-  [
-    /^(?:artikel|bezeichnung|benennung|inhalt|désignation|designation|article|artículo|descripción|omschrijving|articolo|descrizione|descrição|artigo|benämning|produkt|vara|vare|varenavn|tuote|nimike|nazwa|wyrób|název|popis)(?:\s*\/.*)?$/i,
-    "text",
-  ],
-  [
-    /^(?:ist|bestand|menge|anzahl|stück|quantité|qté|cantidad|cant\.?|aantal|quantità|quantidade|qtde?\.?|antal|antall|määrä|ilość|liczba|počet|szt\.?|ks|kpl|stk\.?)(?:\s*\/.*)?$/i,
-    "quantity",
-  ],
-  [
-    /^(?:soll|prévu|requis|debido|gewenst|previsto|exigido|börvärde|skal|wymagane|požadováno)(?:\s*\/.*)?$/i,
-    "skip",
-  ],
-  [
-    /^(?:ve|einheit|unité|unidad|eenheid|unità|unidade|enhet|enhed|yksikkö|jednostka|j\.?\s?m\.?|jednotka)(?:\s*\/.*)?$/i,
-    "unit",
-  ],
-  [
-    /^(?:größe|grösse|maße?|taille|dimension|tamaño|medidas?|maat|afmeting|misura|tamanho|storlek|størrelse|koko|rozmiar|velikost|rozměr)(?:\s*\/.*)?$/i,
-    "size",
-  ],
-  [
-    /^(?:ablauf(?:datum)?|verfall(?:datum)?|haltbar(?:keit)?|mhd|péremption|caducidad|vervaldatum|scadenza|artikel-?nr\.?|bestell-?nr\.?|réf(?:érence)?\.?|referencia|preis|prix|precio|prijs|prezzo|preço|validade|pris|utgår|utgångsdatum|udløb(?:sdato)?|utløp(?:sdato)?|hinta|vanhenee|cena|(?:data|termin)\s+ważności|expirace)(?:\s*\/.*)?$/i,
-    "skip",
   ],
 ];
 
@@ -92,14 +68,27 @@ export const roleOfWhole = (heading: string): ColumnRole | null => {
   if (exact) return exact;
   if (saysPerPack(name)) return "unit";
   if (saysPacks(name) || saysHeld(name)) return "quantity";
-  return saysMeant(name) ? "skip" : null;
+  return saysMeant(name) ? "skip" : roleAbroad(name);
 };
 
+/** "Location / Item", "Area and item": a column that names things names whatever else it says. */
+const BOTH = /\s*[/&+]\s*|\s+and\s+/i;
 /** What a column is by its heading; null: it does not tell. */
 export const roleOf = (heading: string): ColumnRole | null => {
   const whole = roleOfWhole(heading);
   if (whole) return whole;
   const name = heading.trim();
   if (name.split(/\s+/).length > 4 || /\d/.test(name)) return null;
+  if (name.split(BOTH).some((part, _, parts) => parts.length > 1 && roleOfWhole(part) === "text"))
+    return "text";
   return HEADER_WORDS.find(([pattern]) => pattern.test(name))?.[1] ?? null;
 };
+
+const CELL_END = /\s*[\t|;,]\s*|\s{2,}/;
+/** "Objet; Nombre; Lot": a line whose cells but one are headings, two or more; its words are of no item's name. */
+export function headsColumns(line: string): boolean {
+  if (!CELL_END.test(line.trim()) || /\d/.test(line)) return false;
+  const cells = line.split(CELL_END).filter((cell) => cell !== "");
+  const told = cells.filter((cell) => roleOf(cell.replace(/^"|"$/g, "")) !== null).length;
+  return told >= 2 && told >= cells.length - 1;
+}

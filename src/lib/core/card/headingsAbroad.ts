@@ -1,6 +1,81 @@
+import type { ColumnRole } from "./columnRole.ts";
 import { withoutAccents } from "./words.ts";
 
-/** Headings over numbers in other languages: how many there are, and how many there should be, were, or are to come. */
+/**
+ * Headings of tables in German, French, Spanish, Italian, Dutch, Portuguese, Swedish and its neighbours, Finnish, Polish and Czech.
+ */
+
+/**
+ * What such a heading heads, by its letters alone: "Q.tà" is `qta`, "Art.-Nr." `artnr`. Headings over numbers that say how many there
+ * are or should be stand further down, as more than one word makes them up.
+ */
+const HEADINGS: Readonly<Record<Exclude<ColumnRole, "packs" | "loose" | "there">, string>> = {
+  text:
+    "artikel artikelbezeichnung artikelname bezeichnung benennung inhalt material gegenstand produkt beschreibung " +
+    "article designation contenu materiel produit libelle objet denomination intitule descriptif " +
+    "articulo descripcion contenido producto concepto elemento denominacion nombredelarticulo " +
+    "articolo descrizione contenuto materiale prodotto oggetto denominazione presidio nome nomearticolo " +
+    "omschrijving inhoud materiaal product benaming naam artikelomschrijving " +
+    "artigo descricao conteudo produto designacao " +
+    "benamning innehall vara beskrivning artikkel innhold varenavn vare betegnelse indhold varetekst " +
+    "tuote nimike sisalto tarvike nazwa artykuł zawartosc opis wyrob asortyment nazwaartykułu popis nazev obsah polozka",
+  quantity:
+    "num numero q existencias incassetta nellacassetta enelbotiquin enbotiquin enlacaja danslatrousse enstock emstock ilager palager imkasten imkoffer inkoffer indoos nakaixa wapteczce stanfaktyczny " +
+    "st stan stanobecny aktualnystan antalnu antalidag huidigaantal aantalnu " +
+    "anzahl menge stuck stk stckz stuckzahl anz mge bestand stck anzstk " +
+    "qte quantite quantites nb nbre quant nbr nombredepieces nbpieces " +
+    "cantidad cant unidades uds cdad ctd numerodeunidades numunidades " +
+    "qta quantita npezzi nrpezzi numeropezzi pezzi pz nopezzi ndipezzi " +
+    "aantal hoeveelheid stuks aant aantalstuks voorraad " +
+    "quantidade qtd qtde unidadesexistentes " +
+    "antal mangd kvantitet antalst antall kpl maara lukumaara iloscszt ilosc szt sztuk iloscsztuk sztuki liczba pocet ks kusu pocetks mnozstvi",
+  size:
+    "große grosse groesse maß maße masse mass abmessung abmessungen format taille dimension dimensions dim mesure tailleformat " +
+    "tamano medida medidas talla dimensiones misura misure taglia dimensioni formato tagliamisura misurataglia " +
+    "maat afmeting afmetingen formaat grootte tamanho dimensao dimensoes " +
+    "storlek matt størrelse storrelse mal koko rozmiar wymiar wymiary velikost rozmer",
+  unit:
+    "ve einheit me verpackungseinheit vpe unite conditionnement unidad unita confezione udm um eenheid verpakking unidade embalagem enhet enhed " +
+    "yksikko jednostka jm jednotka mj balenie opakowanie",
+  note:
+    "bemerkung bemerkungen anmerkung anmerkungen notiz notizen hinweis hinweise kommentar zustand remarque remarques observation observations commentaire commentaires etat " +
+    "observaciones notas comentarios estado osservazioni annotazioni stato opmerking opmerkingen notitie notities bijzonderheden staat " +
+    "observacoes anmarkning anmarkningar anteckning notering bemærkning merknad huomautus huom huomio uwagi uwaga notatki poznamka poznamky",
+  skip:
+    // Numbers of the lines.
+    "no lfdnr lfd position posnr zeile nro rang ligne fila linea riga volgnr regel linha rad lp poz porc " +
+    // What there should be.
+    "soll prevu requis debido gewenst previsto exigido borvarde skal wymagane pozadovano norma iloscwymagana skavara vaadittu powinnobyc debehaber " +
+    // Codes, lots, days.
+    "artikelnr artikelnummer bestellnr bestnr bestellnummer pzn artnr sachnummer ref reference codearticle referencia codigo cod codice codart codicearticolo rif bestelnr kod nrkat indeks katalognr varenr kode symbol " +
+    "lot nrlot charge chargennummer chargennr chb chargenbez los losnummer ndelot nlot numerodelot lote nlote lotto nlotto lotton lotnr partij parti batchnr seria nrserii partia sarze eranumero " +
+    "ablauf ablaufdatum verfall verfallsdatum verfalldatum haltbar haltbarbis haltbarkeit mhd verwendbarbis gultigbis peremption datelimite datedeperemption autiliseravant utiliseravant dlu validite dateexp datedexpiration " +
+    "caducidad vence cad fcaducidad fechacaducidad fechadecaducidad vencimiento scadenza scad datascadenza datadiscadenza scade vervaldatum houdbaartot tht verloopt verloopdatum tenminstehoudbaar tenminstehoudbaartot " +
+    "validade val datadevalidade prazo utgangsdatum bastfore utgar hallbartill giltigtill udløb udløbsdato utløp utløpsdato holdbartil vanhenee viimeinenkayttopaiva datawaznosci terminwaznosci waznedo waznosc termin expirace datumexpirace " +
+    // Places, prices, checks.
+    "ort fach lagerort platz standort lagerplatz schublade emplacement lieu poche rangement endroit tiroir ubicacion lugar bolsillo sitio estante cajon posizione luogo tasca ubicazione scomparto cassetto plaats locatie vak waar plek lade localizacao bolso prateleira gaveta plats ficka hylla placering plassering paikka miejsce lokalizacja kieszen połka misto " +
+    "preis eur einzelpreis gesamt gesamtpreis stuckpreis prix pu prixunitaire montant precio importe punit preciounit coste prezzo costo prezzounit prezzounitario prijs bedrag stukprijs preco precounit pris kr kostnad belopp apris hinta cena wartosc zł cenajedn kč " +
+    "gepruft kontrolle kontrolliert io verifie controle vu revisado comprobado visto controllato verifica gecontroleerd akkoord gezien verificado conferido kontrollerad sign tarkastettu sprawdzono kontrola",
+};
+const ROLE_OF = new Map(
+  Object.entries(HEADINGS).flatMap(([role, words]) =>
+    words.split(" ").map((word) => [word, role as ColumnRole] as const),
+  ),
+);
+const lettersOf = (heading: string): string =>
+  withoutAccents(heading.toLowerCase()).replace(/[^\p{L}]+/gu, "");
+/** Longer ones are sentences. */
+const LONGEST_HEADING = 60;
+/** "N.º lote", "Nr serii", "Lotto n.": the number of what else the heading says. */
+const NUMBER_OF =
+  /^n(?:[.°]|\.?º|o\.?|r\.?|ro\.?|[uú]m\.?|umero)\s+(?:d[ei']\s*)?|\s+n(?:[.°]|\.?º|o\.?|r\.?)$/i;
+/** What a heading says in another language, or before a stroke or in brackets in two: "Artikel / Article", "Menge (Stk.)". null: nothing known. */
+export function roleAbroad(heading: string): ColumnRole | null {
+  if (heading.length > LONGEST_HEADING) return null;
+  const before = heading.trim().replace(/\s*[/(].*$/, "");
+  const ways = [heading, before, before.replace(NUMBER_OF, "")];
+  return ways.map((way) => ROLE_OF.get(lettersOf(way))).find((role) => role !== undefined) ?? null;
+}
 
 /** A count, which says neither: "Qté réelle", "Cantidad mínima". */
 const COUNT =

@@ -10,6 +10,7 @@ import { roleOf } from "./headingRoles.ts";
 import type { CardRow } from "./cardRow.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { withoutRunningNumbers } from "./leads.ts";
+import { CARRIED } from "./placeWords.ts";
 import { plainRow } from "./plainRow.ts";
 import { saysAmount } from "./recordFields.ts";
 import { tableRow } from "./tableRow.ts";
@@ -45,6 +46,18 @@ const withFirstCell = (line: string, next: string): string =>
     ? `#${line}`
     : line;
 
+/** Whether a table goes on over a line of one cell: a title between its rows. */
+function staysOpen({ split, roles }: Table, line: string, next: string): boolean {
+  if (/^\s*\|/.test(line)) return true;
+  if (/[,;\t]/.test(line)) return false;
+  const below = split(next);
+  const isRow = /[|;\t]/.test(next) || /^\d/.test(below[roles.indexOf("quantity")]?.trim() ?? "");
+  return roles.length > 2 || (isRow && below.length === roles.length);
+}
+const filledIn = (cells: readonly string[]): readonly string[] =>
+  cells.filter((cell) => !/^[-:=\s]*$/.test(cell));
+/** "Bag 1", "-- Wipes --". */
+const IS_TITLE = new RegExp(`^(?:${CARRIED})\\s+\\d{1,2}:?$|^--+.*--+$`, "i");
 /** Between the last line of a page and the first of the next. */
 const MOST_BLANK = 6;
 /** Takes the lines of a card one after another, and knows the table they lie in. */
@@ -101,7 +114,8 @@ class RowReader {
       .slice(i + 1, i + 1 + LOOK_AHEAD)
       .filter((l) => l.length <= LONGEST_LINE)
       .map((l) => header.split(l))
-      .filter((cells) => cells.length >= 2 && cells.some((c) => !/^[-:=\s]*$/.test(c)));
+      // What one cell alone says, as a title between rows, tells nothing of columns.
+      .filter((cells) => cells.length >= 2 && filledIn(cells).length > 1);
     const names = header.split(line);
     return { ...header, ...columnsSettled(header, names, rows, this.#isName) };
   }
@@ -140,13 +154,10 @@ class RowReader {
     const cells = withCommaInName(withCountsApart(table.split(line), table.roles), table.roles);
     if (cells.every((c) => /^[-:=\s]*$/.test(c))) return true;
     if (cells.length < 2) {
-      const next = this.#lines[i + 1] ?? "";
-      const goesOn = /[|;\t]/.test(next) && table.split(next).length === table.roles.length;
-      const staysOpen = (table.roles.length > 2 || goesOn) && !/[,;\t]/.test(line);
-      if (!staysOpen && !/^\s*\|/.test(line)) this.#table = null;
+      if (!staysOpen(table, line, this.#lines[i + 1] ?? "")) this.#table = null;
       return false;
     }
-    if (isUncolumned(cells, table)) return false;
+    if (isUncolumned(cells, table) || this.#isTitle(cells)) return false;
     for (const { from, to, roles } of sideBySide(table.roles)) {
       const own = cells.slice(from, to);
       if (own.every((c) => c === "")) continue;
@@ -154,6 +165,14 @@ class RowReader {
       this.rows.push(table.isUnclear ? { ...row, columnsUnclear: true } : row);
     }
     return true;
+  }
+
+  /** "Kitchen;;" among rows with a name and a count: one cell filled, and what it says names no item, or which bag it is. */
+  #isTitle(cells: readonly string[]): boolean {
+    const [title, ...others] = filledIn(cells);
+    return (
+      title !== undefined && others.length === 0 && (IS_TITLE.test(title) || !this.#isName(title))
+    );
   }
 
   #takePlain(line: string, i: number): void {
@@ -347,8 +366,8 @@ const LOOK_AHEAD = 30;
 const HEADS = quick(/^\p{L}[\p{L} -]*$/u);
 /** "Raft kit 3 (dry bag)": the kit's name may stand over the names. */
 const HEADS_FIRST = quick(/^\p{L}{3}[\p{L}\d (),.'’/&#-]*$/u);
-/** Heads names where no other column does. */
-const MAY_NAME = /^(?:lines?|details?|type|spec(?:ification)?|kit)$/i;
+/** Heads names where no other column does; "was" is what in German. */
+const MAY_NAME = /^(?:lines?|details?|type|spec(?:ification)?|kit|was)$/i;
 const HEADS_PLACES = /^(?:drawer|stowage|bay|cupboard|cabinet|locker|tray|rack)$/i;
 /**
  * "# | Gear | Amount": beside a count, the first heading that tells nothing else names the items.
@@ -404,6 +423,23 @@ const cellsBelow = (below: readonly string[], split: Split, heading: string): re
     below.find((l) => l.length <= LONGEST_LINE && TWO_LETTERS.test(l)) ?? "",
   );
 
+/** Whether rows stand below a heading. */
+function hasRows(
+  line: string,
+  below: readonly string[],
+  split: Split,
+  told: readonly (ColumnRole | null)[],
+): boolean {
+  const [next = ""] = below;
+  if (next.trim() === "" || split(next).length >= 2) return true;
+  // "1  DRESSINGS": the name of a section may stand between.
+  const cells = below.map(split).filter((c) => c.length >= 2);
+  if (/[\t|;]/.test(line)) return cells.length > 0;
+  // A comma stands in sentences too: only a heading of names, over a row of as many cells, tells.
+  return (
+    told.includes("text") && cells.some((c) => c.length === told.length && /\d/.test(c.join()))
+  );
+}
 /** "This is everything, counted twice." */
 const SENTENCE = /^\s*[A-Z]\S*(?:\s[a-z'’]+){2,}.*[a-z]{4}[.!]\s*$/;
 
@@ -417,11 +453,7 @@ function tableHeader(line: string, below: readonly string[]): Table | null {
     if (!told.includes("text") && cells.some((c) => /^\d+$/.test(c.trim()))) continue;
     const roles = withText(cells, told, cellsBelow(below, split, line));
     const known = roles.filter((r, i) => r !== null || cells[i] === "").length;
-    // "1  DRESSINGS": the name of a section may stand between.
-    const hasBody =
-      split === spaced ||
-      (below[0] ?? "").trim() === "" ||
-      below.slice(0, /[\t|;]/.test(line) ? below.length : 1).some((l) => split(l).length >= 2);
+    const hasBody = split === spaced || hasRows(line, below, split, told);
     if (known >= 2 && roles.includes("text") && known >= cells.length - 1 && hasBody)
       return { split: split === spaced ? underHeadings(line) : split, roles };
   }

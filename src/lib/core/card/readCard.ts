@@ -8,7 +8,7 @@ import {
   speaksOfWant,
 } from "./absence.ts";
 import { ofStep, UNHEARD, type Heard } from "./heard.ts";
-import { keptInPlace, quotedAsCells } from "./cells.ts";
+import { keptInColumns, quotedAsCells } from "./cells.ts";
 import { claimOf, countsInPieces } from "./claim.ts";
 import { cleanLines, saysOpenIsMissing, untickedLines } from "./cleanLines.ts";
 import { draftOf, isSure, namesItem, NAMES_FROM, type Draft } from "./draft.ts";
@@ -22,6 +22,7 @@ import { listsSetApart } from "./besideLost.ts";
 import { columnsRestored } from "./columnsLost.ts";
 import { cardRows } from "./layout.ts";
 import { NO_HABITS, type Habits } from "./habits.ts";
+import { headsColumns } from "./headingRoles.ts";
 import { isHeading } from "./headings.ts";
 import { isNote } from "./notes.ts";
 import type { Reading } from "./quantity.ts";
@@ -183,20 +184,20 @@ function rowsOf(
   const lines = strokesAsCells(quotedAsCells(cleanLines(text)));
   const read = lines.map((line, at) => {
     heard(at / lines.length);
-    return line.length > LONGEST_LINE
-      ? { printed: line, english: line }
-      : putRight(line, vocabulary);
+    const own = { printed: line, english: line };
+    if (line.length > LONGEST_LINE) return own;
+    const right = putRight(line, vocabulary);
+    return right.english !== line && headsColumns(line) ? own : right;
   });
   const foreign = read.filter((r) => r.english !== r.printed).length;
   const isAbroad = isFromAbroad(foreign, lines.filter((l) => l.trim() !== "").length);
   const knows = (words: string) => knowsAny(words, vocabulary);
-  const inOurs = read.map(({ printed, english }, i) => {
-    const said =
-      isAbroad && english === printed && printed.length <= LONGEST_LINE
-        ? inEnglish({ text: printed, amongForeign: true }, vocabulary.abroad, knows)
-        : english;
-    return keptInPlace(lines[i]!, said);
-  });
+  const said = read.map(({ printed, english }) =>
+    isAbroad && english === printed && printed.length <= LONGEST_LINE && !headsColumns(printed)
+      ? inEnglish({ text: printed, amongForeign: true }, vocabulary.abroad, knows)
+      : english,
+  );
+  const inOurs = keptInColumns(lines, said);
   const names = (text: string) => namesItem(text, vocabulary);
   const laidOut = cardRows(
     listsBeside(listsSetApart(columnsRestored(inOurs), names), names),
