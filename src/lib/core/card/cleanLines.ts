@@ -1,3 +1,4 @@
+import { amountsSetApart } from "./amountsSetApart.ts";
 import { withoutAsides } from "./asides.ts";
 import { blanksAsTabs } from "./tabsBesideBlanks.ts";
 import { columnsApart } from "./columnsByRows.ts";
@@ -217,7 +218,7 @@ const withoutLeadersAcross = whereSeveral(THINGS_ACROSS, (_, thing) => `${thing!
  */
 const COUNT_IN_CELL = quick(
   new RegExp(
-    `(?=[a-z\\d(~×])(?<=^\\s*|[\\t|;]\\s*|,(?=\\S)|\\S\\s{2,}|\\.{3}\\s*)(?:(?<said>${NUMBER_SAID})|[x×~] ?(?<signed>\\d{1,4})|\\((?<inside>\\d{1,4})\\)|(?:(?<!^\\s*)|(?=[^|;\\t]*[|;\\t]))(?<units>\\d{1,4}) ?(?:pcs\\.?|ea\\.?|each|off))(?=(?<blanks> {2,})?)(?=\\s*(?:[\\t|;]|,(?=\\S)|$)|\\s{2,})`,
+    `(?=[a-z\\d(~×])(?<=^\\s*|[\\t|;]\\s*|,(?=\\S)|\\S\\s{2,}|\\.{3}\\s*)(?:(?<said>${NUMBER_SAID})|[x×~] ?(?<signed>\\d{1,4})|\\((?<inside>\\d{1,4})\\)|(?:(?<!^\\s*)|(?=[^|;\\t]*[|;\\t]))(?<units>\\d{1,4}) ?(?:pcs\\.?|ea\\.?|each|off|nos?\\.?))(?=(?<blanks> {2,})?)(?=\\s*(?:[\\t|;]|,(?=\\S)|$)|\\s{2,})`,
     "giu",
   ),
 );
@@ -381,6 +382,7 @@ const STEPS: readonly Step[] = [
   withoutRules,
   withoutEmphasis,
   withOuterBars,
+  amountsSetApart,
   countsInCells,
   cellsWhole,
   itemsWhole,

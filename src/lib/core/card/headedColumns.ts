@@ -8,7 +8,7 @@ import {
   saidAgain,
   SAID_AGAIN,
 } from "./columnsByContent.ts";
-import { areAnswers, saysHeld, saysShould, saysWhether } from "./headingCounts.ts";
+import { areAnswers, saysHeld, saysOneOfKits, saysShould, saysWhether } from "./headingCounts.ts";
 import { packColumns, sumColumn } from "./packColumns.ts";
 import { TWO_LETTERS } from "./quick.ts";
 
@@ -248,14 +248,15 @@ function withPacks(table: Columns, names: readonly string[], rows: Rows): Column
   };
 }
 
-/** "Qty ordered; Qty received": of several columns that count one thing the last holds, and the reader asks. */
+/** "Qty ordered; Qty received": of several columns that count one thing the last holds; of "In hut; In van" the first; and the reader asks. */
 function withOneCount(table: Columns, names: readonly string[], rows: Rows): Columns {
   const { roles } = table;
   const counts = roles.flatMap((r, i) => (r === "quantity" ? [i] : []));
   if (counts.length < 2 || roles.filter((r) => r === "text").length !== 1) return table;
   // "Qty … Amount": what is paid is no count.
   const whole = counts.filter((at) => rows.every((r) => !/\d[.,]\d/.test(r[at] ?? "")));
-  const last = whole.at(-1) ?? counts.at(-1);
+  const areKits = counts.every((at) => saysOneOfKits(names[at] ?? ""));
+  const last = areKits ? counts[0] : (whole.at(-1) ?? counts.at(-1));
   return {
     ...table,
     roles: roles.map((r, i) => (r === "quantity" && i !== last ? "skip" : r)),

@@ -6,8 +6,14 @@ const COUNT =
   "qty\\.?|quantity|no\\.?|nos\\.?|nr\\.?|number|count|total|amount|stock|units?|pcs|pieces";
 const KEPT_IN =
   "kit|box|bag|tin|drum|van|vehicle|car|truck|boat|case|pouch|pack|sack|rucksack|cupboard|cabinet|drawer|locker|chest|store|barrel|crate|trunk|set";
+/** Where kits are kept that a table counts side by side. */
+const KEPT_AT =
+  "ambulance|barn|base|bus|cab|cabin|camp|canteen|cellar|classroom|clubhouse|coach|cockpit|depot|field|galley|garage|gym|hall|hangar|home|house|hut|kitchen|lab|lodge|lorry|loft|minibus|office|reception|room|shed|shop|stable|station|studio|tent|tower|tractor|trailer|wagon|wheelhouse|workshop|yard";
+/** "In hut", "at base", "in the van": a kit of its own beside others. */
+const ONE_OF_KITS = new RegExp(`^(?:in|at|on)\\s+(?:the\\s+)?(?:${KEPT_IN}|${KEPT_AT})$`, "i");
+export const saysOneOfKits = (heading: string): boolean => ONE_OF_KITS.test(heading.trim());
 /** Said of what is there. */
-const THERE = `(?:we\\s+)?have|held|got|actual|act\\.?|(?:as\\s+)?found|present|there|here|current|now|today|remaining|left|physical|(?:as\\s+)?counted|checked|real|seen|inside|existing|holding|available|aboard|on\\s*board|on\\s+(?:the\\s+)?(?:shelf|hand|site)|in\\s+(?:stock|hand|place|situ|(?:the\\s+|this\\s+)?(?:${KEPT_IN}))`;
+const THERE = `(?:we\\s+)?have|held|got|actual|act\\.?|(?:as\\s+)?found|present|there|here|current|now|today|remaining|left|physical|(?:as\\s+)?counted|checked|real|seen|inside|existing|holding|available|aboard|on\\s*board|on\\s+(?:the\\s+)?(?:shelf|hand|site)|in\\s+(?:stock|hand|place|situ|(?:the\\s+|this\\s+)?(?:${KEPT_IN}|${KEPT_AT}))|at\\s+(?:the\\s+)?(?:${KEPT_AT})`;
 const HELD = new RegExp(
   `^(?:(?:${COUNT})\\s+(?:of\\s+)?)?(?:${THERE})(?:\\s+(?:${COUNT}|level|now|today))?$|^(?:s\\.?o\\.?h|q\\.?o\\.?h)\\.?$|^(?:(?:closing|stock)\\s+)?(?:balance|bal\\.?)$|^(?:closing|stock\\s+level|how\\s+many)$`,
   "i",

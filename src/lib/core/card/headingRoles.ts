@@ -73,12 +73,15 @@ export const roleOfWhole = (heading: string): ColumnRole | null => {
 
 /** "Location / Item", "Area and item": a column that names things names whatever else it says. */
 const BOTH = /\s*[/&+]\s*|\s+and\s+/i;
+/** "Unit $", "Line total (EUR)". */
+const MONEY = /[$£€]|\b(?:usd|eur|gbp|aud|nzd|cad|inr|zar|chf|sek|nok|dkk)\b/i;
 /** What a column is by its heading; null: it does not tell. */
 export const roleOf = (heading: string): ColumnRole | null => {
   const whole = roleOfWhole(heading);
   if (whole) return whole;
   const name = heading.trim();
   if (name.split(/\s+/).length > 4 || /\d/.test(name)) return null;
+  if (MONEY.test(name)) return "skip";
   if (name.split(BOTH).some((part, _, parts) => parts.length > 1 && roleOfWhole(part) === "text"))
     return "text";
   return HEADER_WORDS.find(([pattern]) => pattern.test(name))?.[1] ?? null;
