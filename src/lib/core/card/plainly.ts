@@ -10,6 +10,7 @@ import { countedOnce } from "./countTwice.ts";
 import { countedSorts, saysTwoCounts, type Knows } from "./countedSorts.ts";
 import { eachAlike } from "./eachAlike.ts";
 import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
+import { COUNTS, isKind, joinedApart } from "./joinedThings.ts";
 import { leftOfPacks } from "./leftOfPack.ts";
 import { packsSaid } from "./packsSaid.ts";
 import { PACKS } from "./phrase.ts";
@@ -18,7 +19,6 @@ import { rephrase } from "./phrases.ts";
 import { UNHEARD, type Heard } from "./heard.ts";
 import { saysAmount } from "./recordFields.ts";
 import { someWent } from "./someWent.ts";
-import { NO_TYPE } from "./vocabulary.ts";
 import { withoutRemark } from "./remarkBehind.ts";
 import { usedUp } from "./usedUp.ts";
 import { withoutClosing, withoutLead } from "./sentenceEdges.ts";
@@ -271,10 +271,6 @@ function othersAcross(row: CardRow, parts: readonly string[], of: Knowledge): Ca
   return areOthers ? partsOf(row, parts).map((part) => ({ ...part, bullet: true })) : null;
 }
 const SAYS_WHERE = /^(?:in|on|at|with|for|from|by|under|behind|near|next)\s/i;
-/** "7 plasters      in a tin", "label in Polish": what it comes in, or nothing that is known. */
-const isKind = (type: string | null): boolean =>
-  type !== null && type !== NO_TYPE && type !== "container";
-const COUNTS = quick(new RegExp(`\\b(?:${NUMBER_WORDS})\\b|[x×:()=–-]`, "giu"));
 
 /** Goes on to another thing, whose count follows: "and 9x cold packs". */
 const LEADS_ON =
@@ -382,6 +378,7 @@ function eachPlainly(row: CardRow, of: Knowledge): CardRow[] {
   const left = leftOfPacks(row.text);
   const text = row.quantity === null ? usedUp(left) : left;
   return eachAcross({ ...row, text }, of)
+    .map((line) => (line.quantity === null ? { ...line, text: joinedApart(line.text, of) } : line))
     .flatMap((line) => eachListed(someWent(line), of))
     .flatMap((line) => eachTicked(withoutLeaders(withoutLabel(line, names))))
     .flatMap((line) => eachClause(line, of))
