@@ -14,7 +14,7 @@ const HEADINGS: Readonly<Record<Exclude<ColumnRole, "packs" | "loose" | "there">
     "artikel artikelbezeichnung artikelname bezeichnung benennung inhalt material gegenstand produkt beschreibung " +
     "article designation contenu materiel produit libelle objet denomination intitule descriptif " +
     "articulo descripcion contenido producto concepto elemento denominacion nombredelarticulo " +
-    "articolo descrizione contenuto materiale prodotto oggetto denominazione presidio nome nomearticolo " +
+    "articolo voce descrizione contenuto materiale prodotto oggetto denominazione presidio nome nomearticolo " +
     "omschrijving inhoud materiaal product benaming naam artikelomschrijving " +
     "artigo descricao conteudo produto designacao " +
     "benamning innehall vara beskrivning artikkel innhold varenavn vare betegnelse indhold varetekst " +
@@ -25,7 +25,7 @@ const HEADINGS: Readonly<Record<Exclude<ColumnRole, "packs" | "loose" | "there">
     "anzahl menge stuck stk stckz stuckzahl anz mge bestand stck anzstk " +
     "qte quantite quantites nb nbre quant nbr nombredepieces nbpieces " +
     "cantidad cant unidades uds cdad ctd numerodeunidades numunidades " +
-    "qta quantita npezzi nrpezzi numeropezzi pezzi pz nopezzi ndipezzi " +
+    "conf confezioni scatole pacchi boites paquets cajas paquetes packungen schachteln doosjes qta quantita npezzi nrpezzi numeropezzi pezzi pz nopezzi ndipezzi " +
     "aantal hoeveelheid stuks aant aantalstuks voorraad " +
     "quantidade qtd qtde unidadesexistentes " +
     "antal mangd kvantitet antalst antall kpl maara lukumaara iloscszt ilosc szt sztuk iloscsztuk sztuki liczba pocet ks kusu pocetks mnozstvi",

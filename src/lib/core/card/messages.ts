@@ -1,4 +1,5 @@
 import { MONTH } from "./columnsByContent.ts";
+import { roleOfWhole } from "./headingRoles.ts";
 import type { Knowledge } from "./plainly.ts";
 import { quick } from "./quick.ts";
 import { SAYS_NUMBER } from "./numberWords.ts";
@@ -106,7 +107,9 @@ function arePeople(people: readonly string[], form: Head, { knows }: Words): boo
   if (each.size > MOST_PEOPLE || MESSAGES_EACH * each.size > people.length) return false;
   if (form.isLabel && each.size < 2) return false;
   // "Åsa" is no tablet where the time stands beside her.
-  const isThing = (who: string) => form.isLabel === true && knows(who);
+  // Nor are "Title", "Min" and "Count" people.
+  const isThing = (who: string) =>
+    form.isLabel === true && (knows(who) || roleOfWhole(who) !== null);
   return [...each].every((who) => !TAG.test(who) && /^[~+]|\p{Lu}/u.test(who) && !isThing(who));
 }
 

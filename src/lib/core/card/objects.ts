@@ -1,4 +1,8 @@
+import { remembering } from "../base/remembering.ts";
+import { pairsOf, type Fields } from "./fieldPairs.ts";
 import { saysHeld, saysNo, saysWhether } from "./headingCounts.ts";
+import { roleOf } from "./headingRoles.ts";
+import { LONGEST_LINE } from "./cardLimits.ts";
 import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
 import { saysPacks, saysPerPack } from "./packColumns.ts";
 import { THREE_LETTERS, quick } from "./quick.ts";
@@ -8,48 +12,50 @@ import { THREE_LETTERS, quick } from "./quick.ts";
  * or one field a line, "Item: gauze swabs", "Qty: 4".
  */
 
-const NAME = /^(?:name|item|title|label|desc(?:ription)?|article|product|what|text|content)/i;
+/** Keys of a card come again and again. */
+const MOST_KEYS = 1000;
+const NAME = /^(?:name|item|title|label|desc(?:ription)?|article|product|what|thing|text|content)/i;
 const COUNT = /^(?:qty|quantity|count|amount|number|pieces|pcs|units|stock|have|n|q)$/i;
-const SIZE = /^(?:size|dimensions?|spec|format)/i;
 const UNIT = /^(?:units?|uom|u_?m)$/i;
-/** "pack5", "box/20". */
-const PACK_UNIT = /^(?:pack|pk|pkt|box|bx|bag|card|strip)s?[\s/-]?(\d{1,4})$/i;
 const PER_PACK = /^(?:per_?pack|pack_?(?:size|of|qty)?|per)$/i;
+/** Beside a price they are money, and alone a count. */
+const MAY_COUNT = /^(?:total|sum|no|nr|num)$/i;
+/** "pack5", "box/20", "scatola da 100", "100 per box": what a unit holds. */
+const UNIT_HOLDS = quick(/^\p{L}[\p{L}\s.]*[\s/-]?(\d{1,4})$|^(\d{1,4})\s*(?:\/|per)\s*\p{L}+$/iu);
 /** "qtyHeld", "in_stock": a key as a heading. */
 const asHeading = (key: string): string =>
   key
     .replace(/(?<=\p{Ll})(?=\p{Lu})/gu, " ")
     .replace(/[_-]+/g, " ")
     .trim();
+const roleOfKey = remembering((key: string) => roleOf(asHeading(key)), MOST_KEYS);
+const NAMED = { test: (key: string) => NAME.test(key) || roleOfKey(key) === "text" };
 /** How many there are, before any other number: "held" beside "par". */
 const HELD = { test: (key: string) => saysHeld(asHeading(key)) };
-const ANY_COUNT = { test: (key: string) => COUNT.test(key) || saysPacks(asHeading(key)) };
+const ANY_COUNT = {
+  test: (key: string) =>
+    COUNT.test(key) || saysPacks(asHeading(key)) || roleOfKey(key) === "quantity",
+};
 const ANY_PACK = { test: (key: string) => PER_PACK.test(key) || saysPerPack(asHeading(key)) };
-
-type Fields = readonly (readonly [key: string, value: unknown])[];
-
-const ELEMENT = /^\s*<([\w:-]+)((?:\s+[\w:-]+="[^"<>]*")+)\s*(?:\/>|>([^<>]*)<\/\1>)\s*$/;
-const ATTRIBUTE = /([\w:-]+)="([^"<>]*)"/g;
-/** `<item qty="4" unit="pair">gloves</item>`: an element that counts; null: the line holds none. */
-function fieldsOfElement(line: string): Fields | null {
-  const m = ELEMENT.exec(line);
-  if (!m) return null;
-  const fields = [...m[2]!.matchAll(ATTRIBUTE)].map(([, key, value]) => [key!, value!] as const);
-  if (!fields.some(([key, value]) => COUNT.test(key) && isCount(value))) return null;
-  return m[3]?.trim() ? [["text", m[3].trim()], ...fields] : fields;
-}
+const SIZE = {
+  test: (key: string) =>
+    /^(?:size|dimensions?|spec|format)/i.test(key) || roleOfKey(key) === "size",
+};
+const ANY_UNIT = { test: (key: string) => UNIT.test(key) || roleOfKey(key) === "unit" };
 
 /** The fields of a line that holds one object; null: it holds none. */
 function fieldsOf(line: string): Fields | null {
-  const element = fieldsOfElement(line);
-  if (element) return element;
   const inner = /^\s*\[?\s*(\{[^{}]*\})\s*,?\s*\]?\s*\}?\s*$/.exec(line)?.[1];
-  if (inner === undefined) return null;
-  try {
-    return Object.entries(JSON.parse(inner) as Record<string, unknown>);
-  } catch {
-    return null;
-  }
+  if (inner !== undefined)
+    try {
+      return Object.entries(JSON.parse(inner) as Record<string, unknown>);
+    } catch {
+      // Written by hand, or in another language.
+    }
+  const fields = pairsOf(line);
+  return fields !== null && fields.some(([key]) => NAMED.test(key)) && countIn(fields) !== undefined
+    ? fields
+    : null;
 }
 
 /** The value of the first field that is called so and holds such a value. */
@@ -72,29 +78,54 @@ const isCountInWords = (v: unknown): v is string => isText(v) && SAYS_NUMBER.tes
 const NONE = /^\s*(?:none|nil|zero|no|-|–|n\/a|out|empty|missing|gone)\s*$/i;
 
 const countIn = (fields: Fields): number | string | undefined =>
-  valueOf(fields, HELD, isCount) ?? valueOf(fields, ANY_COUNT, isCount);
+  valueOf(fields, HELD, isCount) ??
+  valueOf(fields, ANY_COUNT, isCount) ??
+  valueOf(fields, MAY_COUNT, isWhole);
+const isWhole = (v: unknown): v is number | string => /^\d{1,4}$/.test(`${v as string}`);
 
-/** An object as a list writes it: "4 x gauze swabs, 5s (5 x 5 cm)"; null: it names nothing. */
-function asListed(fields: Fields): string | null {
+/** What the fields call the thing; null: nothing. */
+function nameIn(fields: Fields): string | null {
   const words = fields.flatMap(([, v]) => (isText(v) && THREE_LETTERS.test(v) ? [v] : []));
-  const name =
-    valueOf(fields, NAME, isText) ?? words.sort((a, b) => b.length - a.length)[0] ?? null;
-  if (name === null) return null;
+  return (
+    valueOf(fields, NAME, isText) ??
+    valueOf(fields, NAMED, isText) ??
+    words.sort((a, b) => b.length - a.length)[0] ??
+    null
+  );
+}
+/** What a pack holds, by its own field or by its unit; null: they do not say. */
+function packIn(fields: Fields): number | string | null {
+  const unit = valueOf(fields, ANY_UNIT, isText) ?? "";
+  const [, ofUnit, perUnit] = UNIT_HOLDS.exec(unit.trim()) ?? [];
+  return valueOf(fields, ANY_PACK, isCount) ?? ofUnit ?? perUnit ?? null;
+}
+/** How many, as it stands before a name; "": no field says so. */
+function countSaid(fields: Fields): string {
   const isGone = fields.some(
     ([key, v]) =>
       (saysWhether(asHeading(key)) && (v === false || (isText(v) && saysNo(v)))) ||
       (ANY_COUNT.test(key) && isText(v) && NONE.test(v)),
   );
   const count = isGone ? 0 : countIn(fields);
-  const perPack = valueOf(fields, ANY_PACK, isCount);
+  const inPairs = /^pairs?$/i.test(valueOf(fields, ANY_UNIT, isText) ?? "");
+  if (count === undefined) return "";
+  return /^\d+$/.test(`${count}`) ? `${count} ${inPairs ? "pairs" : "x"} ` : `${count} `;
+}
+
+/** An object as a list writes it: "4 x gauze swabs, 5s (5 x 5 cm)"; null: it names nothing. */
+function asListed(fields: Fields): string | null {
+  const name = nameIn(fields);
+  if (name === null) return null;
+  const count = countSaid(fields);
+  const pack = packIn(fields);
   const size = valueOf(fields, SIZE, isText);
-  const unit = valueOf(fields, UNIT, isText) ?? "";
-  const packs = perPack ?? PACK_UNIT.exec(unit)?.[1];
-  const packed = packs === undefined ? "" : `, pack of ${packs}`;
-  const sign = /^pairs?$/i.test(unit) ? " pairs" : " x";
-  const counted = count === undefined ? "" : `${count}${/^\d+$/.test(`${count}`) ? sign : ""} `;
-  const said = count === undefined ? valueOf(fields, ANY_COUNT, isCountInWords) : undefined;
-  return `- ${counted}${name}${packed}${size === undefined ? "" : ` (${size})`}${said === undefined ? "" : `: ${said}`}`;
+  const inWords = count === "" ? valueOf(fields, ANY_COUNT, isCountInWords) : undefined;
+  return [
+    `- ${count}${name}`,
+    pack === null ? "" : `, pack of ${pack}`,
+    size === undefined ? "" : ` (${size})`,
+    inWords === undefined ? "" : `: ${inWords}`,
+  ].join("");
 }
 
 /** `{"gauze":4,"tape":1}`: each name with its count; null: it is no such object. */
@@ -129,6 +160,22 @@ function objectsOnOne(line: string): string | null {
   }
 }
 
+/** `"lid": ["4 eye pads", "gauze x 10"],`: a place and what lies there; null: it is no such line. */
+function listOf(line: string): string | null {
+  const inner =
+    /^\s*(?:-\s+)?("?[\p{L}_][^"[\]{}:]{0,40}"?)\s*:\s*(\[\s*".*"\s*\])\s*,?\s*\}?\s*$/u.exec(line);
+  if (!inner) return null;
+  try {
+    const said = JSON.parse(inner[2]!) as unknown[];
+    const key = asHeading(inner[1]!.replaceAll('"', ""));
+    return said.every(isText) ? `${key}: ${said.join("; ")}` : null;
+  } catch {
+    return null;
+  }
+}
+/** `"lid": [`, `"main": {`: what opens a list of a place; it heads what is in it. */
+const OPENS = /^\s*"([^"[\]{}:]{1,40})"\s*:\s*[[{]\s*$/;
+
 /** `"kit": "studio box", "checked": "2026-10-30",`: what is said of all of them. */
 const TEXT_FIELD = '"[\\w -]+"\\s*:\\s*"[^"]*"';
 const OF_ALL = new RegExp(`^\\s*${TEXT_FIELD}(?:\\s*,\\s*${TEXT_FIELD})*\\s*,?\\s*$`);
@@ -137,16 +184,26 @@ const FEWEST_OBJECTS = 3;
 /** The card with such lines as a list; as many lines as before. */
 export function objectsAsList(lines: readonly string[]): string[] {
   const listed = lines.map((line) => {
-    if (!line.includes("{") && !line.includes("<")) return null;
+    if (line.length > LONGEST_LINE || !/[{<=:]/.test(line)) return null;
     const fields = fieldsOf(line);
-    return (fields && asListed(fields)) ?? objectsOnOne(line);
+    return (fields && asListed(fields)) ?? listOf(line) ?? objectsOnOne(line);
   });
+  // One line of words and colons is none; one of braces is.
   const isCard = listed.filter((l) => l !== null).length >= FEWEST_OBJECTS;
-  return lines.map((line, i) => listed[i] ?? (isCard && OF_ALL.test(line) ? "" : line));
+  const isObject = (line: string) => /[{<[]/.test(line);
+  const hasJson = lines.some((line) => /^\s*[\]}]\s*,?\s*$/.test(line));
+  return lines.map((line, i) => {
+    const said = listed[i] ?? null;
+    if (said !== null && (isCard || isObject(line))) return said;
+    if (isCard && OF_ALL.test(line)) return "";
+    return hasJson ? line.replace(OPENS, (_, key: string) => `${asHeading(key)}:`) : line;
+  });
 }
 
 /** "Qty: 4", "  - name: gauze swabs". */
-const FIELD = quick(/^(\s*)(-\s+)?"?([\p{L}][\p{L} _-]{0,20}?)"?\s*:\s+(\S.*?)?\s*,?$/u);
+const FIELD = quick(/^(\s*)(-\s+)?"?([\p{L}][\p{L} _-]{0,20}?)"?\s*(?::\s+|=\s+)(\S.*?)?\s*,?$/u);
+/** `<name>gauze swabs</name>`. */
+const ELEMENT_ALONE = /^(\s*)()<([\w:-]{1,20})>([^<>]*)<\/\3>\s*$/;
 /** Longer lines are no field. */
 const LONGEST_FIELD = 200;
 /** So many things with a count in a field of its own make a card of fields. */
@@ -165,20 +222,20 @@ function fieldRecords(lines: readonly string[]): FieldRecord[] {
   const records: FieldRecord[] = [];
   let open: FieldRecord | null = null;
   lines.forEach((line, i) => {
-    const m = line.length > LONGEST_FIELD ? null : FIELD.exec(line);
+    const m = line.length > LONGEST_FIELD ? null : (ELEMENT_ALONE.exec(line) ?? FIELD.exec(line));
     const value = m?.[4]?.replace(/^"|"$/g, "");
     if (!m || value === undefined) {
       open = null;
       return;
     }
     const key = m[3]!;
-    if (!open || m[2] !== undefined || open.fields.some(([k]) => k === key)) {
+    if (!open || (m[2] ?? "") !== "" || open.fields.some(([k]) => k === key)) {
       open = { fields: [], lines: [], nameLine: null };
       records.push(open);
     }
     open.fields.push([key, value]);
     open.lines.push(i);
-    if (NAME.test(key)) open.nameLine ??= i;
+    if (NAMED.test(key)) open.nameLine ??= i;
   });
   return records.filter((r) => r.nameLine !== null);
 }
