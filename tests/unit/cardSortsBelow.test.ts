@@ -83,3 +83,34 @@ describe("sorts below the name of the thing", () => {
     );
   });
 });
+
+describe("sizes below their name, each behind its place", () => {
+  it("are of the name above, and the name is no thing of its own", () =>
+    expect(
+      entriesOf(
+        "Crepe bandages\nPacking shed: 5 cm - 4\nSpray store: 7.5 cm - 2\nGauze\nSpray store - 5 x 5 cm: 6\nPacking shed - 10 x 10 cm: 12",
+      ),
+    ).to.deep.equal([
+      "2 elastic-bandage 4 [50]",
+      "3 elastic-bandage 2 [75]",
+      "5 gauze-pad 6 [50,50]",
+      "6 gauze-pad 12 [100,100]",
+    ]));
+  it("a place that stands once may be a name", () =>
+    expect(entriesOf("Bandages\nCrepe: 5 cm - 4\nConforming: 7.5 cm - 2")).to.deep.equal([
+      "2 elastic-bandage 4 [50]",
+      "3 roller-bandage 2 [75]",
+    ]));
+});
+
+describe("what bottles hold, below what is in them", () => {
+  it("is read with the count beside it, first or last", () =>
+    expect(
+      entriesOf("Eye wash\n500 ml - 2\n4 x 250 ml\nParacetamol\n500 mg: 16\n250 mg tablets (8)"),
+    ).to.deep.equal([
+      "2 eyewash 2 null",
+      "3 eyewash 4 null",
+      "5 paracetamol 16 null",
+      "6 paracetamol 8 null",
+    ]));
+});

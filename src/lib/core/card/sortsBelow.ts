@@ -16,6 +16,8 @@ const UNIT = `(?:mm|cm|m|in(?:ch(?:es)?)?|ft|yd|"|″)(?!\\p{L})`;
 const NUMBER = "(?:(?:\\d+\\s)?\\d+/\\d+|\\d+(?:[.,]\\d+)?)";
 const SIDES = `${NUMBER}\\s*${UNIT}\\s*[x×]\\s*${NUMBER}\\s*${UNIT}|${NUMBER}\\s*[x×]\\s*${NUMBER}(?:\\s*${UNIT})?`;
 const WIDTH = `${NUMBER}\\s*${UNIT}`;
+/** "500 ml", "20 ml pods", "300 mg tablets": what a bottle holds, or how strong it is. */
+const VOLUME = `${NUMBER}\\s*(?:ml|cl|l|g|mg|mcg|fl\\.?\\s?oz|oz|%)(?!\\p{L})(?:\\s+(?:pods?|bottles?|tubes?|sachets?|amp(?:oule)?s?|sprays?|pumps?|tab(?:let)?s?|caps?(?:ules)?))?`;
 const LETTERS =
   "(?:extra[\\s-]?)?(?:small|medium|large)|XS|X{0,3}L|[SM]|(?:size|no|nr)\\.?\\s*(?:\\d{1,2}|[A-H])";
 const COUNT = `(?:\\d{1,3}|${NUMBER_SAID})`;
@@ -24,11 +26,11 @@ const whole = (pattern: string) => quick(new RegExp(`^(?:${pattern})$`, "iu"));
 
 /** "5 cm: 2", "10 x 10 cm (8)", "L - 4 pairs", "7.5 cm, box of 6". */
 const SORT_FIRST = whole(
-  `(?<sort>${SIDES}|${WIDTH}|${LETTERS})(?:\\s*(?:[-–:=,@]|[x×](?=\\s*\\d))\\s*|\\s+|\\s*(?=\\())(?<amount>\\S.*)`,
+  `(?<sort>${SIDES}|${WIDTH}|${VOLUME}|${LETTERS})(?:\\s*(?:[-–:=,@]|[x×](?=\\s*\\d))\\s*|\\s+|\\s*(?=\\())(?<amount>\\S.*)`,
 );
 /** "2 x 10 x 10 cm", "12  5 x 5 cm", "4 pcs L". */
 const COUNT_FIRST = whole(
-  `(?<amount>${COUNT}${UNITS})(?:\\s*[x×:,–-]\\s*|\\s+(?:of\\s+)?)(?<sort>${SIDES}|${LETTERS})`,
+  `(?<amount>${COUNT}${UNITS})(?:\\s*[x×:,–-]\\s*|\\s+(?:of\\s+)?)(?<sort>${SIDES}|${VOLUME}|${LETTERS})`,
 );
 /** "3 x 5 cm": of what comes in a width; of a pad it is a size. */
 const COUNT_THEN_WIDTH = whole(
@@ -99,13 +101,35 @@ function quantityOf(amount: string, { inPairs, perPack }: Heading): string {
   if (isNumber && inPairs) return `${amount} pairs`;
   return perPack === null ? amount : `${amount}${isNumber ? " packs" : ""} of ${perPack}`;
 }
+/** "5 cm", "10 x 10", "L", "20 ml", "latex, M". */
+const SORT_BEGINS = quick(
+  new RegExp(`^(?:${SIDES}|${WIDTH}|${VOLUME}|(?:\\p{L}+,?\\s+)?(?:${LETTERS})(?!\\p{L}))`, "iu"),
+);
 /** What comes on a roll, in a width. */
 const HAS_WIDTH = /bandage|tape|wrap|roll/i;
 /** A line drawn under the heading. */
 const RULE = /^[-=_*~\s]+$/;
 
+/** "Packing shed: 5 cm - 4", "Van - L 2 pairs". */
+const PLACE_FIRST = quick(/^(\p{L}[\p{L}' ]{1,24}?)(?::|\s[-–])\s+(?=[\d\p{L}])/u);
+/** So many rows begin with one place. */
+const FEWEST_AT = 2;
+/** Rows whose place stands before a size or a sort, which names nothing by itself, without it: the name stands above. */
+function withoutPlaces(rows: readonly CardRow[], { names }: Knowledge): readonly CardRow[] {
+  const places = rows.map((row) => PLACE_FIRST.exec(row.text));
+  const often = new Map<string, number>();
+  for (const place of places) if (place) often.set(place[1]!, (often.get(place[1]!) ?? 0) + 1);
+  return rows.map((row, i) => {
+    const [lead = "", place = ""] = places[i] ?? [];
+    const rest = row.text.slice(lead.length);
+    const isPlace = (often.get(place) ?? 0) >= FEWEST_AT && SORT_BEGINS.test(rest);
+    return isPlace && !names(place) && !names(rest) ? { ...row, text: rest } : row;
+  });
+}
+
 /** The rows, those of sorts alone with their heading's name; a heading over such rows ends in a colon. */
-export function sortsBelow(rows: readonly CardRow[], of: Knowledge): CardRow[] {
+export function sortsBelow(written: readonly CardRow[], of: Knowledge): CardRow[] {
+  const rows = withoutPlaces(written, of);
   const read = [...rows];
   let heading: Heading | null = null;
   let above = 0;
