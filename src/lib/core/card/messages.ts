@@ -1,6 +1,7 @@
 import { MONTH } from "./columnsByContent.ts";
 import { roleOfWhole } from "./headingRoles.ts";
 import type { Knowledge } from "./plainly.ts";
+import { questionsAnswered } from "./questions.ts";
 import { quick } from "./quick.ts";
 import { SAYS_NUMBER } from "./numberWords.ts";
 
@@ -146,16 +147,14 @@ function messagesIn(lines: readonly string[], words: Words): Messages | null {
 /** "<Media omitted>", "(edited)", "✓✓": what the program says. */
 const OF_PROGRAM =
   /\s*(?:<[^<>]*(?:omitted|attached|edited)[^<>]*>|\((?:edited|forwarded)\)|[✓✔]{2}|\b(?:image|video|audio|photo|sticker|gif)\s+omitted|(?:this|you)\s+(?:message\s+was\s+)?deleted(?:\s+this\s+message)?|missed\s+(?:voice|video)\s+call)\s*\.?$/i;
-const ASKS = quick(/^(?:and\s+|any\s+|how\s+many\s+)?(\p{L}[\p{L}' -]{2,30}?)\s*\?+$/iu);
 /** "eye drops" – "nope": asked without a sign. */
 const NO =
   /^(?:nope|no|nah|none|nil|negative|not\s+(?:there|here|in\s+(?:it|there))|all\s+gone|gone)\b[\s.!,:(]*(?:sorry|left|there|here)?[\s.!)]*$/i;
-const YES = /^(?:yes|yep|yeah|yup|y|ok|got)[,.:!]?\s+(?=\S)/i;
 
 /** What a message says that may list something; one that only talks says nothing. */
 function saidIn(text: string, { knows }: Words): string {
   const said = text.replace(OF_PROGRAM, "").trimEnd();
-  return SAYS_NUMBER.test(said) || knows(said) ? said : "";
+  return SAYS_NUMBER.test(said) || knows(said) || NO.test(said) ? said : "";
 }
 
 /** What is read of each message, but for things that the next message says are not there. */
@@ -173,29 +172,20 @@ function withoutDenied(read: readonly string[], messages: Messages, { names }: W
 }
 
 /**
- * The text of a card without who wrote when, where it is a chat; as many lines as before. "gloves?" goes with the next message
- * where that counts and names nothing.
+ * The text of a card without who wrote when, where it is a chat, and with its questions answered; as many lines as before. What is
+ * asked and not answered is talk.
  */
 export function withoutWriters(text: string, words: Words): string {
   const lines = text.split("\n");
   const messages = messagesIn(lines, words);
   if (messages === null) return text;
   const isAlone = standAlone(messages);
-  let asked = "";
   const read = lines.map((line, i) => {
     const message = messages[i];
     const isTalk = message ? message.said !== "" : isAlone;
-    const said = isTalk ? saidIn(message?.said ?? line, words) : (message?.said ?? line);
-    const question = ASKS.exec(said)?.[1];
-    if (question !== undefined) {
-      asked = question;
-      return "";
-    }
-    const answer = said.replace(YES, "");
-    const isAnswer = asked !== "" && SAYS_NUMBER.test(answer) && !words.names(answer);
-    const told = isAnswer ? `${asked}: ${answer}` : said;
-    if (said !== "") asked = "";
-    return said.endsWith("?") ? "" : told;
+    return isTalk ? saidIn(message?.said ?? line, words) : (message?.said ?? line);
   });
-  return withoutDenied(read, messages, words).join("\n");
+  const answered = questionsAnswered(withoutDenied(read, messages, words).join("\n"), words);
+  return answered.replace(ASKED_LAST, "");
 }
+const ASKED_LAST = /^.*\?[^\S\n]*$/gm;

@@ -25,6 +25,7 @@ import { NO_HABITS, type Habits } from "./habits.ts";
 import { headsColumns } from "./headingRoles.ts";
 import { isHeading } from "./headings.ts";
 import { isNote } from "./notes.ts";
+import { questionsAnswered } from "./questions.ts";
 import type { Reading } from "./quantity.ts";
 import { plainly, type Knowledge } from "./plainly.ts";
 import { closedUp, LINE_END, plainSigns } from "./plainSigns.ts";
@@ -69,7 +70,7 @@ export function readCard(
   habits: Habits = NO_HABITS,
   heard: Heard = UNHEARD,
 ): CardReading {
-  const { text, lineOf } = closedUp(withoutWriters(plainSigns(written), knowledgeOf(vocabulary)));
+  const { text, lineOf } = closedUp(saidPlainly(written, vocabulary));
   const reading = readLines(text, vocabulary, habits, heard);
   if (lineOf === null) return reading;
   const { columnsUnclearAt: at } = reading;
@@ -78,6 +79,14 @@ export function readCard(
     entries: reading.entries.map((entry) => ({ ...entry, source: lineOf(entry.source) })),
     columnsUnclearAt: at === null ? null : lineOf(at),
   };
+}
+
+/** A card without who wrote what when, its questions answered. */
+function saidPlainly(written: string, vocabulary: Vocabulary): string {
+  const of = knowledgeOf(vocabulary);
+  const plain = plainSigns(written);
+  const said = withoutWriters(plain, of);
+  return said === plain ? questionsAnswered(plain, of) : said;
 }
 
 /** The same object for the same vocabulary, as what rests on it is remembered. */
@@ -244,7 +253,7 @@ export const columnsUnclearAt = (
   vocabulary: Vocabulary,
   habits: Habits = NO_HABITS,
 ): number | null => {
-  const { text, lineOf } = closedUp(withoutWriters(plainSigns(written), knowledgeOf(vocabulary)));
+  const { text, lineOf } = closedUp(saidPlainly(written, vocabulary));
   const at = unclearIn(rowsOf(text, vocabulary, habits).rows);
   return at === null || lineOf === null ? at : lineOf(at);
 };
