@@ -15,7 +15,7 @@ const DATE = quick(
 const CODE = quick(/^(?=.*\d)(?:\p{Lu}{1,4}[-. ]?\d[\w-]*|\d{5,}|\d+-\d{3,})$/u);
 /** "BX100", "EA", "PK/10": what one of the counted is. */
 const PACK =
-  /^(?:ea|each|prs?|pairs?|(?:bx|box|pk|pkt|pac|pack|rol|cs|bg|ct|st)s?(?:[/ ]?\d{1,4})?)\.?$/i;
+  /^(?:ea|each|prs?|pairs?|pcs?|pieces?|rolls?|reels?|tubes?|bottles?|btls?|sachets?|ampoules?|vials?|cans?|tins?|(?:bx|box|pk|pkt|pac|pack|rol|cs|bg|ct|st)s?(?:[/ ]?\d{1,4})?)\.?$/i;
 /** "card of 4", "5 per card". */
 const PACK_SAID =
   /^(?:(?:pack|pk|pkt|packet|box|card|strip|bag|sleeve|tub|tin)\s+of\s+\d{1,4}|\d{1,4}\s*(?:per|\/)\s*(?:pack|pk|pkt|packet|box|card|strip|bag|sleeve|tub|tin))$/i;

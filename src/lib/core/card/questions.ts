@@ -1,9 +1,10 @@
 import { LONGEST_LINE } from "./cardLimits.ts";
+import { IN_BRACKETS } from "./inBrackets.ts";
 import { NUMBER_SAID } from "./numberWords.ts";
 import { PACKS } from "./phrase.ts";
 import type { Knowledge } from "./plainly.ts";
 import { LINE_END } from "./plainSigns.ts";
-import { quick } from "./quick.ts";
+import { quick, TWO_LETTERS } from "./quick.ts";
 
 /**
  * Things that are asked after and answered: "How many plasters?" over "There are 35 left", "Eye pads? none". The answer is the count,
@@ -12,6 +13,7 @@ import { quick } from "./quick.ts";
 
 /** "> ", "Q: ", "- ", "3. ". */
 const LEAD = /^\s*(?:>\s?)*\s*(?:[QA]\s*[:.)]\s*)?(?:[-*•]\s+|\d{1,2}[.)]\s+)?/i;
+const IS_QUESTION = /^\s*(?:>\s?)*\s*Q\s*[:.)]/i;
 /** What a question says round the thing. */
 const ASKS =
   "how\\s+many|number\\s+of|(?:what|how)\\s+about|any|(?:are|is)\\s+there(?:\\s+(?:still|any|an?))*|(?:do|have)\\s+(?:we|you|they)(?:\\s+(?:still|have|got|any))*|what\\s+of";
@@ -42,7 +44,7 @@ const AMOUNT = quick(
 );
 /** What an answer may say besides. */
 const BESIDES =
-  /^(?:\s*(?:left|now|there|here|remaining|still|spare|in\s+(?:it|there|total|all|stock|the\s+\p{L}+)|of\s+(?:the\s+)?\d{1,4}|of\s+them|i\s+(?:think|believe|guess|reckon)|ok|okay|fine|good|new|sealed|unopened|in\s+date|all|exp(?:iry|ires?)?\.?\s*[\d/.-]+|\([^()]{0,60}\)|[,.!;:–-]))*\s*$/iu;
+  /^(?:\s*(?:left|now|there|here|remaining|still|spare|in\s+(?:it|there|total|all|stock|the\s+\p{L}+)|of\s+(?:the\s+)?\d{1,4}|of\s+them|i\s+(?:think|believe|guess|reckon)|ok|okay|fine|good|new|sealed|unopened|in\s+date|all|exp(?:iry|ires?)?\.?\s*[\d/.-]+|\([^()\d]{0,60}\)|\((?:[£€$]|eur|gbp|usd)\s?\d[^()]{0,60}\)|[,.!;:–-]))*\s*$/iu;
 const NONE =
   /^(?:no(?:ne|pe)?|nil|zero|0|nothing|missing|gone|finished|empty|all\s+gone|not\s+(?:any|one|there))(?![\p{L}\d])[^\d]*$/iu;
 
@@ -54,20 +56,31 @@ function askedAfter(text: string, { names }: Pick<Knowledge, "names">): string |
   const isCounted = /^\d|(?:^|\s)\d+$/.test(name);
   return name !== "" && !isCounted && !/[?:;]/.test(name) && names(name) ? name : null;
 }
-/** How many an answer says there are, in the words of a list; null: it says other things. */
+/** What an answer says of how many there are. */
+interface Reply {
+  /** "12", "2 packs of 10", "none": in the words of a list. */
+  readonly amount: string;
+  /** It says more than how many, as people do. */
+  readonly isTalk: boolean;
+}
+/** null: it says other things. */
 function replied(
   text: string,
   question: string,
   { names }: Pick<Knowledge, "names">,
-): string | null {
+): Reply | null {
   if (text.length > LONGEST) return null;
   const said = text.replace(SAYS, "").trim();
-  if (NONE.test(text.trim()) || NONE.test(said)) return "none";
+  if (NONE.test(text.trim()) || NONE.test(said)) return { amount: "none", isTalk: true };
   const [, amount, besides] = AMOUNT.exec(said) ?? [];
   if (amount === undefined) return null;
-  if (BESIDES.test(besides!)) return amount;
+  if (BESIDES.test(besides!))
+    return {
+      amount,
+      isTalk: said !== text.trim() || TWO_LETTERS.test(besides!.replace(IN_BRACKETS, "")),
+    };
   // "2, vented": which kind, where it was asked, and no other thing.
-  return question.endsWith("?") && !names(said) ? said : null;
+  return question.endsWith("?") && !names(said) ? { amount: said, isTalk: true } : null;
 }
 
 /** So many answers without a mark of question tell that names alone are questions. */
@@ -75,12 +88,14 @@ const FEWEST_ANSWERS = 3;
 /** An answer stands right below, or with a blank line between. */
 const FARTHEST = 2;
 
-interface Answer {
+interface Answer extends Reply {
+  readonly name: string;
   /** The question's line, and the answer's; the same where it stands behind. */
   readonly asked: number;
   readonly answered: number;
-  readonly said: string;
-  /** It has its mark of question. */
+  /** It has its mark of question, or its Q. */
+  readonly isAsked: boolean;
+  /** It is asked, or a sign or a colon leads to the answer. */
   readonly isMarked: boolean;
 }
 
@@ -89,23 +104,29 @@ function onOneLine(line: string, at: number, of: Pick<Knowledge, "names">): Answ
   const text = line.replace(LEAD, "");
   const [, question, answer, before, behind] = ON_ONE_LINE.exec(text) ?? [];
   const asks = question ?? before;
-  const amount = asks === undefined ? null : replied(answer ?? behind!, asks, of);
-  const name = amount === null ? null : askedAfter(asks!, of);
-  return name === null
+  const reply = asks === undefined ? null : replied(answer ?? behind!, asks, of);
+  const name = reply === null ? null : askedAfter(asks!, of);
+  return reply === null || name === null
     ? null
-    : { asked: at, answered: at, said: `${name!}: ${amount}`, isMarked: true };
+    : { ...reply, name, asked: at, answered: at, isAsked: true, isMarked: true };
 }
 /** The answer below its question; null: there is none. */
 function below(lines: readonly string[], at: number, of: Pick<Knowledge, "names">): Answer | null {
   const next = [at + 1, at + FARTHEST].find((i) => (lines[i] ?? "").trim() !== "");
+  if (next === undefined) return null;
   const text = lines[at]!.replace(LEAD, "").trim();
-  const answer = next === undefined ? null : lines[next]!.replace(LEAD, "").trim();
-  const amount = answer === null ? null : replied(answer, text, of);
-  if (amount === null) return null;
-  const name = askedAfter(text, of);
-  return name === null
+  const reply = replied(lines[next]!.replace(LEAD, "").trim(), text, of);
+  const name = reply === null ? null : askedAfter(text, of);
+  const isAsked = text.endsWith("?") || IS_QUESTION.test(lines[at]!);
+  // "Gloves:" over "4 pairs" and "2 pairs": more than one.
+  const isList = replied((lines[next + 1] ?? "").replace(LEAD, "").trim(), text, of) !== null;
+  return reply === null || name === null
     ? null
-    : { asked: at, answered: next!, said: `${name}: ${amount}`, isMarked: text.endsWith("?") };
+    : {
+        ...reply,
+        ...{ name, asked: at, answered: next, isAsked },
+        isMarked: isAsked || (text.endsWith(":") && !isList),
+      };
 }
 
 /** A card with its questions and answers as a list; as many lines as before. */
@@ -115,11 +136,14 @@ export function questionsAnswered(text: string, of: Pick<Knowledge, "names">): s
     if (line.length > LONGEST_LINE || line.trim() === "") return [];
     return onOneLine(line, at, of) ?? below(lines, at, of) ?? [];
   });
-  const unmarked = answers.filter((a) => !a.isMarked).length;
-  for (const { asked, answered, said, isMarked } of answers) {
-    if (!isMarked && unmarked < FEWEST_ANSWERS) continue;
-    lines[asked] = "";
-    lines[answered] = `- ${said}`;
+  // Amounts alone below names, or above them, are a column.
+  const talk = answers.filter((a) => !a.isMarked && a.isTalk);
+  for (const { asked, answered, name, amount, isMarked, isAsked } of answers) {
+    if (!isMarked && talk.length < FEWEST_ANSWERS) continue;
+    // What is asked is told by its answer, what is named where it is named.
+    const [told, empty] = isAsked ? [answered, asked] : [asked, answered];
+    lines[empty] = "";
+    lines[told] = `- ${name}: ${amount}`;
   }
   return lines
     .map((line) => {

@@ -111,7 +111,7 @@ const HAS_WIDTH = /bandage|tape|wrap|roll/i;
 const RULE = /^[-=_*~\s]+$/;
 
 /** "Packing shed: 5 cm - 4", "Van - L 2 pairs". */
-const PLACE_FIRST = quick(/^(\p{L}[\p{L}' ]{1,24}?)(?::|\s[-–])\s+(?=[\d\p{L}])/u);
+const PLACE_FIRST = quick(/^(?!ditto\b)(\p{L}[\p{L}' ]{1,24}?)(?::|\s[-–])\s+(?=[\d\p{L}])/u);
 /** So many rows begin with one place. */
 const FEWEST_AT = 2;
 /** Rows whose place stands before a size or a sort, which names nothing by itself, without it: the name stands above. */
