@@ -110,3 +110,21 @@ describe("what a cell says", () => {
     ]);
   });
 });
+
+describe("a column of units beside the counts, without a heading", () => {
+  for (const [name, table] of Object.entries(TABLES))
+    it(`says what is counted: ${name}`, () => {
+      const rows = [
+        ["Nitrile gloves", "8", "pairs"],
+        ["Eye wash 500 ml", "2", "bottles"],
+        ["Crepe bandage 7.5 cm", "3", "rolls"],
+        ["Whistle", "4", "pcs"],
+      ];
+      expect(entriesOf(table(rows))).to.deep.equal([
+        "1 nitrile-gloves 8 null",
+        "2 eyewash 2 null",
+        "3 elastic-bandage 3 [75]",
+        "4 whistle 4 null",
+      ]);
+    });
+});

@@ -29,6 +29,14 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     read: " x $1",
   },
   {
+    name: "a size by its letter, set apart before so many pairs",
+    example: ["Gloves / nitrile / L 12 pr", "Gloves / nitrile / (L) 12 pr"],
+    holds: " p",
+    pattern:
+      /(?<=\p{L}\s*[:/–-][^()]{0,30}?[\s,])(X{0,3}[SL]|M)\s+(?=\d{1,3}\s*(?:prs?|pairs?)\.?\s*$)/giu,
+    read: "($1) ",
+  },
+  {
     name: "each, at the end of a stock list's line",
     example: ["EYE WASH 4OZ EA", "EYE WASH 4OZ, 1 pcs"],
     holds: " ea",
