@@ -100,3 +100,39 @@ describe("what stands at the edges of a list's lines", () => {
     );
   });
 });
+
+describe("counts as a spreadsheet writes them", () => {
+  const things = ["Foil blankets", "Gauze pads 10 x 10 cm", "Whistle", "Eye pads"];
+  const counts = ["11.00", "7.00", "2.00", "14.00"];
+  const right = [11, 7, 2, 14];
+  const pieces = (card: string) => readCard(card, vocabulary).entries.map((e) => e.pieces);
+  for (const sign of ["\t", " = ", ": ", " ...... ", ", "])
+    it(`two noughts behind each point are no prices, behind ${JSON.stringify(sign)}`, () =>
+      expect(pieces(things.map((t, i) => `${t}${sign}${counts[i]!}`).join("\n"))).to.deep.equal(
+        right,
+      ));
+  it("one price among them makes all of them prices; so does a count of its own, or a currency", () => {
+    const priced = things.map((t, i) => `${t}: ${i === 2 ? "2.50" : counts[i]!}`);
+    expect(pieces(priced.join("\n"))).to.deep.equal([1, 1, 1, 1]);
+    const counted = things.map((t, i) => `${i + 2} x ${t}   ${counts[i]!}`);
+    expect(pieces(counted.join("\n"))).to.deep.equal([2, 3, 4, 5]);
+    const inPounds = things.map((t, i) => `${t}: £${counts[i]!}`);
+    expect(pieces(inPounds.join("\n"))).to.deep.equal([1, 1, 1, 1]);
+  });
+  it("a letter before each count says nothing", () =>
+    expect(pieces(things.map((t, i) => `${t} Q${right[i]!}`).join("\n"))).to.deep.equal(right));
+});
+
+describe("a list that says of each thing its price or its date, and not how many", () => {
+  for (const said of ["£2.50", "exp 05/2028", "EUR 3.10", "lot 4471"])
+    it(`lists one of each: ": ${said}"`, () =>
+      expect(
+        readCard(`Plasters: ${said}\nEye pads: ${said}\nWhistle: ${said}`, vocabulary).entries.map(
+          (e) => [e.itemType, e.pieces],
+        ),
+      ).to.deep.equal([
+        ["adhesive-strip", 1],
+        ["eye-pad", 1],
+        ["whistle", 1],
+      ]));
+});

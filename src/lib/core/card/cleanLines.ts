@@ -31,6 +31,7 @@ import { writtenAsHeadings } from "./writtenHeadings.ts";
 import { withoutWeights } from "./weighed.ts";
 import { talliesAsCounts } from "./tally.ts";
 import {
+  withoutCountLetter,
   marksAsList,
   withoutBlanks,
   withoutEmphasis,
@@ -369,6 +370,7 @@ const STEPS: readonly Step[] = [
   ofSoMany,
   unquoted,
   withPackCodes,
+  withoutPointNought,
   withoutEdgeData,
   objectsAsList,
   fieldsAsList,
@@ -382,6 +384,7 @@ const STEPS: readonly Step[] = [
   withoutRules,
   withoutEmphasis,
   withOuterBars,
+  withoutCountLetter,
   amountsSetApart,
   countsInCells,
   cellsWhole,
@@ -390,7 +393,6 @@ const STEPS: readonly Step[] = [
   marksAsList,
   withoutBlanks,
   withoutInitials,
-  withoutPointNought,
   withoutLotsAndDates,
   withoutEndMarks,
   withoutWeights,

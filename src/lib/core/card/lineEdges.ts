@@ -77,16 +77,43 @@ export const withoutInitials = (lines: readonly string[]): string[] =>
     ? lines.map((line) => line.replace(INITIALS, ""))
     : [...lines];
 
-/** "eye pads  4.0": a spreadsheet's whole numbers; prices have two figures behind the point. */
-const WHOLE = /(?<=\s\d{1,4})[.,]0\s*$/;
-export const withoutPointNought = (lines: readonly string[]): string[] =>
-  isHabit(lines, (line) => WHOLE.test(line))
-    ? lines.map((line) => line.replace(WHOLE, ""))
+/** At the end of a line, or of its last cell. */
+const AT_END = '(?="?\\s*\\|?\\s*$)';
+/** "eye pads  4.0", "gauze: 12.00": a spreadsheet's whole numbers. */
+const POINT_NOUGHT = new RegExp(`(?<=(?:^|[^\\d,])\\d{1,4})[.,]0${AT_END}`);
+const POINT_NOUGHTS = new RegExp(`(?<=(?:^|[^\\d,])\\d{1,4})[.,]00${AT_END}`);
+const POINT_TWO = new RegExp(`[.,]\\d\\d${AT_END}`);
+const IS_MONEY = /[£€$]|\b(?:eur|usd|gbp)\b|\b(?:price|cost|total)\b/i;
+const COUNTED_ELSEWHERE = quick(/^\W*\d+\s*(?:[x×]\s*)?\p{L}|(?<!\d\s?)[x×]\s?\d+\s/iu);
+/** Of fewer lines prices may all be whole. */
+const FEWEST_WHOLE = 4;
+/** Prices have two figures behind the point, and seldom all noughts; beside another count they are prices all the same. */
+function haveNoughts(lines: readonly string[]): boolean {
+  const twos = lines.filter((line) => POINT_TWO.test(line));
+  return (
+    twos.length >= FEWEST_WHOLE &&
+    twos.every((line) => POINT_NOUGHTS.test(line) && !COUNTED_ELSEWHERE.test(line)) &&
+    !lines.some((line) => IS_MONEY.test(line))
+  );
+}
+export function withoutPointNought(lines: readonly string[]): string[] {
+  if (isHabit(lines, (line) => POINT_NOUGHT.test(line)))
+    return lines.map((line) => line.replace(POINT_NOUGHT, ""));
+  return haveNoughts(lines) ? lines.map((line) => line.replace(POINT_NOUGHTS, "")) : [...lines];
+}
+
+/** "Eye pads Q4", "Whistle: Q2": how many, by a letter that fewer lines do not tell. */
+const COUNT_BY_LETTER = quick(
+  /(?<=\p{L}{3}.*[\s:;,|\t/=_."“(–—>-]\s*)Q(?=\d{1,3}[)"”]?\s*\|?\s*$)/u,
+);
+export const withoutCountLetter = (lines: readonly string[]): string[] =>
+  isHabit(lines, (line) => COUNT_BY_LETTER.test(line))
+    ? lines.map((line) => line.replace(COUNT_BY_LETTER, ""))
     : [...lines];
 
 /** "LOT 23A117", "batch no. 0417": taken out before another language makes a pack of it. */
 const LOT =
-  /(?:[,;]\s*|\s+[-–—]\s+|\s*)\b(?:lot|batch)\s*(?:no\.?|nr\.?|number)?\s*[:#]?\s*(?=[A-Z]{0,3}\d)[A-Z\d-]{4,}\b/gi;
+  /(?:[,;]\s*|\s+[-–—]\s+|:\s+(?=\S+\s\S+\s*$)|\s*)\b(?:lot|batch)\s*(?:no\.?|nr\.?|number)?\s*[:#]?\s*(?=[A-Z]{0,3}\d)[A-Z\d-]{4,}\b/gi;
 /** "exp none", "no expiry": of the date, not of the thing. */
 const NO_DATE =
   /(?:[,;(]|\s[-–—])?\s*\b(?:exp(?:iry|ires?|\.)?(?:\s+date)?\s*[:=]?\s*(?:none|n\/?a|nil)|no\s+(?:expiry|exp\.?|use[\s-]by)(?:\s+date)?)(?![\w/])\)?/gi;

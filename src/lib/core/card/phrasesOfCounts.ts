@@ -29,6 +29,14 @@ export const COUNT_PHRASES: readonly Phrase[] = [
     read: " x $1",
   },
   {
+    name: "so many in the kit, and no inches",
+    example: ["plasters: 5 in kit", "plasters: 5"],
+    holds: " in ",
+    pattern:
+      /(?<=\p{L}.*\s)(\d{1,3})\s+in\s+(?:kit|box|bag|tin|case|pouch|van|vehicle|store|stock|drawer|cupboard|cabinet|locker|total|all|hand|place)(?=\s*(?:[,.;)|"]|$))/giu,
+    read: "$1",
+  },
+  {
     name: "a size by its letter, set apart before so many pairs",
     example: ["Gloves / nitrile / L 12 pr", "Gloves / nitrile / (L) 12 pr"],
     holds: " p",

@@ -5,8 +5,12 @@ const EXPIRES_IN_YEAR =
 /** "eye pads 5, 6 last month", "last count 9": what was there then, where another number says what is. */
 const WAS_THERE =
   /(?:[,;(.]\s*|\s[-–—→|]\s+|\s)\b(?:(?:was\s+)?\d{1,4}\s+(?:at\s+(?:the\s+)?)?last\s+(?:time|week|month|year|check|count)|(?:at\s+(?:the\s+)?)?last\s+(?:time|week|month|year|check|count)\s*:?\s*\d{1,4})\b\)?/gi;
-/** Takes out what looks like a count and is none: prices, dates, codes, phone numbers. */
+/** Takes out what looks like a count and is none (prices, dates, codes, phone numbers), and the sign that led to one at the end. */
 export function stripPrices(text: string): string {
+  const said = withoutPrices(text);
+  return /[:=]\s*$/.test(said) && !/[:=]\s*$/.test(text) ? said.replace(/\s*[:=]\s*$/, "") : said;
+}
+function withoutPrices(text: string): string {
   return (
     text
       .replace(WAS_THERE, (said, at: number) => (/\d/.test(text.slice(0, at)) ? " " : said))
