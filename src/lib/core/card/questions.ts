@@ -85,6 +85,10 @@ function replied(
 
 /** So many answers without a mark of question tell that names alone are questions. */
 const FEWEST_ANSWERS = 3;
+const SET_IN_COUNT = /^\s+\d/;
+const NEARLY_ALL = 0.8;
+/** The end of a name that goes on from the line above. */
+const SET_IN = quick(/^\s+\p{L}/u);
 /** An answer stands right below, or with a blank line between. */
 const FARTHEST = 2;
 
@@ -125,7 +129,7 @@ function below(lines: readonly string[], at: number, of: Pick<Knowledge, "names"
     : {
         ...reply,
         ...{ name, asked: at, answered: next, isAsked },
-        isMarked: isAsked || (text.endsWith(":") && !isList),
+        isMarked: isAsked || (text.endsWith(":") && !isList && !SET_IN.test(lines[at]!)),
       };
 }
 
@@ -138,8 +142,13 @@ export function questionsAnswered(text: string, of: Pick<Knowledge, "names">): s
   });
   // Amounts alone below names, or above them, are a column.
   const talk = answers.filter((a) => !a.isMarked && a.isTalk);
+  // "… single use, large:" over "3", among names that go on below: the end of its line.
+  const written = lines.filter((line) => line.trim() !== "").length;
+  const areWrapped = 2 * answers.length < NEARLY_ALL * written;
   for (const { asked, answered, name, amount, isMarked, isAsked } of answers) {
     if (!isMarked && talk.length < FEWEST_ANSWERS) continue;
+    if (!isAsked && asked !== answered && areWrapped && SET_IN_COUNT.test(lines[answered]!))
+      continue;
     // What is asked is told by its answer, what is named where it is named.
     const [told, empty] = isAsked ? [answered, asked] : [asked, answered];
     lines[empty] = "";
