@@ -5,7 +5,7 @@ import { quick } from "./quick.ts";
 
 /**
  * How many, in brackets behind a sign that sets it apart, or behind a sign that no list is read by: "Cold packs: (12)",
- * "Steri strips ..... (5 packs)", "Foil blankets -> three", "Eye pads____7". The brackets and such signs say nothing.
+ * "Closure strips ..... (5 packs)", "Foil blankets -> three", "Eye pads____7". The brackets and such signs say nothing.
  */
 
 /** A sign at the end of what stands before the brackets. */

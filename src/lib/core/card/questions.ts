@@ -85,7 +85,9 @@ function replied(
 
 /** So many answers without a mark of question tell that names alone are questions. */
 const FEWEST_ANSWERS = 3;
+/** A count that stands in from the edge, as the end of a long name does. */
 const SET_IN_COUNT = /^\s+\d/;
+/** Where so many of a card's lines are names with their answers, none is the end of a long one. */
 const NEARLY_ALL = 0.8;
 /** The end of a name that goes on from the line above. */
 const SET_IN = quick(/^\s+\p{L}/u);
