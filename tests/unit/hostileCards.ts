@@ -54,5 +54,6 @@ export function* hostileCards(length: number): Generator<string> {
   yield lines.map((n) => (n % 3 === 0 ? "abc def" : `${n} - abc`)).join("\n");
   yield lines.map(() => "abc n/a -").join("\n");
   yield lines.map(() => "five wipes").join("\n");
+  yield "abc Q1 ".repeat(Math.ceil(length / 7));
   yield `é${"\n".repeat(length)}`;
 }

@@ -39,7 +39,10 @@ export function unsavedWords(here: WordStorage | null, page: string) {
         here.setItem(own, JSON.stringify(pending));
       } catch {
         // No room for it: the write under way is all there is, and what other pages left.
-        for (const [key, word] of before) here.setItem(key, word);
+        for (const [key, word] of before) {
+          here.setItem(key, word);
+          taken.set(key, word);
+        }
       }
     },
     /** The page goes on after all. */

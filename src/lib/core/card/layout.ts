@@ -152,7 +152,7 @@ class RowReader {
   /** The line as a row of the table; false: it is none. */
   #takeRow(table: Table, line: string, i: number): boolean {
     const cells = withCommaInName(withCountsApart(table.split(line), table.roles), table.roles);
-    if (cells.every((c) => /^[-:=\s]*$/.test(c))) return true;
+    if (filledIn(cells).length === 0) return true;
     if (cells.length < 2) {
       if (!staysOpen(table, line, this.#lines[i + 1] ?? "")) this.#table = null;
       return false;

@@ -104,10 +104,11 @@ export function withoutPointNought(lines: readonly string[]): string[] {
 
 /** "Eye pads Q4", "Whistle: Q2": how many, by a letter that fewer lines do not tell. */
 const COUNT_BY_LETTER = quick(
-  /(?<=\p{L}{3}.*[\s:;,|\t/=_."“(–—>-]\s*)Q(?=\d{1,3}[)"”]?\s*\|?\s*$)/u,
+  // Ahead first: what stands before is looked at only where a line ends so.
+  /(?=Q\d{1,3}[)"”]?\s*\|?\s*$)(?<=\p{L}{3}.*[\s:;,|\t/=_."“(–—>-]\s*)Q/u,
 );
 export const withoutCountLetter = (lines: readonly string[]): string[] =>
-  isHabit(lines, (line) => COUNT_BY_LETTER.test(line))
+  isHabit(lines, (line) => line.length <= LONGEST_LINE && COUNT_BY_LETTER.test(line))
     ? lines.map((line) => line.replace(COUNT_BY_LETTER, ""))
     : [...lines];
 

@@ -123,16 +123,12 @@ function below(lines: readonly string[], at: number, of: Pick<Knowledge, "names"
   const text = lines[at]!.replace(LEAD, "").trim();
   const reply = replied(lines[next]!.replace(LEAD, "").trim(), text, of);
   const name = reply === null ? null : askedAfter(text, of);
+  if (reply === null || name === null) return null;
   const isAsked = text.endsWith("?") || IS_QUESTION.test(lines[at]!);
   // "Gloves:" over "4 pairs" and "2 pairs": more than one.
-  const isList = replied((lines[next + 1] ?? "").replace(LEAD, "").trim(), text, of) !== null;
-  return reply === null || name === null
-    ? null
-    : {
-        ...reply,
-        ...{ name, asked: at, answered: next, isAsked },
-        isMarked: isAsked || (text.endsWith(":") && !isList && !SET_IN.test(lines[at]!)),
-      };
+  const isList = () => replied((lines[next + 1] ?? "").replace(LEAD, "").trim(), text, of) !== null;
+  const isLed = text.endsWith(":") && !SET_IN.test(lines[at]!) && !isList();
+  return { ...reply, name, asked: at, answered: next, isAsked, isMarked: isAsked || isLed };
 }
 
 /** A card with its questions and answers as a list; as many lines as before. */
