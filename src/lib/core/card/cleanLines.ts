@@ -43,6 +43,7 @@ import {
   withoutPointNought,
 } from "./lineEdges.ts";
 import { barsAsColons, identifiersAsWords, withoutLeast } from "./tableSigns.ts";
+import { partUsed } from "./partUsed.ts";
 import { quick } from "./quick.ts";
 
 /** Takes off what a card's text carries besides its words: markup, quoting, what is struck out. */
@@ -385,6 +386,7 @@ const STEPS: readonly Step[] = [
   withoutEmphasis,
   withOuterBars,
   withoutCountLetter,
+  each(partUsed),
   amountsSetApart,
   countsInCells,
   cellsWhole,

@@ -25,6 +25,7 @@ import { NO_HABITS, type Habits } from "./habits.ts";
 import { headsColumns } from "./headingRoles.ts";
 import { isHeading } from "./headings.ts";
 import { isNote } from "./notes.ts";
+import { openNumbers } from "./openNumbers.ts";
 import { questionsAnswered } from "./questions.ts";
 import type { Reading } from "./quantity.ts";
 import { plainly, type Knowledge } from "./plainly.ts";
@@ -206,7 +207,7 @@ function rowsOf(
       ? inEnglish({ text: printed, amongForeign: true }, vocabulary.abroad, knows)
       : english,
   );
-  const inOurs = keptInColumns(lines, said);
+  const inOurs = keptInColumns(lines, isAbroad ? openNumbers(said) : said);
   const names = (text: string) => namesItem(text, vocabulary);
   const laidOut = cardRows(
     listsBeside(listsSetApart(columnsRestored(inOurs), names), names),

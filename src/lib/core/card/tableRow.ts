@@ -4,10 +4,12 @@ import { countSaid } from "./countBehind.ts";
 import { saysNo } from "./headingCounts.ts";
 import { inOurWords } from "./foreignUnits.ts";
 import type { CardRow } from "./cardRow.ts";
+import { thereByRemark } from "./partUsed.ts";
 import { remarksSay } from "./remarkBehind.ts";
 import { countMended } from "./repairText.ts";
 import { thereOfRow } from "./someWent.ts";
-import { PACKS } from "./phrase.ts";
+import { NUMBER_SAID } from "./numberWords.ts";
+import { PACKS, valueOf } from "./phrase.ts";
 import { stripPrices } from "./stripPrices.ts";
 import { LETTER, quick } from "./quick.ts";
 
@@ -71,6 +73,12 @@ class Cells {
     if (units.length !== 2 || held === undefined || packed === undefined) return units.join(", ");
     return held === "1" ? packed : `${packed} of ${held}`;
   }
+  /** Whole numbers in columns of which nothing is read. */
+  get numbersBeside(): number[] {
+    return this.cells.flatMap((c, i) =>
+      this.roles[i] === "skip" && /^\d{1,4}$/.test(c) ? Number(c) : [],
+    );
+  }
   /** How many are counted; null: no number is. */
   get count(): number | null {
     const count = Number.parseInt(this.of("quantity", "packs"));
@@ -121,13 +129,13 @@ export function tableRow(
       text: `${name.replace(/\s*([/+&])\s*/, " $1 ")}  ${said}`,
       quantity: null,
     };
-  const some = thereOf(row, quantity);
-  if (some)
+  const left = leftOf(row, quantity, unit);
+  if (left)
     return {
       ...isRow,
-      text: textOf(some.name, size, ""),
-      quantity: String(some.there),
-      countDoubted: true,
+      text: textOf(left.name, size, ""),
+      quantity: left.quantity,
+      ...(left.isDoubted ? { countDoubted: true } : {}),
     };
   return {
     ...isRow,
@@ -140,9 +148,25 @@ export function tableRow(
 const textOf = (name: string, size: string | undefined, remark: string): string =>
   name === "" ? "" : stripPrices(`${name}${size ? ` (${size})` : ""}${remark}`);
 
-/** "5" beside "1 used": of the five, or of six; the fewer, and the reader asks. */
-const thereOf = (row: Cells, quantity: string): ReturnType<typeof thereOfRow> =>
-  /^\d{1,4}$/.test(quantity) ? thereOfRow(row.name, row.of("note"), Number(quantity)) : null;
+/** What is left of a row's thing, as its remark says; null: it says nothing of that. */
+interface Left {
+  readonly name: string;
+  readonly quantity: string;
+  readonly isDoubted: boolean;
+}
+function leftOf(row: Cells, quantity: string, unit: string): Left | null {
+  const note = row.of("note");
+  const written = note === "" ? null : amountOf(quantity, unit, row.of("packs") !== "");
+  // "2 x box of 20" beside "opened, 8 gone".
+  const left = written === null ? null : thereByRemark(written, note, row.numbersBeside);
+  if (left) {
+    const { pieces, arePacked, isDoubted } = left;
+    return { name: row.name, quantity: arePacked ? `pack of ${pieces}` : `${pieces}`, isDoubted };
+  }
+  // "5" beside "1 used": of the five, or of six; the fewer, and the reader asks.
+  const some = /^\d{1,4}$/.test(quantity) ? thereOfRow(row.name, note, Number(quantity)) : null;
+  return some && { name: some.name, quantity: String(some.there), isDoubted: true };
+}
 
 /** What is counted in the unit of its row, and what lies loose beside it. null: nothing is. */
 function amountWithLoose(quantity: string, countedIn: string, row: Cells): string | null {
@@ -184,12 +208,13 @@ const SIZE_THEN_PACK = quick(
   new RegExp(`^(\\d{1,4})\\s*(?:/|per|in\\s+an?|to\\s+an?)\\s*(${PACKS})$`, "iu"),
 );
 const SIZE_ALONE = /^(?:[x×]\s?)?(\d{1,4})(?:\s?(?:pcs|pieces|pc|off))?$/i;
+const SAID_ALONE = new RegExp(`^(?:${NUMBER_SAID})$`, "i");
 function packSaid(unit: string): string {
   const [, pack, held] = PACK_THEN_SIZE.exec(unit) ?? [];
   if (held !== undefined) return `${pack!} of ${held}`;
   const [, size, packed] = SIZE_THEN_PACK.exec(unit) ?? [];
   if (size !== undefined) return `${packed!} of ${size}`;
-  const alone = SIZE_ALONE.exec(unit)?.[1];
+  const alone = SAID_ALONE.test(unit) ? String(valueOf(unit)) : SIZE_ALONE.exec(unit)?.[1];
   return alone === undefined ? unit : `pack of ${alone}`;
 }
 
