@@ -16,6 +16,7 @@ import { itemsWhole } from "./brokenItems.ts";
 import { edgesMended } from "./brokenLines.ts";
 import { countsBySizes } from "./countsBySizes.ts";
 import { countsBelowNames } from "./columnsBelow.ts";
+import { corrections } from "./corrections.ts";
 import { countsBesideNames } from "./countsApart.ts";
 import { fieldsAsList, objectsAsList } from "./objects.ts";
 import { answersAsCounts } from "./answers.ts";
@@ -386,6 +387,7 @@ const STEPS: readonly Step[] = [
   withoutEmphasis,
   withOuterBars,
   withoutCountLetter,
+  corrections,
   each(partUsed),
   amountsSetApart,
   countsInCells,

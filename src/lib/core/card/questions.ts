@@ -24,9 +24,9 @@ const BEFORE = new RegExp(
 const SURELY_ASKS = new RegExp(`^(?:(?:and|so|ok|then|also)[\\s,]+)?(?:${ASKS})\\s`, "i");
 const BEHIND =
   /(?:\s+(?:(?:do|have|are|is)\s+(?:we|you|they|there)(?:\s+(?:still|have|got|left|there))*|(?:is|are)?\s*(?:left|there|still\s+there)|(?:are\s+)?in\s+(?:it|there|the\s+\p{L}+)))?\s*[?:]?\s*$/iu;
-/** "Eye pads? 3", "How many plasters? - 12", "Foil blankets -> none". */
+/** "Eye pads? 3", "How many plasters? - 12", "Foil blankets -> none"; "Eye pads 5 -> 4" is put right. */
 const ON_ONE_LINE =
-  /^([^?]{2,60}\?)\s*(?:->|=>|[-–—:|]|\.{2,})?\s*(\S.*)$|^([^?>]{2,60}?)\s*(?:->|=>|→)\s*(\S.*)$/;
+  /^([^?]{2,60}\?)\s*(?:->|=>|[-–—:|]|\.{2,})?\s*(\S.*)$|^([^?>]{2,60}?(?<![A-WYZa-wyz):]\s?(?:[x×]\s?)?\d{1,3}\s*))\s*(?:->|=>|→)\s*(\S.*)$/;
 /** Longer lines are talk. */
 const LONGEST = 80;
 
