@@ -1,10 +1,12 @@
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
 import { quick } from "./quick.ts";
+import { withCount } from "./someWent.ts";
 
 /**
  * A count that is put right: on the line it stands on ("eye pads 20 (no, 12)", "20 wipes, wait, 12"), or on one of its own below
- * ("sorry, 12", "12, not 20", "12*"). Said in the one way that the parting of a line reads: ", make that 12".
+ * ("sorry, 12", "12, not 20", "12*"). It stands in the place of the other; where a line has several numbers, behind it in the one way that the parting of a
+ * line reads: ", make that 12".
  */
 
 const N = `(?:${NUMBER_WORDS})(?![\\p{L}\\d]|[.,/:]\\d)`;
@@ -51,13 +53,16 @@ const FROM_TO = quick(
   /(?<=\p{L}.*)(?<![\d.,/]|\d\s?[x×]\s?)\d{1,3}\s*(?:->|=>|→)\s*(?=\d{1,3}(?:\s?(?:pcs|prs?|pairs?))?$)/iu,
 );
 
+const recounted = (line: string, count: string): string =>
+  withCount(line, count) ?? `${line}, make that ${count}`;
+
 function onItsLine(written: string): string {
   const line = /[→>]/.test(written) ? written.replace(FROM_TO, "") : written;
   if (IN_ONE_WAY.test(line)) return line;
   const found = countOf(AT_END, line);
   const before = found && line.slice(0, found.index);
   return before && SAYS_NUMBER.test(before) && /\p{L}{3}/u.test(before)
-    ? `${before}, make that ${found.groups!["count"]!}`
+    ? recounted(before, found.groups!["count"]!)
     : line;
 }
 
@@ -71,7 +76,7 @@ export function corrections(lines: readonly string[]): string[] {
       const alone = above >= 0 ? countOf(ONLY_CORRECTS, line.trim()) : null;
       const { count, before } = alone?.groups ?? {};
       if (alone && SAYS_NUMBER.test(read[above]!)) {
-        read[above] = `${read[above]!.replace(/[.!,;\s]+$/, "")}, make that ${(count ?? before)!}`;
+        read[above] = recounted(read[above]!.replace(/[.!,;\s]+$/, ""), (count ?? before)!);
         read[i] = "";
         return;
       }

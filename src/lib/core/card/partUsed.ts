@@ -46,7 +46,9 @@ const PIECES = "(?:\\s*(?:pcs|pieces|ea|nos?|singles|off))?";
 /** Ways of saying how many packs of how many; the first that holds is read. Their numbers are `packs` and `each`. */
 const AMOUNTS: readonly RegExp[] = [
   // "2 x box of 50", "box of 20", "(3 pkts @ 10)"
-  `[,:(]?\\s*(?:(?<packs>\\d{1,2})\\s*(?:[x×]\\s*)?)?(?<![\\p{L}\\d])${PACKS}\\s*(?:of|@|à|x|×)\\s*(?<each>\\d{1,3})${PIECES}\\)?$`,
+  `[,:(]?\\s*(?:(?<packs>\\d{1,2})\\s*(?:[x×]\\s*)?)?(?<![\\p{L}\\d])${PACKS}\\s*(?:of|@|à)\\s*(?<each>\\d{1,3})${PIECES}\\)?$`,
+  // "3 pkts x 10"; "cold packs x10" are ten
+  `[,:(]?\\s*(?<packs>\\d{1,2})\\s*${PACKS}\\s*[x×]\\s*(?<each>\\d{1,3})${PIECES}\\)?$`,
   // "1 box (20)"
   `[,:(]?\\s*(?<packs>\\d{1,2})\\s*(?:[x×]\\s*)?${PACKS}\\s*\\((?<each>\\d{1,3})${PIECES}\\)$`,
   // "PKT/100", "2 BX/50"

@@ -7,6 +7,7 @@ import {
   speaksOfAbsence,
   speaksOfWant,
 } from "./absence.ts";
+import { answersBelow } from "./answersBelow.ts";
 import { ofStep, UNHEARD, type Heard } from "./heard.ts";
 import { keptInColumns, quotedAsCells } from "./cells.ts";
 import { claimOf, countsInPieces } from "./claim.ts";
@@ -87,7 +88,8 @@ function saidPlainly(written: string, vocabulary: Vocabulary): string {
   const of = knowledgeOf(vocabulary);
   const plain = plainSigns(written);
   const said = withoutWriters(plain, of);
-  return said === plain ? questionsAnswered(plain, of) : said;
+  const answered = answersBelow(said.split(LINE_END)).join("\n");
+  return answered === plain ? questionsAnswered(plain, of) : answered;
 }
 
 /** The same object for the same vocabulary, as what rests on it is remembered. */

@@ -65,6 +65,15 @@ function countedIn(text: string): Counted | null {
   return stands ? { count: valueOf(found[0]), at: found.index, length: found[0].length } : null;
 }
 
+const UNIT_SAID = /\b(?:pcs|pieces|pairs?|prs?)\b/i;
+const UNIT_BEHIND = /\s*(?:pcs|pieces|pairs?|prs?|of\s+(?:them|those|these))$/i;
+/** A text with another count of its one thing, as "12" or "4 pairs"; null: it has no count, or several numbers. */
+export function withCount(text: string, count: string): string | null {
+  const counted = countedIn(text);
+  const written = UNIT_SAID.test(text) ? count.replace(UNIT_BEHIND, "") : count;
+  return counted && text.slice(0, counted.at) + written + text.slice(counted.at + counted.length);
+}
+
 /** A text with what is left. */
 interface Left {
   readonly text: string;
