@@ -18,7 +18,7 @@ const NO =
 const SAYS_NO =
   /\b(?:no|nope|none|nil|gone|missing|lost|empty|finished|zero|0|find|not|used|run\s+out)\b/i;
 const LEADS =
-  "(?:(?:no|nope|sorry|now|only|just|actually|still|(?:we|i)(?:['’]ve)?\\s+(?:have|got|count(?:ed)?|found|make\\s+it)|there(?:['’]s|\\s+(?:are|is))|down\\s+to|make\\s+(?:that|it)|it['’]?s|count(?:ed)?|have|got|about|~)[\\s,:]*)*";
+  "(?:(?:no|nope|sorry|now|only|just|actually|still|(?:we|i)(?:['’]ve)?\\s+(?:have|got|count(?:ed)?|found|make\\s+it)|there(?:['’]s|\\s+(?:are|is))|down\\s+to|make\\s+(?:that|it)|it['’]?s|count(?:ed)?|have|got|about|~)[\\s,]*)*";
 const NOW = `${LEADS}(?<now>${N}${UNIT})(?:\\s+(?:left|now|here|only|there|remain(?:s|ing)?|present|still|in\\s+(?:it|there)))*`;
 const GONE = `(?:used|less|minus|lost|took)\\s+(?<less>${N})|(?<gone>${N})\\s+(?:(?:are|is|were|was|already)\\s+)?(?:used(?:\\s+up)?|gone|missing|lost|binned|taken)`;
 const whole = (source: string): RegExp => quick(new RegExp(`^(?:${source})[.!]*$`, "iu"));
@@ -74,6 +74,7 @@ function answersIn(lines: readonly string[]): ReadonlyMap<number, number> {
   return found;
 }
 
+const UNITS = /\b(?:pcs|pieces|pairs?|prs?)\b/gi;
 /** "Q: 20 plasters". */
 const QUESTION = /^\s*Q\s*[:.]\s*/;
 /** Fewer are a heading "Missing", or a remark. */
@@ -88,7 +89,8 @@ function answeredBelow(lines: readonly string[]): string[] {
   const asked = lines.filter(isAsked).length;
   const said = [...answers.values()].map((at) => lines[at]!);
   if (answers.size < FEWEST || ONE_OF * answers.size < asked) return [...lines];
-  if (2 * said.filter((answer) => SAYS_MORE.test(answer)).length < said.length) return [...lines];
+  const telling = said.filter((answer) => SAYS_MORE.test(answer.replace(UNITS, "")));
+  if (2 * telling.length < said.length) return [...lines];
   const depth = QUOTE.exec(lines[[...answers.keys()][0]!]!)![1]!;
   const read = lines
     .map((line) => line.replace(QUESTION, ""))

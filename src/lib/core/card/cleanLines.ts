@@ -46,6 +46,7 @@ import {
 import { barsAsColons, identifiersAsWords, withoutLeast } from "./tableSigns.ts";
 import { partUsed } from "./partUsed.ts";
 import { quick } from "./quick.ts";
+import { wrappedItems } from "./wrappedItems.ts";
 
 /** Takes off what a card's text carries besides its words: markup, quoting, what is struck out. */
 
@@ -365,6 +366,7 @@ const withoutWraps: Step = (lines) => {
 };
 
 const STEPS: readonly Step[] = [
+  wrappedItems,
   identifiersAsWords,
   barsAsColons,
   withoutLeast,
