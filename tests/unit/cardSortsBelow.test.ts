@@ -1,4 +1,6 @@
 import { expect } from "chai";
+import { saysAmount } from "../../src/lib/core/card/recordFields.ts";
+import { sortsTold } from "../../src/lib/core/card/sortsBelow.ts";
 import { entriesOf } from "./cardReading.ts";
 
 /** A heading that is the item, over rows of its sizes and sorts: every heading × every row reads the same. */
@@ -113,4 +115,58 @@ describe("what bottles hold, below what is in them", () => {
       "5 paracetamol 16 null",
       "6 paracetamol 8 null",
     ]));
+});
+
+describe("several sorts on one row", () => {
+  /** Three sizes, each with how many, in one writing. */
+  const COUNTED: readonly (readonly [string, (size: string, n: number) => string])[] = [
+    ["a dash", (s, n) => `${s} - ${n}`],
+    ["a sign", (s, n) => `${s} x ${n}`],
+    ["brackets", (s, n) => `${s} (${n})`],
+    ["a colon", (s, n) => `${s}: ${n}`],
+    ["pieces", (s, n) => `${s} ${n} pcs`],
+    ["dots", (s, n) => `${s} .. ${n}`],
+    ["the count first", (s, n) => `${n} at ${s}`],
+  ];
+  const WRITTEN: readonly (readonly [string, string, readonly number[]])[] = [
+    ["Elastic bandages", "cm", [50, 80, 100]],
+    ["Crepe bandages", "in", [51, 102, 152]],
+    ["Gauze pads", "cm", [50, 100, 200]],
+  ];
+  const sizeOf = (mm: number, unit: string, isArea: boolean) => {
+    const n = unit === "in" ? Math.round(mm / 25.4) : mm / 10;
+    return isArea ? `${n} x ${n} ${unit}` : `${n} ${unit}`;
+  };
+  for (const [how, counted] of COUNTED)
+    it(`are a row each, below their heading or behind it: ${how}`, () => {
+      for (const [name, unit, sizes] of WRITTEN)
+        for (const between of ["; ", " / ", " + ", " & ", " and ", "     ", " | "]) {
+          const isArea = name === "Gauze pads";
+          const list = sizes.map((mm, i) => counted(sizeOf(mm, unit, isArea), 4 + i)).join(between);
+          const type = isArea ? "gauze-pad" : "elastic-bandage";
+          const want = (line: number) =>
+            sizes.map((mm, i) => `${line} ${type} ${4 + i} [${isArea ? `${mm},${mm}` : mm}]`);
+          for (const card of [`Whistle 1\n${name.toUpperCase()}\n  ${list}\nTorch 1`])
+            expect(entriesOf(card).slice(1, -1), card).to.deep.equal(want(3));
+          for (const card of [`Whistle 1\n${name}: ${list}\nTorch 1`])
+            expect(entriesOf(card).slice(1, -1), card).to.deep.equal(want(2));
+        }
+    });
+
+  it("are told whatever parts them, and what is no list of sizes is left", () => {
+    expect(sortsTold("Tape: 25 mm (11) | 75 mm (6)")).to.equal("Tape: 25 mm (11); 75 mm (6)");
+    expect(sortsTold("  2x2 - 20 pcs     4x4 - 15 pcs")).to.equal("  2x2 (20 pcs); 4x4 (15 pcs)");
+    for (const line of [
+      "Gloves: S 2 pairs, M 4 pairs",
+      "Gauze pads 10 x 10 cm, 12; used 3",
+      "1 whistle; 2 torches",
+      "Bandage 6 cm x 4 m",
+    ])
+      expect(sortsTold(line)).to.equal(line);
+  });
+  it("are no count of the heading: '3 in (16)' counts nothing, '3 in the lid' does", () => {
+    expect(saysAmount("3 in (16) / 6 in (10)")).to.equal(false);
+    expect(saysAmount("2 of 4 x 4 in")).to.equal(false);
+    expect(saysAmount("3 in the lid")).to.equal(true);
+  });
 });

@@ -34,7 +34,7 @@ import { closedUp, LINE_END, plainSigns } from "./plainSigns.ts";
 import { repairText } from "./repairText.ts";
 import { asMeant } from "./typedWrong.ts";
 import { isOfTheKindBefore, isWhole, type Segment } from "./segments.ts";
-import { sortsBelow } from "./sortsBelow.ts";
+import { sortsBelow, sortsTold } from "./sortsBelow.ts";
 import { strokesAsCells } from "./strokes.ts";
 import { isAmongItems, styleOf, type Style } from "./style.ts";
 import { isKnownWord, knowsAny, matchType, NO_TYPE, type Vocabulary } from "./vocabulary.ts";
@@ -209,7 +209,7 @@ function rowsOf(
       ? inEnglish({ text: printed, amongForeign: true }, vocabulary.abroad, knows)
       : english,
   );
-  const inOurs = keptInColumns(lines, isAbroad ? openNumbers(said) : said);
+  const inOurs = keptInColumns(lines, isAbroad ? openNumbers(said) : said).map(sortsTold);
   const names = (text: string) => namesItem(text, vocabulary);
   const laidOut = cardRows(
     listsBeside(listsSetApart(columnsRestored(inOurs), names), names),

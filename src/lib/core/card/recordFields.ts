@@ -70,7 +70,11 @@ const OF_NUMBERS = quick(
     "iu",
   ),
 );
+/** "3 in (16)", "2 of 4 x 4 in", "10 cm": sizes, which count nothing; "3 in the lid" counts. */
+const HAS_SIZE =
+  /\d\s*(?:mm|cm|"|″)|\d\s*in(?=\s*(?:[(x×:=;/&+|.–-]|\d|$))|\d\s?[x×]\s?\d+\s?in(?![a-z])/i;
 function ofNumbers(text: string): boolean {
+  if (HAS_SIZE.test(text)) return false;
   const [, behind] = NUMBER_FIRST.exec(text) ?? [];
   const words = behind?.match(/\p{L}+/gu) ?? [];
   return behind !== undefined && words.every((w) => OF_NUMBERS.test(w) || /^[A-Z]$/.test(w));
@@ -131,6 +135,8 @@ export const fieldsOn = remembering(
     if (written.length > 1 && written.every(saysAmount)) return { ...NOTHING, amount: text };
     const parts = written.map(fieldOf);
     if (parts.some((p) => p === null)) return "none";
+    // "10 x 10 cm, 4; 5 x 5 cm, 12": of several sizes each has its count.
+    if (parts.filter((p) => p!.size !== null).length > 1) return "none";
     const first = <K extends keyof Fields>(k: K) => parts.find((p) => p![k])?.[k] ?? null;
     return {
       count: first("count"),

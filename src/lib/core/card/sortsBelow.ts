@@ -1,4 +1,5 @@
 import type { CardRow } from "./cardRow.ts";
+import { LONGEST_LINE } from "./cardLimits.ts";
 import { saysNothing } from "./edgeData.ts";
 import { NUMBER_SAID } from "./numberWords.ts";
 import { PACKS } from "./phrase.ts";
@@ -30,11 +31,11 @@ const SORT_FIRST = whole(
 );
 /** "2 x 10 x 10 cm", "12  5 x 5 cm", "4 pcs L". */
 const COUNT_FIRST = whole(
-  `(?<amount>${COUNT}${UNITS})(?:\\s*[x×:,–-]\\s*|\\s+(?:of\\s+)?)(?<sort>${SIDES}|${VOLUME}|${LETTERS})`,
+  `(?<amount>${COUNT}${UNITS})(?:\\s*[x×:,–-]\\s*|\\s+(?:(?:of|at)\\s+)?)(?<sort>${SIDES}|${VOLUME}|${LETTERS})`,
 );
 /** "3 x 5 cm": of what comes in a width; of a pad it is a size. */
 const COUNT_THEN_WIDTH = whole(
-  `(?<amount>${COUNT}${UNITS})(?:\\s*[x×,]\\s*|\\s+(?:of\\s+)?)(?<sort>${WIDTH})`,
+  `(?<amount>${COUNT}${UNITS})(?:\\s*[x×,]\\s*|\\s+(?:(?:of|at)\\s+)?)(?<sort>${WIDTH})`,
 );
 const FORMS = [SORT_FIRST, COUNT_FIRST];
 /** "size C: 1 m": cut from a roll. */
@@ -45,7 +46,7 @@ const PACK_ALONE = quick(new RegExp(`^(?:${PACKS})(?!\\p{L})`, "iu"));
 const IN_BRACKETS = /^\(([^()]+)\)$/;
 const MARK = /^(?:[-*•–◦▪]\s+|\[[ xX✓✔]?\]\s*|[✓✔☑☐]\s*)*/;
 const MARK_LAST = /\s+(?:\[[xX✓✔]\]|[✓✔☑])$/;
-const CELLS = /\s{2,}|\t|\s*\|\s*|\s*\.{3,}\s*/;
+const CELLS = /\s{2,}|\t|\s*\|\s*|\s*\.{2,}\s*/;
 
 /** A size or a sort, and how many. */
 interface Sort {
@@ -55,7 +56,10 @@ interface Sort {
   readonly isLength: boolean;
 }
 /** What a row tells besides its place and what counts nothing; null: it tells more than a sort and how many. */
-function sortOf({ text, quantity }: CardRow, comesInWidth: boolean): Sort | null {
+function sortOf(
+  { text, quantity }: Pick<CardRow, "text" | "quantity">,
+  comesInWidth: boolean,
+): Sort | null {
   const written = (quantity === null ? text : `${text}   ${quantity}`).replace(MARK_LAST, "");
   const cells = written
     .replace(MARK, "")
@@ -72,6 +76,47 @@ function sortOf({ text, quantity }: CardRow, comesInWidth: boolean): Sort | null
   }
   return null;
 }
+
+/** What parts several sorts on one row. */
+const BETWEEN = [
+  /\s*;\s*/,
+  /\s{2,}|\t/,
+  /\s+[/&+|]\s+|\s+and\s+/i,
+  /\s*[;&+|]\s*|\s+[/]\s+|,\s+(?:and\s+)?|\s+and\s+/i,
+] as const;
+/** The sorts that a text lists, two or more, each with how many; null: it tells more, or less. */
+function listed(text: string, comesInWidth: boolean): readonly Sort[] | null {
+  for (const between of BETWEEN) {
+    const parts = text.trim().split(between);
+    if (parts.length < 2) continue;
+    const sorts = parts.map((part) => sortOf({ text: part, quantity: null }, comesInWidth));
+    if (sorts.every((sort) => sort !== null)) return sorts;
+  }
+  return null;
+}
+/** The sorts of a row, each with how many; null: it tells more. */
+function sortsOf(row: CardRow, comesInWidth: boolean): readonly Sort[] | null {
+  const written = row.quantity === null ? row.text : `${row.text} ${row.quantity}`;
+  const several = listed(written.replace(MARK, ""), comesInWidth);
+  const one = several === null ? sortOf(row, comesInWidth) : null;
+  return several ?? (one && [one]);
+}
+
+/** "Tape: 25 mm (11) | 75 mm (6)": the name, and what it lists. */
+const NAME_THEN_LIST = quick(
+  /^(\s*(?:[-*•–◦▪]\s+)?(?:\p{L}[\p{L}\s,'’-]*?\p{L}(?:\s*[:,]|\s+[-–])?\s+)?)(?=[\d(])(.+)$/iu,
+);
+const IS_COUNT = /^\d{1,3}(?:\s*(?:pcs|pieces|rolls?))?$/i;
+/** The sizes of a line set apart by semicolons, each with its count in brackets, whatever parted them; as it is where it says more. */
+export function sortsTold(line: string): string {
+  if (line.length > LONGEST_LINE || !TWO_NUMBERS.test(line)) return line;
+  const [, name, list] = NAME_THEN_LIST.exec(line) ?? [];
+  const sorts = list === undefined ? null : listed(list, HAS_WIDTH.test(name!));
+  return sorts?.every(({ sort, amount }) => /\d/.test(sort) && IS_COUNT.test(amount))
+    ? name! + sorts.map(({ sort, amount }) => `${sort} (${amount})`).join("; ")
+    : line;
+}
+const TWO_NUMBERS = /\d.*[;,/+&|\t]\D*\d|\d.*\sand\s+\d|\d\D*\s{2,}\d/;
 
 /** What stands round a heading: a rule below it, a dash or a colon behind it. */
 const AROUND = /^[\s#*=_-]+|[\s:=_*–—-]+$/g;
@@ -130,7 +175,7 @@ function withoutPlaces(rows: readonly CardRow[], { names }: Knowledge): readonly
 /** The rows, those of sorts alone with their heading's name; a heading over such rows ends in a colon. */
 export function sortsBelow(written: readonly CardRow[], of: Knowledge): CardRow[] {
   const rows = withoutPlaces(written, of);
-  const read = [...rows];
+  const read: CardRow[][] = rows.map((row) => [row]);
   let heading: Heading | null = null;
   let above = 0;
   rows.forEach((row, at) => {
@@ -138,17 +183,19 @@ export function sortsBelow(written: readonly CardRow[], of: Knowledge): CardRow[
     const isFirst = heading !== null && rows[heading.at]!.source === above;
     if (row.source - above > (isFirst ? FARTHEST : 1)) heading = null;
     above = row.source;
-    const told = heading && sortOf(row, HAS_WIDTH.test(heading.name));
+    const told = heading && sortsOf(row, HAS_WIDTH.test(heading.name));
     if (!heading || !told) {
       heading = headingOf(row, at, of);
       return;
     }
     const { name } = heading;
-    const { sort, amount, isLength } = told;
-    read[at] = isLength
-      ? { ...row, text: `${name} ${sort}: ${amount}`, quantity: null, bullet: true }
-      : { ...row, text: `${name} ${sort}`, quantity: quantityOf(amount, heading), bullet: true };
-    read[heading.at] = { ...rows[heading.at]!, quantity: null, text: `${name}:` };
+    const under = heading;
+    read[at] = told.map(({ sort, amount, isLength }) =>
+      isLength
+        ? { ...row, text: `${name} ${sort}: ${amount}`, quantity: null, bullet: true }
+        : { ...row, text: `${name} ${sort}`, quantity: quantityOf(amount, under), bullet: true },
+    );
+    read[heading.at] = [{ ...rows[heading.at]!, quantity: null, text: `${name}:` }];
   });
-  return read;
+  return read.flat();
 }

@@ -64,6 +64,8 @@ function goesOn(line: Line, above: Line, head: Line, width: number): boolean {
   const hasRoom = above.text.length + 1 + words.split(" ", 1)[0]!.length <= width;
   if (hasRoom || above.text.length < NARROWEST || above.text.endsWith(":")) return false;
   if (line.indent !== head.indent) return line.indent > head.indent;
+  // "www.example.org" below the list.
+  if (/^\S+\.\S+$/.test(words)) return false;
   return (GOES_ON.test(words) || HANGS.test(above.text)) && !LABEL.test(words);
 }
 
