@@ -44,6 +44,7 @@ import {
   withoutPointNought,
 } from "./lineEdges.ts";
 import { barsAsColons, identifiersAsWords, withoutLeast } from "./tableSigns.ts";
+import { labelledCounts } from "./labelledCounts.ts";
 import { partUsed } from "./partUsed.ts";
 import { quick } from "./quick.ts";
 import { wrappedItems } from "./wrappedItems.ts";
@@ -389,6 +390,7 @@ const STEPS: readonly Step[] = [
   withoutEmphasis,
   withOuterBars,
   withoutCountLetter,
+  labelledCounts,
   corrections,
   each(partUsed),
   amountsSetApart,

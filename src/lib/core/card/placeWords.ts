@@ -7,3 +7,6 @@ export const PART_OF_ONE =
 export const CARRIED = "bag|box|pouch|case|sack|tin|kit";
 /** All of them. */
 export const PLACE_WORDS = `${PART_OF_ONE}|${CARRIED}`;
+/** Places whose words are a letter or two from a thing's: "hut" is no slip for hot, nor "trailer" for trainer. */
+const PLACES_LIKE_THINGS = /^(?:huts?|trailers?|galley|bridge|boot|bar|lift|gate|ward|bay)$/i;
+export const isPlaceWord = (word: string): boolean => PLACES_LIKE_THINGS.test(word);

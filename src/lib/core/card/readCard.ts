@@ -18,6 +18,7 @@ import { withoutWriters } from "./messages.ts";
 import { IN_BRACKETS } from "./inBrackets.ts";
 import type { CardRow } from "./cardRow.ts";
 import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE, MOST_LINES, MOST_WORDS } from "./cardLimits.ts";
+import { heldIn } from "./heldIn.ts";
 import { listsBeside } from "./besideEach.ts";
 import { listsSetApart } from "./besideLost.ts";
 import { columnsRestored } from "./columnsLost.ts";
@@ -209,7 +210,9 @@ function rowsOf(
       ? inEnglish({ text: printed, amongForeign: true }, vocabulary.abroad, knows)
       : english,
   );
-  const inOurs = keptInColumns(lines, isAbroad ? openNumbers(said) : said).map(sortsTold);
+  const inOurs = keptInColumns(lines, isAbroad ? openNumbers(said) : said).map((line) =>
+    heldIn(sortsTold(line), knowledgeOf(vocabulary)),
+  );
   const names = (text: string) => namesItem(text, vocabulary);
   const laidOut = cardRows(
     listsBeside(listsSetApart(columnsRestored(inOurs), names), names),

@@ -38,6 +38,13 @@ const COUNT_THEN_WIDTH = whole(
   `(?<amount>${COUNT}${UNITS})(?:\\s*[x×,]\\s*|\\s+(?:(?:of|at)\\s+)?)(?<sort>${WIDTH})`,
 );
 const FORMS = [SORT_FIRST, COUNT_FIRST];
+/** "2 x 20x20", "2 x 20 x 20 cm": two of so large. */
+const OF_TWO_SIDES = quick(
+  new RegExp(
+    `^\\d{1,3}\\s*[x×]\\s*${NUMBER}\\s*[x×]\\s*${NUMBER}\\s*${UNIT}$|^\\d{1,3}\\s+[x×]\\s+${NUMBER}[x×]${NUMBER}$`,
+    "iu",
+  ),
+);
 /** "size C: 1 m": cut from a roll. */
 const IS_NAMED = /^[a-z]/i;
 const IS_LENGTH = whole(WIDTH);
@@ -67,7 +74,8 @@ function sortOf(
     .map((cell) => cell.trim())
     .filter((cell) => cell !== "" && !saysNothing(cell));
   const said = cells.join(" ").replace(/[,;]$/, "");
-  for (const form of comesInWidth ? [...FORMS, COUNT_THEN_WIDTH] : FORMS) {
+  const forms = OF_TWO_SIDES.test(said) ? [COUNT_FIRST] : FORMS;
+  for (const form of comesInWidth ? [...forms, COUNT_THEN_WIDTH] : forms) {
     const { sort, amount = "" } = form.exec(said)?.groups ?? {};
     const bare = amount.replace(IN_BRACKETS, "$1").replace(PACK_ALONE, "1 $&");
     if (sort === undefined) continue;

@@ -1,4 +1,5 @@
 import { categoryOf, type NamedCatalogue } from "../catalogue/catalogue.ts";
+import { isPlaceWord } from "./placeWords.ts";
 import type { Category } from "../model/functionRecord.ts";
 import { abbreviatedName } from "./abbreviatedName.ts";
 import { isCutOf } from "./abbreviation.ts";
@@ -455,7 +456,7 @@ const respellings = new WeakMap<Vocabulary, Map<string, string | null>>();
 /** The word itself when known, its likely correction, or null. */
 function known(word: string, vocabulary: Vocabulary): string | null {
   if (vocabulary.weightOf.has(word)) return word;
-  if (word.length < SHORTEST_UNKNOWN || isPlain(word)) return null;
+  if (word.length < SHORTEST_UNKNOWN || isPlain(word) || isPlaceWord(word)) return null;
   let cache = respellings.get(vocabulary);
   if (!cache) respellings.set(vocabulary, (cache = new Map()));
   const cached = cache.get(word);
