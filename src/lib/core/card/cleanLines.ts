@@ -44,6 +44,7 @@ import {
   withoutPointNought,
 } from "./lineEdges.ts";
 import { barsAsColons, identifiersAsWords, withoutLeast } from "./tableSigns.ts";
+import { datesPlainly } from "./datesPlainly.ts";
 import { labelledCounts } from "./labelledCounts.ts";
 import { partUsed } from "./partUsed.ts";
 import { quick } from "./quick.ts";
@@ -367,6 +368,7 @@ const withoutWraps: Step = (lines) => {
 };
 
 const STEPS: readonly Step[] = [
+  each(datesPlainly),
   wrappedItems,
   identifiersAsWords,
   barsAsColons,

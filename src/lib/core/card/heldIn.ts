@@ -18,7 +18,7 @@ const BEFORE = quick(
 );
 const BEHIND = quick(
   new RegExp(
-    `^(?<rest>.*\\S)(?:\\s+@\\s+|(?<!\\b(?:them|those|which|kept|stored|lives?|is|are|has|one|left|spare))\\s+in\\s+(?:the\\s+|an?\\s+)?|\\s+[-–/]\\s+|,\\s+)(?<holder>${HOLDER})\\s*$`,
+    `^(?<rest>.*[^\\s,–-])(?:\\s+@\\s+|(?<!\\b(?:them|those|which|kept|stored|lives?|is|are|has|one|left|spare|rest|others?|[-–,]))\\s+in\\s+(?:the\\s+|an?\\s+)?|\\s+[-–/]\\s+|,\\s+)(?<holder>${HOLDER})\\s*$`,
     "iu",
   ),
 );
