@@ -28,6 +28,17 @@ describe("stock lines on which each number has its word", () => {
         entriesOf([line("Plasters", 50, 12, 38), line("Slings", 6, 1, 5)].join("\n")),
       ).to.deep.equal(["1 adhesive-strip 38 null", "2 triangular-bandage 5 null"]));
 
+  it("leave a begun pack beside them to be read as one", () =>
+    expect(
+      entriesOf(
+        "Slings: par 6, held 4\nEye pads: par 9, held 8\nPlasters PKT/100 £3.95 - about 60 left",
+      ),
+    ).to.deep.equal([
+      "1 triangular-bandage 4 null",
+      "2 eye-pad 8 null",
+      "3 adhesive-strip 60 null",
+    ]));
+
   for (const [why, lines] of [
     ["one line may say it otherwise", ["Plasters: in 50, out 12, left 38", "Slings 5"]],
     ["a size is none that came in", ["Roller gauze 4 in, 2 left", "Tape 1 in, 3 left"]],

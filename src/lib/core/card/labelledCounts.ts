@@ -1,6 +1,7 @@
 import { NUMBER_SAID } from "./numberWords.ts";
 import { valueOf } from "./phrase.ts";
 import { quick } from "./quick.ts";
+import { SIZED } from "./sized.ts";
 
 /**
  * Stock lines on which each number has its word: "Plasters   in 50   05.03.26   out 12   left 38", "Eye pads: par 6, held 4". What is
@@ -94,6 +95,9 @@ const LONGEST = 160;
 /** So many lines with several pairs tell that those with one are of the same list. */
 const FEWEST = 2;
 
+/** "Plasters PKT/100 - about 60 left": a pack that was begun. */
+const isCounted = (name: string): boolean => /\d|\babout$/i.test(name.replace(SIZED, " "));
+
 /** The lines with how many are there; as many as before. */
 export function labelledCounts(lines: readonly string[]): string[] {
   const stocks = lines.map(stockOf);
@@ -102,6 +106,7 @@ export function labelledCounts(lines: readonly string[]): string[] {
     ? [...lines]
     : lines.map((line, i) => {
         const stock = stocks[i];
-        return stock ? `${stock.name}: ${stock.there}` : line;
+        const isStock = stock && (stock.pairs > 1 || !isCounted(stock.name));
+        return isStock ? `${stock.name}: ${stock.there}` : line;
       });
 }
