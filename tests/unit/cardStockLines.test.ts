@@ -40,7 +40,7 @@ describe("stock lines on which each number has its word", () => {
     ]));
 
   for (const [why, lines] of [
-    ["one line may say it otherwise", ["Plasters: in 50, out 12, left 38", "Slings 5"]],
+    ["a pair alone may be a begun pack", ["Plasters, box of 20: left 8", "Slings 5"]],
     ["a size is none that came in", ["Roller gauze 4 in, 2 left", "Tape 1 in, 3 left"]],
     ["more is told", ["Plasters: in 50, left 38 and dry", "Slings: in 6, left 5 and dry"]],
   ] as const)

@@ -12,7 +12,7 @@ const HOLDER =
   "(?!\\d)(?:\\p{L}[\\p{L}'’-]*\\s+){0,3}(?:box|bag|tin|kit|case|pouch|lid|rucksack|backpack|tub|crate|holdall|locker|cupboard|cabinet|drawer|shelf|pocket|trailer|hut|trunk|chest|bin|basket|first\\s+aid\\s+room)(?:\\s+(?:no\\.?\\s*)?(?:\\d{1,2}|[A-F]))?";
 const BEFORE = quick(
   new RegExp(
-    `^(?<mark>\\s*(?:[-*•]\\s+|\\d{1,2}[.)]\\s+)?)(?:[[(](?<inside>${HOLDER})[\\])]\\s*[:-]?|(?<holder>${HOLDER})(?:\\s*[:/>=]|\\s+[-–]|\\s*->|,))\\s+(?<rest>\\S.*)$`,
+    `^(?<mark>\\s*(?:[-*•]\\s+|\\d{1,2}[.)]\\s+)?(?:\\[[ xX✓✔]?\\]\\s*|[☐☑✓✔]\\s*)?)(?:[[(](?<inside>${HOLDER})[\\])]\\s*[:-]?|(?<holder>${HOLDER})(?:\\s*[:/>=]|\\s+[-–]|\\s*->|,))\\s+(?<rest>\\S.*)$`,
     "iu",
   ),
 );

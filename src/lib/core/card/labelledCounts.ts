@@ -10,7 +10,7 @@ import { SIZED } from "./sized.ts";
 
 const IN =
   "in|received|rec['’]?d|recvd|start(?:ed|ing)?(?:\\s+(?:with|at))?|had|opening|opened\\s+with|bought|was|were|delivered|began\\s+with|before|previous(?:ly)?|prev";
-const OUT = "out|used(?:\\s+up)?|issued|taken|gone|spent|consumed|given\\s+out|withdrawn";
+const OUT = "out|used(?:\\s+up)?|issued|taken|gone|spent|consumed|(?:gave|given)\\s+out|withdrawn";
 const LEFT =
   "left|balance|bal\\.?|remain(?:s|ing)?|rem\\.?|now|have|has|got|in\\s+stock|in\\s+hand|stock|on\\s+hand|held|hold|present|actual|found|counted|there|here|in\\s+kit|in\\s+box";
 const PAR =
@@ -96,17 +96,19 @@ const LONGEST = 160;
 const FEWEST = 2;
 
 /** "Plasters PKT/100 - about 60 left": a pack that was begun. */
-const isCounted = (name: string): boolean => /\d|\babout$/i.test(name.replace(SIZED, " "));
+const isCounted = (name: string): boolean =>
+  /\d|\babout$/i.test(name.replace(SIZED, " ").replace(LIST_NUMBER, "").replace(BARE_SIDES, " "));
+const LIST_NUMBER = /^\W*\d{1,3}[.)]\s/;
+/** "compress 10x10" */
+const BARE_SIDES = /\d+\s?[x×]\s?\d+/gi;
 
 /** The lines with how many are there; as many as before. */
 export function labelledCounts(lines: readonly string[]): string[] {
   const stocks = lines.map(stockOf);
   const several = stocks.filter((stock) => stock !== null && stock.pairs > 1).length;
-  return several < FEWEST
-    ? [...lines]
-    : lines.map((line, i) => {
-        const stock = stocks[i];
-        const isStock = stock && (stock.pairs > 1 || !isCounted(stock.name));
-        return isStock ? `${stock.name}: ${stock.there}` : line;
-      });
+  return lines.map((line, i) => {
+    const stock = stocks[i];
+    const isStock = stock && !isCounted(stock.name) && (stock.pairs > 1 || several >= FEWEST);
+    return isStock ? `${stock.name}: ${stock.there}` : line;
+  });
 }
