@@ -58,6 +58,25 @@ describe("a card that counts in words of another language", () => {
     ]));
 });
 
+describe("what was used, in other languages", () => {
+  const CARDS: readonly (readonly [string, readonly string[]])[] = [
+    [
+      "French",
+      ["Sparadrap : 3", "Compresses 10 x 10 cm : boîte de 20, 3 utilisées", "Sifflet : 1"],
+    ],
+    ["Spanish", ["Esparadrapo: 3", "Gasas estériles 10 x 10 cm: 20, 3 usadas", "Silbato: 1"]],
+    ["German", ["Heftpflaster: 3", "Kompressen 10 x 10 cm: 20 Stück, 3 gebraucht", "Pfeife: 1"]],
+    [
+      "Italian",
+      ["Cerotto su rocchetto: 3", "Garze sterili 10 x 10 cm: 20, 3 usate", "Fischietto: 1"],
+    ],
+    ["Dutch", ["Hechtpleister: 3", "Steriele gaasjes 10 x 10 cm: 20, 3 gebruikt", "Fluitje: 1"]],
+  ];
+  for (const [language, lines] of CARDS)
+    it(`goes off the count: ${language}`, () =>
+      expect(entriesOf(lines.join("\n"))[1]).to.equal("2 gauze-pad 17 [100,100]"));
+});
+
 describe("words that are a number, or something else", () => {
   it("count where their column does: seven and nine in French", () =>
     expect(openNumbers(["Quoi\tNombre\tÉtat", "a\tneuf\tok", "b\tsept\tneuf", "c\t4\tusé"]))

@@ -138,6 +138,7 @@ export const COUNTED_ABROAD: Readonly<Record<string, readonly string[]>> = {
   none: ["aucun", "aucune", "néant", "pas de", "kein", "keine", "ninguno", "ninguna", "no hay", "nessuno", "nessuna", "geen"],
   missing: ["manquant", "manquants", "manquante", "nicht vorhanden", "nicht da", "non c'è", "non ci sono"],
   empty: ["vide", "leer", "vacío", "vacía", "vuoto", "vuota", "leeg"],
+  used: ["utilisé", "utilisée", "utilisés", "utilisées", "gebraucht", "gebrauchte", "verwendet", "benutzt", "usado", "usada", "usados", "usadas", "utilizado", "utilizados", "utilizadas", "usato", "usata", "usati", "usate", "utilizzati", "utilizzate", "gebruikt", "gebruikte"],
   opened: ["entamé", "entamée", "entamés", "angebrochen", "angebrochene", "abierto", "abierta", "aperto", "aperta", "aangebroken"],
   "thrown away": ["weggeworfen", "entsorgt", "jeté", "jetée", "jetés", "tirado", "tirada", "tirados", "buttato", "buttata", "buttati", "weggegooid"],
   gone: ["épuisé", "épuisée", "aufgebraucht", "verbraucht", "agotado", "agotada", "agotados", "agotadas", "esaurito", "esaurita", "esauriti", "esaurite", "finito", "finita", "finiti", "finite"],

@@ -83,6 +83,7 @@ export const NAMES_FURTHER_ABROAD: Readonly<Record<string, readonly string[]>> =
 // prettier-ignore
 export const COUNTED_FURTHER_ABROAD: Readonly<Record<string, readonly string[]>> = {
   pcs: ["unid", "unidade", "stycken", "styck", "kpl", "kappaletta", "szt", "sztuk", "sztuka", "sztuki", "ks", "kusů", "kusy"],
+  used: ["utilizada", "gasto", "gastos", "använd", "använda", "använt", "brukt", "brukte", "brugt", "brugte", "käytetty", "zużyte", "zużyty", "użyte", "użyty", "použito", "použité"],
   box: ["caixa", "cx", "ask", "askar", "æske", "æsker", "eske", "esker", "rasia", "rasiaa", "laatikko", "pudełko", "pudełka", "krabička", "krabice", "krabičky"],
   pack: ["embalagem", "embalagens", "paket", "förpackning", "förpackningar", "pakke", "pakker", "pakkaus", "pakkausta", "opakowanie", "opakowania", "opak", "balení", "op", "opakowań"],
   pair: ["pereche", "perechi", "paria", "pari", "pary", "pár", "páry", "párů"],
