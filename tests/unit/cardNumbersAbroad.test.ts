@@ -51,6 +51,12 @@ describe("a card that counts in words of another language", () => {
       "3 null 13 null",
       "4 foil-blanket 11 null",
     ]));
+  it("is told by such counts, where few of its names are known", () =>
+    expect(
+      entriesOf(
+        "| Boîte | Qté |\n| Sifflet | deux |\n| Antihist. cp | quatorze |\n| Compr. stériles 10x10 | dix |\n| Chose du rucher | trois |",
+      ).map((e) => e.split(" ")[2]),
+    ).to.deep.equal(["2", "14", "10", "3"]));
   it("is not one that says in English where a bandage is ten centimetres", () =>
     expect(entriesOf("2 foil blankets\nconforming bandage, one at ten centimetres")).to.deep.equal([
       "1 foil-blanket 2 null",

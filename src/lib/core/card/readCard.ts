@@ -1,5 +1,5 @@
 import { rememberingFor } from "../base/remembering.ts";
-import { asOnCard, inEnglish, isFromAbroad, isWordAbroad } from "./abroad.ts";
+import { asOnCard, countsAbroad, inEnglish, isFromAbroad, isWordAbroad } from "./abroad.ts";
 import {
   headsPresent,
   listsElsewhere,
@@ -202,7 +202,11 @@ function rowsOf(
     const right = putRight(line, vocabulary);
     return right.english !== line && headsColumns(line) ? own : right;
   });
-  const foreign = read.filter((r) => r.english !== r.printed).length;
+  const foreign = read.filter(
+    ({ english, printed }) =>
+      english !== printed ||
+      (printed.length <= LONGEST_LINE && countsAbroad(printed, vocabulary.abroad)),
+  ).length;
   const isAbroad = isFromAbroad(foreign, lines.filter((l) => l.trim() !== "").length);
   const knows = (words: string) => knowsAny(words, vocabulary);
   const said = read.map(({ printed, english }) =>
