@@ -45,6 +45,26 @@ describe("a list that was answered thing by thing", () => {
     ).to.deep.equal(["3 adhesive-strip 12 null", "5 eye-pad 4 null"]));
 });
 
+describe("lines that end as another system ends them", () => {
+  const asked = [
+    "Any eye pads?",
+    "There are 7 left",
+    "Any plasters?",
+    "12",
+    "Any slings?",
+    "all gone",
+  ];
+  const listed = ["> 20 plasters", "only 12 left", "> eye pads x4", "all there"];
+  it("are asked and answered all the same", () => {
+    for (const lines of [asked, listed])
+      expect(entriesOf(lines.join("\r\n"))).to.deep.equal(entriesOf(lines.join("\n")));
+    expect(entriesOf(asked.join("\r\n"))).to.deep.equal([
+      "2 eye-pad 7 null",
+      "4 adhesive-strip 12 null",
+    ]);
+  });
+});
+
 describe("what answers nothing stays", () => {
   for (const [why, lines] of [
     ["one answer may be a heading", ["20 plasters", "Missing", "2 eye pads", "1 whistle"]],

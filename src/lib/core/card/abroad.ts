@@ -1,7 +1,7 @@
 import type { WordsAbroad } from "../catalogue/catalogue.ts";
 import { remembering } from "../base/remembering.ts";
 import { MOST_WORDS } from "./cardLimits.ts";
-import { NUMBER_SAID } from "./numberWords.ts";
+import { IS_NUMBER_SAID } from "./numberWords.ts";
 import { PACK } from "./packWords.ts";
 import { withoutAccents } from "./words.ts";
 import { quick } from "./quick.ts";
@@ -244,12 +244,11 @@ export function inEnglish(line: Line, abroad: Abroad, knows: (text: string) => b
 
 const CELL_EDGE = /\s*[\t|;]\s*|\s{2,}/;
 const IS_NUMBER = /^\d+$/;
-const SAID_IN_ENGLISH = new RegExp(`^(?:${NUMBER_SAID})$`, "i");
 /** "| Compr. stér. | quatorze |": a cell that is nothing but a number in words of another language. */
 export const countsAbroad = (line: string, { counted }: Abroad): boolean =>
   CELL_EDGE.test(line.trim()) &&
   line.split(CELL_EDGE).some((cell) => {
-    if (cell === "" || /\d/.test(cell) || SAID_IN_ENGLISH.test(cell)) return false;
+    if (cell === "" || /\d/.test(cell) || IS_NUMBER_SAID.test(cell)) return false;
     const key = keyOf(cell);
     const named = counted.byFirst.get(key.split(" ", 1)[0]!) ?? [];
     return named.some(({ words, english }) => IS_NUMBER.test(english) && words.join(" ") === key);

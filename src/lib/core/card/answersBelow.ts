@@ -2,7 +2,7 @@ import { LONGEST_LINE } from "./cardLimits.ts";
 import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
 import { quick } from "./quick.ts";
 import { SIZED } from "./sized.ts";
-import { withCount } from "./someWent.ts";
+import { COUNT_SAID, recounted } from "./someWent.ts";
 
 /**
  * A list that somebody answered thing by thing: below each line ("> 20 plasters" over "only 12 left"), or behind it
@@ -10,7 +10,6 @@ import { withCount } from "./someWent.ts";
  */
 
 const N = `(?:${NUMBER_WORDS})(?![\\p{L}\\d]|[.,/:]\\d)`;
-const UNIT = "(?:\\s*(?:pcs|pieces|pairs?|prs?|of\\s+(?:them|those)))?";
 const YES =
   "(?:(?:yes|yep|yup|ok(?:ay)?|fine|good|there|present|correct|tick(?:ed)?|checked|confirmed|same|unchanged|as\\s+(?:listed|stated)|all|both|still|here|it\\s+is|they\\s+are)[\\s,.!]*)+";
 const NO =
@@ -19,7 +18,7 @@ const SAYS_NO =
   /\b(?:no|nope|none|nil|gone|missing|lost|empty|finished|zero|0|find|not|used|run\s+out)\b/i;
 const LEADS =
   "(?:(?:no|nope|sorry|now|only|just|actually|still|(?:we|i)(?:['’]ve)?\\s+(?:have|got|count(?:ed)?|found|make\\s+it)|there(?:['’]s|\\s+(?:are|is))|down\\s+to|make\\s+(?:that|it)|it['’]?s|count(?:ed)?|have|got|about|~)[\\s,]*)*";
-const NOW = `${LEADS}(?<now>${N}${UNIT})(?:\\s+(?:left|now|here|only|there|remain(?:s|ing)?|present|still|in\\s+(?:it|there)))*`;
+const NOW = `${LEADS}(?<now>${COUNT_SAID})(?:\\s+(?:left|now|here|only|there|remain(?:s|ing)?|present|still|in\\s+(?:it|there)))*`;
 const GONE = `(?:used|less|minus|lost|took)\\s+(?<less>${N})|(?<gone>${N})\\s+(?:(?:are|is|were|was|already)\\s+)?(?:used(?:\\s+up)?|gone|missing|lost|binned|taken)`;
 const whole = (source: string): RegExp => quick(new RegExp(`^(?:${source})[.!]*$`, "iu"));
 const IS_YES = whole(YES);
@@ -34,12 +33,12 @@ function answered(asked: string, answer: string): string | null {
   const gone = IS_GONE.exec(answer)?.groups;
   if (gone) return `${asked} - ${(gone["less"] ?? gone["gone"])!} used`;
   const now = IS_NOW.exec(answer)?.groups!["now"];
-  return now === undefined ? null : (withCount(asked, now) ?? `${asked}, make that ${now}`);
+  return now === undefined ? null : recounted(asked, now);
 }
 
 /** "  -> ", "[Sam] ", "A: ", "> ": before an answer on its line. */
 const ANSWER_MARK = quick(
-  /^\s*(?:>\s*)*(?:(?:->|=>|-{1,2}|—|–|\*+|\/\/|#|→|\+{2})\s*|\[\p{L}[\p{L} ]{0,15}\]\s*|(?:A|Ans|me|Sam)\s*[:.]\s*)?/u,
+  /^\s*(?:>\s*)*(?:(?:->|=>|-{1,2}|—|–|\*+|\/\/|#|→|\+{2})\s*|\[\p{L}[\p{L} ]{0,15}\]\s*|(?:A|Ans|me)\s*[:.]\s*)?/u,
 );
 const isAnswer = (line: string): boolean =>
   line.length <= LONGEST_ANSWER && answered("", bare(line)) !== null;
@@ -86,9 +85,9 @@ const SAYS_MORE = /\p{L}{2}|^\s*(?:->|=>|→|A\b)/u;
 
 function answeredBelow(lines: readonly string[]): string[] {
   const answers = answersIn(lines);
-  const asked = lines.filter(isAsked).length;
+  if (answers.size < FEWEST || ONE_OF * answers.size < lines.filter(isAsked).length)
+    return [...lines];
   const said = [...answers.values()].map((at) => lines[at]!);
-  if (answers.size < FEWEST || ONE_OF * answers.size < asked) return [...lines];
   const telling = said.filter((answer) => SAYS_MORE.test(answer.replace(UNITS, "")));
   if (2 * telling.length < said.length) return [...lines];
   const depth = QUOTE.exec(lines[[...answers.keys()][0]!]!)![1]!;

@@ -1,16 +1,14 @@
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
 import { quick } from "./quick.ts";
-import { withCount } from "./someWent.ts";
+import { COUNT_SAID, recounted } from "./someWent.ts";
 
 /**
  * A count that is put right: on the line it stands on ("eye pads 20 (no, 12)", "20 wipes, wait, 12"), or on one of its own below
- * ("sorry, 12", "12, not 20", "12*"). It stands in the place of the other; where a line has several numbers, behind it in the one way that the parting of a
- * line reads: ", make that 12".
+ * ("sorry, 12", "12, not 20", "12*"). It stands in the place of the other.
  */
 
 const N = `(?:${NUMBER_WORDS})(?![\\p{L}\\d]|[.,/:]\\d)`;
-const UNIT = "(?:\\s*(?:pcs|pieces|pairs?|prs?|of\\s+(?:them|those)))?";
 /** "no, 12", "no wait 12", "3 no 2"; not "dressing no 8", "No. 4". */
 const NO =
   "no(?=,|\\s+(?:wait|sorry|hang|hold|make|it|that|there|only|just|scratch|actually)\\b)|(?<=\\d\\s)no(?=\\s)|nope";
@@ -23,16 +21,16 @@ const TAKEN_BACK = `(?:(?:${FIRM})[\\s,:.!…-]+)+(?:(?:${SOFT})[\\s,:]+)*`;
 const LABEL = "(?:\\p{Lu}[\\p{L}. ]{0,24}:\\s+)?";
 /** Forms of a line that only corrects; `count`: what is right. */
 const ONLY_CORRECTS = [
-  `^\\W*${LABEL}(?:${TAKEN_BACK}|(?:${SOFT})\\s+(?=.*\\bsorry\\b))(?<count>${N}${UNIT})(?:[\\s,]*sorry)?\\W*$`,
-  `^\\W*${LABEL}(?<count>${N}${UNIT})[\\s,]+(?:sorry|i\\s+mean|actually|(?:and\\s+)?not\\s+${N})\\W*$`,
-  `^\\W*${LABEL}not\\s+${N}[\\s,;-]+(?:but\\s+)?(?<count>${N}${UNIT})\\W*$`,
+  `^\\W*${LABEL}(?:${TAKEN_BACK}|(?:${SOFT})\\s+(?=.*\\bsorry\\b))(?<count>${COUNT_SAID})(?:[\\s,]*sorry)?\\W*$`,
+  `^\\W*${LABEL}(?<count>${COUNT_SAID})[\\s,]+(?:sorry|i\\s+mean|actually|(?:and\\s+)?not\\s+${N})\\W*$`,
+  `^\\W*${LABEL}not\\s+${N}[\\s,;-]+(?:but\\s+)?(?<count>${COUNT_SAID})\\W*$`,
   `^${LABEL}(?:\\*(?<before>\\d{1,3})|(?<count>\\d{1,3})\\*)$`,
 ].map((source) => quick(new RegExp(source, "iu")));
 
 /** The same at the end of a line; a number stands before it. */
 const AT_END = [
-  `(?:\\s*[-–,;(…]\\s*|\\s*\\.{2,}\\s*|\\s+)${TAKEN_BACK}(?<count>${N}${UNIT})\\)?[.!]*$`,
-  `(?:\\s*[-–,;(]\\s*|\\s+)not\\s+${N}[\\s,]+(?:but\\s+)?(?<count>${N}${UNIT})\\)?[.!]*$`,
+  `(?:\\s*[-–,;(…]\\s*|\\s*\\.{2,}\\s*|\\s+)${TAKEN_BACK}(?<count>${COUNT_SAID})\\)?[.!]*$`,
+  `(?:\\s*[-–,;(]\\s*|\\s+)not\\s+${N}[\\s,]+(?:but\\s+)?(?<count>${COUNT_SAID})\\)?[.!]*$`,
 ].map((source) => quick(new RegExp(source, "iu")));
 const MAY_CORRECT =
   /\b(?:no(?:pe|t)?|wait|sorry|oops|whoops|hang|hold|actually|scratch|strike|correction|mean|meant|rather|make|re-?count|re-?check|typo|edit|should)\w*\b|[*→]|[-=]>/i;
@@ -52,9 +50,6 @@ const countOf = (forms: readonly RegExp[], line: string): RegExpExecArray | null
 const FROM_TO = quick(
   /(?<=\p{L}.*)(?<![\d.,/]|\d\s?[x×]\s?)\d{1,3}\s*(?:->|=>|→)\s*(?=\d{1,3}(?:\s?(?:pcs|prs?|pairs?))?$)/iu,
 );
-
-const recounted = (line: string, count: string): string =>
-  withCount(line, count) ?? `${line}, make that ${count}`;
 
 function onItsLine(written: string): string {
   const line = /[→>]/.test(written) ? written.replace(FROM_TO, "") : written;

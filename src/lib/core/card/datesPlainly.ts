@@ -21,8 +21,8 @@ const MONTHS = [
   "dec(?:ember)?",
 ] as const;
 const MONTH = `(?<month>${MONTHS.join("|")})\\.?`;
-const monthOf = (word: string): number =>
-  MONTHS.findIndex((month) => new RegExp(`^${month}$`, "i").test(word)) + 1;
+const IS_MONTH = MONTHS.map((month) => new RegExp(`^${month}$`, "i"));
+const monthOf = (word: string): number => IS_MONTH.findIndex((is) => is.test(word)) + 1;
 const DAY = "(?<day>[1-9]|0[1-9]|[12]\\d|3[01])(?:st|nd|rd|th)?";
 /** Cards are of these decades. */
 const YEAR = "(?<year>(?:20)?[2-4]\\d)";

@@ -22,3 +22,5 @@ export const NUMBER_SAID = `a hundred|a dozen|(?:${TENS_SAID})(?:[ -](?:${ONES.j
 export const NUMBER_WORDS = `\\d{1,4}|${NUMBER_SAID}`;
 /** A number in figures or words stands somewhere in a text. */
 export const SAYS_NUMBER = new RegExp(`\\d|\\b(?:${NUMBER_SAID})\\b`, "i");
+/** All of a text is a number in words. */
+export const IS_NUMBER_SAID = new RegExp(`^(?:${NUMBER_SAID})$`, "i");

@@ -89,8 +89,10 @@ function saidPlainly(written: string, vocabulary: Vocabulary): string {
   const of = knowledgeOf(vocabulary);
   const plain = plainSigns(written);
   const said = withoutWriters(plain, of);
-  const answered = answersBelow(said.split(LINE_END)).join("\n");
-  return answered === plain ? questionsAnswered(plain, of) : answered;
+  const lines = said.split(LINE_END);
+  const answered = answersBelow(lines);
+  if (answered.some((line, i) => line !== lines[i])) return answered.join("\n");
+  return said === plain ? questionsAnswered(plain, of) : said;
 }
 
 /** The same object for the same vocabulary, as what rests on it is remembered. */
@@ -214,8 +216,9 @@ function rowsOf(
       ? inEnglish({ text: printed, amongForeign: true }, vocabulary.abroad, knows)
       : english,
   );
+  const knowledge = knowledgeOf(vocabulary);
   const inOurs = keptInColumns(lines, isAbroad ? openNumbers(said) : said).map((line) =>
-    heldIn(sortsTold(line), knowledgeOf(vocabulary)),
+    heldIn(sortsTold(line), knowledge),
   );
   const names = (text: string) => namesItem(text, vocabulary);
   const laidOut = cardRows(

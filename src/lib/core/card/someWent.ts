@@ -65,13 +65,19 @@ function countedIn(text: string): Counted | null {
   return stands ? { count: valueOf(found[0]), at: found.index, length: found[0].length } : null;
 }
 
+/** Source of a pattern for another count, as an answer or a correction says it: "12", "four pairs". */
+export const COUNT_SAID = `(?:${NUMBER_WORDS})(?![\\p{L}\\d]|[.,/:]\\d)(?:\\s*(?:pcs|pieces|pairs?|prs?|of\\s+(?:them|those)))?`;
 const UNIT_SAID = /\b(?:pcs|pieces|pairs?|prs?)\b/i;
 const UNIT_BEHIND = /\s*(?:pcs|pieces|pairs?|prs?|of\s+(?:them|those|these))$/i;
-/** A text with another count of its one thing, as "12" or "4 pairs"; null: it has no count, or several numbers. */
-export function withCount(text: string, count: string): string | null {
+/**
+ * A text with another count of its one thing; where it has none, or several numbers, with the count behind it, in the one way that
+ * the parting of a line reads.
+ */
+export function recounted(text: string, count: string): string {
   const counted = countedIn(text);
+  if (counted === null) return `${text}, make that ${count}`;
   const written = UNIT_SAID.test(text) ? count.replace(UNIT_BEHIND, "") : count;
-  return counted && text.slice(0, counted.at) + written + text.slice(counted.at + counted.length);
+  return text.slice(0, counted.at) + written + text.slice(counted.at + counted.length);
 }
 
 /** A text with what is left. */

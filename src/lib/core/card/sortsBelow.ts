@@ -92,13 +92,22 @@ const BETWEEN = [
   /\s+[/&+|]\s+|\s+and\s+/i,
   /\s*[;&+|]\s*|\s+[/]\s+|,\s+(?:and\s+)?|\s+and\s+/i,
 ] as const;
+/** The sort that each part of a text is; null: one is none, and those behind it are not looked at. */
+function eachSort(parts: readonly string[], comesInWidth: boolean): readonly Sort[] | null {
+  const sorts: Sort[] = [];
+  for (const text of parts) {
+    const sort = sortOf({ text, quantity: null }, comesInWidth);
+    if (sort === null) return null;
+    sorts.push(sort);
+  }
+  return sorts;
+}
 /** The sorts that a text lists, two or more, each with how many; null: it tells more, or less. */
 function listed(text: string, comesInWidth: boolean): readonly Sort[] | null {
   for (const between of BETWEEN) {
     const parts = text.trim().split(between);
-    if (parts.length < 2) continue;
-    const sorts = parts.map((part) => sortOf({ text: part, quantity: null }, comesInWidth));
-    if (sorts.every((sort) => sort !== null)) return sorts;
+    const sorts = parts.length < 2 ? null : eachSort(parts, comesInWidth);
+    if (sorts) return sorts;
   }
   return null;
 }

@@ -8,7 +8,7 @@ import { thereByRemark } from "./partUsed.ts";
 import { remarksSay } from "./remarkBehind.ts";
 import { countMended } from "./repairText.ts";
 import { thereOfRow } from "./someWent.ts";
-import { NUMBER_SAID } from "./numberWords.ts";
+import { IS_NUMBER_SAID } from "./numberWords.ts";
 import { PACKS, valueOf } from "./phrase.ts";
 import { stripPrices } from "./stripPrices.ts";
 import { LETTER, quick } from "./quick.ts";
@@ -208,13 +208,12 @@ const SIZE_THEN_PACK = quick(
   new RegExp(`^(\\d{1,4})\\s*(?:/|per|in\\s+an?|to\\s+an?)\\s*(${PACKS})$`, "iu"),
 );
 const SIZE_ALONE = /^(?:[x×]\s?)?(\d{1,4})(?:\s?(?:pcs|pieces|pc|off))?$/i;
-const SAID_ALONE = new RegExp(`^(?:${NUMBER_SAID})$`, "i");
 function packSaid(unit: string): string {
   const [, pack, held] = PACK_THEN_SIZE.exec(unit) ?? [];
   if (held !== undefined) return `${pack!} of ${held}`;
   const [, size, packed] = SIZE_THEN_PACK.exec(unit) ?? [];
   if (size !== undefined) return `${packed!} of ${size}`;
-  const alone = SAID_ALONE.test(unit) ? String(valueOf(unit)) : SIZE_ALONE.exec(unit)?.[1];
+  const alone = IS_NUMBER_SAID.test(unit) ? String(valueOf(unit)) : SIZE_ALONE.exec(unit)?.[1];
   return alone === undefined ? unit : `pack of ${alone}`;
 }
 
