@@ -193,7 +193,7 @@ export function quotedAsCells(lines: readonly string[]): readonly string[] {
 }
 
 /** Cells of one line; quotes hold delimiters, doubled quotes are one (RFC 4180). */
-function splitQuoted(line: string, delimiter: string): string[] {
+export function splitQuoted(line: string, delimiter: string): string[] {
   // An inch sign within a cell quotes nothing.
   if (!line.includes('"') || !/(?:^|[,;\t])\s*"/.test(line))
     return line.split(delimiter).map((c) => c.trim());

@@ -46,6 +46,8 @@ import {
 import { barsAsColons, identifiersAsWords, withoutLeast } from "./tableSigns.ts";
 import { datesPlainly } from "./datesPlainly.ts";
 import { labelledCounts } from "./labelledCounts.ts";
+import { withoutMoney } from "./moneyColumns.ts";
+import { packsInCells } from "./packCells.ts";
 import { partUsed } from "./partUsed.ts";
 import { quick } from "./quick.ts";
 import { wrappedItems } from "./wrappedItems.ts";
@@ -369,6 +371,8 @@ const withoutWraps: Step = (lines) => {
 
 const STEPS: readonly Step[] = [
   each(datesPlainly),
+  withoutMoney,
+  packsInCells,
   wrappedItems,
   identifiersAsWords,
   barsAsColons,

@@ -51,6 +51,9 @@ const NAMES_ALIKE = 0.4;
 /** Numbers above this that all differ number the articles. */
 const SMALLEST_ARTICLE = 100;
 
+export const areArticles = (numbers: readonly number[]): boolean =>
+  new Set(numbers).size === numbers.length && numbers.every((n) => n >= SMALLEST_ARTICLE);
+
 /** What each column holds by its cells, under headings that do not tell. */
 export const roleByCells = (
   cells: readonly string[],
@@ -79,9 +82,9 @@ function columnKind(
   if (share("price") >= ALIKE && areWhole(cells) && hint(heading) !== "skip") return "count";
   if (share("count") >= ALIKE) {
     const numbers = cells.map((c) => parseInt(c, 10)).filter((n) => !Number.isNaN(n));
-    const articles =
-      new Set(numbers).size === numbers.length && numbers.every((n) => n >= SMALLEST_ARTICLE);
-    return (isRunning(numbers) || articles) && hint(heading) !== "quantity" ? "code" : "count";
+    return (isRunning(numbers) || areArticles(numbers)) && hint(heading) !== "quantity"
+      ? "code"
+      : "count";
   }
   return (
     (["price", "date", "pack", "code", "size"] as const).find((k) => share(k) >= ALIKE) ?? "words"

@@ -1,5 +1,6 @@
 import type { ColumnRole } from "./columnRole.ts";
 import {
+  areArticles,
   areUnits,
   hint,
   isDate,
@@ -141,10 +142,15 @@ function withQuantity(table: Columns, names: readonly string[], rows: Rows): Col
   // "No. in box" is what a pack holds where packs are counted, and else how many there are.
   const isNamed = (name: string, at: number) =>
     MAY_COUNT.test(name.trim()) || (table.roles[at] === "unit" && saysHeld(name));
-  const named = names.findIndex((name, at) => isNamed(name, at) && isCount(at));
+  const free = [...names.keys()].filter(isCount);
+  const told = [
+    ...free.filter((at) => isNamed(names[at]!, at)),
+    ...free.filter((at) => table.roles[at] === null),
+  ];
+  // "N°" over 673, 759, 945 beside a column that counts too numbers the articles.
   const unclear =
-    named >= 0 ? named : names.findIndex((_, at) => table.roles[at] === null && isCount(at));
-  if (unclear < 0) return table;
+    told.find((at) => !areArticles(rows.map((r) => parseInt(r[at] ?? "", 10)))) ?? told[0];
+  if (unclear === undefined) return table;
   return { ...table, roles: table.roles.map((r, at) => (at === unclear ? "quantity" : r)) };
 }
 

@@ -24,7 +24,7 @@ const HEADER_ROLES: readonly (readonly [RegExp, ColumnRole])[] = [
     "size",
   ],
   [
-    /^(?:unit|uom|u\/?i|u\/m|u\/issue|units|pack|pks?|pkts?|pack size|packaging|packed\s+(?:in|as)|comes\s+in|put\s+up\s+in|per|unit of measure|form)$/i,
+    /^(?:unit|uom|u\/?i|u\/m|u\/issue|units|pack|pks?|pkts?|pack size|packing|packaging|packed\s+(?:in|as)|comes\s+in|put\s+up\s+in|per|unit of measure|form)$/i,
     "unit",
   ],
   [

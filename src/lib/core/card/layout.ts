@@ -367,7 +367,7 @@ const HEADS = quick(/^\p{L}[\p{L} -]*$/u);
 /** "Raft kit 3 (dry bag)": the kit's name may stand over the names. */
 const HEADS_FIRST = quick(/^\p{L}{3}[\p{L}\d (),.'’/&#-]*$/u);
 /** Heads names where no other column does; "was" is what in German. */
-const MAY_NAME = /^(?:lines?|details?|type|spec(?:ification)?|kit|was)$/i;
+const MAY_NAME = /^(?:lines?|position|details?|type|spec(?:ification)?|kit|was)$/i;
 const HEADS_PLACES = /^(?:drawer|stowage|bay|cupboard|cabinet|locker|tray|rack)$/i;
 /**
  * "# | Gear | Amount": beside a count, the first heading that tells nothing else names the items.
@@ -423,6 +423,10 @@ const cellsBelow = (below: readonly string[], split: Split, heading: string): re
     below.find((l) => l.length <= LONGEST_LINE && TWO_LETTERS.test(l)) ?? "",
   );
 
+/** How many in French, the name in Spanish: what stands below it tells. */
+const roleOfNombre = (heading: string, below: string): ColumnRole | null =>
+  /^nombre$/i.test(heading.trim()) && /^\d+$/.test(below.trim()) ? "quantity" : null;
+
 /** Whether rows stand below a heading. */
 function hasRows(
   line: string,
@@ -448,10 +452,11 @@ function tableHeader(line: string, below: readonly string[]): Table | null {
   for (const split of SPLITTERS) {
     const cells = headingCells(line, split);
     if (!cells) continue;
-    const told = cells.map(roleOf);
+    const next = cellsBelow(below, split, line);
+    const told = cells.map((cell, i) => roleOf(cell) ?? roleOfNombre(cell, next[i] ?? ""));
     // "Plasters  24  pcs" is a row: beside a number no heading is guessed.
     if (!told.includes("text") && cells.some((c) => /^\d+$/.test(c.trim()))) continue;
-    const roles = withText(cells, told, cellsBelow(below, split, line));
+    const roles = withText(cells, told, next);
     const known = roles.filter((r, i) => r !== null || cells[i] === "").length;
     const hasBody = split === spaced || hasRows(line, below, split, told);
     if (known >= 2 && roles.includes("text") && known >= cells.length - 1 && hasBody)

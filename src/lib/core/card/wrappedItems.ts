@@ -9,8 +9,8 @@ import { quick } from "./quick.ts";
 const MARK = quick(
   /^\s*(?:\d{1,3}[.)]|\(?(?:[a-z]|[ivx]{1,5})\)|[a-z]\.|\(\d{1,3}\)|[-*•–+·▪]|\[[ xX✓✔]?\]|[☐☑✓✔])\s+(?=\S)/iu,
 );
-/** In columns, quoted, or of a data format: other steps read those. */
-const OTHERWISE = /\t|\||^\s*[>{}<"]|^\s*(?:- )?[a-z_]{2,12}:\s/;
+/** In columns (empty ones last), quoted, or of a data format: other steps read those. */
+const OTHERWISE = /\t|\||[,;]\s*[,;]\s*$|^\s*[>{}<"]|^\s*(?:- )?[a-z_]{2,12}:\s/;
 /** A column of counts: brokenItems.ts tells by it where an item ends. */
 const HAS_COLUMN = /\S\s{3,}\S|\.{4}/;
 /** Begins as what goes on does; a heading, or a thing of its own, has a capital. */
@@ -57,10 +57,30 @@ function lineOf(line: string): Line {
   };
 }
 
+/** "medium (20 pairs)": how many there are ends an item. */
+const ENDS_COUNTED = /\(\d{1,4}(?:\s[^()\d]{1,20})?\)$/;
+/** Whether the items of a card end so: what does not yet goes on below, set in, whatever room there was. */
+const endCounted = (lines: readonly Line[]): boolean => {
+  const marked = lines.filter(({ mark }) => mark !== null).length;
+  const ends = lines.filter(({ text }) => ENDS_COUNTED.test(text)).length;
+  const endless = lines.filter(
+    ({ text, mark }) => mark !== null && !ENDS_COUNTED.test(text),
+  ).length;
+  return ends >= FEWEST_MARKED && ends >= SHARE_COUNTED * marked && endless < ends;
+};
+/** One or two may say it otherwise. */
+const SHARE_COUNTED = 0.8;
+
+/** How a card breaks its items. */
+interface Page {
+  readonly width: number;
+  readonly endsCounted: boolean;
+}
 /** Whether a line goes on with an item whose first line is given. */
-function goesOn(line: Line, above: Line, head: Line, width: number): boolean {
+function goesOn(line: Line, above: Line, head: Line, { width, endsCounted }: Page): boolean {
   if (!line.isPlain || line.mark !== null || !above.isPlain) return false;
   const words = line.text.trimStart();
+  if (endsCounted && line.indent > head.indent && !ENDS_COUNTED.test(above.text)) return true;
   const hasRoom = above.text.length + 1 + words.split(" ", 1)[0]!.length <= width;
   if (hasRoom || above.text.length < NARROWEST || above.text.endsWith(":")) return false;
   if (line.indent !== head.indent) return line.indent > head.indent;
@@ -85,6 +105,7 @@ export function wrappedItems(written: readonly string[]): string[] {
   if (first < 0) return [...written];
   if (lines.some(({ text }) => HAS_COLUMN.test(text))) return [...written];
   const width = lines.slice(first).reduce((most, { text }) => Math.max(most, text.length), 0);
+  const page: Page = { width, endsCounted: endCounted(lines) };
   const read = [...written];
   for (let from = first; from < lines.length; from++) {
     const head = lines[from]!;
@@ -93,7 +114,7 @@ export function wrappedItems(written: readonly string[]): string[] {
     while (
       to < lines.length &&
       to - from < MOST_LINES &&
-      goesOn(lines[to]!, lines[to - 1]!, head, width)
+      goesOn(lines[to]!, lines[to - 1]!, head, page)
     )
       to++;
     if (to === from + 1) continue;
