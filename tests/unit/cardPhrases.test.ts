@@ -341,9 +341,10 @@ describe("kinds told by their content", () => {
     it(`${example[0]}`, () => {
       const [, entry] = readCard(`4 eye pads\n2 ${example[0]}\n1 whistle`, vocabulary).entries;
       expect(entry!.itemType).to.equal(example[1]).and.to.equal(is);
-      expect(kindByVolume(named, "", from), "at the bound").to.equal(is);
-      expect(kindByVolume(named, "", from - 1), "below it").to.equal(named);
-      expect(kindByVolume(named, "pods", from), "it says what it comes in").to.equal(named);
+      const noun = named === null ? "alcohol" : "";
+      expect(kindByVolume(named, noun, from), "at the bound").to.equal(is);
+      expect(kindByVolume(named, noun, from - 1), "below it").to.equal(named);
+      expect(kindByVolume(named, `${noun} pods`, from), "it says what it comes in").to.equal(named);
     });
 });
 

@@ -23,6 +23,8 @@ export interface CellBlock {
   readonly rows: readonly (readonly string[])[];
 }
 const FEWEST_CELLS = 3;
+/** More are no table that somebody filled in. */
+const MOST_CELLS = 20;
 /** Of fewer rows nothing can be told, unless they stand below a heading. */
 export const FEWEST_ROWS = 3;
 const FEWEST_LINES = 2;
@@ -87,7 +89,10 @@ const MOST_BETWEEN = 2;
 export function cellBlocks(lines: readonly string[], way: Way): CellBlock[] {
   const blocks: CellBlock[] = [];
   const all = lines.map((line) => (line.length > LONGEST_LINE ? null : way.cells(line)));
-  const isRow = (at: number) => (all[at]?.length ?? 0) >= FEWEST_CELLS;
+  const isRow = (at: number) => {
+    const cells = all[at]?.length ?? 0;
+    return cells >= FEWEST_CELLS && cells <= MOST_CELLS;
+  };
   for (let from = 0; from < lines.length; from++) {
     if (!isRow(from)) continue;
     const places = [from];

@@ -175,7 +175,10 @@ export const SIZE_RULES: readonly SizeRule[] = [
 interface VolumeRule {
   /** A line, and the kind it is. */
   readonly example: readonly [line: string, itemType: string];
-  readonly named: string;
+  /** What the words name; null: nothing. */
+  readonly named: string | null;
+  /** The only words, where they name nothing. */
+  readonly only?: RegExp;
   /** From this content on, in ml. */
   readonly from: number;
   /** Unless the words say what it comes in. */
@@ -200,6 +203,21 @@ export const VOLUME_RULES: readonly VolumeRule[] = [
     from: AMPOULE_BELOW_ML,
     unless: SEVERAL,
     is: "saline-spray",
+  },
+  {
+    example: ["Isopropyl alcohol 70 %, 500 ml", "alcohol-bottle"],
+    named: "alcohol-pad",
+    from: A_BOTTLE_ML,
+    unless: SEVERAL,
+    is: "alcohol-bottle",
+  },
+  {
+    example: ["Alcohol 70 %, 250 ml", "alcohol-bottle"],
+    named: null,
+    only: /^\W*(?:(?:ethyl|ethanol|isopropanol|isopropyl|denatured|medical|pure)\s+)*(?:alcohol|ethanol|isopropanol)\W*$/i,
+    from: A_BOTTLE_ML,
+    unless: SEVERAL,
+    is: "alcohol-bottle",
   },
 ];
 
@@ -227,7 +245,10 @@ export const kindByVolume = (
   volumeMl: number | null,
 ): string | null =>
   VOLUME_RULES.find(
-    (r) => r.named === named && volumeMl !== null && volumeMl >= r.from && !r.unless.test(noun),
+    (r) =>
+      r.named === named &&
+      r.only?.test(noun) !== false &&
+      volumeMl !== null && volumeMl >= r.from && !r.unless.test(noun),
   )?.is ?? named;
 
 /**

@@ -213,9 +213,9 @@ const SUM_CELL = /[\t|;]|\s{2,}|\.{3,}|:\s/;
 const lastCell = (line: string) =>
   line.length <= LONGEST_LINE && /\S\s{2,}\S/.test(line) ? placedCells(line).at(-1) : undefined;
 /** A row that a wrapped name or a title sets apart from the others has its amount where theirs end. */
-function withoutLastAt(edges: readonly number[], line: string): string {
+function withoutLastAt(edges: ReadonlySet<number>, line: string): string {
   const cell = lastCell(line);
-  const isLike = cell !== undefined && edges.some((edge) => Math.abs(cell.to - edge) <= 1);
+  const isLike = cell !== undefined && [-1, 0, 1].some((by) => edges.has(cell.to + by));
   return isLike && amountOf(cell.text)?.isPlain === true
     ? line.slice(0, cell.from).trimEnd()
     : line;
@@ -226,7 +226,7 @@ export function withoutMoney(lines: readonly string[]): string[] {
   if (!lines.some((line) => MAY_BE_AMOUNT.test(line))) return [...lines];
   const read = [...lines];
   const taken = new Set<number>();
-  const edges: number[] = [];
+  const edges = new Set<number>();
   for (const way of WAYS)
     for (const block of cellBlocks(read, way)) {
       const isMoney = taken.has(block.places[0]!) ? null : moneyIn(block);
@@ -238,7 +238,7 @@ export function withoutMoney(lines: readonly string[]): string[] {
         const paid = [...row.keys()].filter((i) => isMoney(row, i));
         read[at] = isSum ? "" : way.with(read[at]!, new Map(paid.map((i) => [i, null])));
       });
-      if (way.isLoose) edges.push(lastCell(lines[block.places[0]!]!)?.to ?? 0);
+      if (way.isLoose) edges.add(lastCell(lines[block.places[0]!]!)?.to ?? 0);
       const end = block.places.at(-1)! + 1;
       for (let at = end; at < Math.min(end + SUMS_WITHIN, read.length); at++)
         if (saysSum(read[at]!)) read[at] = "";
@@ -250,10 +250,10 @@ export function withoutMoney(lines: readonly string[]): string[] {
     // "What we bought and what it cost": what it speaks of is gone.
     if (at < first && line.length <= LONGEST_LINE && !HAS_CELLS.test(line))
       return line.replace(SPEAKS_OF_MONEY, " ");
-    return edges.length > 0 ? withoutLastAt(edges, line) : line;
+    return edges.size > 0 ? withoutLastAt(edges, line) : line;
   });
 }
 const HAS_CELLS = /[\d\t|;]|\S\s{2,}\S/;
 const SPEAKS_OF_MONEY = /\b(?:prices?|costs?)\b/gi;
 /** Two numbers on a line. */
-const MAY_BE_AMOUNT = /\d.*?\D\d/;
+const MAY_BE_AMOUNT = /\d\D+\d/;

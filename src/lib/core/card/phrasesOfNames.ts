@@ -33,6 +33,13 @@ const STRENGTHS_MG: Readonly<Record<string, readonly number[]>> = {
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const NAME_PHRASES: readonly Phrase[] = [
   {
+    name: "strength of alcohol",
+    example: ["Alcohol 70 250 ml", "Alcohol 70 % 250 ml"],
+    holds: ["lcohol", "lcool"],
+    pattern: /(?<=\b(?:alcohol|alcool)\s+(?:de\s+|à\s+|a\s+)?)(70|80|90|95|96|99)(?:\s?[°º])?(?=[\s,;:-]|$)(?!\s?%|\s?(?:pads?|pcs|wipes?|swabs?|x)\b)/giu,
+    read: "$1 %",
+  },
+  {
     name: "with, shortened",
     example: ["tweezers c/w magnifier", "tweezers with magnifier"],
     holds: ["w ", "w\t", "w."],
