@@ -20,7 +20,7 @@ export const skeleton = remembering(
 );
 
 /** Letters of `short` stand in `long` in their order. */
-function isWithin(short: string, long: string): boolean {
+export function isWithin(short: string, long: string): boolean {
   let at = 0;
   for (const c of long) if (c === short[at]) at++;
   return at === short.length;

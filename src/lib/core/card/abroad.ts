@@ -1,5 +1,6 @@
 import type { WordsAbroad } from "../catalogue/catalogue.ts";
 import { remembering } from "../base/remembering.ts";
+import { abbreviatedAbroad, type CutWord } from "./abbreviatedAbroad.ts";
 import { MOST_WORDS } from "./cardLimits.ts";
 import { IS_NUMBER_SAID } from "./numberWords.ts";
 import { PACK } from "./packWords.ts";
@@ -22,6 +23,8 @@ export interface Abroad {
 interface Words {
   /** Names by their first word, each by its words without a plural's s; the longest first. */
   readonly byFirst: ReadonlyMap<string, readonly Name[]>;
+  /** The same by the first letter of all. */
+  readonly byLetter: ReadonlyMap<string, readonly Name[]>;
 }
 interface Name {
   readonly words: readonly string[];
@@ -38,12 +41,17 @@ function wordsOf(tables: readonly WordsAbroad["names"][]): Words {
   for (const [name, abroad] of tables.flatMap(Object.entries<readonly string[]>))
     for (const words of abroad) english.set(keyOf(words), name);
   const byFirst = new Map<string, Name[]>();
+  const byLetter = new Map<string, Name[]>();
   // The longest first: "venda triangular" before "venda".
   for (const [key, name] of [...english].sort(([x], [y]) => y.length - x.length)) {
     const words = key.split(" ");
-    byFirst.set(words[0]!, [...(byFirst.get(words[0]!) ?? []), { words, english: name }]);
+    for (const [map, first] of [
+      [byFirst, words[0]!],
+      [byLetter, key[0]!],
+    ] as const)
+      map.set(first, [...(map.get(first) ?? []), { words, english: name }]);
   }
-  return { byFirst };
+  return { byFirst, byLetter };
 }
 
 /** "10 cm", "x 4 m", "500 mg": says the same in every language. */
@@ -136,6 +144,59 @@ function namesIn(
   return parts;
 }
 
+/** No name has more words. */
+const LONGEST_NAME = 4;
+/** What may stand between words cut short: their dot, and a small word. */
+const BETWEEN_CUTS = quick(new RegExp(`^[.\\s-]+(?:(?:${SMALL_WORDS})\\s+|[dl]['’]\\s?)?$`, "iu"));
+/** The words of a line from one on as they may be cut short, with the last word of the line that each takes. */
+function cutsFrom(
+  plain: string,
+  said: readonly Said[],
+  from: number,
+  taken: ReadonlySet<number>,
+): { readonly cuts: CutWord[]; readonly ends: number[] } {
+  const cuts: CutWord[] = [];
+  const ends: number[] = [];
+  for (let at = from; at < said.length && cuts.length < LONGEST_NAME; at++) {
+    const before = at === from ? "" : plain.slice(said[at - 1]!.to, said[at]!.from);
+    if (taken.has(at) || (at > from && !BETWEEN_CUTS.test(before))) break;
+    if (at > from && SMALL.test(said[at]!.word)) continue;
+    const { word, to } = said[at]!;
+    const hasDot = plain[to] === ".";
+    const isGlued = hasDot && said[at + 1]?.from === to + 1 && !taken.has(at + 1);
+    cuts.push(isGlued ? { word, hasDot, end: said[at + 1]!.word } : { word, hasDot });
+    if (isGlued) at++;
+    ends.push(at);
+  }
+  return { cuts, ends };
+}
+/** Names of so many words or more, or compounds, some of them cut short, among words that are no part of anything yet. */
+function namesCutShort(
+  plain: string,
+  said: readonly Said[],
+  { byLetter }: Words,
+  taken: Set<number>,
+  knows: (text: string) => boolean,
+  fewest: number,
+): Part[] {
+  const parts: Part[] = [];
+  for (let at = 0; at < said.length; at++) {
+    const { word, from, to: wordEnd } = said[at]!;
+    const isOurs = plain[wordEnd] !== "." && knows(word);
+    if (taken.has(at) || isOurs || PACK.test(word)) continue;
+    const { cuts, ends } = cutsFrom(plain, said, at, taken);
+    const found = abbreviatedAbroad(cuts, byLetter.get(word[0]!) ?? [], singularsOf);
+    const isWanted = found !== null && (found.words >= fewest || cuts[0]!.end !== undefined);
+    const end = isWanted ? ends[found.words - 1]! : null;
+    if (end === null || !standsAlone(plain, from, said[end]!.to)) continue;
+    for (let i = at; i <= end; i++) taken.add(i);
+    // The dot of the last goes with it.
+    const to = said[end]!.to;
+    parts.push({ from, to: plain[to] === "." ? to + 1 : to, english: found!.english });
+  }
+  return parts;
+}
+
 const SMALL = new RegExp(`^(?:${SMALL_WORDS})$`);
 
 /** A name without small words, accents, capitals and plurals with an s. */
@@ -199,7 +260,12 @@ function foreignIn(
   });
   const said = line.amongForeign ? wordsIn(plain).map(spelt) : wordsIn(plain);
   const taken = new Set<number>();
-  const named = namesIn(plain, said, names, taken);
+  const cutShort = (fewest: number) =>
+    line.amongForeign && line.text.length <= LONGEST_ROW
+      ? namesCutShort(plain, said, names, taken, knows, fewest)
+      : [];
+  // "sparadraps assort.": the longer name first, as where nothing is cut short.
+  const named = [...cutShort(2), ...namesIn(plain, said, names, taken), ...cutShort(1)];
   if (named.length === 0 && !line.amongForeign) return null;
   const parts = [...named, ...namesIn(plain, said, counted, taken)].sort((a, b) => a.from - b.from);
   if (named.length === 0) return parts.length > 0 ? { plain, parts } : null;

@@ -80,7 +80,15 @@ const spaced: Way = {
   },
   isLoose: true,
 };
-export const WAYS: readonly Way[] = [...["\t", "|", ";", ","].map(delimited), spaced];
+/** "eye pads, 4 ... 8,65 €": where one comma has a blank behind it and another stands within a number, they part no cells. */
+const IS_PROSE = /,\s.*\d,\d|\d,\d.*,\s/;
+const IN_QUOTES = /"[^"]*"/g;
+const commas: Way = delimited(",");
+const byCommas: Way = {
+  ...commas,
+  cells: (line) => (IS_PROSE.test(line.replace(IN_QUOTES, "")) ? null : commas.cells(line)),
+};
+export const WAYS: readonly Way[] = [...["\t", "|", ";"].map(delimited), byCommas, spaced];
 
 /** "Top tray:", a blank line: so many lines in a row may stand between rows of one table. */
 const MOST_BETWEEN = 2;

@@ -248,7 +248,9 @@ export const kindByVolume = (
     (r) =>
       r.named === named &&
       r.only?.test(noun) !== false &&
-      volumeMl !== null && volumeMl >= r.from && !r.unless.test(noun),
+      volumeMl !== null &&
+      volumeMl >= r.from &&
+      !r.unless.test(noun),
   )?.is ?? named;
 
 /**

@@ -129,6 +129,8 @@ function saidOf(block: CellBlock): readonly ReadonlyMap<number, string>[] | null
     const held = heldIn((row[packs.at] ?? "").trim(), saysPack(packs));
     const count = COUNTED.exec((row[counts.at] ?? "").trim());
     const said = new Map<number, string>();
+    // Five of five may be five in all: that is asked about.
+    if (count && NUMBER.test(row[packs.at]!) && Number(count[1]) === held) return said;
     if (held !== null) said.set(packs.at, held === 1 ? "each" : `PK/${held}`);
     if (count) said.set(counts.at, count[1]!);
     return said;

@@ -36,7 +36,8 @@ export const NAME_PHRASES: readonly Phrase[] = [
     name: "strength of alcohol",
     example: ["Alcohol 70 250 ml", "Alcohol 70 % 250 ml"],
     holds: ["lcohol", "lcool"],
-    pattern: /(?<=\b(?:alcohol|alcool)\s+(?:de\s+|à\s+|a\s+)?)(70|80|90|95|96|99)(?:\s?[°º])?(?=[\s,;:-]|$)(?!\s?%|\s?(?:pads?|pcs|wipes?|swabs?|x)\b)/giu,
+    pattern:
+      /(?<=\b(?:alcohol|alcool)\s+(?:de\s+|à\s+|a\s+)?)(70|80|90|95|96|99)(?:\s?[°º])?(?=[\s,;:-]|$)(?!\s?%|\s?(?:pads?|pcs|wipes?|swabs?|x)\b)/giu,
     read: "$1 %",
   },
   {

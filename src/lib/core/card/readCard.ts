@@ -183,6 +183,35 @@ function inOwnWords(
   });
 }
 
+/** Fewer lines with whole names say nothing of the others. */
+const FEWEST_WHOLE = 2;
+/** Whether lines are of a card from abroad. */
+function isCardAbroad(
+  read: readonly { readonly printed: string; readonly english: string }[],
+  vocabulary: Vocabulary,
+): boolean {
+  const { abroad } = vocabulary;
+  const lines = read.filter(({ printed }) => printed.trim() !== "");
+  const isShort = (line: string) => line.length <= LONGEST_LINE;
+  const [foreign, others] = [true, false].map((is) =>
+    lines.filter(
+      ({ english, printed }) =>
+        (english !== printed || (isShort(printed) && countsAbroad(printed, abroad))) === is,
+    ),
+  ) as [typeof lines, typeof lines];
+  if (foreign.length < FEWEST_WHOLE || isFromAbroad(foreign.length, lines.length))
+    return isFromAbroad(foreign.length, lines.length);
+  // "couv. survie": words cut short are looked for where some are whole.
+  const knows = (words: string) => knowsAny(words, vocabulary);
+  const cutShort = others.filter(
+    ({ printed }) =>
+      isShort(printed) &&
+      !knows(printed) &&
+      inEnglish({ text: printed, amongForeign: true }, abroad, knows) !== printed,
+  );
+  return isFromAbroad(foreign.length + cutShort.length, lines.length);
+}
+
 /** The rows of a card, its tables laid out, before their wording is looked at. */
 interface LaidOut {
   readonly rows: readonly CardRow[];
@@ -204,12 +233,7 @@ function rowsOf(
     const right = putRight(line, vocabulary);
     return right.english !== line && headsColumns(line) ? own : right;
   });
-  const foreign = read.filter(
-    ({ english, printed }) =>
-      english !== printed ||
-      (printed.length <= LONGEST_LINE && countsAbroad(printed, vocabulary.abroad)),
-  ).length;
-  const isAbroad = isFromAbroad(foreign, lines.filter((l) => l.trim() !== "").length);
+  const isAbroad = isCardAbroad(read, vocabulary);
   const knows = (words: string) => knowsAny(words, vocabulary);
   const said = read.map(({ printed, english }) =>
     isAbroad && english === printed && printed.length <= LONGEST_LINE && !headsColumns(printed)
