@@ -5,7 +5,7 @@ import { withoutEdges } from "./edgeData.ts";
 import { isHabit } from "./lineEdges.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { saysAmount } from "./recordFields.ts";
-import { quick } from "./quick.ts";
+import { quick, THREE_LETTERS } from "./quick.ts";
 
 /**
  * Lists that stand beside each other, each thing with its count, and here and there with a date or a tick: "6 wipes  ok | 11 plasters
@@ -62,6 +62,13 @@ const SHARE = 0.5;
 /** Of those with cells nearly all: others are a table's, which tells by itself what its columns hold. */
 const MOST_OTHERS = 0.2;
 
+/** "bandages: 2 x 6 cm, 3 x 8 cm     tape: 1": what is said of several sorts in a cell is a line of its own; null: a cell says nothing whole. */
+const sortsIn = (cells: readonly string[]): readonly string[] | null =>
+  cells.length > 1 && cells.every((cell) => THREE_LETTERS.test(cell) && HAS_NUMBER.test(cell))
+    ? cells
+    : null;
+const HAS_NUMBER = quick(new RegExp(`(?<![\\p{L}\\d])(?:${NUMBER_WORDS})(?!\\p{L})`, "iu"));
+
 /** @param names whether a text surely names one item */
 export function listsBeside(lines: readonly string[], names: Names): readonly string[] {
   const cells = lines.map((line) =>
@@ -75,5 +82,8 @@ export function listsBeside(lines: readonly string[], names: Names): readonly st
   const first = lines.findIndex(isBeside);
   // "SHED      HOUSE" over them says where each list lies.
   const isTitle = (i: number) => i < first && isOther(i) && !cells[i]!.some(names);
-  return lines.map((line, i) => (isTitle(i) ? "" : (things[i]?.join(RECORD_END) ?? line)));
+  return lines.map((line, i) => {
+    if (isTitle(i)) return "";
+    return (things[i] ?? (i > first ? sortsIn(cells[i]!) : null))?.join(RECORD_END) ?? line;
+  });
 }
