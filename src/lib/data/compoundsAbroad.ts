@@ -1,3 +1,6 @@
+import { NAMES_ABROAD } from "./namesAbroad.ts";
+import { NAMES_FURTHER_ABROAD } from "./namesFurtherAbroad.ts";
+
 /**
  * Names that German, Dutch, Norwegian, Danish and Swedish make of two words at once, by the English name that is read in their
  * place. Which of them a shop or a maker uses nobody can list; each of these first parts goes with each of the last. A last part may
@@ -171,10 +174,17 @@ export const COMPOUNDS: readonly Compound[] = [
 ];
 
 const words = (said: string): string[] => said.split(" ");
-/** Each compound by the English name. */
+/** A plural with an s is read as the same name. */
+const one = (name: string): string => name.replace(/s$/, "");
+const listed = new Set(
+  [NAMES_ABROAD, NAMES_FURTHER_ABROAD].flatMap((n) => Object.values(n).flat().map(one)),
+);
+/** Each compound by the English name; one that is listed as a name of its own is what it is listed as. */
 export const COMPOUNDS_ABROAD: Readonly<Record<string, readonly string[]>> = Object.fromEntries(
   COMPOUNDS.map(({ english, first, last }) => [
     english,
-    words(first).flatMap((one) => words(last).map((other) => one + other)),
+    words(first)
+      .flatMap((before) => words(last).map((behind) => before + behind))
+      .filter((word) => !listed.has(one(word))),
   ]),
 );

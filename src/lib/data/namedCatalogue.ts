@@ -11,7 +11,6 @@ export const NAMED_CATALOGUE: NamedCatalogue = {
   ...CATALOGUE,
   words: new Map(Object.entries(CARD_WORDS)),
   wordsAbroad: [
-    // First, so that a name that is listed wins over one that is made.
     { names: COMPOUNDS_ABROAD, counted: {} },
     { names: NAMES_ABROAD, counted: COUNTED_ABROAD },
     { names: NAMES_FURTHER_ABROAD, counted: COUNTED_FURTHER_ABROAD },

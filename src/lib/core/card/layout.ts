@@ -11,6 +11,7 @@ import type { CardRow } from "./cardRow.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { withoutRunningNumbers } from "./leads.ts";
 import { CARRIED } from "./placeWords.ts";
+import { pairedCells, pairedOnLine } from "./pairedCells.ts";
 import { plainRow } from "./plainRow.ts";
 import { saysAmount } from "./recordFields.ts";
 import { tableRow } from "./tableRow.ts";
@@ -161,8 +162,10 @@ class RowReader {
     for (const { from, to, roles } of sideBySide(table.roles)) {
       const own = cells.slice(from, to);
       if (own.every((c) => c === "")) continue;
-      const row = tableRow(own, roles, i + 1);
-      this.rows.push(table.isUnclear ? { ...row, columnsUnclear: true } : row);
+      for (const said of pairedCells(own, roles, this.#isName)) {
+        const row = tableRow(said, roles, i + 1);
+        this.rows.push(table.isUnclear ? { ...row, columnsUnclear: true } : row);
+      }
     }
     return true;
   }
@@ -176,7 +179,7 @@ class RowReader {
   }
 
   #takePlain(line: string, i: number): void {
-    const records = line.split(RECORD_END);
+    const records = pairedOnLine(line, this.#isName) ?? line.split(RECORD_END);
     if (records.length > 1) {
       for (const text of records) this.rows.push({ ...plainRow(text, i + 1), isOfList: true });
       return;
