@@ -50,4 +50,11 @@ describe("names abroad with words cut short", () => {
       "4 small-scissors 1 null",
       "5 triangular-bandage 1 null",
     ]));
+
+  it("one of it and another are two things in Italian", () =>
+    expect(
+      entriesOf(
+        "5. Un triangolo di tela e quattro spille da balia.\n6. Tre paia di guanti.\n7. Due bende.\n8. Un fischietto.",
+      ).slice(0, 2),
+    ).to.deep.equal(["1 triangular-bandage 1 null", "1 safety-pin 4 null"]));
 });

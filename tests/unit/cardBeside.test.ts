@@ -41,6 +41,18 @@ describe("two lists side by side", () => {
     });
 });
 
+it("several sorts in a cell beside another are a line of their own", () =>
+  expect(
+    read(
+      [
+        "plasters: 20                 burn gel: 6",
+        "eye pads: 2                  foil blankets: 3",
+        "wound dressings: 2 M, 1 L    whistle: 1",
+        "safety pins: 12              cold packs: 4",
+      ].join("\n"),
+    ).filter((entry) => entry.startsWith("3 ")),
+  ).to.deep.equal(["3 bandaged-dressing 2", "3 bandaged-dressing 1", "3 whistle 1"]));
+
 /** A thing and its count, in one cell or in two. */
 const CELLS = ["3 x N", "N (3)", "N      3", "3   N", "N .... 3", "N = 3"];
 const BEHIND = ["", "  ok", " ✓", ", exp 05/28", " (05/2028)", ", lot A77", "   $2.50"];

@@ -16,6 +16,7 @@ describe("money in columns", () => {
     ["N650", 650, true],
     ["650/-", 650, true],
     ["45,-", 45, true],
+    ["0.45 each", 0.45, true],
     // A letter O as a scanner gives it.
     ["41,0O", 41, true],
   ] as const)

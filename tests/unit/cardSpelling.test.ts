@@ -147,3 +147,11 @@ describe("numbers as a recogniser reads them", () => {
       expect(repair(line)).to.equal(line);
   });
 });
+
+it("a number in words with a digit in it is that number", () =>
+  expect(entriesOf("twe1ve plasters\nf1ve eye pads\ne1even wipes\ntwo slings")).to.deep.equal([
+    "1 adhesive-strip 12 null",
+    "2 eye-pad 5 null",
+    "3 antiseptic-wipe 11 null",
+    "4 triangular-bandage 2 null",
+  ]));

@@ -26,7 +26,7 @@ const FIGURES =
   "\\d[\\dOol]{0,2}(?:[ .,'’][\\dOol]{3})*(?:[.,][\\dOol]{1,2})?|[\\dOol]{1,7}(?:[.,][\\dOol]{1,2})?";
 const AMOUNT = quick(
   new RegExp(
-    `^(?:(?<before>${SIGN})\\s?)?(?=[^\\d]{0,3}\\d)(?<figures>${FIGURES})(?<open>/[-–=]|[.,][-–])?(?:\\s?(?<behind>${SIGN}|€|kr\\.?|zł))?(?:\\s?(?:each|ea\\.?|per\\s\\p{L}{2,6}|/\\s?\\p{L}{2,6}))?$`,
+    `^(?:(?<before>${SIGN})\\s?)?(?=[^\\d]{0,3}\\d)(?<figures>${FIGURES})(?<open>/[-–=]|[.,][-–])?(?:\\s?(?<behind>${SIGN}|€|kr\\.?|zł))?(?:(?<=[.,]\\d{2})\\s?(?:each|ea\\.?|per\\s\\p{L}{2,6}|/\\s?\\p{L}{2,6}))?$`,
     "u",
   ),
 );

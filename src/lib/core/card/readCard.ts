@@ -27,6 +27,7 @@ import { NO_HABITS, type Habits } from "./habits.ts";
 import { headsColumns } from "./headingRoles.ts";
 import { isHeading } from "./headings.ts";
 import { isNote } from "./notes.ts";
+import { IS_NUMBER_SAID } from "./numberWords.ts";
 import { openNumbers } from "./openNumbers.ts";
 import { questionsAnswered } from "./questions.ts";
 import type { Reading } from "./quantity.ts";
@@ -270,7 +271,9 @@ const putRight = rememberingFor(
     const printed = repairText(
       line,
       (word) =>
-        known(word) || (word.length >= SHORTEST_ABROAD && isWordAbroad(word, vocabulary.abroad)),
+        known(word) ||
+        IS_NUMBER_SAID.test(word) ||
+        (word.length >= SHORTEST_ABROAD && isWordAbroad(word, vocabulary.abroad)),
     );
     const english = inEnglish({ text: printed, amongForeign: false }, vocabulary.abroad, knows);
     if (english !== printed) return { printed, english };
