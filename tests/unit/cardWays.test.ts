@@ -1,7 +1,7 @@
 import { expect } from "chai";
 import { saysHeld, saysMeant, saysShould } from "../../src/lib/core/card/headingCounts.ts";
 import { areUnits } from "../../src/lib/core/card/columnsByContent.ts";
-import { kindByCount } from "../../src/lib/core/card/kindBySize.ts";
+import { kindByCount, kindByLetter } from "../../src/lib/core/card/kindBySize.ts";
 import { cleanLines } from "../../src/lib/core/card/cleanLines.ts";
 import { countPlainly } from "../../src/lib/core/card/countsPlainly.ts";
 import { repairText } from "../../src/lib/core/card/repairText.ts";
@@ -509,4 +509,26 @@ describe("what only looks like it", () => {
     expect(entriesOf(card.join("\n"))).to.include("3 triangular-bandage 2 null");
     expect(entriesOf(card.join("\n"))).to.include("3 pressure-bandage 2 null");
   });
+});
+
+describe("sterile dressings by their letter or number", () => {
+  for (const said of [
+    "sterile dressings, small",
+    "Lge wnd drsg",
+    "STERIL DRSNG MED",
+    "Dressing, sterile, No. 8",
+    "wound dressing M",
+  ])
+    it(`have their bandage: ${said}`, () =>
+      expect(kindByLetter("gauze-pad", said, null)).to.equal("bandaged-dressing"));
+  for (const [said, size, why] of [
+    ["wound dressing", null, "no size is said"],
+    ["wound dressing M", [100, 100], "it goes by its measures"],
+    ["gauze dressing, small", null, "it is gauze"],
+    ["swabs, large", null, "it is no dressing"],
+  ] as const)
+    it(`are gauze: ${said}, ${why}`, () =>
+      expect(kindByLetter("gauze-pad", said, size)).to.equal("gauze-pad"));
+  it("are what else they were called", () =>
+    expect(kindByLetter("eye-pad", "dressing, small", null)).to.equal("eye-pad"));
 });

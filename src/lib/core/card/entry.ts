@@ -6,7 +6,7 @@ import type { Habits } from "./habits.ts";
 import type { Draft } from "./draft.ts";
 import { isItem, isNamed } from "./isItem.ts";
 import type { CardRow } from "./cardRow.ts";
-import { kindByCount, kindBySize, kindByVolume } from "./kindBySize.ts";
+import { kindByCount, kindByLetter, kindBySize, kindByVolume } from "./kindBySize.ts";
 import { openNameOf } from "./openName.ts";
 import { countOf } from "./pieces.ts";
 import { HOLDS_SEVERAL } from "./packWords.ts";
@@ -109,7 +109,8 @@ export function entryOf(
   const isMetric = habits.bareUnit === null ? style.metric : habits.bareUnit === "cm";
   const sized = sizeOf(reading, row, type, isMetric);
   const byVolume = kindByVolume(type, reading.noun, reading.volumeMl);
-  const bySize = kindBySize(byVolume, reading.noun, sized.sizeMm);
+  const byLetter = kindByLetter(byVolume, segment.text, sized.sizeMm);
+  const bySize = kindBySize(byLetter, reading.noun, sized.sizeMm);
   const said = countOf(reading, row, bySize, sized.bareIsCount);
   const perPack = packKnown(reading, row, habits);
   const pieces = perPack ? { value: said.value * perPack, sure: true } : said;

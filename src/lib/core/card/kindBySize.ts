@@ -238,6 +238,27 @@ export const kindByCount = (
     ? "adhesive-strip"
     : named;
 
+const IS_DRESSING = /\bdr(?:e?s{1,2}(?:i?n?g|n)|sn?g)s?\b/i;
+const IS_GAUZE = /gauz|gze|swab|pad\b|compress|kompres|adher|stick|burn|eye|film|gel/i;
+const BY_LETTER =
+  /\b(?:small|sml|medium|med|large|lge?|lrg|x?[sml]|(?:no|nr|n[°º]|size)\.?\s?\d{1,2})\b/i;
+/**
+ * A sterile dressing that is called small, medium or large, or goes by its number, has its bandage; gauze goes by its measures.
+ * @param said the words of its line
+ */
+export const kindByLetter = (
+  named: string | null,
+  said: string,
+  size: readonly number[] | null,
+): string | null =>
+  named === "gauze-pad" &&
+  size === null &&
+  IS_DRESSING.test(said) &&
+  !IS_GAUZE.test(said) &&
+  BY_LETTER.test(said)
+    ? "bandaged-dressing"
+    : named;
+
 /** The kind that a name and its printed content in ml tell together; null: none is named. */
 export const kindByVolume = (
   named: string | null,
