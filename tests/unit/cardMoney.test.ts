@@ -21,7 +21,7 @@ describe("money in columns", () => {
     ["41,0O", 41, true],
   ] as const)
     it(`says ${value}: ${cell}`, () => expect(amountOf(cell)).to.deep.equal({ value, isPlain }));
-  for (const cell of ["FA-01", "10 per pkt", "5 cm", "x", "", "12/27", "O"])
+  for (const cell of ["P1", "R12", "FA-01", "10 per pkt", "5 cm", "x", "", "12/27", "O"])
     it(`says none: "${cell}"`, () => expect(amountOf(cell)).to.equal(null));
 
   it("is told in whole numbers by its products: five at 650 come to 3250", () =>
@@ -35,6 +35,11 @@ describe("money in columns", () => {
     ).to.deep.equal(["Gauze;5", "Slings;3", "Eye pads;6", "Pins;2"]));
   it("is not told by products alone: two boxes of fifty are a hundred pieces", () => {
     const lines = ["Item;Boxes;Per box;Pieces", "Gauze;2;50;100", "Slings;3;10;30", "Pins;4;12;48"];
+    expect(withoutMoney(lines)).to.deep.equal(lines);
+  });
+
+  it("is not told by hundredths under a heading of its own: a bandage 4.50 m long", () => {
+    const lines = ["Item;Length, m;Qty", "Bandage;4.50;2", "Tape;9.15;1", "Gauze;3.66;4"];
     expect(withoutMoney(lines)).to.deep.equal(lines);
   });
 

@@ -36,7 +36,7 @@ const SHARE = /^\d{1,2}(?:[.,]\d{1,2})?\s?%$/;
 /** What is paid, whatever else the heading says: "Unit price (N)", "P. unitario", "Prix HT". */
 const PAID = new RegExp(
   `\\b(?:${[
-    "prices?|costs?|rate|rrp|msrp|amount\\s+(?:due|payable)|line\\s+(?:total|amount|value)|total\\s+(?:price|cost|value)|value|ext(?:ended)?|charge",
+    "prices?|costs?|kosten|couts?|valeur|valore?|tari(?:ef|fa?)|rate|rrp|msrp|amount\\s+(?:due|payable)|line\\s+(?:total|amount|value)|total\\s+(?:price|cost|value)|value|ext(?:ended)?|charge",
     "\\w*preis|betrag|ep|gp|e-preis",
     "prix|p\\.?\\s?u\\.?(?:\\s?ht)?|montant",
     "precio|pvp|importe|p\\.\\s?unit",
@@ -74,11 +74,15 @@ export function amountOf(cell: string): Amount | null {
   const figures = found["figures"]!.replace(/[Oo]/g, "0").replace(/l/g, "1");
   const [, whole, part = ""] = /^(.*?)(?:[.,](\d{1,2}))?$/.exec(figures)!;
   const signed = found["before"] ?? found["behind"] ?? found["open"];
+  // "P1", "R12": pockets and rooms.
+  if (/^[NRP]$/.test(signed ?? "") && part === "" && Number(whole) < FEWEST_OF_LETTER) return null;
   return {
     value: Number(`${whole!.replace(/\D/g, "")}.${part || 0}`),
     isPlain: signed !== undefined || part.length === 2,
   };
 }
+/** Naira, rand and pesos come in tens at least. */
+const FEWEST_OF_LETTER = 50;
 /** "KSh 1,250,000.00" */
 const LONGEST_AMOUNT = 18;
 
@@ -157,7 +161,8 @@ function moneyOf(columns: readonly Column[]): Set<number> {
       (c) =>
         !isPaid.has(c.at) && holdsAmounts(c) && c.amounts.every((a) => a === null || a.isPlain),
     )
-    .filter((c) => c.amounts.some((a) => a !== null && a.value % 1 !== 0) || isSigned(c))
+    // "4.50" below "Length, m" is what it is headed as.
+    .filter((c) => isSigned(c) || ((c.heading === "" || saysPaid(c.heading)) && hasHundredths(c)))
     .map((c) => c.at);
   const all = new Set([...isPaid, ...plainly]);
   // "Amount" beside a price, where another column counts.
@@ -175,6 +180,8 @@ function moneyOf(columns: readonly Column[]): Set<number> {
     c.cells.filter((cell) => SHARE.test(cell)).length >= MOST * c.cells.length;
   return new Set([...all, ...columns.filter(isTax).map((c) => c.at)]);
 }
+const hasHundredths = ({ amounts }: Column): boolean =>
+  amounts.some((a) => a !== null && a.value % 1 !== 0);
 /** "€ 4", "650/-": no hundredths are needed to tell. */
 const isSigned = ({ cells }: Column): boolean =>
   cells.filter((cell) => AMOUNT.test(cell) && /[^\d\s.,'’Ool]/.test(cell)).length >=
