@@ -7,7 +7,7 @@ import { LETTER } from "./quick.ts";
 /** Lines one below the other that fall into cells alike, before anything of them is read: what is changed in them leaves all else as it is written. */
 
 /** A way to part a line into cells. Columns set by blanks are numbered from the right: a cell may be missing on the left. */
-export interface Way {
+interface Way {
   /** null: the line has no such cells. */
   readonly cells: (line: string) => readonly string[] | null;
   /** The line with some of its cells said otherwise; null takes a cell out. */
@@ -88,13 +88,13 @@ const byCommas: Way = {
   ...commas,
   cells: (line) => (IS_PROSE.test(line.replace(IN_QUOTES, "")) ? null : commas.cells(line)),
 };
-export const WAYS: readonly Way[] = [...["\t", "|", ";"].map(delimited), byCommas, spaced];
+const WAYS: readonly Way[] = [...["\t", "|", ";"].map(delimited), byCommas, spaced];
 
 /** "Top tray:", a blank line: so many lines in a row may stand between rows of one table. */
 const MOST_BETWEEN = 2;
 
 /** The blocks of a card by one way to part cells. */
-export function cellBlocks(lines: readonly string[], way: Way): CellBlock[] {
+function cellBlocks(lines: readonly string[], way: Way): CellBlock[] {
   const blocks: CellBlock[] = [];
   const all = lines.map((line) => (line.length > LONGEST_LINE ? null : way.cells(line)));
   const isRow = (at: number) => {
@@ -115,6 +115,33 @@ export function cellBlocks(lines: readonly string[], way: Way): CellBlock[] {
     from = places.at(-1)!;
   }
   return blocks;
+}
+
+/** What is said otherwise in the cells of a row, by their places; null: nothing is left of it. */
+type Said = ReadonlyMap<number, string | null> | null;
+/**
+ * The lines with the cells of their blocks said otherwise, as many as before, and the blocks that were changed; no line is changed twice.
+ * @param say one a row; null: the block stays as it is
+ */
+export function withBlocksSaid(
+  lines: readonly string[],
+  say: (block: CellBlock) => readonly Said[] | null,
+): { readonly read: string[]; readonly blocks: readonly CellBlock[] } {
+  const read = [...lines];
+  const taken = new Set<number>();
+  const blocks: CellBlock[] = [];
+  for (const way of WAYS)
+    for (const block of cellBlocks(read, way)) {
+      const said = taken.has(block.places[0]!) ? null : say(block);
+      if (!said) continue;
+      blocks.push(block);
+      block.places.forEach((at, i) => {
+        const cells = said[i]!;
+        taken.add(at);
+        read[at] = cells === null ? "" : way.with(read[at]!, cells);
+      });
+    }
+  return { read, blocks };
 }
 
 /** Drawn under a heading. */

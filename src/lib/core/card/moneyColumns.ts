@@ -1,10 +1,9 @@
 import {
   areNumbersOfRows,
-  cellBlocks,
   columnsOf,
   FEWEST_ROWS,
   isHeadingRow,
-  WAYS,
+  withBlocksSaid,
   type BlockColumn,
   type CellBlock,
 } from "./cellBlocks.ts";
@@ -228,32 +227,39 @@ function withoutLastAt(edges: ReadonlySet<number>, line: string): string {
     : line;
 }
 
+/** The cells of a block that are taken out; a row that sums up is left out whole. null: none is. */
+function withoutPaid(block: CellBlock): readonly (ReadonlyMap<number, null> | null)[] | null {
+  const isMoney = moneyIn(block);
+  return (
+    isMoney &&
+    block.rows.map((row) => {
+      const isSum = !isHeadingRow(row) && row.some((cell) => IS_SUM.test(cell));
+      const paid = [...row.keys()].filter((at) => isMoney(row, at));
+      return isSum ? null : new Map(paid.map((at) => [at, null]));
+    })
+  );
+}
+
 /** The lines of a card without its columns of money, and without the rows that sum them up; as many as before. */
 export function withoutMoney(lines: readonly string[]): string[] {
   if (!lines.some((line) => MAY_BE_AMOUNT.test(line))) return [...lines];
-  const read = [...lines];
-  const taken = new Set<number>();
-  const edges = new Set<number>();
-  for (const way of WAYS)
-    for (const block of cellBlocks(read, way)) {
-      const isMoney = taken.has(block.places[0]!) ? null : moneyIn(block);
-      if (!isMoney) continue;
-      block.rows.forEach((row, i) => {
-        const at = block.places[i]!;
-        taken.add(at);
-        const isSum = !isHeadingRow(row) && row.some((cell) => IS_SUM.test(cell));
-        const paid = [...row.keys()].filter((i) => isMoney(row, i));
-        read[at] = isSum ? "" : way.with(read[at]!, new Map(paid.map((i) => [i, null])));
-      });
-      if (way.isLoose) edges.add(lastCell(lines[block.places[0]!]!)?.to ?? 0);
-      const end = block.places.at(-1)! + 1;
-      for (let at = end; at < Math.min(end + SUMS_WITHIN, read.length); at++)
-        if (saysSum(read[at]!)) read[at] = "";
-    }
-  if (taken.size === 0) return read;
-  const first = Math.min(...taken);
+  const { read, blocks } = withBlocksSaid(lines, withoutPaid);
+  if (blocks.length === 0) return read;
+  const taken = new Set(blocks.flatMap(({ places }) => places));
+  const below = new Set(
+    blocks.flatMap(({ places }) =>
+      Array.from({ length: SUMS_WITHIN }, (_, i) => places.at(-1)! + 1 + i),
+    ),
+  );
+  const edges = new Set(
+    blocks.flatMap(({ way, places }) =>
+      way.isLoose ? [lastCell(lines[places[0]!]!)?.to ?? 0] : [],
+    ),
+  );
+  const first = Math.min(...blocks.map(({ places }) => places[0]!));
   return read.map((line, at) => {
     if (taken.has(at)) return line;
+    if (below.has(at) && saysSum(line)) return "";
     // "What we bought and what it cost": what it speaks of is gone.
     if (at < first && line.length <= LONGEST_LINE && !HAS_CELLS.test(line))
       return line.replace(SPEAKS_OF_MONEY, " ");

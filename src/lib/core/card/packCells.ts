@@ -1,9 +1,8 @@
 import {
   areNumbersOfRows,
-  cellBlocks,
   columnsOf,
   FEWEST_ROWS,
-  WAYS,
+  withBlocksSaid,
   type BlockColumn,
   type CellBlock,
 } from "./cellBlocks.ts";
@@ -138,17 +137,5 @@ function saidOf(block: CellBlock): readonly ReadonlyMap<number, string>[] | null
 }
 
 /** As many lines as before. */
-export function packsInCells(lines: readonly string[]): string[] {
-  const read = [...lines];
-  const taken = new Set<number>();
-  for (const way of WAYS)
-    for (const block of cellBlocks(read, way)) {
-      const said = taken.has(block.places[0]!) ? null : saidOf(block);
-      said?.forEach((cells, i) => {
-        const at = block.places[i]!;
-        taken.add(at);
-        read[at] = way.with(read[at]!, cells);
-      });
-    }
-  return read;
-}
+export const packsInCells = (lines: readonly string[]): string[] =>
+  withBlocksSaid(lines, saidOf).read;
