@@ -1,6 +1,7 @@
 import type { WordsAbroad } from "../catalogue/catalogue.ts";
+import { addTo } from "../base/addTo.ts";
 import { remembering } from "../base/remembering.ts";
-import { abbreviatedAbroad, type CutWord } from "./abbreviatedAbroad.ts";
+import { abbreviatedAbroad, type CutWord, type NameAbroad } from "./abbreviatedAbroad.ts";
 import { MOST_WORDS } from "./cardLimits.ts";
 import { IS_NUMBER_SAID } from "./numberWords.ts";
 import { PACK } from "./packWords.ts";
@@ -22,13 +23,9 @@ export interface Abroad {
 }
 interface Words {
   /** Names by their first word, each by its words without a plural's s; the longest first. */
-  readonly byFirst: ReadonlyMap<string, readonly Name[]>;
+  readonly byFirst: ReadonlyMap<string, readonly NameAbroad[]>;
   /** The same by the first letter of all. */
-  readonly byLetter: ReadonlyMap<string, readonly Name[]>;
-}
-interface Name {
-  readonly words: readonly string[];
-  readonly english: string;
+  readonly byLetter: ReadonlyMap<string, readonly NameAbroad[]>;
 }
 
 /** What may stand between the words of a name. */
@@ -40,16 +37,13 @@ function wordsOf(tables: readonly WordsAbroad["names"][]): Words {
   const english = new Map<string, string>();
   for (const [name, abroad] of tables.flatMap(Object.entries<readonly string[]>))
     for (const words of abroad) english.set(keyOf(words), name);
-  const byFirst = new Map<string, Name[]>();
-  const byLetter = new Map<string, Name[]>();
+  const byFirst = new Map<string, NameAbroad[]>();
+  const byLetter = new Map<string, NameAbroad[]>();
   // The longest first: "venda triangular" before "venda".
   for (const [key, name] of [...english].sort(([x], [y]) => y.length - x.length)) {
     const words = key.split(" ");
-    for (const [map, first] of [
-      [byFirst, words[0]!],
-      [byLetter, key[0]!],
-    ] as const)
-      map.set(first, [...(map.get(first) ?? []), { words, english: name }]);
+    addTo(byFirst, words[0]!, { words, english: name });
+    addTo(byLetter, key[0]!, { words, english: name });
   }
   return { byFirst, byLetter };
 }
@@ -109,7 +103,7 @@ const singularsOf = remembering((word: string): readonly string[] => {
 }, MOST_WORDS);
 
 /** Where a name that begins with the word at `at` ends, as an index of the words; null: it does not stand there. */
-function endOf(name: Name, at: number, said: readonly Said[], plain: string): number | null {
+function endOf(name: NameAbroad, at: number, said: readonly Said[], plain: string): number | null {
   let last = at;
   for (const word of name.words.slice(1)) {
     // At most a small word lies between.

@@ -1,3 +1,4 @@
+import { addTo } from "../base/addTo.ts";
 import { isTypedFor } from "./slip.ts";
 
 /** A word of a card from abroad as its language spells it. */
@@ -12,9 +13,7 @@ export interface SpellingsAbroad {
 export function spellingsOf(words: Iterable<string>): SpellingsAbroad {
   const all = new Set(words);
   const byLetter = new Map<string, string[]>();
-  for (const word of all)
-    if (word.length >= SHORTEST_SPELT)
-      byLetter.set(word[0]!, [...(byLetter.get(word[0]!) ?? []), word]);
+  for (const word of all) if (word.length >= SHORTEST_SPELT) addTo(byLetter, word[0]!, word);
   return { all, byLetter };
 }
 

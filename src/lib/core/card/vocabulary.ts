@@ -1,3 +1,4 @@
+import { addTo } from "../base/addTo.ts";
 import { categoryOf, type NamedCatalogue } from "../catalogue/catalogue.ts";
 import { isPlaceWord } from "./placeWords.ts";
 import type { Category } from "../model/functionRecord.ts";
@@ -73,7 +74,7 @@ export function buildVocabulary(
     phrasesByWord.set(rarest, filed);
   }
   const byLetter = new Map<string, string[]>();
-  for (const w of weightOf.keys()) byLetter.set(w[0]!, [...(byLetter.get(w[0]!) ?? []), w]);
+  for (const w of weightOf.keys()) addTo(byLetter, w[0]!, w);
   const heads = new Set(names.filter((n) => n.words.length > 1).map((n) => n.words.at(-1)!));
   return {
     catalogue,
