@@ -24,6 +24,7 @@ import { listsSetApart } from "./besideLost.ts";
 import { columnsRestored } from "./columnsLost.ts";
 import { cardRows } from "./layout.ts";
 import { NO_HABITS, type Habits } from "./habits.ts";
+import { countsInParts } from "./countsInParts.ts";
 import { headsColumns } from "./headingRoles.ts";
 import { isHeading } from "./headings.ts";
 import { isNote } from "./notes.ts";
@@ -243,7 +244,7 @@ function rowsOf(
   );
   const knowledge = knowledgeOf(vocabulary);
   const inOurs = keptInColumns(lines, isAbroad ? openNumbers(said) : said).map((line) =>
-    heldIn(sortsTold(line), knowledge),
+    heldIn(countsInParts(sortsTold(line), knowledge), knowledge),
   );
   const names = (text: string) => namesItem(text, vocabulary);
   const laidOut = cardRows(
