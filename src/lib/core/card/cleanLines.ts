@@ -1,3 +1,4 @@
+import { sortsPaired } from "./sortsPaired.ts";
 import { amountsSetApart } from "./amountsSetApart.ts";
 import { withoutAsides } from "./asides.ts";
 import { blanksAsTabs } from "./tabsBesideBlanks.ts";
@@ -373,6 +374,7 @@ const STEPS: readonly Step[] = [
   each(datesPlainly),
   withoutMoney,
   packsInCells,
+  each(sortsPaired),
   wrappedItems,
   identifiersAsWords,
   barsAsColons,

@@ -31,6 +31,8 @@ const SIZE = quick(
     "iu",
   ),
 );
+/** May be anything's number. */
+const BARE = /^\d+$/;
 const SIZE_LAST = quick(
   new RegExp(
     `[\\s,(]*(?:\\d+(?:[.,]\\d+)?\\s*${MEASURE}?(?:\\s*[x×]\\s*\\d+(?:[.,]\\d+)?\\s*${MEASURE}?)*|x{0,3}[sml]|small|medium|large)\\)?$`,
@@ -45,7 +47,9 @@ function namesOf(cell: string, many: number, names: (text: string) => boolean): 
     if (parts.length !== many || !THREE_LETTERS.test(parts[0]!)) continue;
     const head = parts[0]!.replace(SIZE_LAST, "");
     const whole = parts.map((part) => (SIZE.test(part) ? `${head} ${part}` : part));
-    if (whole.every(names)) return whole;
+    // "Dressings S / M": what sort of dressings is open, not that they are two.
+    const areSizes = parts.slice(1).every((part) => SIZE.test(part) && !BARE.test(part));
+    if (areSizes || whole.every(names)) return whole;
   }
   return null;
 }

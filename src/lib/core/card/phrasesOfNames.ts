@@ -1,5 +1,5 @@
 import { NUMBER_WORDS, VALUE_OF } from "./numberWords.ts";
-import { SIZE_OF, type Phrase } from "./phrase.ts";
+import { SIZE_OF, valueOf, type Phrase } from "./phrase.ts";
 
 /** Ways of writing what a thing is called and how large it is, put into one that the grammar reads. */
 
@@ -250,7 +250,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
     example: ["wound drsg M 3", "medium wound drsg 3"],
     holds: ["dressing", "drsg", "dsg"],
     pattern:
-      /\b((?:[Ww]ound |[Ss]terile |[Ff]irst aid )*)([Dd]ressings?|[Dd]rsgs?|[Dd]sgs?|DRESSINGS?|DRSGS?)\s+\(?(S|M|L|XL)\)?(?=\s*(?:$|[\d/]|[x×]\s?\d))(?!\s*[x×]?\s?\d{1,3}[,\s]+(?:X*[SL]|M)\b)/g,
+      /\b((?:(?:[Ww]ound|[Ss]terile|[Ff]irst aid|[Bb]urns?|[Hh]ydrogel|[Gg]el|[Ff]ilm|[Tt]rauma|[Aa]mbulance) )*)([Dd]ressings?|[Dd]rsgs?|[Dd]sgs?|DRESSINGS?|DRSGS?)\s+\(?(S|M|L|XL)\)?(?=\s*(?:$|[\d/]|[x×]\s?\d))(?!\s*[x×]?\s?\d{1,3}[,\s]+(?:X*[SL]|M)\b)/g,
     read: (_, which, name, size) =>
       `${{ S: "small", M: "medium", L: "large", XL: "extra large" }[size!]!} ${which}${name}`,
   },
@@ -400,6 +400,16 @@ export const NAME_PHRASES: readonly Phrase[] = [
     pattern:
       /,?\s*\b(?:lasts|burns|glows|good for|up to)\s+\d+\s*(?:h|hrs?|hours?|min|minutes)\b/gi,
     read: "",
+  },
+  {
+    name: "so many sizes, and so many of each",
+    example: ["tick hooks, 2 sizes, 3 of each", "tick hooks, 6 pcs"],
+    holds: ["sizes", "colours", "colors", "kinds", "sorts"],
+    pattern: new RegExp(
+      `\\b(?:in\\s+)?(${NUMBER_WORDS})\\s+(?:sizes|colou?rs|kinds|sorts)\\s*[,:;(–-]?\\s*(${NUMBER_WORDS})\\s+(?:of\\s+)?each(?:\\s+size)?\\)?(?=\\s*$)`,
+      "iu",
+    ),
+    read: (_, sizes, each) => `${valueOf(sizes!) * valueOf(each!)} pcs`,
   },
   {
     name: "in how many sizes it comes",

@@ -299,6 +299,11 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
         : null,
   },
   {
+    name: "bandages, and scissors: '3 bandages, scissors'; one bandage, scissors may be the scissors'",
+    tells: ({ first, reading }) =>
+      yesIf(/\bbandages$/i.test(first.noun.trim()) && /^scissors$/i.test(reading.noun.trim())),
+  },
+  {
     name: "nothing named yet: what follows may name it ('Bandage, crepe')",
     tells: (p) =>
       p.firstMatch.type === null && !p.leads
@@ -346,7 +351,10 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
     name: "another sort of it: 'plasters: 20 fabric, 6 blister'",
     tells: ({ leads, reading, isWhole, first, named, line }) => {
       if (!leads || isWhole || first.pieces === null || !hasNoun(reading)) return null;
-      const head = foldedWords(named).find((w) => line.vocabulary.heads.has(w));
+      const isHead = (word: string) => line.vocabulary.heads.has(word);
+      // "12 plasters, 2 bandages": a kind by itself.
+      if (/^bandages?$/i.test(reading.noun.trim())) return true;
+      const head = foldedWords(named).find(isHead);
       const sort = `${reading.noun} ${head ?? ""}`;
       const { whole, explained } = matchType(sort, line.vocabulary);
       return head !== undefined && whole === 1 && explained === 1 ? { sameAs: sort } : null;
