@@ -1,4 +1,5 @@
 import { LONGEST_LINE } from "./cardLimits.ts";
+import { withDateApart, withoutLot } from "./lotNumbers.ts";
 import { quick, THREE_LETTERS } from "./quick.ts";
 
 /** What a list has at both edges of its lines, line after line: marks, blanks to fill, lots. It names and counts nothing. */
@@ -112,16 +113,13 @@ export const withoutCountLetter = (lines: readonly string[]): string[] =>
     ? lines.map((line) => line.replace(COUNT_BY_LETTER, ""))
     : [...lines];
 
-/** "LOT 23A117", "batch no. 0417": taken out before another language makes a pack of it. */
-const LOT =
-  /(?:[,;]\s*|\s+[-–—]\s+|:\s+(?=\S+\s\S+\s*$)|\s*)\b(?:lot|batch)\s*(?:no\.?|nr\.?|number)?\s*[:#]?\s*(?=[A-Z]{0,3}\d)[A-Z\d-]{4,}\b/gi;
 /** "exp none", "no expiry": of the date, not of the thing. */
 const NO_DATE =
   /(?:[,;(]|\s[-–—])?\s*\b(?:exp(?:iry|ires?|\.)?(?:\s+date)?\s*[:=]?\s*(?:none|n\/?a|nil)|no\s+(?:expiry|exp\.?|use[\s-]by)(?:\s+date)?)(?![\w/])\)?/gi;
 export const withoutLotsAndDates = (lines: readonly string[]): string[] =>
   lines.map((line) => {
-    const dated = /exp|use/i.test(line) ? line.replace(NO_DATE, "") : line;
-    return /lot|batch/i.test(dated) ? dated.replace(LOT, "") : dated;
+    const plain = withoutLot(line);
+    return /exp|use|best/i.test(plain) ? withDateApart(plain.replace(NO_DATE, "")) : plain;
   });
 
 /** "4 eye pads;", "2 whistles.": one mark at the end of a line, none of its kind within it. */

@@ -180,6 +180,14 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "$1 $3 x $2 pcs",
   },
   {
+    name: "the width of what comes on a roll, and how many: none is so short",
+    example: ["crepe bandage 10 cm x 22", "crepe bandage 10 cm x 22 pcs"],
+    holds: ["bandage", "wrap", "tape"],
+    pattern:
+      /\b((?:roller|crepe|conforming|elastic(?:ated)?|cohesive|stretch)\s+(?:bandages?|wraps?)|(?<!measuring\s)tapes?)\s+((?:1[.,]25|2[.,]5|5|6|7[.,]5|8|10|12|15)\s?cm)\s*[x×]\s*(1[3-9]|[2-9]\d|1\d\d)\s*$/gi,
+    read: "$1 $2 x $3 pcs",
+  },
+  {
     name: "a square's one side",
     example: ["swabs 7.5 cm sq", "swabs 7.5 x 7.5 cm"],
     holds: ["sq"],
