@@ -1,4 +1,5 @@
 import { NUMBER_WORDS } from "./numberWords.ts";
+import { partOfPack } from "./partOfPack.ts";
 import { PACKS, valueOf } from "./phrase.ts";
 import { quick } from "./quick.ts";
 
@@ -181,9 +182,11 @@ export function thereByRemark(
   note: string,
   meant: readonly number[],
 ): There | null {
-  const remark = MAY_TELL.test(note) ? WHOLE_REMARK.exec(note)?.groups : undefined;
   // "2 x 20" in a column that counts is no size.
   const things = `things ${written.replace(PACKS_ALONE, "$1 pcs")}`;
+  const part = partOfPack(`${things}, ${note.trim()}`);
+  if (part) return { pieces: part.pieces, arePacked: true, isDoubted: part.isDoubted };
+  const remark = MAY_TELL.test(note) ? WHOLE_REMARK.exec(note)?.groups : undefined;
   const amount = remark ? amountIn(things) : null;
   if (!amount) return null;
   const said = told(remark!);

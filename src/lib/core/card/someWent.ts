@@ -1,6 +1,7 @@
 import type { CardRow } from "./cardRow.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { PACKS, valueOf } from "./phrase.ts";
+import { partOfPack } from "./partOfPack.ts";
 import { quick } from "./quick.ts";
 import { SIZED } from "./sized.ts";
 
@@ -130,28 +131,12 @@ function saidBehind(text: string): Said | null {
   };
 }
 
-const HALF_BEHIND =
-  /\s*[,;(–-]\s*(?:about\s+|nearly\s+)?half\s+(?:used|gone|left|empty|full)\s*\)?\W*$/i;
-const ONE_PACK = quick(
-  new RegExp(
-    `(?<![\\d.,]\\s*(?:[x×]\\s*)?|\\p{L})(?:(?:1|one|an?)\\s+)?(?<!(?!1)\\d\\s+)${PACKS}\\s*(?:of|/)\\s*(?<held>${N})(?:\\s*[x×]\\s?1)?$`,
-    "iu",
-  ),
-);
-/** "box of 100, half used": of one pack, the half; null: it does not say so. */
-function halfIn(text: string): string | null {
-  const half = text.length <= LONGEST ? HALF_BEHIND.exec(text) : null;
-  const head = half && text.slice(0, half.index);
-  const pack = head && ONE_PACK.exec(head);
-  return pack && `${head.slice(0, pack.index)}${Math.ceil(valueOf(pack.groups!["held"]!) / 2)} pcs`;
-}
-
 /**
  * A text with how many are left, where it says how many there were and how many went; null: it does not, or that cannot be.
  */
 export function leftIn(text: string): Left | null {
-  const half = halfIn(text);
-  if (half !== null) return { text: half, isDoubted: false };
+  const part = partOfPack(text);
+  if (part !== null) return { text: `${part.name}${part.pieces} pcs`, isDoubted: part.isDoubted };
   const said = saidBehind(text);
   if (said === null) return null;
   const { head, away } = said;

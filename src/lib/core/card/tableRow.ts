@@ -4,6 +4,7 @@ import { countSaid } from "./countBehind.ts";
 import { saysNo } from "./headingCounts.ts";
 import { inOurWords } from "./foreignUnits.ts";
 import type { CardRow } from "./cardRow.ts";
+import { partOfPack } from "./partOfPack.ts";
 import { thereByRemark } from "./partUsed.ts";
 import { remarksSay } from "./remarkBehind.ts";
 import { countMended } from "./repairText.ts";
@@ -163,6 +164,10 @@ function leftOf(row: Cells, quantity: string, unit: string): Left | null {
     const { pieces, arePacked, isDoubted } = left;
     return { name: row.name, quantity: arePacked ? `pack of ${pieces}` : `${pieces}`, isDoubted };
   }
+  // "Plasters, box of 100" beside "2" and "one half used".
+  const part = /^\d{1,2}$/.test(quantity) ? partOfPack(`${row.name} - ${quantity}, ${note}`) : null;
+  if (part)
+    return { name: part.name, quantity: `pack of ${part.pieces}`, isDoubted: part.isDoubted };
   // "5" beside "1 used": of the five, or of six; the fewer, and the reader asks.
   const some = /^\d{1,4}$/.test(quantity) ? thereOfRow(row.name, note, Number(quantity)) : null;
   return some && { name: some.name, quantity: String(some.there), isDoubted: true };
