@@ -1,3 +1,4 @@
+import { strengthsPlainly } from "./strengths.ts";
 import { sortsPaired } from "./sortsPaired.ts";
 import { amountsSetApart } from "./amountsSetApart.ts";
 import { withoutAsides } from "./asides.ts";
@@ -374,6 +375,7 @@ const STEPS: readonly Step[] = [
   each(datesPlainly),
   withoutMoney,
   packsInCells,
+  each(strengthsPlainly),
   each(sortsPaired),
   wrappedItems,
   identifiersAsWords,

@@ -174,10 +174,25 @@ export const NAME_PHRASES: readonly Phrase[] = [
   {
     name: "so many times the width of what comes on a roll",
     example: ["roller bandage 6 x 10cm", "roller bandage 10cm x 6 pcs"],
-    holds: ["bandage", "wrap"],
+    holds: ["bandage", "wrap", "tape"],
     pattern:
-      /\b((?:roller|crepe|conforming|elastic|cohesive)\s+(?:bandages?|wraps?))\s+\(?(\d{1,2})\s*[x×]\s*((?:2[.,]5|5|6|7[.,]5|8|10|12|15)\s?cm)\)?\s*$/gi,
+      /\b((?:roller|crepe|conforming|elastic|cohesive)\s+(?:bandages?|wraps?)|(?<!measuring\s)tapes?)\s+\(?(\d{1,2})\s*[x×]\s*((?:(?:1[.,]25|2[.,]5|5|6|7[.,]5|8|10|12|15)\s?cm|(?:25|50|60|75|80|100|150)\s?mm|(?:1|2|3|4|6)(?:["”″]|[\s-]?in(?:ch)?\b))(?:\s+wide)?)\)?\s*$/gi,
     read: "$1 $3 x $2 pcs",
+  },
+  {
+    name: "so many times both sides of what has no third",
+    example: ["gauze pads 4 x 10 x 10 cm", "gauze pads 10 x 10 cm x 4 pcs"],
+    holds: ["bandage", "wrap", "tape", "pad", "dressing", "gauze", "plaster", "strip", "blanket"],
+    pattern:
+      /(?<!\b(?:box|bag|case|pouch|kit|tin|pack|triang\p{L}*)\b[^\d]*)((?:bandages?|wraps?|tapes?|pads?|dressings?|gauzes?|plasters?|strips|blankets?)\s+)(\d{1,3})\s*[x×]\s*(\d{1,3}(?:[.,]\d{1,2})?\s?(?:mm|cm|m|in(?:ch)?|["”″])?\s?[x×]\s?\d{1,3}(?:[.,]\d{1,2})?\s?(?:mm|cm|m|yds?|in(?:ch)?\b|["”″]))\s*$/giu,
+    read: "$1$3 x $2 pcs",
+  },
+  {
+    name: "a square with a dash or a stroke between its sides",
+    example: ["gauze pads 10-10 cm", "gauze pads 10 x 10 cm"],
+    holds: ["-", "/"],
+    pattern: /(?<![\d.,/-])((?:[4-9]|\d{2})(?:[.,]\d)?)[-/]\1(?=\s?cm)/gi,
+    read: "$1 x $1",
   },
   {
     name: "the width of what comes on a roll, and how many: none is so short",
