@@ -1,3 +1,4 @@
+import { remarksAbroad } from "./remarksAbroad.ts";
 import { strengthsPlainly } from "./strengths.ts";
 import { sortsPaired } from "./sortsPaired.ts";
 import { amountsSetApart } from "./amountsSetApart.ts";
@@ -372,6 +373,7 @@ const withoutWraps: Step = (lines) => {
 };
 
 const STEPS: readonly Step[] = [
+  each(remarksAbroad),
   each(datesPlainly),
   withoutMoney,
   packsInCells,

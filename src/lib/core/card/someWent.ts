@@ -44,7 +44,7 @@ const BARE_SIZE =
   /(?<![\d.,])\d{1,2}(?:[.,]\d)?\s?[x×]\s?\d{1,2}(?:[.,]\d)?(?=\s*(?:[x×,:=–-]\s?|\s)\d)/g;
 /** What may stand between a count and the end of what it counts: "5 pcs", "(5)". */
 const AFTER_COUNT =
-  /^\s*(?:pcs?|pieces|ea|each|off|pairs?|prs?|x|×|nos?|pods?|sachets?|packs?|packets?|tubes?|bottles?|rolls?|boxes|strips?|tab(?:let)?s?|wipes?|ampoules?)?\.?\s*\)?\s*$/i;
+  /^\s*(?:pcs?|pieces|ea|each|off|pairs?|prs?|x|×|nos?|cps?|cpr|stk|stück|st|pz|ud?s|szt|pods?|sachets?|packs?|packets?|tubes?|bottles?|rolls?|boxes|strips?|tab(?:let)?s?|wipes?|ampoules?)?\.?\s*\)?\s*$/i;
 /** "5", "5 x": what stands before the name. */
 const BEFORE_COUNT = /^\W*$/;
 
