@@ -108,7 +108,7 @@ export const NAMES_ABROAD: Readonly<Record<string, readonly string[]>> = {
 export const COUNTED_ABROAD: Readonly<Record<string, readonly string[]>> = {
   pcs: ["stück", "stk", "st", "pièces", "unités", "unité", "unidades", "unidad", "uds", "piezas", "pezzi", "pz", "stuks"],
   box: ["bte", "boîte", "caja", "scatola", "scatole", "schachtel", "schachteln", "karton", "doos", "doosje"],
-  pack: ["packung", "packungen", "pckg", "pck", "päckchen", "beutel", "paquet", "sachet", "pochette", "pochettes", "étui", "lot", "paquete", "sobre", "confezione", "confezioni", "conf", "bustina", "bustine", "busta", "pakje", "zakje"],
+  pack: ["packung", "packungen", "pckg", "pck", "päckchen", "beutel", "paquet", "sachet", "pochette", "pochettes", "étui", "lot", "paquete", "sobre", "confezione", "confezioni", "conf", "bustina", "bustine", "busta", "pakje", "zakje", "ve", "pacco", "pacchi", "pacchetto", "pacchetti", "paq", "paquetes", "sobres", "cajetín", "pose", "poser", "zak", "emb"],
   pair: ["paar", "paire", "par", "paio", "paia"],
   roll: ["rolle", "rollen", "rouleau", "rouleaux", "rollo", "rotolo", "rotoli", "rol"],
   small: ["klein", "kleine", "petit", "petite", "petits", "petites", "pequeño", "pequeña", "piccolo", "piccola", "klein"],
@@ -135,7 +135,7 @@ export const COUNTED_ABROAD: Readonly<Record<string, readonly string[]>> = {
   "50": ["cinquante", "une cinquantaine", "cincuenta", "fünfzig", "cinquanta", "vijftig"],
   "100": ["une centaine", "un centenar", "hundert", "un centinaio"],
   and: ["und", "et", "y", "e", "ed", "en", "och", "og"],
-  of: ["à", "de", "da", "zu je", "mit", "van"],
+  of: ["à", "de", "da", "zu je", "mit", "van", "con", "med", "com"],
   about: ["environ", "env", "etwa", "ungefähr", "aprox", "circa", "ongeveer"],
   remaining: ["reste", "restent", "il en reste", "il reste", "restants", "restantes", "übrig", "queda", "quedan", "restano", "ne restano", "rimangono", "ne rimangono", "rimasti", "rimaste", "resten"],
   none: ["aucun", "aucune", "néant", "pas de", "kein", "keine", "ninguno", "ninguna", "no hay", "nessuno", "nessuna", "geen"],

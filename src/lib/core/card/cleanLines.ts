@@ -2,7 +2,7 @@ import { remarksAbroad } from "./remarksAbroad.ts";
 import { strengthsPlainly } from "./strengths.ts";
 import { sortsPaired } from "./sortsPaired.ts";
 import { amountsSetApart } from "./amountsSetApart.ts";
-import { withoutAsides } from "./asides.ts";
+import { withoutAsides, withoutBeginnings } from "./asides.ts";
 import { blanksAsTabs } from "./tabsBesideBlanks.ts";
 import { columnsApart } from "./columnsByRows.ts";
 import { columnsRestored } from "./columnsLost.ts";
@@ -448,6 +448,7 @@ const STEPS: readonly Step[] = [
   withoutWraps,
   withoutAsides,
   edgesMended,
+  each(withoutBeginnings),
 ];
 
 const TICKED = /^\s*(?:[-*•]\s*)?(?:\[[xX✓✔]\]|[☑☒✅])/;
