@@ -26,7 +26,9 @@ const SAID = `(?:(?:full|new|unopened|loose|single|spare)\\s+)?(?:(?:${UNIT}|${P
 const PACK_OF = `(?:an?|one|${N})\\s+(?:full\\s+|new\\s+|unopened\\s+|sealed\\s+)?${PACKS}\\s+of\\s+${N}`;
 /** "staged x1". */
 const STATE_BEFORE = `(?:spares?|loose|staged|extra|new|old|open(?:ed)?|unopened|sealed)\\s*[:x×]?\\s*${N}`;
-const PART_BEHIND = `(?:${PACK_OF}(?:\\s+(?:${WHERE}|${STATE}))?|${COUNTED}${SAID}|${STATE_BEFORE})${UNTIL}`;
+/** "1 loose card" of those that hold so many. */
+const PACK_ALONE = `${N}\\s+(?:loose|spare|odd|extra|full|new|other)\\s+${PACKS}`;
+const PART_BEHIND = `(?:${PACK_ALONE}|${PACK_OF}(?:\\s+(?:${WHERE}|${STATE}))?|${COUNTED}${SAID}|${STATE_BEFORE})${UNTIL}`;
 const PART_BEFORE = `(?:in\\s+)?(?:the\\s+)?${PLACE}\\s*[:x×]?\\s*${N}(?:\\s+(?:${UNIT}))?`;
 const JOIN =
   "\\s*(?:[,;]\\s*(?:and\\s+|plus\\s+|then\\s+)?|\\band\\s+|\\bplus\\s+|\\s[-–/]\\s|[+&/])\\s*(?:another\\s+)?";
@@ -34,6 +36,13 @@ const END = "\\s*\\)?\\s*[.!]*\\s*$";
 const partsOf = (part: string): RegExp =>
   quick(new RegExp(`^${part}(?:${JOIN}${part})+${END}`, "iu"));
 const BEHIND = partsOf(PART_BEHIND);
+/** "x1 / staged x1", "2 + 1 spare": what is not told apart comes first. */
+const FIRST_BARE = quick(
+  new RegExp(
+    `^(?:x\\s?)?${N}(?:\\s*[+&/]\\s*|\\s+(?:and|plus)\\s+)${PART_BEHIND}(?:${JOIN}${PART_BEHIND})*${END}`,
+    "iu",
+  ),
+);
 const BEFORE = partsOf(PART_BEFORE);
 const EACH = quick(new RegExp(`${JOIN}|^`, "iu"));
 /** Where a name may end and the parts begin. */
@@ -62,21 +71,24 @@ const IN_COLUMNS = /\S(?:\s{3,}|\t|\s\|\s)\S|\|/;
 
 const A_NUMBER = quick(new RegExp(`(?<![\\p{L}\\d.,])${N}(?=\\s*[x×]\\s|\\P{L}|$)`, "giu"));
 const PACKS_OF = quick(new RegExp(`(${N}|an?)\\s+(?:\\p{L}+\\s+)?${PACKS}\\s+of\\s+(${N})`, "iu"));
+const IS_PACK = new RegExp(`\\b${PACKS}\\b`, "i");
 const UNIT_OF = quick(new RegExp(`(?:${N})\\s*(?:[x×]\\s+)?(${UNIT})\\b`, "iu"));
 
-/** How many a part says; null: more than one number that may count. */
-function countOf(part: string): number | null {
+/** How many a part says; null: none. @param each what a pack holds, where another part says so */
+function countOf(part: string, each: number | null): number | null {
   const packs = PACKS_OF.exec(part);
   if (packs) return (/^an?$/i.test(packs[1]!) ? 1 : valueOf(packs[1]!)) * valueOf(packs[2]!);
   const [first] = part.replace(/exp\S*\s*\S+|\d{1,2}[/.-]\d{2,4}/gi, " ").matchAll(A_NUMBER);
-  return first === undefined ? null : valueOf(first[0]);
+  if (first === undefined) return null;
+  return valueOf(first[0]) * (each !== null && IS_PACK.test(part) ? each : 1);
 }
 /** What the parts come to, and the word for what is counted; null: they are no parts of one thing. */
 function sumOf(said: string): string | null {
-  const isBefore = !BEHIND.test(said);
+  const isBefore = !BEHIND.test(said) && !FIRST_BARE.test(said);
   if ((isBefore && !BEFORE.test(said)) || NO_PART.test(said)) return null;
   const parts = said.split(EACH).filter((part) => SAYS_NUMBER.test(part));
-  const counts = parts.map(countOf);
+  const held = PACKS_OF.exec(said)?.[2];
+  const counts = parts.map((part) => countOf(part, held === undefined ? null : valueOf(held)));
   if (parts.length < 2 || counts.includes(null)) return null;
   const unit = UNIT_OF.exec(said)?.[1];
   const areOfPacks = PACKS_OF.test(said);
@@ -85,7 +97,10 @@ function sumOf(said: string): string | null {
 }
 
 type Of = Pick<Knowledge, "names">;
-const saysCount = (name: string): boolean => SAYS_NUMBER.test(name.replace(SIZED, " "));
+/** "6) ". */
+const LIST_NUMBER = /^\s*\(?\d{1,2}[.)]\s+/;
+const saysCount = (name: string): boolean =>
+  SAYS_NUMBER.test(name.replace(LIST_NUMBER, "").replace(SIZED, " "));
 
 function inParts(line: string, { names }: Of): string {
   const counted = COUNTED_NAME.exec(line)?.groups;

@@ -21,10 +21,16 @@ export interface Draft {
   readonly headNamesItem: boolean;
 }
 
-export const draftOf = (row: CardRow, vocabulary: Vocabulary): Draft => ({
-  row,
-  ...saidBy(row.text, vocabulary),
-});
+/** "Incident forms + pencil  2": of two things that one number counts, the reader asks. */
+const isOneForTwo = (
+  { quantity, countDoubted }: CardRow,
+  { length }: readonly Segment[],
+): boolean => quantity !== null && length > 1 && countDoubted !== true;
+
+export function draftOf(row: CardRow, vocabulary: Vocabulary): Draft {
+  const said = saidBy(row.text, vocabulary);
+  return { row: isOneForTwo(row, said.segments) ? { ...row, countDoubted: true } : row, ...said };
+}
 
 /** What a text says by itself; as a card is typed, one line of it changes and the others are read before. */
 const saidBy = rememberingFor(

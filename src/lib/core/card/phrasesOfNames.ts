@@ -188,6 +188,13 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "$1$3 x $2 pcs",
   },
   {
+    name: "gel by the gram is in no dressing",
+    example: ["burn hydrogel 25g", "burn gel 25g"],
+    holds: "hydrogel",
+    pattern: /\b(burns?\s+)hydro(gel)(?=\s*,?\s*\(?\d{1,3}(?:[.,]\d)?\s?(?:g|ml)\b)/gi,
+    read: "$1$2",
+  },
+  {
     name: "a square with a dash or a stroke between its sides",
     example: ["gauze pads 10-10 cm", "gauze pads 10 x 10 cm"],
     holds: ["-", "/"],

@@ -25,6 +25,16 @@ function unlessItSays(states: string): (all?: string, remark?: string) => string
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const REMARK_PHRASES: readonly Phrase[] = [
   {
+    name: "for how many people it is",
+    example: ["a group shelter for four", "a group shelter"],
+    holds: " for ",
+    pattern: new RegExp(
+      `(?<=^\\W*(?:an?|one|1)\\s[^\\d,;]*)\\s+for\\s+(?:${NUMBER_WORDS})(?:\\s+(?:people|persons?|men|adults|heads))?\\s*$`,
+      "iu",
+    ),
+    read: "",
+  },
+  {
     name: "with a part of its own, before the count",
     example: ["tourniquet, with time label      qty 4", "tourniquet      qty 4"],
     holds: "with ",

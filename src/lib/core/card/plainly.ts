@@ -373,6 +373,14 @@ const eachOfSeveral = (row: CardRow, { names }: Knowledge): CardRow[] =>
     ? (eachAlike(row.text, names)?.map((text) => ({ ...row, text, bullet: true })) ?? [row])
     : [row];
 
+/** "two in the box and one in", "3 x 7.5 cm and 2 x": the line goes on, and nobody knows where; "gloves?" asks. */
+const OPEN_END =
+  /(?:\d.*\s(?:and|plus|or|with)(?:\s+an?)?|\d.*[a-z)]\s+(?:in|on|at)(?:\s+the)?|(?:\band|\bplus|[+&,])\s+\d{1,3}\s*[x×]|[+&]|^\D*\?)\s*$/i;
+const endsOpen = (row: CardRow): CardRow =>
+  row.quantity === null && !row.inTable && OPEN_END.test(row.text)
+    ? { ...row, countDoubted: true }
+    : row;
+
 function eachPlainly(row: CardRow, of: Knowledge): CardRow[] {
   const { names, knows } = of;
   const left = leftOfPacks(row.text);
@@ -393,7 +401,7 @@ function eachPlainly(row: CardRow, of: Knowledge): CardRow[] {
     .flatMap((line) => eachCounted(line, names))
     .flatMap((line) => eachOfBoth(line, names))
     .flatMap((line) => eachOfNames(line, names))
-    .map((line) => withCountBehind(someWent(line)))
+    .map((line) => withCountBehind(someWent(endsOpen(line))))
     .flatMap((said) =>
       eachSideOfStroke(
         oneLanguage(
