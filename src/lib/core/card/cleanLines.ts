@@ -1,3 +1,4 @@
+import { withNameHeading } from "./nameHeading.ts";
 import { remarksAbroad } from "./remarksAbroad.ts";
 import { strengthsPlainly } from "./strengths.ts";
 import { sortsPaired } from "./sortsPaired.ts";
@@ -373,6 +374,7 @@ const withoutWraps: Step = (lines) => {
 };
 
 const STEPS: readonly Step[] = [
+  withNameHeading,
   each(remarksAbroad),
   each(datesPlainly),
   withoutMoney,

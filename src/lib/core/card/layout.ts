@@ -371,6 +371,8 @@ const HEADS = quick(/^\p{L}[\p{L} -]*$/u);
 const HEADS_FIRST = quick(/^\p{L}{3}[\p{L}\d (),.'’/&#-]*$/u);
 /** Heads names where no other column does; "was" is what in German. */
 const MAY_NAME = /^(?:lines?|position|details?|type|spec(?:ification)?|kit|was)$/i;
+/** Over marks: whether a thing was looked at, or is as it should be. */
+const HEADS_MARKS = /^(?:ok(?:ay)?|good|chec?k|chk|tick|seal|y\/n|pass|full)\W*$/i;
 const HEADS_PLACES = /^(?:drawer|stowage|bay|cupboard|cabinet|locker|tray|rack)$/i;
 /**
  * "# | Gear | Amount": beside a count, the first heading that tells nothing else names the items.
@@ -383,7 +385,9 @@ function withText(
 ): (ColumnRole | null)[] {
   if (roles.includes("text") || !roles.includes("quantity")) return [...roles];
   const isUnknown = (r: ColumnRole | null, i: number) =>
-    r === null && (i === 0 ? HEADS_FIRST : HEADS).test(cells[i]!.trim());
+    r === null &&
+    (i === 0 ? HEADS_FIRST : HEADS).test(cells[i]!.trim()) &&
+    !HEADS_MARKS.test(cells[i]!.trim());
   // "Line" over numbers, "D of Q" over "EA", "Drawer" beside another that may.
   const first = roles.findIndex(
     (r, i) =>

@@ -87,6 +87,8 @@ export function partOfPack(text: string): PartLeft | null {
   if (packed === null) return null;
   const { part, gone, few, one } = remark.groups!;
   const { packs, each } = amountOf(packed.groups!);
+  // "2x big plasters boxes (50 each), one is half empty": how many packs there are is said elsewhere.
+  if (one !== undefined && packs === 1) return null;
   const there = shareOf(part);
   const left = leftOf(each, gone === undefined ? there : 1 - there, head);
   const inOne = few === undefined ? left : Math.min(FEW, each);
