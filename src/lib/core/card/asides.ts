@@ -51,5 +51,10 @@ const DOT_BEHIND_GUESS = new RegExp(
   "i",
 );
 /** "Sam: also 17 ice packs", "right, eight eye pads": a line without how it begins to speak, and the full stop behind a guess. */
-export const withoutBeginnings = (line: string): string =>
-  line.replace(BEGINNING, "$1").replace(DOT_BEHIND_GUESS, "");
+export function withoutBeginnings(line: string): string {
+  const begun = MAY_BEGIN.test(line) ? line.replace(BEGINNING, "$1") : line;
+  return MAY_GUESS.test(begun) ? begun.replace(DOT_BEHIND_GUESS, "") : begun;
+}
+/** Most lines have neither. */
+const MAY_BEGIN = /\b(?:right|also|plus|then|next|well|okay|ok|so|oh|yeah)\b/i;
+const MAY_GUESS = /,\s+(?:about|roughly|around|maybe|approx)\b.*\.\s*$/i;

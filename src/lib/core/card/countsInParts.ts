@@ -1,5 +1,5 @@
 import { LONGEST_LINE } from "./cardLimits.ts";
-import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
+import { NUMBER_SAID } from "./numberWords.ts";
 import { COLOUR, PACKS, valueOf } from "./phrase.ts";
 import type { Knowledge } from "./plainly.ts";
 import { quick, THREE_LETTERS } from "./quick.ts";
@@ -10,13 +10,17 @@ import { SIZED } from "./sized.ts";
  * orange", "2 eye pads in the box and 1 in the bag". They are one sum: "Scissors: 2".
  */
 
-const N = `(?:${NUMBER_WORDS})(?![\\d.,]*\\d)`;
+/** Numbers in words are put in figures before: with all of their words the patterns would take a second to prepare. */
+const N = "\\d{1,4}(?![\\d.,]*\\d)";
+const IN_WORDS = quick(new RegExp(`(?<![\\p{L}\\d])(?:${NUMBER_SAID})(?![\\p{L}\\d-])`, "giu"));
+const inFigures = (text: string): string =>
+  text.replace(IN_WORDS, (words) => String(valueOf(words)));
 const UNIT =
   "pairs?|prs?|pcs?|pieces|nos?\\.?|of\\s+them|ones?|sachets?|pods?|ampoules?|bottles?|tubes?|rolls?|cans?|vials?|tins?|tablets?|strips?|wipes?";
 /** Rooms, vehicles and parts of a kit, that need no "in the" before them; "1 box" is a pack. */
 const PLACE =
   "(?:(?:\\p{L}+['’]?s?\\s+){1,2}(?:box|bag|kit|tin|pouch|case|tray)|(?:\\p{L}+['’]?s?\\s+){0,2}(?:pocket|lid|drawer|cupboard|cabinet|shelf|locker|rucksack|backpack|van|truck|lorry|cab|car|boat|bus|trailer|kitchen|office|reception|workshop|garage|store(?:room)?|hall|gym|bar|shop|lab|shed|barn|hut|yard|gate|desk|stage|counter|wall|bench|galley|bridge|deck|top|bottom|front|back|side))(?:\\s+(?:\\d|[A-F])(?![\\p{L}\\d]))?";
-const WHERE = `(?:(?:left|kept|stored|lying|still|also|now|more)\\s+)?(?:in|on|at|by|under|inside|behind|near|below|beside|with)\\s+(?!(?:${NUMBER_WORDS})(?!\\p{L}))(?:\\p{L}[\\p{L}'’.-]*\\s*){1,5}\\d?|(?:up|down)stairs|up|down|outside|inside|here|there|elsewhere`;
+const WHERE = `(?:(?:left|kept|stored|lying|still|also|now|more)\\s+)?(?:in|on|at|by|under|inside|behind|near|below|beside|with)\\s+(?:\\p{L}[\\p{L}'’.-]*\\s*){1,5}\\d?|(?:up|down)stairs|up|down|outside|inside|here|there|elsewhere`;
 const STATE = `(?:in\\s+)?(?:spares?|reserve|loose|extra|more|new|old|opened|open|unopened|sealed|unused|full|fresh|staged|(?:in|out[\\s-]of)[\\s-]date|${COLOUR})(?:\\s+(?:ones?|stock))?`;
 const UNTIL = "(?:\\s*,?\\s*(?:exp(?:iry|ires|\\.)?)?\\s*\\d{1,2}[/.-]\\d{2,4})?";
 /** "2 in the box", "4 boxes of 3", "one purple", "6 sachets in the van", "x1 staged", "kitchen 4". */
@@ -28,36 +32,25 @@ const PACK_OF = `(?:an?|one|${N})\\s+(?:full\\s+|new\\s+|unopened\\s+|sealed\\s+
 const STATE_BEFORE = `(?:spares?|loose|staged|extra|new|old|open(?:ed)?|unopened|sealed)\\s*[:x×]?\\s*${N}`;
 /** "1 loose card" of those that hold so many. */
 const PACK_ALONE = `${N}\\s+(?:loose|spare|odd|extra|full|new|other)\\s+${PACKS}`;
-const PART_BEHIND = `(?:${PACK_ALONE}|${PACK_OF}(?:\\s+(?:${WHERE}|${STATE}))?|${COUNTED}${SAID}|${STATE_BEFORE})${UNTIL}`;
-const PART_BEFORE = `(?:in\\s+)?(?:the\\s+)?${PLACE}\\s*[:x×]?\\s*${N}(?:\\s+(?:${UNIT}))?`;
-const JOIN =
-  "\\s*(?:[,;]\\s*(?:and\\s+|plus\\s+|then\\s+)?|\\band\\s+|\\bplus\\s+|\\s[-–/]\\s|[+&/])\\s*(?:another\\s+)?";
-const END = "\\s*\\)?\\s*[.!]*\\s*$";
-const partsOf = (part: string): RegExp =>
-  quick(new RegExp(`^${part}(?:${JOIN}${part})+${END}`, "iu"));
-const BEHIND = partsOf(PART_BEHIND);
+const whole = (source: string): RegExp => quick(new RegExp(`^(?:${source})$`, "iu"));
+const PART_BEHIND = whole(
+  `(?:${PACK_ALONE}|${PACK_OF}(?:\\s+(?:${WHERE}|${STATE}))?|${COUNTED}${SAID}|${STATE_BEFORE})${UNTIL}`,
+);
+const PART_BEFORE = whole(`(?:in\\s+)?(?:the\\s+)?${PLACE}\\s*[:x×]?\\s*${N}(?:\\s+(?:${UNIT}))?`);
 /** "x1 / staged x1", "2 + 1 spare": what is not told apart comes first. */
-const FIRST_BARE = quick(
-  new RegExp(
-    `^(?:x\\s?)?${N}(?:\\s*[+&/]\\s*|\\s+(?:and|plus)\\s+)${PART_BEHIND}(?:${JOIN}${PART_BEHIND})*${END}`,
-    "iu",
-  ),
-);
-const BEFORE = partsOf(PART_BEFORE);
-const EACH = quick(new RegExp(`${JOIN}|^`, "iu"));
+const BARE = whole(`(?:x\\s?)?${N}`);
+const BETWEEN_BARE = /^(?:x\s?)?\d+(?:\s*[+&/]|\s+(?:and|plus)\s)/i;
+const JOIN =
+  /\s*(?:[,;]\s*(?:and\s+|plus\s+|then\s+)?|\band\s+|\bplus\s+|\s[-–/]\s|[+&/])\s*(?:another\s+)?/gi;
+const END = /\s*\)?\s*[.!]*\s*$/;
 /** Where a name may end and the parts begin. */
-const STARTS = quick(
-  new RegExp(
-    `\\s*[:;,(]\\s*(?=[\\p{L}\\d])|\\s+[-–—/]\\s+|\\s+(?=(?:x\\s?)?(?:${NUMBER_WORDS})[x×]?\\s)`,
-    "giu",
-  ),
-);
+const STARTS = quick(/\s*[:;,(]\s*(?=[\p{L}\d])|\s+[-–—/]\s+|\s+(?=(?:x\s?)?\d+[x×]?\s)/giu);
 /** Further on stands no name's end. */
 const MOST_STARTS = 6;
 /** "2 eye pads in the box and 1 in the bag": the count before the name, where the first lie behind it. */
 const COUNTED_NAME = quick(
   new RegExp(
-    `^(?<mark>\\W*)(?<count>${N})\\s*(?:[x×]\\s*)?(?<name>\\p{L}[^,;:()]*?)\\s+(?<where>${WHERE}|${STATE})(?<more>${JOIN}${PART_BEHIND}(?:${JOIN}${PART_BEHIND})*)${END}`,
+    `^(?<mark>\\W*)(?<count>${N})\\s*(?:[x×]\\s*)?(?<name>\\p{L}[^,;:()]*?)\\s+(?<where>(?:${WHERE}|${STATE})${JOIN.source}\\D{0,20}\\d.*)$`,
     "iu",
   ),
 );
@@ -77,57 +70,68 @@ const UNIT_OF = quick(new RegExp(`(?:${N})\\s*(?:[x×]\\s+)?(${UNIT})\\b`, "iu")
 /** How many a part says; null: none. @param each what a pack holds, where another part says so */
 function countOf(part: string, each: number | null): number | null {
   const packs = PACKS_OF.exec(part);
-  if (packs) return (/^an?$/i.test(packs[1]!) ? 1 : valueOf(packs[1]!)) * valueOf(packs[2]!);
+  if (packs) return (/^an?$/i.test(packs[1]!) ? 1 : Number(packs[1])) * Number(packs[2]);
   const [first] = part.replace(/exp\S*\s*\S+|\d{1,2}[/.-]\d{2,4}/gi, " ").matchAll(A_NUMBER);
   if (first === undefined) return null;
-  return valueOf(first[0]) * (each !== null && IS_PACK.test(part) ? each : 1);
+  return Number(first[0]) * (each !== null && IS_PACK.test(part) ? each : 1);
 }
-/** What the parts come to, and the word for what is counted; null: they are no parts of one thing. */
-function sumOf(said: string): string | null {
-  const isBefore = !BEHIND.test(said) && !FIRST_BARE.test(said);
-  if ((isBefore && !BEFORE.test(said)) || NO_PART.test(said)) return null;
-  const parts = said.split(EACH).filter((part) => SAYS_NUMBER.test(part));
+/** Whether all of what is said are parts of one thing. */
+function areParts([first = "", ...others]: readonly string[], said: string): boolean {
+  const areBehind = others.every((part) => PART_BEHIND.test(part));
+  return (
+    others.length > 0 &&
+    ((areBehind && (PART_BEHIND.test(first) || (BARE.test(first) && BETWEEN_BARE.test(said)))) ||
+      [first, ...others].every((part) => PART_BEFORE.test(part)))
+  );
+}
+/** What the parts come to, with the word for what is counted; null: they are no parts of one thing. */
+function sumOf(told: string): { sum: number; unit: string } | null {
+  const said = told.replace(END, "");
+  if (NO_PART.test(said)) return null;
+  const parts = said.split(JOIN).map((part) => part.trim());
+  if (!areParts(parts, said)) return null;
   const held = PACKS_OF.exec(said)?.[2];
-  const counts = parts.map((part) => countOf(part, held === undefined ? null : valueOf(held)));
-  if (parts.length < 2 || counts.includes(null)) return null;
+  const counts = parts.map((part) => countOf(part, held === undefined ? null : Number(held)));
+  if (counts.includes(null)) return null;
   const unit = UNIT_OF.exec(said)?.[1];
-  const areOfPacks = PACKS_OF.test(said);
-  const told = areOfPacks || unit === undefined || /one|of/i.test(unit) ? "" : ` ${unit}`;
-  return `${counts.reduce((sum: number, n) => sum + n!, 0)}${told}`;
+  const isTold = unit !== undefined && held === undefined && !/one|of/i.test(unit);
+  return { sum: counts.reduce((all: number, n) => all + n!, 0), unit: isTold ? ` ${unit}` : "" };
 }
 
 type Of = Pick<Knowledge, "names">;
 /** "6) ". */
 const LIST_NUMBER = /^\s*\(?\d{1,2}[.)]\s+/;
 const saysCount = (name: string): boolean =>
-  SAYS_NUMBER.test(name.replace(LIST_NUMBER, "").replace(SIZED, " "));
+  /\d/.test(name.replace(LIST_NUMBER, "").replace(SIZED, " "));
 
 function inParts(line: string, { names }: Of): string {
   const counted = COUNTED_NAME.exec(line)?.groups;
   if (counted && names(counted["name"]!) && !saysCount(counted["name"]!)) {
-    const sum = sumOf(`${counted["count"]!} ${counted["where"]!}${counted["more"]!}`);
-    if (sum !== null) return `${counted["mark"]!}${Number.parseInt(sum, 10)} ${counted["name"]!}`;
+    const all = sumOf(`${counted["count"]!} ${counted["where"]!}`);
+    if (all !== null) return `${counted["mark"]!}${all.sum} ${counted["name"]!}`;
   }
   let left = MOST_STARTS;
   for (const at of line.matchAll(STARTS)) {
     if (left-- === 0) break;
     const name = line.slice(0, at.index);
     if (!THREE_LETTERS.test(name)) continue;
-    const sum = sumOf(line.slice(at.index + at[0].length));
-    if (sum === null) continue;
-    if (!names(name) || saysCount(name)) return line;
-    return `${name}: ${sum}`;
+    const all = sumOf(line.slice(at.index + at[0].length));
+    if (all !== null)
+      return names(name) && !saysCount(name) ? `${name}: ${all.sum}${all.unit}` : line;
   }
   return line;
 }
 
+/** Parts have a number each. */
+const TWO_NUMBERS = /\d.*[^\d.,x×]\s*x?\d/;
 /** A line whose thing is counted in parts with their sum instead; each clause between semicolons by itself. */
 export function countsInParts(line: string, of: Of): string {
   if (line.length > LONGEST_LINE || !MAY_SUM.test(line) || IN_COLUMNS.test(line)) return line;
-  const whole = inParts(line, of);
-  if (whole !== line || !line.includes("; ")) return whole;
-  return line
-    .split("; ")
-    .map((clause) => inParts(clause, of))
-    .join("; ");
+  const said = inFigures(line);
+  if (!TWO_NUMBERS.test(said)) return line;
+  const all = inParts(said, of);
+  if (all !== said) return all;
+  const clauses = said.split("; ");
+  const each = clauses.map((clause) => inParts(clause, of));
+  return each.every((clause, i) => clause === clauses[i]) ? line : each.join("; ");
 }

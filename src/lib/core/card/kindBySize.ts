@@ -43,6 +43,8 @@ const SMALL_PLASTER_MM = { width: 12, length: 45 } as const;
 /** Heavy compression bandages begin at this width. */
 const HEAVY_FROM_MM = 100;
 
+/** The widest and the longest plaster that is no large one: 1 x 3 in, 2.5 x 7.5 cm. */
+const PLASTER_MM = { width: 26, length: 80 };
 const isOnly = (noun: string, word: string): boolean =>
   foldedWords(noun)
     .filter((w) => !isPlainWord(w))
@@ -74,6 +76,14 @@ export const SIZE_RULES: readonly SizeRule[] = [
     named: null,
     fits: ({ noun, isArea }) => isPad(noun) && isArea,
     is: "gauze-pad",
+  },
+  {
+    name: "a bandage no larger than a plaster is one, as Americans call it",
+    example: ["Bandages, 1 x 3 in", "adhesive-strip"],
+    named: null,
+    fits: ({ noun, width, length, isArea }) =>
+      isOnly(noun, "bandage") && isArea && width <= PLASTER_MM.width && length <= PLASTER_MM.length,
+    is: "adhesive-strip",
   },
   {
     name: "a bandage that is wound on: of those the plain one",

@@ -40,6 +40,12 @@ const SIZE_LAST = quick(
   ),
 );
 
+/** "2 / 3 pr": pairs, both. */
+function withUnit(counts: readonly string[]): string[] {
+  const unit = /^\d{1,4}\s?(pairs?|prs?)\.?$/i.exec(counts.at(-1)!)?.[1];
+  return counts.map((one) => (unit !== undefined && /^\d+$/.test(one) ? `${one} ${unit}` : one));
+}
+
 /** As many names as there are counts, each whole; null: the cell does not say so many. @param names whether a text names one thing */
 function namesOf(cell: string, many: number, names: (text: string) => boolean): string[] | null {
   for (const between of BETWEEN) {
@@ -72,7 +78,7 @@ export function pairedCells(
   const [name, count, size] = (["text", "quantity", "size"] as const).map((r) => roles.indexOf(r));
   const sign = COUNTS.exec(cells[count!]?.trim() ?? "")?.[1];
   if (sign === undefined || name! < 0) return [cells];
-  const counts = cells[count!]!.split(sign).map((one) => one.trim());
+  const counts = withUnit(cells[count!]!.split(sign).map((one) => one.trim()));
   const said = namesOf(cells[name!] ?? "", counts.length, names);
   const sizes = size! < 0 ? null : sizesOf(cells[size!] ?? "", counts.length);
   if (!said && !(sizes && names(cells[name!] ?? ""))) return [cells];

@@ -15,17 +15,29 @@ const WORDS: Readonly<Record<string, number>> = Object.fromEntries(
     "drei trois tres tre drie três trzy",
   ].flatMap((words, i) => words.split(" ").map((word) => [word, i + 1] as const)),
 );
-const NUMBER = `(?:\\d{1,3}|${Object.keys(WORDS).join("|")})`;
-const UNIT = "(?:\\s?(?:stk|stück|st|pz|pcs|ud?s|unid|pièces?|pces|stuks|szt|x)\\.?)?";
-const patternOf = (says: Says): string =>
-  REMARKS_ABROAD[says].map((said) => said.replaceAll("#", `${NUMBER}${UNIT}`)).join("|");
-const WHOLE = (Object.keys(REMARKS_ABROAD) as Says[]).map((says) => ({
+const UNIT = "(?:\\s?(?:stk|stück|st|pz|pcs|ud?s|unid|pièces?|pces|stuks|szt|x)\\.?(?!\\p{L}))?";
+const numbered = (number: string): RegExp =>
+  quick(
+    new RegExp(
+      `(?<![\\p{L}\\d./-])(${number})(?![\\p{L}\\d./-]*\\d)(?!\\p{L}{3})${UNIT}(?!\\p{L})`,
+      "iu",
+    ),
+  );
+const IN_FIGURES = numbered("\\d{1,3}");
+const IN_WORDS = numbered(Object.keys(WORDS).join("|"));
+/** A remark with `#` in place of its number. */
+const SAID = (Object.keys(REMARKS_ABROAD) as Says[]).map((says) => ({
   says,
-  pattern: quick(new RegExp(`^(?:${patternOf(says)})$`, "iu")),
+  pattern: quick(new RegExp(`^(?:${REMARKS_ABROAD[says].join("|")})$`, "iu")),
 }));
 const GAP = /\s*[,;]\s+|\s*\(\s*|\s+[-–—]\s+|:\s+/g;
-/** "in Ordnung." */
-const END = /\s*\)?[\s.!]*$/;
+/** "in Ordnung.)": signs behind all that is said. */
+const END_SIGNS = " .!)";
+function endOf(line: string): number {
+  let end = line.length;
+  while (end > 0 && END_SIGNS.includes(line[end - 1]!)) end--;
+  return end;
+}
 /** Said of what is counted; without a count there is nothing that they could be of. */
 const COUNTED = quick(/(?:^|[^\p{L}\d.,]|[^\p{L}][x×])\d{1,4}(?![\d.,]*\d)/u);
 const HAS_LETTERS = quick(/\p{L}{3}/u);
@@ -53,12 +65,23 @@ interface Remark {
 }
 /** What all of a text says as a remark; null: it is none. */
 function remarkOf(text: string): Remark | null {
-  const found = WHOLE.find(({ pattern }) => pattern.test(text));
-  if (!found) return null;
-  const number = NUMBER_IN.exec(text)?.[0].toLowerCase();
-  return { says: found.says, count: number === undefined ? null : (WORDS[number] ?? +number) };
+  if (text.length > LONGEST) return null;
+  const inFigures = IN_FIGURES.exec(text);
+  if (inFigures) return remarkWith(inFigures, +inFigures[1]!);
+  const bare = SAID.find(({ says, pattern }) => UNCOUNTED.has(says) && pattern.test(text));
+  if (bare) return { says: bare.says, count: null };
+  const inWords = IN_WORDS.exec(text);
+  return inWords && remarkWith(inWords, WORDS[inWords[1]!.toLowerCase()]!);
 }
-const NUMBER_IN = quick(new RegExp(`(?<![\\p{L}\\d])${NUMBER}(?![\\p{L}])`, "iu"));
+function remarkWith({ 0: number, index, input }: RegExpExecArray, count: number): Remark | null {
+  const text = `${input.slice(0, index)}#${input.slice(index + number.length)}`;
+  const found = SAID.find(({ says, pattern }) => !UNCOUNTED.has(says) && pattern.test(text));
+  return found ? { says: found.says, count } : null;
+}
+/** None is longer. */
+const LONGEST = 40;
+/** They say no number. */
+const UNCOUNTED: ReadonlySet<Says> = new Set(["none", "there"]);
 
 /** The same in English: what is left goes before what went, and what went before what is out of date. */
 function inEnglish(remarks: readonly Remark[]): string {
@@ -75,7 +98,7 @@ export function remarksAbroad(line: string): string {
   if (line.length > LONGEST_LINE) return line;
   if (IN_CELLS.test(line)) return inCells(line);
   const remarks: Remark[] = [];
-  let end = line.search(END);
+  let end = endOf(line);
   const gaps = [...line.slice(0, end).matchAll(GAP)].slice(-MOST_PARTS);
   for (const gap of gaps.reverse()) {
     const remark = remarkOf(line.slice(gap.index + gap[0].length, end).trim());
