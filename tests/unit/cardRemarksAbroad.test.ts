@@ -17,6 +17,10 @@ describe("remarks in other languages", () => {
     ["Pflaster: 40, in Ordnung", "Pflaster: 40"],
     ["Gaasjes 10x10 cm: op", "Gaasjes 10x10 cm: none"],
     ["Cerotti: usati 6, restano 34", "Cerotti: 34"],
+    ["Kompressen: 10, 2 im Sommer benutzt", "Kompressen: 10 (2 used)"],
+    ["Gasas: 20 (se usaron 5)", "Gasas: 20 (5 used)"],
+    ["Spille da balia: 20, da reintegrare", "Spille da balia: 20"],
+    ["Rettungsdecken: 4, eine davon beschädigt", "Rettungsdecken: 4"],
   ] as const)
     it(line, () => expect(remarksAbroad(line)).to.equal(said));
 
@@ -42,7 +46,13 @@ describe("remarks in other languages", () => {
   });
 
   it("say nothing without what they are said of", () => {
-    for (const line of ["noch 3", "fehlt", "Schere, Pinzette", "Plasters: 20, tweezers"])
+    for (const line of [
+      "noch 3",
+      "fehlt",
+      "Schere, Pinzette",
+      "Plasters: 20, tweezers",
+      "1 pen, 10 incident reports",
+    ])
       expect(remarksAbroad(line)).to.equal(line);
   });
 });

@@ -82,12 +82,12 @@ export const REMARKS_ABROAD = {
     "# (?:po terminie|przeterminowan[eay]+)",
   ],
   none: [
-    "fehlt|fehlen|keine(?:r|s)?(?: mehr)?(?: da)?|leer|nicht (?:da|vorhanden)|aufgebraucht|alle(?:s)? weg|alle",
-    "manque(?:nt)?|manquante?s?|aucune?|vides?|épuisée?s?|il n['’]y en a (?:plus|pas)|plus",
-    "faltan?|no hay|no quedan?|ningun[oa]|vací[oa]s?|agotad[oa]s?",
-    "mancano?|esaurit[ieoa]|nessun[oa]?|vuot[ioae]|finit[ieoa]|non (?:c['’]è|ci sono|presente|presenti)",
-    "ontbreekt|ontbreken|geen|leeg|niet aanwezig|is op|zijn op|op",
-    "mangler|tomt?|ingen|brukt opp|opbrugt|saknas|slut|finnes ikke",
+    "fehlt|fehlen|keine(?:r|s)?(?: mehr)?(?: da)?|leer|nicht (?:da|vorhanden)|aufgebraucht|alle(?:s)? weg|alle|nichts(?: mehr)?(?: da)?|ausgegangen",
+    "manque(?:nt)?|manquante?s?|aucune?|vides?|épuisée?s?|il n['’]y en a (?:plus|pas)|plus(?: rien| aucune?)?|rien",
+    "faltan?|no hay|no quedan?|ningun[oa]|vací[oa]s?|agotad[oa]s?|sin existencias|ya no hay|nada",
+    "mancano?|esaurit[ieoa]|nessun[oa]?|vuot[ioae]|finit[ieoa]|non (?:c['’]è|ci sono|ce n['’]è|ce ne sono|presente|presenti)(?: più)?|niente",
+    "ontbreekt|ontbreken|geen(?: meer)?|leeg|niet aanwezig|is op|zijn op|op|niks(?: meer)?|niets(?: meer)?",
+    "mangler|tomt?|ingen(?: igjen)?|brukt opp|opbrugt|saknas|slut|finnes ikke(?: lenger)?|finns inte",
     "faltam?|não (?:há|tem)|nenhum|nenhuma|vazi[oa]s?|em falta|esgotad[oa]s?",
     "brak|nie ma|pust[eya]",
   ],
@@ -98,7 +98,20 @@ export const REMARKS_ABROAD = {
     "complet[ioae]|nuov[ioae]|sigillat[ieoa]|integr[ieoa]|controllat[ieoa]|chius[ieoa]|a posto|presenti?|non apert[ieoa]|mai apert[ieoa]",
     "compleet|nieuw|ongeopend|in orde|aanwezig|gesloten|goed|vol|gecontroleerd",
     "komplett|ny[ee]?|uåpnet|uåbnet|oöppnad|i orden|hel(?:t|e)?|full(?:t|e)?|kontrollert|kontrolleret",
-    "nov[oa]s?|fechad[oa]s?|verificad[oa]s?|selad[oa]s?|em bom estado",
+    "nov[oa]s?|a? ?repor|fechad[oa]s?|verificad[oa]s?|selad[oa]s?|em bom estado",
     "nowe?|zamknięte|kompletne",
   ],
+} as const;
+
+/**
+ * Beginnings of words by which a remark with a number is told, whatever else it says in a few words: "se usaron 5", "2 im Sommer
+ * benutzt". None begins an English word that stands beside a count.
+ */
+export const REMARK_STEMS = {
+  used: "verbrauch benutz verwend entnomm genommen rausgenommen gebruik verbruik eruit utilisé consomm enlev gastad gastar gastó usad usar usó usat utilizad utilizat consumat tolt toglie prelevat brukt brugt forbrukt använd uttag retirad",
+  left: "übrig verblieb verbleib bleib restant restent restano restan restam quedan quedab queda rimas riman rimang avanz sobra igjen tilbage gjenst",
+  expired: "abgelauf verfall périm caduc vencid scadut verlopen utgått utløp udløb utgång",
+  /** The thing is there, whatever is said of some. */
+  there:
+    "offen geöffnet angebroch verbog beschädig nachbestell nachkauf nachgekauf nachfüll ouvert entamé abîmé rachet abiert repon comprar pedir apert danneggi rovinat reintegr ordina ricompra geopend bijbestel beschadig åpnet åbnet ødelagt etterfyll bestill abert",
 } as const;

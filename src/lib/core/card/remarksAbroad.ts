@@ -1,4 +1,4 @@
-import { REMARKS_ABROAD } from "./remarkWordsAbroad.ts";
+import { REMARKS_ABROAD, REMARK_STEMS } from "./remarkWordsAbroad.ts";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { quick } from "./quick.ts";
 import { SIZED } from "./sized.ts";
@@ -30,6 +30,26 @@ const SAID = (Object.keys(REMARKS_ABROAD) as Says[]).map((says) => ({
   says,
   pattern: quick(new RegExp(`^(?:${REMARKS_ABROAD[says].join("|")})$`, "iu")),
 }));
+/** "2 im Sommer benutzt", "se usaron 5": by the beginning of a word, a few others around it. */
+const BY_STEM = (Object.keys(REMARK_STEMS) as (keyof typeof REMARK_STEMS)[]).map((says) => {
+  const stem = `(?:${REMARK_STEMS[says].replaceAll(" ", "|")})\\p{L}*`;
+  return {
+    says,
+    pattern: quick(
+      new RegExp(
+        `^(?:\\p{L}+ ){0,2}(?:#(?: \\p{L}+){0,3} ${stem}|${stem}(?: \\p{L}+)? #)(?: \\p{L}+){0,2}$`,
+        "iu",
+      ),
+    ),
+  };
+});
+/** "hay que reponer", "à racheter": what is to be done, of what was counted. */
+const TO_DO = quick(
+  new RegExp(
+    `^(?:\\p{L}+ ){0,2}(?:${REMARK_STEMS.there.replaceAll(" ", "|")})\\p{L}*(?: \\p{L}+){0,2}$`,
+    "iu",
+  ),
+);
 const GAP = /\s*[,;]\s+|\s*\(\s*|\s+[-–—]\s+|:\s+/g;
 /** "in Ordnung.)": signs behind all that is said. */
 const END_SIGNS = " .!)";
@@ -70,12 +90,15 @@ function remarkOf(text: string): Remark | null {
   if (inFigures) return remarkWith(inFigures, +inFigures[1]!);
   const bare = SAID.find(({ says, pattern }) => UNCOUNTED.has(says) && pattern.test(text));
   if (bare) return { says: bare.says, count: null };
+  if (TO_DO.test(text)) return { says: "there", count: null };
   const inWords = IN_WORDS.exec(text);
   return inWords && remarkWith(inWords, WORDS[inWords[1]!.toLowerCase()]!);
 }
 function remarkWith({ 0: number, index, input }: RegExpExecArray, count: number): Remark | null {
   const text = `${input.slice(0, index)}#${input.slice(index + number.length)}`;
-  const found = SAID.find(({ says, pattern }) => !UNCOUNTED.has(says) && pattern.test(text));
+  const found =
+    SAID.find(({ says, pattern }) => !UNCOUNTED.has(says) && pattern.test(text)) ??
+    BY_STEM.find(({ pattern }) => pattern.test(text));
   return found ? { says: found.says, count } : null;
 }
 /** None is longer. */
