@@ -14,6 +14,13 @@ describe("one thing counted in parts, by where they lie or how they are", () => 
     ["Eye pads 2 (desk), 1 (site hut)", "eye-pad 3 null"],
     ["2 eye pads in the box and 1 in the bag", "eye-pad 3 null"],
     ["3 eye pads: 2 in the box, 1 in the car", "eye-pad 3 null"],
+    ["Eye pads 4 (2 in boat, 2 ashore)", "eye-pad 4 null"],
+    ["Eye wash 500 ml x 2 (1 at sink, 1 in kit)", "eyewash 2 null"],
+    ["Face shields: two on lanyards, one in the pouch", "face-shield 3 null"],
+    ["Scissors, one pair in the galley and another on deck", "small-scissors 2 null"],
+    ["Safety pins, a dozen in the lid and six or so loose", "safety-pin 18 null"],
+    ["Foil blankets: kit A 2, kit B 1", "foil-blanket 3 null"],
+    ["Wipes: 12 plus a spare pack of 10", "antiseptic-wipe 22 null"],
   ] as const)
     it(`${line}: their sum`, () => expect(entriesOf(line)).to.deep.equal([`1 ${read}`]));
 
@@ -39,6 +46,13 @@ describe("one thing counted in parts, by where they lie or how they are", () => 
 
   it("what went is no part of them: 5 without 2", () =>
     expect(entriesOf("Gauze pads 5 in the kit, 2 used")).to.deep.equal(["1 gauze-pad 3 null"]));
+
+  it("other things behind a colon are no parts", () =>
+    expect(entriesOf("Dressings: 2 whistles, 1 torch, 4 eye pads")).to.deep.equal([
+      "1 whistle 2 null",
+      "1 torch 1 null",
+      "1 eye-pad 4 null",
+    ]));
 
   it("sorts stay sorts", () =>
     expect(entriesOf("Dressings: 3 large in the box, 1 small in the bag")).to.deep.equal([

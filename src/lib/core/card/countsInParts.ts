@@ -13,13 +13,20 @@ import { SIZED } from "./sized.ts";
 /** Numbers in words are put in figures before: with all of their words the patterns would take a second to prepare. */
 const N = "\\d{1,4}(?![\\d.,]*\\d)";
 const IN_WORDS = quick(new RegExp(`(?<![\\p{L}\\d])(?:${NUMBER_SAID})(?![\\p{L}\\d-])`, "giu"));
+/** "another on deck" is one more; "six or so" six. */
+const ANOTHER = /\banother(?=\s+(?:in|on|at|by|with|under|up|down|one)\b)/gi;
+const GUESSED =
+  /\b(?:about|roughly|maybe|say|around)\s+(?=\d)|(?<=\d)\s+or\s+so\b|(?<=\d)-?ish\b/gi;
 const inFigures = (text: string): string =>
-  text.replace(IN_WORDS, (words) => String(valueOf(words)));
+  text
+    .replace(IN_WORDS, (words) => String(valueOf(words)))
+    .replace(ANOTHER, "1")
+    .replace(GUESSED, "");
 const UNIT =
   "pairs?|prs?|pcs?|pieces|nos?\\.?|of\\s+them|ones?|sachets?|pods?|ampoules?|bottles?|tubes?|rolls?|cans?|vials?|tins?|tablets?|strips?|wipes?";
 /** Rooms, vehicles and parts of a kit, that need no "in the" before them; "1 box" is a pack. */
 const PLACE =
-  "(?:(?:\\p{L}+['’]?s?\\s+){1,2}(?:box|bag|kit|tin|pouch|case|tray)|(?:\\p{L}+['’]?s?\\s+){0,2}(?:pocket|lid|drawer|cupboard|cabinet|shelf|locker|rucksack|backpack|van|truck|lorry|cab|car|boat|bus|trailer|kitchen|office|reception|workshop|garage|store(?:room)?|hall|gym|bar|shop|lab|shed|barn|hut|yard|gate|desk|stage|counter|wall|bench|galley|bridge|deck|top|bottom|front|back|side))(?:\\s+(?:\\d|[A-F])(?![\\p{L}\\d]))?";
+  "(?:(?:kit|box|bag|unit|team|room|floor)\\s+(?:[A-Z]|\\d)|(?:\\p{L}+['’]?s?\\s+){1,2}(?:box|bag|kit|tin|pouch|case|tray)|(?:\\p{L}+['’]?s?\\s+){0,2}(?:pocket|lid|drawer|cupboard|cabinet|shelf|locker|rucksack|backpack|van|truck|lorry|cab|car|boat|bus|trailer|kitchen|office|reception|workshop|garage|store(?:room)?|hall|gym|bar|shop|lab|shed|barn|hut|yard|gate|desk|stage|counter|wall|bench|galley|bridge|deck|top|bottom|front|back|side))(?:\\s+(?:\\d|[A-F])(?![\\p{L}\\d]))?";
 const WHERE = `(?:(?:left|kept|stored|lying|still|also|now|more)\\s+)?(?:in|on|at|by|under|inside|behind|near|below|beside|with)\\s+(?:\\p{L}[\\p{L}'’.-]*\\s*){1,5}\\d?|(?:up|down)stairs|up|down|outside|inside|here|there|elsewhere`;
 const STATE = `(?:in\\s+)?(?:spares?|reserve|loose|extra|more|new|old|opened|open|unopened|sealed|unused|full|fresh|staged|(?:in|out[\\s-]of)[\\s-]date|${COLOUR})(?:\\s+(?:ones?|stock))?`;
 const UNTIL = "(?:\\s*,?\\s*(?:exp(?:iry|ires|\\.)?)?\\s*\\d{1,2}[/.-]\\d{2,4})?";
@@ -27,7 +34,7 @@ const UNTIL = "(?:\\s*,?\\s*(?:exp(?:iry|ires|\\.)?)?\\s*\\d{1,2}[/.-]\\d{2,4})?
 const COUNTED = `(?:x\\s?)?${N}\\s*(?:[x×]\\s+)?`;
 const SAID = `(?:(?:full|new|unopened|loose|single|spare)\\s+)?(?:(?:${UNIT}|${PACKS}(?:\\s+of\\s+${N})?)\\s+)?(?:${WHERE}|${STATE}|\\(?${PLACE}\\)?)`;
 /** "a box of forty" needs no place. */
-const PACK_OF = `(?:an?|one|${N})\\s+(?:full\\s+|new\\s+|unopened\\s+|sealed\\s+)?${PACKS}\\s+of\\s+${N}`;
+const PACK_OF = `(?:an?|one|${N})\\s+(?:full\\s+|new\\s+|unopened\\s+|sealed\\s+|spare\\s+)?${PACKS}\\s+of\\s+${N}`;
 /** "staged x1". */
 const STATE_BEFORE = `(?:spares?|loose|staged|extra|new|old|open(?:ed)?|unopened|sealed)\\s*[:x×]?\\s*${N}`;
 /** "1 loose card" of those that hold so many. */
@@ -67,6 +74,8 @@ const PACKS_OF = quick(new RegExp(`(${N}|an?)\\s+(?:\\p{L}+\\s+)?${PACKS}\\s+of\
 const IS_PACK = new RegExp(`\\b${PACKS}\\b`, "i");
 const UNIT_OF = quick(new RegExp(`(?:${N})\\s*(?:[x×]\\s+)?(${UNIT})\\b`, "iu"));
 
+type Of = Pick<Knowledge, "names" | "knows">;
+
 /** How many a part says; null: none. @param each what a pack holds, where another part says so */
 function countOf(part: string, each: number | null): number | null {
   const packs = PACKS_OF.exec(part);
@@ -84,12 +93,22 @@ function areParts([first = "", ...others]: readonly string[], said: string): boo
       [first, ...others].every((part) => PART_BEFORE.test(part)))
   );
 }
+/** "2 ashore", "one still in the wash": behind a colon or in brackets any words that name nothing tell where or how. */
+const ANY_PART = whole(`(?:x\\s?)?${N}\\s+(?:\\p{L}[\\p{L}'’-]*\\s*){1,6}`);
+const COUNT = /^(?:x\s?)?\d+\s*/;
+const areAnyParts = (parts: readonly string[], { names, knows }: Of): boolean =>
+  parts.length > 1 &&
+  parts.every((part) => {
+    const words = part.replace(COUNT, "");
+    return ANY_PART.test(part) && !names(words) && (STARTS_WHERE.test(words) || !knows(words));
+  });
+const STARTS_WHERE = whole(`(?:${WHERE}|${STATE}).*`);
 /** What the parts come to, with the word for what is counted; null: they are no parts of one thing. */
-function sumOf(told: string): { sum: number; unit: string } | null {
+function sumOf(told: string, isSetOff: boolean, of: Of): { sum: number; unit: string } | null {
   const said = told.replace(END, "");
   if (NO_PART.test(said)) return null;
   const parts = said.split(JOIN).map((part) => part.trim());
-  if (!areParts(parts, said)) return null;
+  if (!areParts(parts, said) && !(isSetOff && areAnyParts(parts, of))) return null;
   const held = PACKS_OF.exec(said)?.[2];
   const counts = parts.map((part) => countOf(part, held === undefined ? null : Number(held)));
   if (counts.includes(null)) return null;
@@ -98,16 +117,29 @@ function sumOf(told: string): { sum: number; unit: string } | null {
   return { sum: counts.reduce((all: number, n) => all + n!, 0), unit: isTold ? ` ${unit}` : "" };
 }
 
-type Of = Pick<Knowledge, "names">;
 /** "6) ". */
 const LIST_NUMBER = /^\s*\(?\d{1,2}[.)]\s+/;
 const saysCount = (name: string): boolean =>
   /\d/.test(name.replace(LIST_NUMBER, "").replace(SIZED, " "));
 
-function inParts(line: string, { names }: Of): string {
+/** "4 (2 in the boat, 2 ashore)": the sum is said before. */
+const SUM_THEN_PARTS =
+  /^(?<head>.*?(?<![\d.,])(?<sum>\d{1,3}))\s*\((?<parts>[^()]*\d[^()]*\d[^()]*)\)\s*[.!]*$/;
+function withoutParts(line: string): string {
+  const found = SUM_THEN_PARTS.exec(line)?.groups;
+  if (!found || NO_PART.test(found["parts"]!)) return line;
+  const parts = found["parts"]!.split(JOIN).map((part) => part.trim());
+  const counts = parts.map((part) => (/\p{L}{2}/u.test(part) ? countOf(part, null) : null));
+  const sum = counts.reduce((all: number, n) => all + (n ?? NaN), 0);
+  return parts.length > 1 && sum === Number(found["sum"]) ? found["head"]! : line;
+}
+
+function inParts(written: string, of: Of): string {
+  const { names } = of;
+  const line = withoutParts(written);
   const counted = COUNTED_NAME.exec(line)?.groups;
   if (counted && names(counted["name"]!) && !saysCount(counted["name"]!)) {
-    const all = sumOf(`${counted["count"]!} ${counted["where"]!}`);
+    const all = sumOf(`${counted["count"]!} ${counted["where"]!}`, false, of);
     if (all !== null) return `${counted["mark"]!}${all.sum} ${counted["name"]!}`;
   }
   let left = MOST_STARTS;
@@ -115,7 +147,7 @@ function inParts(line: string, { names }: Of): string {
     if (left-- === 0) break;
     const name = line.slice(0, at.index);
     if (!THREE_LETTERS.test(name)) continue;
-    const all = sumOf(line.slice(at.index + at[0].length));
+    const all = sumOf(line.slice(at.index + at[0].length), /[:(]/.test(at[0]), of);
     if (all !== null)
       return names(name) && !saysCount(name) ? `${name}: ${all.sum}${all.unit}` : line;
   }
