@@ -28,7 +28,7 @@ const HEADER_ROLES: readonly (readonly [RegExp, ColumnRole])[] = [
     "unit",
   ],
   [
-    /^(?:no\.?|nr\.?|s\/n|s\.?\s?no\.?|(?:sl|sr|ser(?:ial)?)\.?(?:\s?no\.?)?|#|row|pos\.?|line|item no\.?|item #|ref\.?|code|sku|stock code|part no\.?|part|art\.? ?no\.?|id|barcode|ean|location|use|used\s+for|purpose|for|function|group|class|treats|injury|department|dept\.?|area|zone|room|site|station|compartment|category|section|pocket|price|unit price|each|ea|ext\.?|extended|net|gross|cost|value|total|expires?|expiry|exp\.?|expiry date|best before|use by|lot|batch|checked|supplier|weight|date|order code|cat\.? ?no\.?|bin|shelf|currency|brand|initials?|init\.?|signed|sign|sig\.?|(?:checked|counted|done)?\s*by|sum|where|place|loc\.?|kept in|found in|bbe?|(?:to\s+)?buy)$/i,
+    /^(?:no\.?|nr\.?|s\/n|s\.?\s?no\.?|(?:sl|sr|ser(?:ial)?)\.?(?:\s?no\.?)?|#|row|pos\.?|line|item no\.?|item #|ref\.?|code|sku|stock code|part no\.?|part|art\.? ?no\.?|id|barcode|ean|location|use|used\s+for|purpose|for|function|group|class|treats|injury|department|dept\.?|area|zone|room|site|station|compartment|category|section|pocket|price|unit price|each|ea|ext\.?|extended|net|gross|cost|value|total|expires?|expiry|exp\.?|expiry date|best before|use by|lot|batch|checked|supplier|weight|date|order code|cat\.? ?no\.?|bin|shelf|currency|brand|initials?|init\.?|signed|sign|sig\.?|(?:checked|counted|done)?\s*by|sum|where|place|kept in|found in|bbe?|(?:to\s+)?buy)$/i,
     "skip",
   ],
   [
