@@ -1,4 +1,5 @@
 import { expect } from "chai";
+import { countsInParts } from "../../src/lib/core/card/countsInParts.ts";
 import { entriesOf } from "./cardReading.ts";
 
 describe("one thing counted in parts, by where they lie or how they are", () => {
@@ -31,6 +32,20 @@ describe("one thing counted in parts, by where they lie or how they are", () => 
     expect(entriesOf("Plasters - fourteen loose and a box of forty")).to.deep.equal([
       "1 adhesive-strip 54 null",
     ]);
+  });
+
+  it("what lies in a box is no box of twenty: 2 x 20 and 5", () =>
+    expect(entriesOf("Plasters: 2 boxes of 20 in the store, 5 in the box")).to.deep.equal([
+      "1 adhesive-strip 45 null",
+    ]));
+
+  it("packs that nobody says the content of come to nothing that is known beside pieces", () => {
+    const sum = (line: string) => countsInParts(line, { names: () => true, knows: () => false });
+    const mixed = "Plasters: 2 boxes in the store, 1 in the van";
+    expect(sum(mixed)).to.equal(mixed);
+    expect(sum("Plasters: 2 packets upstairs and 1 packet in the bar")).to.equal(
+      "Plasters: 3 packets",
+    );
   });
 
   it("pairs stay pairs", () =>

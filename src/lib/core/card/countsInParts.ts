@@ -63,7 +63,7 @@ const COUNTED_NAME = quick(
 );
 /** Things that went or are wanted are none of a sum, and sizes are sorts of their own. */
 const NO_PART =
-  /\b(?:used|gone|missing|lost|binned|needed|wanted|short|order(?:ed)?|buy|replace|each|per|small|medium|large|big|little|adult|child(?:ren)?)\b/i;
+  /\b(?:used|gone|missing|lost|binned|needed|wanted|short|order(?:ed)?|buy|replace|each|per|see|small|medium|large|big|little|adult|child(?:ren)?)\b/i;
 const MAY_SUM =
   /\b(?:in|on|at|by|under|inside|behind|near|spares?|loose|extra|more|new|old|open(?:ed)?|unopened|sealed|unused|full|date|staged|upstairs|downstairs|up|down|another|box|bag|kit|tin|pouch|pocket|lid|drawer|tray|cupboard|cabinet|shelf|locker|rucksack|backpack|case|van|truck|lorry|cab|car|boat|bus|trailer|kitchen|office|reception|workshop|garage|store|storeroom|hall|gym|bar|shop|lab|shed|barn|hut|yard|gate|desk|stage|counter|wall|bench|galley|bridge|deck|orange|lemon|blue|red|green|black|white|clear|purple|pink|yellow|grey|brown)\b/i;
 /** In columns each cell stays where it is. */
@@ -71,7 +71,13 @@ const IN_COLUMNS = /\S(?:\s{3,}|\t|\s\|\s)\S|\|/;
 
 const A_NUMBER = quick(new RegExp(`(?<![\\p{L}\\d.,])${N}(?=\\s*[x×]\\s|\\P{L}|$)`, "giu"));
 const PACKS_OF = quick(new RegExp(`(${N}|an?)\\s+(?:\\p{L}+\\s+)?${PACKS}\\s+of\\s+(${N})`, "iu"));
-const IS_PACK = new RegExp(`\\b${PACKS}\\b`, "i");
+/** "2 boxes in the store", not "5 in the box". */
+const IN_PACKS = quick(
+  new RegExp(
+    `^(?:x\\s?)?${N}\\s*(?:[x×]\\s+)?(?:(?:full|new|unopened|loose|single|spare|odd|extra|other)\\s+)?(${PACKS})(?![\\p{L}\\d])(?!\\s+of\\s)`,
+    "iu",
+  ),
+);
 const UNIT_OF = quick(new RegExp(`(?:${N})\\s*(?:[x×]\\s+)?(${UNIT})\\b`, "iu"));
 
 type Of = Pick<Knowledge, "names" | "knows">;
@@ -82,7 +88,7 @@ function countOf(part: string, each: number | null): number | null {
   if (packs) return (/^an?$/i.test(packs[1]!) ? 1 : Number(packs[1])) * Number(packs[2]);
   const [first] = part.replace(/exp\S*\s*\S+|\d{1,2}[/.-]\d{2,4}/gi, " ").matchAll(A_NUMBER);
   if (first === undefined) return null;
-  return Number(first[0]) * (each !== null && IS_PACK.test(part) ? each : 1);
+  return Number(first[0]) * (each !== null && IN_PACKS.test(part) ? each : 1);
 }
 /** Whether all of what is said are parts of one thing. */
 function areParts([first = "", ...others]: readonly string[], said: string): boolean {
@@ -94,7 +100,9 @@ function areParts([first = "", ...others]: readonly string[], said: string): boo
   );
 }
 /** "2 ashore", "one still in the wash": behind a colon or in brackets any words that name nothing tell where or how. */
-const ANY_PART = whole(`(?:x\\s?)?${N}\\s+(?:\\p{L}[\\p{L}'’-]*\\s*){1,6}`);
+const ANY_PART = whole(
+  `(?:x\\s?)?${N}\\s+(?!(?:[cmk]?m|[mc]?l|m?g|min(?:ute)?s?|hours?|days?|weeks?|months?|years?)(?!\\p{L}))(?:\\p{L}[\\p{L}'’-]*\\s*){1,6}`,
+);
 const COUNT = /^(?:x\s?)?\d+\s*/;
 const areAnyParts = (parts: readonly string[], { names, knows }: Of): boolean =>
   parts.length > 1 &&
@@ -103,6 +111,17 @@ const areAnyParts = (parts: readonly string[], { names, knows }: Of): boolean =>
     return ANY_PART.test(part) && !names(words) && (STARTS_WHERE.test(words) || !knows(words));
   });
 const STARTS_WHERE = whole(`(?:${WHERE}|${STATE}).*`);
+/**
+ * The word for what all parts count, behind a blank; empty: pieces. null: packs that nobody says the content of, beside pieces.
+ * @param held what a pack holds
+ */
+function unitOf(parts: readonly string[], said: string, held: string | undefined): string | null {
+  if (held !== undefined) return "";
+  const packs = parts.filter((part) => IN_PACKS.test(part));
+  if (packs.length > 0 && packs.length < parts.length) return null;
+  const unit = UNIT_OF.exec(said)?.[1] ?? IN_PACKS.exec(packs[0] ?? "")?.[1];
+  return unit === undefined || /one|of/i.test(unit) ? "" : ` ${unit}`;
+}
 /** What the parts come to, with the word for what is counted; null: they are no parts of one thing. */
 function sumOf(told: string, isSetOff: boolean, of: Of): { sum: number; unit: string } | null {
   const said = told.replace(END, "");
@@ -112,31 +131,30 @@ function sumOf(told: string, isSetOff: boolean, of: Of): { sum: number; unit: st
   const held = PACKS_OF.exec(said)?.[2];
   const counts = parts.map((part) => countOf(part, held === undefined ? null : Number(held)));
   if (counts.includes(null)) return null;
-  const unit = UNIT_OF.exec(said)?.[1];
-  const isTold = unit !== undefined && held === undefined && !/one|of/i.test(unit);
-  return { sum: counts.reduce((all: number, n) => all + n!, 0), unit: isTold ? ` ${unit}` : "" };
+  const unit = unitOf(parts, said, held);
+  return unit === null ? null : { sum: counts.reduce((all: number, n) => all + n!, 0), unit };
 }
 
 /** "6) ". */
 const LIST_NUMBER = /^\s*\(?\d{1,2}[.)]\s+/;
 const saysCount = (name: string): boolean =>
-  /\d/.test(name.replace(LIST_NUMBER, "").replace(SIZED, " "));
+  /\d/.test(name.replace(LIST_NUMBER, "").replace(SIZED, " ").replace(BARE_SIDES, " "));
+/** "10x10": sides without a unit. */
+const BARE_SIDES = /\d{1,2}(?:[.,]\d)?\s?[x×]\s?\d{1,2}(?:[.,]\d)?(?!\d)/g;
 
 /** "4 (2 in the boat, 2 ashore)": the sum is said before. */
 const SUM_THEN_PARTS =
-  /^(?<head>.*?(?<![\d.,])(?<sum>\d{1,3}))\s*\((?<parts>[^()]*\d[^()]*\d[^()]*)\)\s*[.!]*$/;
-function withoutParts(line: string): string {
+  /^(?<head>.*?(?<![\d.,]|\d\s*[x×]\s*)(?<sum>\d{1,3}))\s*\((?<parts>[^()]*\d[^()]*\d[^()]*)\)\s*[.!]*$/;
+function withoutParts(line: string, of: Of): string {
   const found = SUM_THEN_PARTS.exec(line)?.groups;
-  if (!found || NO_PART.test(found["parts"]!)) return line;
-  const parts = found["parts"]!.split(JOIN).map((part) => part.trim());
-  const counts = parts.map((part) => (/\p{L}{2}/u.test(part) ? countOf(part, null) : null));
-  const sum = counts.reduce((all: number, n) => all + (n ?? NaN), 0);
-  return parts.length > 1 && sum === Number(found["sum"]) ? found["head"]! : line;
+  return found && sumOf(found["parts"]!, true, of)?.sum === Number(found["sum"])
+    ? found["head"]!
+    : line;
 }
 
 function inParts(written: string, of: Of): string {
   const { names } = of;
-  const line = withoutParts(written);
+  const line = withoutParts(written, of);
   const counted = COUNTED_NAME.exec(line)?.groups;
   if (counted && names(counted["name"]!) && !saysCount(counted["name"]!)) {
     const all = sumOf(`${counted["count"]!} ${counted["where"]!}`, false, of);
