@@ -16,6 +16,13 @@ describe("several sizes of one thing, and how many of each", () => {
   ])
     it(`${line}: three of each`, () => expect(entriesOf(line)).to.deep.equal(CREPE));
 
+  it("below a table it is no row of it", () => {
+    const table = "      Min   Have   OK\nEye pads  4     3      x\nWhistle   1     1      x";
+    expect(
+      entriesOf(`${table}\n\n1) Crepe bandages 5 cm / 8 cm, 3 of each`).slice(2),
+    ).to.deep.equal(CREPE.map((entry) => entry.replace("1 ", "5 ")));
+  });
+
   it("another count for each", () =>
     expect(entriesOf("Burn dressings 10 x 10 / 20 x 20 cm, 2 + 1")).to.deep.equal([
       "1 burn-gel-dressing 2 [100,100]",

@@ -51,6 +51,21 @@ function countsOf({ each, counts, unit = "" }: Groups, many: number): Counted[] 
   return found.length === many ? found : null;
 }
 
+const MARK = /^\s*(?:[-*•]\s+|\(?\d{1,2}[.)]\s+)?/;
+const BY_LETTER = /^(?:x{0,3}[sml]|small|medium|large)$/i;
+/** Below a table, blanks would make a cell of its columns; what goes by letter may be named only with its other sizes. */
+function asList(found: Groups, sorts: readonly string[], counts: readonly Counted[]): string {
+  const name = found["name"]!.trimEnd();
+  const mark = found["mark"] ?? MARK.exec(name)![0];
+  const thing = found["mark"] === undefined ? name.slice(mark.length) : name;
+  return (
+    mark +
+    sorts
+      .map((sort, i) => `${counts[i]!.count}${counts[i]!.word || " x"} ${thing} ${sort}`)
+      .join("; ")
+  );
+}
+
 /** A line with its sizes in one cell and their counts in the next; as it is where it does not say both. */
 export function sortsPaired(line: string): string {
   if (line.length > LONGEST_LINE || !MAY_SAY.test(line)) return line;
@@ -63,6 +78,7 @@ export function sortsPaired(line: string): string {
   const told = COUNT_CELL.exec(cells)?.groups;
   const sum = counts.reduce((all, { count }) => all + count, 0);
   if (told ? Number(told["count"]) !== sum : cells.trim() !== "") return line;
+  if (!told && !sorts.every((sort) => BY_LETTER.test(sort))) return asList(found, sorts, counts);
   const name = `${found["mark"] ?? ""}${found["name"]!.trimEnd()} ${sorts.join(" / ")}`;
   const each = counts.map(({ count, word }) => `${count}${word}`).join(" / ");
   if (!told) return `${name}   ${each}`;
