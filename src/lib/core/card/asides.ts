@@ -1,6 +1,5 @@
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { countOf, remarksSay } from "./remarkBehind.ts";
-import { NUMBER_WORDS } from "./numberWords.ts";
 import { quick } from "./quick.ts";
 
 /** What is said of a thing in the middle of a sentence: "six wipes - two look dried out - and a roll of tape", "dressings (all in date) and two eye pads". */
@@ -33,28 +32,3 @@ const plain = (line: string): string =>
     const says = remarksSay(bracketed ?? dashed, countOf(before));
     return says === "there" || says === "some" ? "" : all;
   });
-
-/** How one begins to say the next thing. */
-const BEGINNINGS = "right also plus then next well okay ok so oh yeah"
-  .split(" ")
-  .map((word) => `[${word[0]!.toUpperCase()}${word[0]!}]${word.slice(1)}`)
-  .join("|");
-const BEGINNING = quick(
-  new RegExp(
-    `^(\\s*(?:[-*•]\\s+)?(?:\\p{Lu}\\p{L}{1,14}:\\s+)?)(?:(?:[Aa]nd\\s+)?(?:${BEGINNINGS})\\b,?\\s+)+(?=(?:${NUMBER_WORDS})\\s+(?:[x×]\\s+)?\\p{L}{3})`,
-    "u",
-  ),
-);
-/** "eye pads, about 12." */
-const DOT_BEHIND_GUESS = new RegExp(
-  `(?<=,\\s+(?:about|roughly|around|maybe|approx\\.?)\\s+(?:${NUMBER_WORDS}))\\.\\s*$`,
-  "i",
-);
-/** "Sam: also 17 ice packs", "right, eight eye pads": a line without how it begins to speak, and the full stop behind a guess. */
-export function withoutBeginnings(line: string): string {
-  const begun = MAY_BEGIN.test(line) ? line.replace(BEGINNING, "$1") : line;
-  return MAY_GUESS.test(begun) ? begun.replace(DOT_BEHIND_GUESS, "") : begun;
-}
-/** Most lines have neither. */
-const MAY_BEGIN = /\b(?:right|also|plus|then|next|well|okay|ok|so|oh|yeah)\b/i;
-const MAY_GUESS = /,\s+(?:about|roughly|around|maybe|approx)\b.*\.\s*$/i;

@@ -24,9 +24,12 @@ const inFigures = (text: string): string =>
     .replace(GUESSED, "");
 const UNIT =
   "pairs?|prs?|pcs?|pieces|nos?\\.?|of\\s+them|ones?|sachets?|pods?|ampoules?|bottles?|tubes?|rolls?|cans?|vials?|tins?|tablets?|strips?|wipes?";
-/** Rooms, vehicles and parts of a kit, that need no "in the" before them; "1 box" is a pack. */
-const PLACE =
-  "(?:(?:kit|box|bag|unit|team|room|floor)\\s+(?:[A-Z]|\\d)|(?:\\p{L}+['’]?s?\\s+){1,2}(?:box|bag|kit|tin|pouch|case|tray)|(?:\\p{L}+['’]?s?\\s+){0,2}(?:pocket|lid|drawer|cupboard|cabinet|shelf|locker|rucksack|backpack|van|truck|lorry|cab|car|boat|bus|trailer|kitchen|office|reception|workshop|garage|store(?:room)?|hall|gym|bar|shop|lab|shed|barn|hut|yard|gate|desk|stage|counter|wall|bench|galley|bridge|deck|top|bottom|front|back|side))(?:\\s+(?:\\d|[A-F])(?![\\p{L}\\d]))?";
+/** Rooms, vehicles and parts of a kit, that need no "in the" before them. */
+const ROOMS =
+  "pocket|lid|drawer|cupboard|cabinet|shelf|locker|rucksack|backpack|van|truck|lorry|cab|car|boat|bus|trailer|kitchen|office|reception|workshop|garage|store(?:room)?|hall|gym|bar|shop|lab|shed|barn|hut|yard|gate|desk|stage|counter|wall|bench|galley|bridge|deck";
+/** What is carried: "1 box" is a pack, "the red box" a place. */
+const CARRIED = "box|bag|kit|tin|pouch|case|tray";
+const PLACE = `(?:(?:kit|box|bag|unit|team|room|floor)\\s+(?:[A-Z]|\\d)|(?:\\p{L}+['’]?s?\\s+){1,2}(?:${CARRIED})|(?:\\p{L}+['’]?s?\\s+){0,2}(?:${ROOMS}|top|bottom|front|back|side))(?:\\s+(?:\\d|[A-F])(?![\\p{L}\\d]))?`;
 const WHERE = `(?:(?:left|kept|stored|lying|still|also|now|more)\\s+)?(?:in|on|at|by|under|inside|behind|near|below|beside|with)\\s+(?:\\p{L}[\\p{L}'’.-]*\\s*){1,5}\\d?|(?:up|down)stairs|up|down|outside|inside|here|there|elsewhere`;
 const STATE = `(?:in\\s+)?(?:spares?|reserve|loose|extra|more|new|old|opened|open|unopened|sealed|unused|full|fresh|staged|(?:in|out[\\s-]of)[\\s-]date|${COLOUR})(?:\\s+(?:ones?|stock))?`;
 const UNTIL = "(?:\\s*,?\\s*(?:exp(?:iry|ires|\\.)?)?\\s*\\d{1,2}[/.-]\\d{2,4})?";
@@ -64,8 +67,10 @@ const COUNTED_NAME = quick(
 /** Things that went or are wanted are none of a sum, and sizes are sorts of their own. */
 const NO_PART =
   /\b(?:used|gone|missing|lost|binned|needed|wanted|short|order(?:ed)?|buy|replace|each|per|see|small|medium|large|big|little|adult|child(?:ren)?)\b/i;
-const MAY_SUM =
-  /\b(?:in|on|at|by|under|inside|behind|near|spares?|loose|extra|more|new|old|open(?:ed)?|unopened|sealed|unused|full|date|staged|upstairs|downstairs|up|down|another|box|bag|kit|tin|pouch|pocket|lid|drawer|tray|cupboard|cabinet|shelf|locker|rucksack|backpack|case|van|truck|lorry|cab|car|boat|bus|trailer|kitchen|office|reception|workshop|garage|store|storeroom|hall|gym|bar|shop|lab|shed|barn|hut|yard|gate|desk|stage|counter|wall|bench|galley|bridge|deck|orange|lemon|blue|red|green|black|white|clear|purple|pink|yellow|grey|brown)\b/i;
+const MAY_SUM = new RegExp(
+  `\\b(?:in|on|at|by|under|inside|behind|near|spares?|loose|extra|more|new|old|open(?:ed)?|unopened|sealed|unused|full|date|staged|upstairs|downstairs|up|down|another|orange|lemon|blue|red|green|black|white|clear|purple|pink|yellow|grey|brown|${CARRIED}|${ROOMS})\\b`,
+  "i",
+);
 /** In columns each cell stays where it is. */
 const IN_COLUMNS = /\S(?:\s{3,}|\t|\s\|\s)\S|\|/;
 

@@ -35,8 +35,8 @@ function haveNames(below: readonly string[], parts: RegExp): boolean {
   );
 }
 
-function headed(line: string, below: readonly string[]): string {
-  if (/\d/.test(line)) return line;
+function headed(line: string, at: number, lines: readonly string[]): string {
+  if (line.length > LONGEST_LINE || /\d/.test(line)) return line;
   const found = EMPTY_FIRST.find(([empty]) => empty.test(line));
   if (!found) return line;
   const [, parts, withItem] = found;
@@ -51,13 +51,12 @@ function headed(line: string, below: readonly string[]): string {
     roles.includes("quantity") &&
     !roles.includes("text") &&
     (known >= FEWEST_KNOWN || headings.length === 1);
-  return isHeading && haveNames(below, parts) ? withItem(line) : line;
+  return isHeading && haveNames(lines.slice(at + 1, at + 1 + LOOK_AHEAD), parts)
+    ? withItem(line)
+    : line;
 }
 
 /** Rows that a heading needs below it are among so many lines. */
 const LOOK_AHEAD = 5;
 /** The lines with a heading over their names where a table has every other. */
-export const withNameHeading = (lines: readonly string[]): string[] =>
-  lines.map((line, at) =>
-    line.length > LONGEST_LINE ? line : headed(line, lines.slice(at + 1, at + 1 + LOOK_AHEAD)),
-  );
+export const withNameHeading = (lines: readonly string[]): string[] => lines.map(headed);
