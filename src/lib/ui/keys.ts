@@ -3,9 +3,10 @@ import { createKeybindingsHandler } from "tinykeys";
 const closest = (e: Event, selector: string): boolean =>
   e.target instanceof Element && e.target.closest(selector) !== null;
 
-/** Whether a key is typed into something that takes text. */
+/** Whether a key is typed into something that takes text; what has closed keeps the focus until it is gone, and takes none. */
 export const typing = (e: Event): boolean =>
-  closest(e, "input, textarea, select, [contenteditable]");
+  closest(e, "input, textarea, select, [contenteditable]") &&
+  !closest(e, "[role=dialog][data-state=closed]");
 export const inDialog = (e: Event): boolean => closest(e, "[role=dialog]");
 export const onControl = (e: Event): boolean => closest(e, "button, a, summary");
 
