@@ -5,8 +5,11 @@ import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 import { entriesOf } from "./cardReading.ts";
 
 const vocabulary = vocabularyOf(NAMED_CATALOGUE);
-const english = (text: string, amongForeign = true) =>
-  inEnglish({ text, amongForeign }, vocabulary.abroad, (words) => knowsAny(words, vocabulary));
+const tongues = {
+  abroad: vocabulary.abroad,
+  knows: (words: string) => knowsAny(words, vocabulary),
+};
+const english = (text: string, amongForeign = true) => inEnglish({ text, amongForeign }, tongues);
 
 describe("names abroad with words cut short", () => {
   for (const [cut, whole] of [

@@ -6,10 +6,11 @@ import { knowsAny, vocabularyOf } from "../../src/lib/core/card/vocabulary.ts";
 import { NAMED_CATALOGUE } from "../../src/lib/data/namedCatalogue.ts";
 
 const vocabulary = vocabularyOf(NAMED_CATALOGUE);
-const english = (line: string) =>
-  inEnglish({ text: line, amongForeign: false }, vocabulary.abroad, (words) =>
-    knowsAny(words, vocabulary),
-  );
+const tongues = {
+  abroad: vocabulary.abroad,
+  knows: (words: string) => knowsAny(words, vocabulary),
+};
+const english = (line: string) => inEnglish({ text: line, amongForeign: false }, tongues);
 const read = (text: string) =>
   readCard(text, vocabulary).entries.map((e) => [e.itemType, e.pieces, e.sizeMm]);
 

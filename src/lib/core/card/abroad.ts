@@ -1,8 +1,8 @@
 import type { WordsAbroad } from "../catalogue/catalogue.ts";
 import { addTo } from "../base/addTo.ts";
-import { remembering } from "../base/remembering.ts";
+import { remembering, rememberingFor } from "../base/remembering.ts";
 import { abbreviatedAbroad, type CutWord, type NameAbroad } from "./abbreviatedAbroad.ts";
-import { MOST_WORDS } from "./cardLimits.ts";
+import { LINES_KEPT, LONGEST_KEPT, MOST_WORDS } from "./cardLimits.ts";
 import { IS_NUMBER_SAID } from "./numberWords.ts";
 import { PACK } from "./packWords.ts";
 import { withoutAccents } from "./words.ts";
@@ -239,12 +239,26 @@ interface Line {
   readonly amongForeign: boolean;
 }
 
+/** What a line is read by. */
+export interface Tongues {
+  readonly abroad: Abroad;
+  /** Whether any word of a text is known. */
+  readonly knows: (text: string) => boolean;
+}
+const amongOthers = (amongForeign: boolean) =>
+  rememberingFor(
+    (text: string, of: Tongues) => foreignOn({ text, amongForeign }, of),
+    LINES_KEPT,
+    LONGEST_KEPT,
+  );
+const amongForeignLines = amongOthers(true);
+const amongOurs = amongOthers(false);
 /** null: the line holds no name from abroad, or says besides it what things are in words that are known. */
-function foreignIn(
-  line: Line,
-  { names, counted, spellings }: Abroad,
-  knows: (text: string) => boolean,
-): Foreign | null {
+const foreignIn = ({ text, amongForeign }: Line, of: Tongues): Foreign | null =>
+  (amongForeign ? amongForeignLines : amongOurs)(text, of);
+
+function foreignOn(line: Line, { abroad, knows }: Tongues): Foreign | null {
+  const { names, counted, spellings } = abroad;
   const plain = withoutAccents(line.text);
   if (!line.amongForeign && !mayName(plain, names)) return null;
   // "Verbandpäkchen": among lines of its language a word with a slip is told.
@@ -291,14 +305,13 @@ const SENTENCE_END = quick(/(?<=\p{Ll}{2}\.\s+)(?=\p{Lu})/u);
 /**
  * A line in another language, with English names in it; as it is where it holds none, or says besides it what things are in words
  * that are known, as a line in two languages does.
- * @param knows whether any word of a text is known
  */
-export function inEnglish(line: Line, abroad: Abroad, knows: (text: string) => boolean): string {
+export function inEnglish(line: Line, of: Tongues): string {
   // Prose is told sentence by sentence: an English word in one says nothing of the others.
   const sentences = line.text.length > LONGEST_ROW ? line.text.split(SENTENCE_END) : [];
   if (sentences.length > 2)
-    return sentences.map((text) => inEnglish({ ...line, text }, abroad, knows)).join("");
-  const foreign = foreignIn(line, abroad, knows);
+    return sentences.map((text) => inEnglish({ ...line, text }, of)).join("");
+  const foreign = foreignIn(line, of);
   return foreign ? replaced(foreign.plain, foreign.parts, (part) => part.english) : line.text;
 }
 
@@ -325,13 +338,8 @@ export const isFromAbroad = (foreignLines: number, lines: number): boolean =>
  * @param said in English
  * @param line as it stands on the card
  */
-export function asOnCard(
-  said: string,
-  line: Line,
-  abroad: Abroad,
-  knows: (text: string) => boolean,
-): string {
-  const foreign = foreignIn(line, abroad, knows);
+export function asOnCard(said: string, line: Line, of: Tongues): string {
+  const foreign = foreignIn(line, of);
   if (!foreign) return said;
   // Accents that are one letter with theirs leave every letter in its place.
   const own = foreign.plain.length === line.text.length ? line.text : foreign.plain;

@@ -1,4 +1,5 @@
-import { LONGEST_LINE } from "./cardLimits.ts";
+import { remembering } from "../base/remembering.ts";
+import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE } from "./cardLimits.ts";
 import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
 import { quick } from "./quick.ts";
 import { SIZED } from "./sized.ts";
@@ -110,12 +111,17 @@ const BEHIND = quick(
   /^(.*[\p{L}\d)].*?)\s*(?:\s--+|<-+|<=|\s\/\/|\s\*\*|\s##|\s\[(?=[^[\]]*\p{L}[^[\]]*\]$))\s*([^<>[\]*]{1,50}?)\s*(?:\*\*|\])?$/u,
 );
 const MAY_STAND_BEHIND = /--|<[-=]|\/\/|\*\*|##|\[/;
-function answeredBehind(lines: readonly string[]): string[] {
-  const read = lines.map((line) => {
+const readBehind = remembering(
+  (line): string | null => {
     const said =
       line.length <= LONGEST_LINE && MAY_STAND_BEHIND.test(line) ? BEHIND.exec(line) : null;
     return said && isAsked(said[1]!) ? answered(said[1]!, said[2]!) : null;
-  });
+  },
+  LINES_KEPT,
+  LONGEST_KEPT,
+);
+function answeredBehind(lines: readonly string[]): string[] {
+  const read = lines.map(readBehind);
   return read.filter((line) => line !== null).length < FEWEST
     ? [...lines]
     : lines.map((line, i) => read[i] ?? line);

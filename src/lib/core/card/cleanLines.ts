@@ -11,7 +11,8 @@ import { columnsRestored } from "./columnsLost.ts";
 import { decodeHTML } from "entities";
 import { NUMBER_SAID } from "./numberWords.ts";
 import { valueOf } from "./phrase.ts";
-import { LONGEST_LINE } from "./cardLimits.ts";
+import { remembering } from "../base/remembering.ts";
+import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE } from "./cardLimits.ts";
 import { LINE_END } from "./plainSigns.ts";
 import { cellsWhole } from "./brokenCells.ts";
 import { withOuterBars } from "./cells.ts";
@@ -60,12 +61,14 @@ import { wrappedItems } from "./wrappedItems.ts";
 /** Takes off what a card's text carries besides its words: markup, quoting, what is struck out. */
 
 /** A step over the lines of a card. Each line keeps its place, so that an entry can name it. */
-type Step = (lines: readonly string[]) => string[];
+type CardStep = (lines: readonly string[]) => string[];
+/** One that looks at each line by itself. */
+interface LineStep {
+  readonly change: (line: string) => string;
+}
+type Step = CardStep | LineStep;
 
-const each =
-  (change: (line: string) => string): Step =>
-  (lines) =>
-    lines.map((line) => (line.length > LONGEST_LINE ? line : change(line)));
+const each = (change: (line: string) => string): LineStep => ({ change });
 
 /** `<del>2 eye pads</del>` */
 const STRUCK_TAGS = /<(del|s|strike)(?:\s[^<>]*)?>([^<>]*)<\/\1>/gi;
@@ -74,7 +77,7 @@ const ENDS_WITHIN = /<br\s*\/?>(?=\s*[^\s<])|<\/(?:li|p|div)>(?=\s*<(?:li|p|div)
 /** Cells of a row on one line, empty ones among them. */
 const CELL_ENDS = /<\/t[dh]>\s*<t[dh](?:\s[^<>]*)?>/gi;
 /** `<li>4 &times; wipes</li>` → `4 × wipes`; a page saved or copied with its markup. */
-const withoutTags: Step = each((line) =>
+const withoutTags: LineStep = each((line) =>
   /<\/?[a-z][^<>]*>|&(?:#\d+|[a-z]+);/i.test(line)
     ? decodeHTML(
         line
@@ -88,7 +91,7 @@ const withoutTags: Step = each((line) =>
 );
 
 /** "Plasters [100]", "tweezers [pointed]": brackets of another shape; a box to tick, a link and a time are none. */
-const squareAsRound: Step = each((line) =>
+const squareAsRound: LineStep = each((line) =>
   line.includes("[")
     ? line.replace(
         /(?<=[\p{L}\d)"”:;,] ?)\[(?!\s*(?:[xX✓✔✗✘]|ok|yes|no|y|n|\d+)?\s*\])([^[\]_]{1,60})\](?!\()/giu,
@@ -98,12 +101,12 @@ const squareAsRound: Step = each((line) =>
 );
 
 /** "10*10", "2 * 16": a sign that multiplies. */
-const starsAsTimes: Step = each((line) => line.replace(/(?<=\d) ?\* ?(?=\d)/g, " x "));
+const starsAsTimes: LineStep = each((line) => line.replace(/(?<=\d) ?\* ?(?=\d)/g, " x "));
 
 /** `\\item 4 wipes`, `[*]4 wipes`: a list as typesetters and boards write it. */
 const COMMAND_LINE =
   /^\s*(?:\\(?:begin|end|hline|toprule|midrule|bottomrule)\b.*|\[\/?(?:list|ul|ol|table|tr|code|quote)[^\]]*\])\s*$/i;
-const withoutCommands: Step = each((line) =>
+const withoutCommands: LineStep = each((line) =>
   COMMAND_LINE.test(line)
     ? ""
     : // "-----+-----": a line drawn under headings between bars.
@@ -117,7 +120,7 @@ const withoutCommands: Step = each((line) =>
 );
 
 /** `~~iodine~~ teat dip`: what is struck out is gone, and so is a remark on it alone. */
-const withoutStruckOut: Step = each((line) => {
+const withoutStruckOut: LineStep = each((line) => {
   if (!/~~[^~]*~~/.test(line)) return line;
   const struckFirst = /^\s*(?:[-*•]|\d+[.)]|\[[ x]?\])?\s*~~/i.test(line);
   const instead = STRUCK_COUNT.exec(line);
@@ -142,13 +145,13 @@ const GOES_ON_COUNTED = quick(
 );
 
 /** `✗ cold packs 2`: ticked off as not there. */
-const withoutCrossed: Step = each((line) => (CROSSED.test(line) ? "" : line));
+const withoutCrossed: LineStep = each((line) => (CROSSED.test(line) ? "" : line));
 
 const TICKED_COUNT = quick(
   /^(.*\p{L}.*?)(\d?)(\s*)[✓✔☑]+\s*(\d{1,4})(?=\s*(?:$|[,(–-]|(?:pcs|pairs?|prs?)\b))/u,
 );
 /** `TRIANGULAR ✓✓ 2`: what stands behind the tick is how many there are. */
-const withTicked: Step = each((line) =>
+const withTicked: LineStep = each((line) =>
   // A cell of its own is read as one.
   !/[✓✔☑]/.test(line) || /[\t|;]/.test(line)
     ? line
@@ -158,29 +161,29 @@ const withTicked: Step = each((line) =>
 );
 
 /** "【Package Includes】": what a listing sets off in such brackets is a heading. */
-const withoutLenses: Step = each((line) =>
+const withoutLenses: LineStep = each((line) =>
   line.includes("【") ? line.replace(/【([^【】]*)】\s*/g, "$1: ") : line,
 );
 
 const LETTERS_WITH_DOTS = quick(/\b(?:(?:\p{Lu}\.){2,}|(?:\p{L}\.){3,})/gu);
 /** `O.R.S. sachets`: letters with their dots are one word. */
-const withoutDots: Step = each((line) =>
+const withoutDots: LineStep = each((line) =>
   line.replace(LETTERS_WITH_DOTS, (letters) => letters.replaceAll(".", "")),
 );
 
 /** `insect spray x2 🔹 sick bags 5`: a mark within a line begins another thing. */
 const MARK_WITHIN = /(?<=[\p{L}\d)])\s*[🔹🔸🔷🔶🔵🔴🟢🟡⚫⚪◆◇►▶➤➜✦]\s*(?=[\p{L}\d])/gu;
-const withMarks: Step = each((line) => line.replace(MARK_WITHIN, "; "));
+const withMarks: LineStep = each((line) => line.replace(MARK_WITHIN, "; "));
 
 const CLAUSE_LETTER = quick(/^(\s*)\(\p{L}\)\s+(?=\S)/u);
 /** `(a) twenty plasters`: a clause's letter, not "a" as in "a whistle". */
-const withClausesAsList: Step = each((line) => line.replace(CLAUSE_LETTER, "$1- "));
+const withClausesAsList: LineStep = each((line) => line.replace(CLAUSE_LETTER, "$1- "));
 
 const PACK_THEN_SIZE = quick(
   /^(\s*(?:[-*•]\s*)?\d{1,3})\s*(?:[x×]\s*)?(box|bag|tub|tin|carton)\s+(\d{2,4})\s+(?=\p{L}{3})/iu,
 );
 /** `2 x Box 100 plasters`: what a pack holds, right before the name. */
-const withPackSizes: Step = each((line) => line.replace(PACK_THEN_SIZE, "$1 $2 of $3 "));
+const withPackSizes: LineStep = each((line) => line.replace(PACK_THEN_SIZE, "$1 $2 of $3 "));
 
 /** `BG/12`, `PK-20`, `BX100`, `100U`: a pack by its code, over what it holds. */
 const PACK_CODE =
@@ -193,7 +196,7 @@ const HAS_CODE =
   /\d ?(?:U|ct)(?![a-z])|(?:pk|pkt|pack|pac|box|bx|bg|bag|cs|ctn|tb|tub|sl|en)[ (/-]{0,2}\d/i;
 const LONGEST_CODED = 200;
 /** Columns set by blanks keep their places. */
-const withPackCodes: Step = each((line) =>
+const withPackCodes: LineStep = each((line) =>
   line.length > LONGEST_CODED || !HAS_CODE.test(line)
     ? line
     : line
@@ -209,7 +212,7 @@ const SECTION_CODE = quick(/^(\s*)\p{Lu}\d{1,2}(?:\.\d{1,2})?\s{2,}(?=\p{Lu}\p{L
 const FEWEST_ALIKE = 3;
 /** A way of writing that fewer lines do not tell is put right where so many have it. */
 const whereSeveral =
-  (pattern: RegExp, by: (...found: string[]) => string, fewest = FEWEST_ALIKE): Step =>
+  (pattern: RegExp, by: (...found: string[]) => string, fewest = FEWEST_ALIKE): CardStep =>
   (lines) => {
     const isWritten = (line: string) => line.length <= LONGEST_LINE && line.search(pattern) >= 0;
     return lines.filter(isWritten).length < fewest
@@ -248,7 +251,7 @@ const countsInCells = whereSeveral(
 );
 
 /** `A: 40 plasters`: an answer to `Q: What is in it?`. */
-const withoutAnswers: Step = (lines) =>
+const withoutAnswers: CardStep = (lines) =>
   lines.some((l) => /^\s*Q[:.]\s/.test(l))
     ? lines.map((l) => (/^\s*Q[:.]\s/.test(l) ? "" : l.replace(/^(\s*)A[:.]\s+/, "$1")))
     : [...lines];
@@ -259,7 +262,7 @@ const QUOTED_VALUE: readonly (readonly [RegExp, string])[] = [
   [/^(\s*)[([{]\s*["'](.+)["']\s*,\s*(\d+)\s*[)\]}]\s*,?\s*$/, "$1$2: $3"],
   [/(?<=\w=)"([^"]*)"/g, "$1"],
 ];
-const withoutDataQuotes: Step = each((line) =>
+const withoutDataQuotes: LineStep = each((line) =>
   /["']/.test(line)
     ? QUOTED_VALUE.reduce((said, [pattern, read]) => said.replace(pattern, read), line)
     : line,
@@ -273,7 +276,7 @@ const WORDS_IN_QUOTES = quick(
 );
 /** "a bandage, 'calico, 1952'": no feet. */
 const IN_SINGLE_QUOTES = quick(/(?<=\s)['‘](\p{L}[^'’]{2,40})['’](?=[\s.,;]|$)/gu);
-const withoutQuotes: Step = each((line) =>
+const withoutQuotes: LineStep = each((line) =>
   /["“]/.test(line)
     ? line.replace(IN_QUOTES, "$1$2").replace(WORDS_IN_QUOTES, "$1")
     : line.replace(IN_SINGLE_QUOTES, "$1"),
@@ -301,7 +304,7 @@ function depthRead(lines: readonly string[]): number {
   return counts.findIndex((n) => n !== undefined && n > 0 && 2 * n >= most);
 }
 /** Mail: the older letter quoted below an answer is not the list; one that is all quoted, or answered below, is. */
-const withoutQuoted: Step = (lines) => {
+const withoutQuoted: CardStep = (lines) => {
   const written = lines.filter((l) => l.trim() !== "");
   const quoted = written.filter((l) => QUOTED.test(l)).length;
   if (quoted === 0) return [...lines];
@@ -319,7 +322,7 @@ const withoutQuoted: Step = (lines) => {
 };
 
 /** A card that is quoted from its first line to its last. */
-const unquoted: Step = (lines) =>
+const unquoted: CardStep = (lines) =>
   lines.every((l) => l.trim() === "" || QUOTED.test(l))
     ? lines.map((l) => l.replace(QUOTED, ""))
     : [...lines];
@@ -329,7 +332,7 @@ const TIMES_LAST = quick(/(?<=[\p{L}\d)])\s?\*\s?(\d{1,4})(?=\s*(?:$|\(|[-–]\s
 const GLUED_BEHIND = quick(/(?<=\p{L}{3}s|\d\s?(?:cm|mm))[x×](\d{1,3})(?=\s*(?:$|[,;(]))/giu);
 const GLUED_TIMES = quick(/^(\W*)(\d{1,3})x(?=\p{L}{3})/u);
 /** `2INX4.1YD` → `2IN x 4.1YD`, `40 X40 X56 IN`, `8 Xx`: a sign glued to its numbers, or seen twice. */
-const withoutGlue: Step = each((line) =>
+const withoutGlue: LineStep = each((line) =>
   line
     .replace(/(\d\s?(?:in|mm|cm|m|ft|yd|"))x\s*(?=\d)/gi, "$1 x ")
     .replace(
@@ -359,7 +362,7 @@ const SET_IN_WITH_COUNT = quick(
 );
 /** No page is wider. */
 const LONGEST_WRAPPED = 160;
-const withoutWraps: Step = (lines) => {
+const withoutWraps: CardStep = (lines) => {
   const read = [...lines];
   for (let i = 0; i + 1 < read.length; i++)
     if (
@@ -471,9 +474,36 @@ export const saysOpenIsMissing = (text: string): boolean =>
     text,
   );
 
+/** Steps by line that follow one another are one; what it makes of a line is remembered, as a card is read at every key. */
+function joined(steps: readonly Step[]): CardStep[] {
+  const runs: CardStep[] = [];
+  let changes: LineStep["change"][] = [];
+  const endRun = () => {
+    const run = changes;
+    if (run.length === 0) return;
+    const changed = remembering(
+      (line) => run.reduce((l, change) => (l.length > LONGEST_LINE ? l : change(l)), line),
+      LINES_KEPT,
+      LONGEST_KEPT,
+    );
+    runs.push((lines) => lines.map(changed));
+    changes = [];
+  };
+  for (const step of steps) {
+    if ("change" in step) changes.push(step.change);
+    else {
+      endRun();
+      runs.push(step);
+    }
+  }
+  endRun();
+  return runs;
+}
+const CARD_STEPS = joined(STEPS);
+
 /** The lines of a card without markup. Same number of lines, in the same places. */
 export const cleanLines = (text: string): string[] =>
-  STEPS.reduce(
+  CARD_STEPS.reduce(
     (lines, step) => step(lines),
     // Thousands of blanks say no more than none.
     text.split(LINE_END).map((line) => (line.trim() === "" ? "" : line)),

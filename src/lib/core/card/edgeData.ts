@@ -1,4 +1,5 @@
-import { LONGEST_LINE } from "./cardLimits.ts";
+import { rememberingFor } from "../base/remembering.ts";
+import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE } from "./cardLimits.ts";
 import { isCounted } from "./counted.ts";
 import { isHabit, NO_INITIALS } from "./lineEdges.ts";
 import { IS_PLACE } from "./labelsBefore.ts";
@@ -173,7 +174,8 @@ export function withoutEdges(cell: string): string {
 }
 
 /** null: nothing there is of these kinds, or it may be what counts the thing. */
-function edgesOf(line: string, end: RegExp): Edges | null {
+const edgesOf = rememberingFor(edgesAt, LINES_KEPT, LONGEST_KEPT);
+function edgesAt(line: string, end: RegExp): Edges | null {
   if (line.length > LONGEST_LINE) return null;
   const edges = peeled(line, end);
   if (edges.kinds.length === 0 || HAS_CELLS.test(edges.rest)) return null;

@@ -1,3 +1,5 @@
+import { remembering } from "../base/remembering.ts";
+import { LONGEST_KEPT, MOST_WORDS } from "./cardLimits.ts";
 import type { ColumnRole } from "./columnRole.ts";
 import { saysHeld, saysMeant } from "./headingCounts.ts";
 import { roleAbroad } from "./headingsAbroad.ts";
@@ -76,7 +78,8 @@ const BOTH = /\s*[/&+]\s*|\s+and\s+/i;
 /** "Unit $", "Line total (EUR)". */
 const MONEY = /[$£€]|\b(?:usd|eur|gbp|aud|nzd|cad|inr|zar|chf|sek|nok|dkk)\b/i;
 /** What a column is by its heading; null: it does not tell. */
-export const roleOf = (heading: string): ColumnRole | null => {
+export const roleOf = remembering(roleOfHeading, MOST_WORDS, LONGEST_KEPT);
+function roleOfHeading(heading: string): ColumnRole | null {
   const whole = roleOfWhole(heading);
   if (whole) return whole;
   const name = heading.trim();
@@ -85,7 +88,7 @@ export const roleOf = (heading: string): ColumnRole | null => {
   if (name.split(BOTH).some((part, _, parts) => parts.length > 1 && roleOfWhole(part) === "text"))
     return "text";
   return HEADER_WORDS.find(([pattern]) => pattern.test(name))?.[1] ?? null;
-};
+}
 
 const CELL_END = /\s*[\t|;,]\s*|\s{2,}/;
 /** "Objet; Nombre; Lot": a line whose cells but one are headings, two or more; its words are of no item's name. */

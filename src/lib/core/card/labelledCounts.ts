@@ -1,3 +1,5 @@
+import { remembering } from "../base/remembering.ts";
+import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
 import { NUMBER_SAID } from "./numberWords.ts";
 import { valueOf } from "./phrase.ts";
 import { quick } from "./quick.ts";
@@ -80,7 +82,8 @@ function leftOf(said: ReadonlyMap<Kind, Labelled>): Labelled | null {
   if (left || !came || !went) return left ?? null;
   return came.count < went.count ? null : { ...came, count: came.count - went.count };
 }
-function stockOf(line: string): Stock | null {
+const stockOf = remembering(stockOn, LINES_KEPT, LONGEST_KEPT);
+function stockOn(line: string): Stock | null {
   if (line.length > LONGEST || !MAY_BE.test(line)) return null;
   const found = STOCK_LINE.exec(line)?.groups;
   if (!found) return null;

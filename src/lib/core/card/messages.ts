@@ -1,3 +1,5 @@
+import { rememberingFor } from "../base/remembering.ts";
+import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
 import { MONTH } from "./columnsByContent.ts";
 import { roleOfWhole } from "./headingRoles.ts";
 import type { Knowledge } from "./plainly.ts";
@@ -97,10 +99,14 @@ interface Message {
 }
 /** The messages of a card by their lines. */
 type Messages = readonly (Message | null)[];
-function messageOf(line: string, { holds, pattern }: Head): Message | null {
-  const m = line.length <= LONGEST && holds.test(line) ? pattern.exec(line) : null;
-  return m && { who: m.slice(1).find(Boolean)?.trim() ?? null, said: line.slice(m[0].length) };
-}
+const messageOf = rememberingFor(
+  (line: string, { holds, pattern }: Head): Message | null => {
+    const m = line.length <= LONGEST && holds.test(line) ? pattern.exec(line) : null;
+    return m && { who: m.slice(1).find(Boolean)?.trim() ?? null, said: line.slice(m[0].length) };
+  },
+  LINES_KEPT,
+  LONGEST_KEPT,
+);
 
 /** Whether those who write are people: a few, who write again and again, and no things of a kit. */
 function arePeople(people: readonly string[], form: Head, { knows }: Words): boolean {

@@ -1,3 +1,5 @@
+import { remembering } from "../base/remembering.ts";
+import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
 import { saysGone } from "./absence.ts";
 import { countSaid } from "./countBehind.ts";
 import { inOurWords } from "./foreignUnits.ts";
@@ -65,7 +67,9 @@ function countedIn(text: string): Counted {
 }
 
 /** A line that is no row of a table: its list mark, and the count that a dot leader points at. */
-export function plainRow(line: string, source: number): CardRow {
+export const plainRow = (line: string, source: number): CardRow => ({ ...rowOf(line), source });
+const rowOf = remembering(plainRowOf, LINES_KEPT, LONGEST_KEPT);
+function plainRowOf(line: string): Omit<CardRow, "source"> {
   const indent = /^\s*/.exec(line)![0].length;
   let text = line
     .trim()
@@ -98,7 +102,7 @@ export function plainRow(line: string, source: number): CardRow {
   const { named, quantity, isListed, isDoubted } = countedIn(text);
   const unpriced = withoutPrices(named);
   const row = {
-    ...{ source, text: unpriced, quantity, indent },
+    ...{ text: unpriced, quantity, indent },
     inTable: false,
     bullet: bullet || isListed,
     ...(isDoubted ? { countDoubted: isDoubted } : {}),
@@ -116,7 +120,9 @@ function withoutPrices(text: string): string {
 }
 
 /** A row with the count that stands apart behind its name, where it has none yet. */
-export function withCountApart(row: CardRow): CardRow {
+export function withCountApart<R extends Pick<CardRow, "text" | "quantity" | "inTable">>(
+  row: R,
+): R {
   const counted = row.quantity === null && !row.inTable ? countApart(row.text.trimEnd()) : null;
   return counted ? { ...row, text: counted[0], quantity: inOurWords(counted[1]) } : row;
 }

@@ -1,5 +1,12 @@
 import { rememberingFor } from "../base/remembering.ts";
-import { asOnCard, countsAbroad, inEnglish, isFromAbroad, isWordAbroad } from "./abroad.ts";
+import {
+  asOnCard,
+  countsAbroad,
+  inEnglish,
+  isFromAbroad,
+  isWordAbroad,
+  type Tongues,
+} from "./abroad.ts";
 import {
   headsPresent,
   listsElsewhere,
@@ -110,6 +117,17 @@ function knowledgeOf(vocabulary: Vocabulary): Knowledge {
   return known;
 }
 
+const tonguesKnown = new WeakMap<Vocabulary, Tongues>();
+/** The same for what lines from abroad are read by. */
+function tonguesOf(vocabulary: Vocabulary): Tongues {
+  const known = tonguesKnown.get(vocabulary) ?? {
+    abroad: vocabulary.abroad,
+    knows: (text: string) => knowsAny(text, vocabulary),
+  };
+  tonguesKnown.set(vocabulary, known);
+  return known;
+}
+
 /** @param text in plain signs, without blank lines between all its lines */
 function readLines(
   text: string,
@@ -176,11 +194,11 @@ function inOwnWords(
   amongForeign: boolean,
 ): readonly CardEntry[] {
   const lines = text.split(LINE_END);
-  const knows = (words: string) => knowsAny(words, vocabulary);
+  const tongues = tonguesOf(vocabulary);
   return entries.map((entry) => {
     const line = lines[entry.source - 1] ?? "";
     if (line.length > LONGEST_LINE || line.includes(entry.text)) return entry;
-    const own = asOnCard(entry.text, { text: line, amongForeign }, vocabulary.abroad, knows);
+    const own = asOnCard(entry.text, { text: line, amongForeign }, tongues);
     return own === entry.text ? entry : { ...entry, own };
   });
 }
@@ -192,7 +210,8 @@ function isCardAbroad(
   read: readonly { readonly printed: string; readonly english: string }[],
   vocabulary: Vocabulary,
 ): boolean {
-  const { abroad } = vocabulary;
+  const tongues = tonguesOf(vocabulary);
+  const { abroad, knows } = tongues;
   const lines = read.filter(({ printed }) => printed.trim() !== "");
   const isShort = (line: string) => line.length <= LONGEST_LINE;
   const [foreign, others] = [true, false].map((is) =>
@@ -204,12 +223,11 @@ function isCardAbroad(
   if (foreign.length < FEWEST_WHOLE || isFromAbroad(foreign.length, lines.length))
     return isFromAbroad(foreign.length, lines.length);
   // "couv. survie": words cut short are looked for where some are whole.
-  const knows = (words: string) => knowsAny(words, vocabulary);
   const cutShort = others.filter(
     ({ printed }) =>
       isShort(printed) &&
       !knows(printed) &&
-      inEnglish({ text: printed, amongForeign: true }, abroad, knows) !== printed,
+      inEnglish({ text: printed, amongForeign: true }, tongues) !== printed,
   );
   return isFromAbroad(foreign.length + cutShort.length, lines.length);
 }
@@ -236,10 +254,10 @@ function rowsOf(
     return right.english !== line && headsColumns(line) ? own : right;
   });
   const isAbroad = isCardAbroad(read, vocabulary);
-  const knows = (words: string) => knowsAny(words, vocabulary);
+  const tongues = tonguesOf(vocabulary);
   const said = read.map(({ printed, english }) =>
     isAbroad && english === printed && printed.length <= LONGEST_LINE && !headsColumns(printed)
-      ? inEnglish({ text: printed, amongForeign: true }, vocabulary.abroad, knows)
+      ? inEnglish({ text: printed, amongForeign: true }, tongues)
       : english,
   );
   const knowledge = knowledgeOf(vocabulary);
@@ -268,7 +286,6 @@ const withoutShortDots = (line: string, known: (word: string) => boolean): strin
 const putRight = rememberingFor(
   (line: string, vocabulary: Vocabulary): { printed: string; english: string } => {
     const known = (word: string) => isWord(word, vocabulary);
-    const knows = (words: string) => knowsAny(words, vocabulary);
     const printed = repairText(
       line,
       (word) =>
@@ -276,7 +293,7 @@ const putRight = rememberingFor(
         IS_NUMBER_SAID.test(word) ||
         (word.length >= SHORTEST_ABROAD && isWordAbroad(word, vocabulary.abroad)),
     );
-    const english = inEnglish({ text: printed, amongForeign: false }, vocabulary.abroad, knows);
+    const english = inEnglish({ text: printed, amongForeign: false }, tonguesOf(vocabulary));
     if (english !== printed) return { printed, english };
     const meant = asMeant(withoutShortDots(printed, known), known, vocabulary);
     return { printed: meant, english: meant };

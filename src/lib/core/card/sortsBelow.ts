@@ -1,5 +1,6 @@
+import { remembering } from "../base/remembering.ts";
 import type { CardRow } from "./cardRow.ts";
-import { LONGEST_LINE } from "./cardLimits.ts";
+import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE } from "./cardLimits.ts";
 import { saysNothing } from "./edgeData.ts";
 import { NUMBER_SAID } from "./numberWords.ts";
 import { PACKS } from "./phrase.ts";
@@ -125,7 +126,8 @@ const NAME_THEN_LIST = quick(
 );
 const IS_COUNT = /^\d{1,3}(?:\s*(?:pcs|pieces|rolls?))?$/i;
 /** The sizes of a line set apart by semicolons, each with its count in brackets, whatever parted them; as it is where it says more. */
-export function sortsTold(line: string): string {
+export const sortsTold = remembering(sortsOn, LINES_KEPT, LONGEST_KEPT);
+function sortsOn(line: string): string {
   if (line.length > LONGEST_LINE || !TWO_NUMBERS.test(line)) return line;
   const [, name, list] = NAME_THEN_LIST.exec(line) ?? [];
   const sorts = list === undefined ? null : listed(list, HAS_WIDTH.test(name!));
