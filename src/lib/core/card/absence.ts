@@ -1,5 +1,6 @@
 import { remembering } from "../base/remembering.ts";
 import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
+import { NUMBER_SAID } from "./numberWords.ts";
 import { quick } from "./quick.ts";
 
 /** What a card says of things that are not there, somewhere else, or somebody else's. */
@@ -50,7 +51,9 @@ export const ABSENT_BEHIND: readonly {
   {
     name: "that nothing is in its pack",
     example: "eye pads empty",
-    pattern: /^\D*\p{L}{3,}\s+empty\s*[.!]*$/iu,
+    // "near empty" is not.
+    pattern:
+      /^\D*\p{L}{3,}(?<!\b(?:near|nearly|almost|half|part|partly|but|quite|practically|virtually|close\s+to|not|never|third|quarter|quarters))\s+empty\s*[.!]*$/iu,
   },
   {
     name: "that there is none again",
@@ -183,7 +186,15 @@ const LISTS_USED =
 /** "Nothing left: sunscreen", "Gone after last week: freeze spray", "Fehlt noch: Brandgel". */
 const LISTS_GONE =
   /^\W*(?:(?:nothing|none)\s+left|gone|short(?!-)|not(?:\s+(?:here|there|yet|yet\s+here|in\s+(?:here|there|it|(?:the|this)\s+\p{L}+)))?|(?:still\s+)?(?:coming|ordered|on\s+order|required|recommended|needed)(?:\s+(?:and|but)\s+not\s+(?:yet\s+)?(?:here|there|arrived|in))?|[àa]\s+(?:racheter|acheter|remplacer|commander)|to\s+(?:bin|throw(?:\s+(?:away|out))?)|binned|thrown\s+(?:away|out)|run\s+out|used\s+up|finished|(?:es\s+)?fehl(?:t|en)(?:\s+noch)?|il\s+manque(?:\s+encore)?|manquent?(?:\s+encore)?|faltan?(?:\s+todav[ií]a)?|mancano?(?:\s+ancora)?|ontbre(?:ekt|ken)(?:\s+nog)?)(?![\p{L}])[^:,\d]{0,24}:\s*\S/iu;
-export const listsUsed = (text: string): boolean => LISTS_USED.test(text) || LISTS_GONE.test(text);
+/** "used two slings on Kev's knee": says what went, and when, where or on whom. */
+const USED_THEN = quick(
+  new RegExp(
+    `^\\W*(?:(?:i|we)(?:['’]ve|\\s+have)?\\s+)?(?:used|ate|drank|lost|binned|sold|(?:gave|threw|chucked|handed)\\s+(?:away|out))\\s+(?:${NUMBER_SAID}|\\d{1,3})\\s+\\p{L}(?!.*\\b(?:left|remain))[^:;]*\\s(?:on|for|at|in|by|during|when|after|to|last|this)\\s+\\S`,
+    "iu",
+  ),
+);
+export const listsUsed = (text: string): boolean =>
+  LISTS_USED.test(text) || LISTS_GONE.test(text) || USED_THEN.test(text);
 
 /** "FALTA", "Fehlt": it heads what is missing. */
 const ABSENT_ABROAD =

@@ -147,9 +147,18 @@ const BLANKS = /^\s*/;
 const isIndented = (line: Told, head: Told): boolean =>
   line.lead.length > BLANKS.exec(head.lead)![0].length;
 
+/** "…, aspirin 1 btl (36)" over "antihistamine 24 ct, cream 12 pkts": several things, each with its count, below one that has its own. */
+const COUNTED_LAST = /(?:^|[\s(x×])\d{1,4}\)?(?:\s*[a-z]{1,6}\.?)?$/i;
+const listsOn = (line: Told, above: Told): boolean => {
+  const things = line.name.split(/[,;]\s+/);
+  return (
+    things.length > 1 &&
+    [above.name, ...things].every((thing) => COUNTED_LAST.test(thing.replace(SIZED, " ").trim()))
+  );
+};
 /** Whether a line goes on with the thing that begins at another. */
 function isBelow(line: Told, above: Told, head: Told, card: Written): boolean {
-  if (line.isMarked) return false;
+  if (line.isMarked || listsOn(line, above)) return false;
   if (COUNT_OPEN.test(above.name) && above.tail === "" && !opensSize(above.name, line))
     return ONLY_COUNT.test(line.name);
   if (card.width < (isInColumns(head) ? NARROWEST_COLUMN : NARROWEST)) return false;

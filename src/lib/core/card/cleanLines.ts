@@ -28,6 +28,7 @@ import { fieldsAsList, objectsAsList } from "./objects.ts";
 import { answersAsCounts } from "./answers.ts";
 import { numbersAsCounts } from "./listNumbers.ts";
 import { receiptCounts } from "./receipt.ts";
+import { withoutOldBalances } from "./runningBalances.ts";
 import { roundsAsCounts } from "./rounds.ts";
 import { withoutRules } from "./ruledBlanks.ts";
 import { withoutPageBreaks } from "./pageBreaks.ts";
@@ -379,6 +380,7 @@ const withoutWraps: CardStep = (lines) => {
 
 const STEPS: readonly Step[] = [
   withNameHeading,
+  withoutOldBalances,
   each(remarksAbroad),
   each(datesPlainly),
   withoutMoney,

@@ -80,6 +80,9 @@ const SAYS_TOTAL = quick(
 /** "CARD      24.95": how it was paid. */
 const PAID =
   /^(?:card|cash|change|visa|debit|credit|contactless|balance\s+due|amount\s+(?:due|paid))\b[\s.:£€$\d,*x]*$/i;
+/** "Apologies: …", "AOB". */
+const MINUTES =
+  /^\W*(?:apologies|attendees|in\s+attendance|a\.?o\.?b\b|any\s+other\s+business|matters\s+arising|minutes\s+(?:of|taken)|(?:date\s+of\s+)?next\s+meeting|chair(?:ed|person|man|woman)?\s*(?::|by\b)|agenda\b|circulation\s*:|distribution\s*:|proposed\s+by|seconded\s+by|action\s+points?\b|quorum\b|(?:the\s+)?meeting\s+(?:closed|opened|ended|began))/i;
 /** In a table and outside one. */
 const ANYWHERE: readonly NoteRule[] = [
   { name: "nothing", example: "", says: ({ text }) => text === "" },
@@ -97,6 +100,11 @@ const ANYWHERE: readonly NoteRule[] = [
     name: "a footer",
     example: "Page 2 of 7",
     says: ({ text, names }) => FOOTER.test(text) && !names,
+  },
+  {
+    name: "what the minutes of a meeting say besides",
+    example: "Apologies: the gaffer",
+    says: ({ text, names }) => MINUTES.test(text) && !names,
   },
   {
     name: "a line to write on",

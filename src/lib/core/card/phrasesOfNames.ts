@@ -96,6 +96,13 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "bandaged dressing",
   },
   {
+    name: "a pack that is a thing of its own, shortened",
+    example: ["cold pk 3", "cold pack 3"],
+    holds: "pk",
+    pattern: /\b(cold|ice|hot|heat|warm|cool|chill)\s+pk(s?)\b/gi,
+    read: "$1 pack$2",
+  },
+  {
     name: "first aid, shortened",
     example: ["F/A dressing", "first aid dressing"],
     holds: "f/a",

@@ -303,6 +303,12 @@ function eachClause(row: CardRow, of: Knowledge): CardRow[] {
   const parts = row.text.split(/;\s+/).filter((p) => p !== "");
   // "MAIN: dressings - 3 small, 1 large; tape": a part that is several things ends at its semicolon.
   const bare = parts.map((p) => p.replace(LABEL, ""));
+  // "strips asst 60; fngr tip 12; wipes 40": one of several that are counted may be called as nobody knows.
+  const areCounted =
+    bare.length >= FEWEST_THINGS &&
+    bare.every(isCounted) &&
+    bare.filter(of.names).length * 3 >= bare.length * NAMED_OF_THREE;
+  if (areCounted) return bare.map((text) => ({ ...row, text, isOfList: true as const }));
   return bare.some((p) => eachVariant(rephrase(p), of).length > 1)
     ? bare.map((text) => ({ ...row, text, bullet: true }))
     : eachNamed(row, parts, of.names);

@@ -49,6 +49,27 @@ function saidBy(parts: readonly string[], count: number | null): Told | null {
   return (["some", "gone"] as const).find((t) => said.includes(t)) ?? "there";
 }
 
+/**
+ * "two yellowed at the edges": so many of them, and what they are like in a word that no table need hold. A thing of its own may be
+ * said so as well; the reader asks.
+ */
+const STATE_OF_SOME = quick(
+  new RegExp(
+    `^(?!.*\\b(?:so|say|call|makes?|leaves)\\b)(?:(?<some>${N})|some|half|most|both|all)(?:\\s+of\\s+(?:them|these|those|which))?\\s+(?:(?:is|are|was|were|has|have|had|a\\s+bit|slightly|rather|very|quite|now|already|got|getting|going|gone|looks?|seems?)\\s+){0,3}(?<like>\\p{L}{3,}(?:ed|ing|y|ish)|torn|bent|stuck|worn|wet|damp|off|hard|soft|stiff|dead|dull|bad)(?:\\s+\\p{L}+){0,4}\\s*[.!]*$`,
+    "iu",
+  ),
+);
+function saysState(
+  remark: string,
+  count: number | null,
+  knows: (text: string) => boolean,
+): boolean {
+  const said = STATE_OF_SOME.exec(remark)?.groups;
+  if (!said || count === null || ANY.test(remark)) return false;
+  if (said["some"] !== undefined && valueOf(said["some"]) > count) return false;
+  return !knows(remark.replace(said["like"]!, " "));
+}
+
 const GAP = quick(
   /\s*[:;,]\s+|\s+(?:[-–—]|\/\/|→|->|\|)\s+|(?<=\p{Ll}{2}|[\d)])[.!]\s+(?=\p{Lu})|\t\s*|\s{3,}(?=\p{L})/gu,
 );
@@ -80,15 +101,21 @@ const LONGEST = 120;
  * anything else is said.
  * @param of what its words name
  */
-export function withoutRemark(row: CardRow, of: Knows): CardRow {
-  const { names } = of;
+export function withoutRemark(
+  row: CardRow,
+  of: Knows & { readonly knows: (text: string) => boolean },
+): CardRow {
+  const { names, knows } = of;
   if (row.text.length > LONGEST || ONE_IS_HALF.test(row.text)) return row;
   const plain = withoutComment(row, names);
   if (plain !== row) return plain;
   for (const [before, remarks] of splitsOf(row.text)) {
-    const parts = THREE_LETTERS.test(before) ? partsOf(remarks) : null;
-    if (parts === null) continue;
+    if (!THREE_LETTERS.test(before)) continue;
     const count = row.quantity === null ? countOf(before) : Number.parseInt(row.quantity);
+    if (saysState(remarks, count, knows))
+      return withCountApart({ ...row, text: before, countDoubted: true });
+    const parts = partsOf(remarks);
+    if (parts === null) continue;
     const says = saidBy(parts, count);
     if (says === null) continue;
     if (says !== "gone") return withCountApart({ ...row, text: before });

@@ -2,6 +2,7 @@ import { NUMBER_WORDS } from "./numberWords.ts";
 import { COLOUR, PACKS } from "./phrase.ts";
 import { PLACE_WORDS } from "./placeWords.ts";
 import { quick } from "./quick.ts";
+import { WENT_WORDS } from "./wentWords.ts";
 
 /** Remarks behind a name and its count, each as a form that the whole of it has. */
 
@@ -22,8 +23,10 @@ const N = `(?:${NUMBER_WORDS})`;
 /** Parts of a thing, and what it comes in. */
 const ITS_PART =
   "(?:lids?|caps?|covers?|handles?|labels?|box(?:es)?|case|wrapp(?:er|ing)s?|packets?|packaging|seals?|instructions?|leaflets?|applicators?|clips?|straps?|valves?|batter(?:y|ies)|bulb|string|blade|tip|tag|zip|expiry|date|name|adapt[oe]r|charger|bracket|hook|nozzle|pump|dropper|spoon|cup|needle|pins?|lanyard|pouch|holster|sheath|cord)";
-const STATE =
-  "(?:new|old(?:\\s+stock)?|good|fine|ok(?:ay)?|alright|full|sealed|unopened|open|loose|wet|damp|dry|dried\\s+(?:out|up)|dirty|grubby|dusty|clean|rusty|bent|(?:torn|split|frayed|worn|dented|creased)\\s+(?:at|on|along)\\s+(?:an?|one|the)\\s+(?:corner|edge|side|end|seam|tip)|torn|split|faded|creased|crumpled|dented|damaged|broken|worn|stiff|usable|tested|work(?:s|ing)?|checked|counted(?:\\s+(?:twice|again))?|complete|intact|in\\s+date|(?:out\\s+of\\s+date|expired)(?:\\s+(?:in\\s+)?20\\d\\d)?|past\\s+(?:its\\s+|their\\s+)?date|low|running\\s+low|half[- ](?:full|used|empty)|unused|untouched|(?:two|three|mixed|various|different|several|all)\\s+sizes|donated|a\\s+gift|personal|mine|ours)";
+/** "near empty", "all but done". */
+const NEARLY =
+  "(?:near(?:ly)?|almost|all\\s+but|not\\s+quite|practically|virtually|close\\s+to|more\\s+or\\s+less|part(?:ly)?|hardly|barely|scarcely)[\\s-]+(?:done|finished|empty|used(?:\\s+up)?|gone|out|through|full|dry|over|touched|opened|started)";
+const STATE = `(?:${NEARLY}|new|old(?:\\s+stock)?|good|fine|ok(?:ay)?|alright|full|sealed|unopened|open|loose|wet|damp|dry|dried\\s+(?:out|up)|dirty|grubby|dusty|clean|rusty|bent|(?:torn|split|frayed|worn|dented|creased)\\s+(?:at|on|along)\\s+(?:an?|one|the)\\s+(?:corner|edge|side|end|seam|tip)|torn|split|burst|punctured|leaking|leaky|cracked|chipped|scratched|squashed|crushed|squeezed\\s+(?:flat|out)|scraped\\s+out|blunt|stained|soggy|sticky|mouldy|yellow(?:ed|ing)?|perished|brittle|melted|frozen|flat|tatty|grotty|scruffy|washed|ironed|stretched|shredded|started|begun|opened|charged|serviced|gone\\s+(?:hard|soft|off|sticky|brittle|yellow|stiff|dry|flat)|faded|creased|crumpled|dented|damaged|broken|worn|stiff|usable|tested|work(?:s|ing)?|checked|counted(?:\\s+(?:twice|again))?|complete|intact|in\\s+date|(?:out\\s+of\\s+date|expired)(?:\\s+(?:in\\s+)?20\\d\\d)?|past\\s+(?:its\\s+|their\\s+)?date|low|running\\s+low|half[- ](?:full|used|empty)|unused|untouched|(?:two|three|mixed|various|different|several|all)\\s+sizes|donated|a\\s+gift|personal|mine|ours)`;
 const HOW =
   "(?:(?:all|still|just|only|a\\s+(?:bit|little)|slightly|quite|very|rather|nearly|almost|now|but|and|also|mostly|looks?|is|are|was|were|they\\s+are|they're|it's|has\\s+been|have\\s+been)\\s+)*";
 const MONTH =
@@ -33,7 +36,7 @@ const DATE = `(?:(?:\\d{1,2}[./-]){0,2}(?:20)?\\d\\d|20\\d\\d-\\d\\d(?:-\\d\\d)?
 const PLACE =
   "(?:in|on|by|at|under|behind|beside|near|inside|next\\s+to)\\s+(?:the|its|their|an?)\\s+(?:\\p{L}+\\s+){0,2}\\p{L}+";
 /** Said in figures it is counted, in words it may be. */
-const SOME = `(?:(?:about|only|maybe)\\s+)?(?:${N}|some|a\\s+few|most|half|the\\s+others?|the\\s+rest|the\\s+other\\s+${N})(?:\\s+of\\s+(?:them|these|those|which))?`;
+const SOME = `(?:(?:about|only|maybe)\\s+)?(?:${N}|some|a\\s+few|most|half|both|all|the\\s+others?|the\\s+rest|the\\s+other\\s+${N})(?:\\s+of\\s+(?:them|these|those|which))?`;
 const DIRECTIVE = "(?:replace|renew|restock|reorder|re-order|top\\s+up|check|refill)";
 const PERSON =
   "(?:\\p{Lu}\\p{L}+|the\\s+(?:coach|leader|nurse|captain|trainer|driver|medic|guide|cook|chef|boss|skipper|teacher|physio|caretaker|manager|cubs|scouts|juniors|club|team))";
@@ -82,6 +85,19 @@ export const REMARK_FORMS: readonly RemarkForm[] = [
     "one pink",
     "some",
     `${SOME}\\s+(?:is\\s+|are\\s+|in\\s+)?${COLOUR}(?:\\s+ones?)?`,
+    SOME_COUNTED,
+  ),
+  form(
+    "how much of it is left",
+    "about a quarter left",
+    "there",
+    "(?:(?:about|around|roughly|only|just|maybe|still|now|barely|with)\\s+)*(?:(?:(?:an?|one|the)\\s+)?(?:last\\s+)?(?:third|quarter|half|bit|little|dribble|drops?|dregs|scraps?|smear|squeeze|inch|lot|few(?:\\s+(?:drops|bits|scraps))?)|two\\s+thirds|three\\s+quarters)(?:\\s+of\\s+(?:it|them))?\\s+(?:left|full|remaining|to\\s+go|there)|(?:the\\s+)?(?:dregs|last\\s+(?:bit|drops?|few))",
+  ),
+  form(
+    "anything that is told of so many of them",
+    "two of them with the short date",
+    "some",
+    `(?!.*\\b(?:so|say|call|makes?|leaves|left|${WENT_WORDS.DONE})\\b)${N}\\s+of\\s+(?:them|these|those|which)\\s+[^\\d,;]{3,40}`,
     SOME_COUNTED,
   ),
   form("where some of them are", "1 in the lid", "some", `${SOME}\\s+${PLACE}`, SOME_COUNTED),
@@ -156,7 +172,7 @@ export const REMARK_FORMS: readonly RemarkForm[] = [
     "what it has lost but is there",
     "no longer sterile",
     "there",
-    `missing\\s+(?:its|their|the|an?)\\s+${ITS_PART}|no\\s+longer\\s+(?:sterile|sticky|sealed|usable|new|white|in\\s+date)|no\\s+more\\s+(?:needed|wanted|required)|not\\s+(?:counted|checked|tested|weighed)(?:\\s*,?\\s*(?:about|guess(?:ed)?|roughly|estimate[d]?|yet))?`,
+    `missing\\s+(?:its|their|the|an?)\\s+\\p{L}+(?:\\s\\p{L}+)?|no\\s+longer\\s+(?:sterile|sticky|sealed|usable|new|white|in\\s+date)|no\\s+more\\s+(?:needed|wanted|required)|not\\s+(?:counted|checked|tested|weighed)(?:\\s*,?\\s*(?:about|guess(?:ed)?|roughly|estimate[d]?|yet))?`,
     COUNTED,
   ),
   form(

@@ -4,6 +4,7 @@ import { PACKS, valueOf } from "./phrase.ts";
 import { partOfPack } from "./partOfPack.ts";
 import { quick } from "./quick.ts";
 import { SIZED } from "./sized.ts";
+import { MAY_SAY_WENT, WENT_WORDS } from "./wentWords.ts";
 
 /**
  * So many of one thing, in any form, and behind it how many of them are no longer there, or still are: "eye pads x5 (1 used)",
@@ -11,25 +12,27 @@ import { SIZED } from "./sized.ts";
  */
 
 const N = `(?:${NUMBER_WORDS})(?![\\p{L}\\d-]|[.,]\\d)`;
-const GONE =
-  "(?:used(?:\\s+up)?|gone|missing|lost|binned|(?:thrown|chucked|given|taken|handed)(?:\\s+(?:away|out|back))?|borrowed|lent(?:\\s+out)?|discarded|disposed\\s+of)";
 const BE =
   "(?:(?:are|were|was|is|have|has|been|now|already|got|of\\s+(?:them|those|these|which))\\s+)*";
-/** "on Sat", "from the pack", "at the fete", "by Tom". */
-const WHERE = "(?:\\s+(?:on|at|in|from|by|to|last|this|since|during)\\b[^\\d,;()]{0,30})?";
+/** "on Sat", "from the pack", "at the fete", "by Tom", "into tea". */
+const WHERE =
+  "(?:\\s+(?:on|at|in|from|by|to|last|this|since|during|into|for|with|over|round|off|through|today|yesterday|already|so\\s+far)\\b[^\\d,;()]{0,30})?";
 /** "one wet and binned". */
 const SPOILT = "(?:\\p{L}+\\s+(?:and|so)\\s+)?";
-const WENT = `(?<went>${N})\\s+${BE}${SPOILT}${GONE}(?:\\s*(?:,|and|&)\\s*${GONE})*${WHERE}|(?:used|lost|binned|minus|less|took|gave\\s+away)\\s+(?<gone>${N})`;
+const { DID, DONE, WHO, BUT } = WENT_WORDS;
+/** "one card": of several packs one went. */
+const OF_THEM = `(?:\\s+(?:of\\s+(?:them|these|those)|pcs|pieces|tab(?:let)?s|(?<pack>${PACKS})))?`;
+const WENT = `(?<went>${N})${OF_THEM}\\s+${BE}${SPOILT}${DONE}(?:\\s*(?:,|and|&)\\s*${DONE})*${WHERE}|${WHO}${DID}\\s+(?:another\\s+)?(?<gone>${N})${OF_THEM.replace("pack", "packGone")}${WHERE}|${BUT}\\s+(?:the\\s+)?(?<but>${N})(?:\\s[^\\d,;()]{1,30})?`;
 const STILL = "(?:left|there|remain(?:s|ing)?|still\\s+(?:there|left|good)|in\\s+(?:it|there)|now)";
 const LEFT = `(?:only\\s+|just\\s+|now\\s+|so\\s+)*(?<left>${N})\\s+${STILL}|(?:now|only|just)(?:\\s+only)?\\s+(?<now>${N})`;
 const BEHIND = quick(
   new RegExp(
-    `(?:\\s*[,;]\\s*|\\s+[-–—]\\s*|\\s*\\(\\s*|(?=\\s(?:minus|less|now)\\s)\\s)(?:${WENT}|${LEFT})\\s*\\)?\\s*[.!]*$|\\s*\\(\\s*(?:[-–−]\\s?(?<minus>\\d{1,3})|(?<opened>\\d{1,3})\\s+opened)\\s*\\)\\s*$`,
+    `(?:\\s*[,;]\\s*|\\s+[-–—]\\s*|\\s*\\(\\s*|(?=\\s(?:minus|less|bar|barring|now|and|but)\\s)\\s)(?:${WENT}|${LEFT})\\s*\\)?\\s*[.!]*$|\\s*\\(\\s*(?:[-–−]\\s?(?<minus>\\d{1,3})|(?<opened>\\d{1,3})\\s+opened)\\s*\\)\\s*$`,
     "iu",
   ),
 );
-const MAY_GO =
-  /\b(?:used|gone|missing|lost|binned|thrown|chucked|given|taken|handed|borrowed|lent|discarded|disposed|minus|less|took|gave|left|there|remain(?:s|ing)?|now|only|just|opened|in\s+it)\b|\(\s*[-–−]\s?\d/i;
+const MAY_BE_LEFT =
+  /\b(?:left|there|remain(?:s|ing)?|now|only|just|opened|in\s+it)\b|\(\s*[-–−]\s?\d/i;
 /** Longer lines are read in parts. */
 const LONGEST = 160;
 
@@ -91,19 +94,19 @@ interface Left {
 const PACKS_OF = quick(
   new RegExp(
     // "plasters, large  2 x 10": of what has sides it is a size.
-    `(?<packs>${N})\\s+${PACKS}\\s+of\\s+(?<each>${N})|(?<!\\b(?:pads?|gauzes?|swabs?|dressings?|compress(?:es)?|bandages?|tapes?|rolls?|sponges?)\\W*)(?<![\\d.,]\\s?|[x×]\\s?)(?<times>\\d{1,2})\\s?[x×]\\s?(?<of>\\d{1,3})(?=\\s*$)`,
+    `(?<packs>${N})\\s+${PACKS}\\s+of\\s+(?<each>${N})|(?<!\\b(?:pads?|gauzes?|swabs?|dressings?|compress(?:es)?|bandages?|tapes?|rolls?|sponges?|of\\s+the)\\W*)(?<![\\d.,]\\s?|[x×]\\s?)(?<times>\\d{1,2})\\s?[x×]\\s?(?<of>\\d{1,3})(?=\\s*$)`,
     "iu",
   ),
 );
 /** "2 boxes of 20 plasters (3 used)", "(1 used)": so many of them, or a pack; the fewer, and the reader asks. null: no such head. */
-function someOfPacks(head: string, away: number): Left | null {
+function someOfPacks(head: string, away: number, inPacks: boolean): Left | null {
   const found = PACKS_OF.exec(head);
   if (!found) return null;
-  const { packs: inPacks, each: inEach, times, of } = found.groups!;
-  const [packs, each] = [valueOf((inPacks ?? times)!), valueOf((inEach ?? of)!)];
-  const remain = away < packs ? (packs - away) * each : packs * each - away;
+  const { packs: ofPacks, each: inEach, times, of } = found.groups!;
+  const [packs, each] = [valueOf((ofPacks ?? times)!), valueOf((inEach ?? of)!)];
+  const remain = inPacks || away < packs ? (packs - away) * each : packs * each - away;
   return remain > 0
-    ? { text: head.replace(found[0], `${remain} pcs`), isDoubted: packs > 1 }
+    ? { text: head.replace(found[0], `${remain} pcs`), isDoubted: packs > 1 && !inPacks }
     : null;
 }
 
@@ -116,16 +119,25 @@ interface Said {
   /** null: what is left is said instead. */
   readonly away: number | null;
   readonly left: number | null;
+  /** Packs went, not pieces. */
+  readonly inPacks: boolean;
   readonly areMissing: boolean;
 }
 function saidBehind(text: string): Said | null {
-  const behind = text.length <= LONGEST && MAY_GO.test(text) ? BEHIND.exec(text) : null;
+  const behind =
+    text.length <= LONGEST && (MAY_SAY_WENT.test(text) || MAY_BE_LEFT.test(text))
+      ? BEHIND.exec(text)
+      : null;
   if (behind === null) return null;
-  const { went, gone, minus, opened, left, now } = behind.groups!;
+  // "(62, used 18)" tells of two numbers: what was there before, or is there still.
+  const head = text.slice(0, behind.index);
+  if (behind.groups!["gone"] !== undefined && /\([^()]*$/.test(head)) return null;
+  const { went, gone, but, minus, opened, left, now, pack, packGone } = behind.groups!;
   const valued = (n: string | undefined) => (n === undefined ? null : valueOf(n));
   return {
-    head: text.slice(0, behind.index),
-    away: valued(went ?? gone ?? minus ?? opened),
+    head,
+    away: valued(went ?? gone ?? but ?? minus ?? opened),
+    inPacks: (pack ?? packGone) !== undefined,
     left: valued(left ?? now),
     areMissing: MISSING.test(behind[0]),
   };
@@ -140,7 +152,7 @@ export function leftIn(text: string): Left | null {
   const said = saidBehind(text);
   if (said === null) return null;
   const { head, away } = said;
-  const ofPacks = away === null ? null : someOfPacks(head, away);
+  const ofPacks = away === null ? null : someOfPacks(head, away, said.inPacks);
   if (ofPacks !== null) return ofPacks;
   const counted = countedIn(head);
   if (counted === null) return null;
@@ -172,7 +184,9 @@ export function thereOfRow(
 ): { name: string; there: number } | null {
   const remark = REMARK.exec(note.trim())?.groups;
   const said = saidBehind(name);
-  const away = remark ? valueOf((remark["went"] ?? remark["gone"])!) : (said?.away ?? null);
+  const away = remark
+    ? valueOf((remark["went"] ?? remark["gone"] ?? remark["but"])!)
+    : (said?.away ?? null);
   if (away === null) return null;
   const left = SAYS_LEFT.exec(note)?.groups!["left"];
   const there = left === undefined ? count - away : valueOf(left);

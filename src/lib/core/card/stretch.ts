@@ -39,7 +39,7 @@ export const endsInBrackets = (tokens: readonly Token[]): boolean => {
 
 /** Only what things come in: "a card of ten". */
 export const ONLY_PACKS =
-  /^(?:\s*(?:full|new|opened|unopened|sealed|half|cards?|packs?|packets?|box(?:es)?|strips?|bags?|sleeves?|sheets?|blisters?)\b)*\s*$/i;
+  /^(?:\s*(?:full|new|opened|unopened|sealed|half|cards?|packs?|packets?|box(?:es)?|strips?|bags?|sleeves?|sheets?|blisters?|foils?|cartons?|tab(?:let)?s?|capsules?|caplets?|pcs|pieces)\b)*\s*$/i;
 export const saysPackOf = (tokens: readonly Token[]): boolean =>
   /\b(?:cards?|packs?|packets?|box(?:es)?|strips?|bags?|sleeves?|sheets?|blisters?) (?:of|with)\b/i.test(
     textOf(tokens),

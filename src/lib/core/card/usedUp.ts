@@ -2,6 +2,7 @@ import { NUMBER_WORDS } from "./numberWords.ts";
 import { PACKS, valueOf } from "./phrase.ts";
 import { quick } from "./quick.ts";
 import { SPOKEN_LEAD } from "./saidAloud.ts";
+import { MAY_SAY_WENT, WENT_WORDS } from "./wentWords.ts";
 
 /**
  * How many there were, and how many went: "had ten ice packs, two used", "plasters: started with 50, used 18". What is left is counted.
@@ -19,13 +20,11 @@ const HAD =
   "(?:(?:we|i)\\s+)?(?:had|started(?:\\s+(?:off|out))?\\s+(?:with|w\\/)|began\\s+with|there\\s+(?:was|were)|used\\s+to\\s+be|was|were)";
 const NAME = "(?<name>\\p{L}[^\\d,;:()]*?)";
 const PARTED = "\\s*(?:[,;(]|\\s[-–—]|\\bbut|\\band)\\s*(?:have\\s+|we\\s+|i\\s+)?";
-const AWAY = "(?:\\s+(?:away|out|up|back))?";
-const VERB =
-  "(?:used|gave|given|lent|took|taken|lost|threw|thrown|binned|chucked|handed|sold|swapped|opened)";
+const { DID, DONE, WHO, BUT } = WENT_WORDS;
 const BE = "(?:(?:are|were|was|is|have|has|been|now|already|got|of\\s+(?:them|those|these))\\s+)*";
-const ON = "(?:\\s+(?:on|at|in|last|this|for|to|since|during)\\b[^\\d,;]*)?";
+const ON = "(?:\\s+(?:on|at|in|into|with|last|this|for|to|since|during|over|through)\\b[^\\d,;]*)?";
 /** "used two", "two given away", "minus two". */
-const WENT = `(?:(?:${VERB}${AWAY}|minus|less)\\s+(?<gone>${N})|(?<went>${N})\\s+${BE}(?:${VERB}${AWAY}|gone))${ON}`;
+const WENT = `(?:(?:${WHO}(?:${DID}|opened)|${BUT})\\s+(?<gone>${N})|(?<went>${N})\\s+${BE}(?:${DONE}|${DID}|opened))${ON}`;
 const ENDS = "\\s*\\)?\\s*[.!]*$";
 const phrase = (name: string, example: readonly [string, string], source: string): UsePhrase => ({
   ...{ name, example },
@@ -46,12 +45,12 @@ export const USED_UP: readonly UsePhrase[] = [
   phrase(
     "so many of a thing, and how many were given away",
     ["11 ice packs minus three", "8 ice packs"],
-    `^(?<lead>${SPOKEN_LEAD})(?<full>${N})\\s+${NAME}(?:${PARTED}(?:${VERB}${AWAY})|,?\\s+(?:minus|less))\\s+(?<gone>${N})${ON}${ENDS}`,
+    `^(?<lead>${SPOKEN_LEAD})(?<full>${N})\\s+${NAME}(?:${PARTED}(?:${DID}|opened)|,?\\s+(?:minus|less))\\s+(?<gone>${N})${ON}${ENDS}`,
   ),
   phrase(
     "a pack of a thing, with so many gone",
     ["one strip of ten paracetamol with three gone", "7 paracetamol"],
-    `^(?<lead>${SPOKEN_LEAD})(?:(?:one|an?|1)\\s+)?(?:${PACKS})\\s+of\\s+(?<full>${N})\\s+${NAME},?\\s+with\\s+(?<gone>${N})\\s+${BE}(?:${VERB}${AWAY}|gone|missing|out)${ENDS}`,
+    `^(?<lead>${SPOKEN_LEAD})(?:(?:one|an?|1)\\s+)?(?:${PACKS})\\s+of\\s+(?<full>${N})\\s+${NAME},?\\s+with\\s+(?<gone>${N})\\s+${BE}(?:${DONE}|${DID}|opened|out)${ENDS}`,
   ),
   phrase(
     "so many of a thing, and how many that leaves",
@@ -61,14 +60,13 @@ export const USED_UP: readonly UsePhrase[] = [
 ];
 
 /** Each of them has one of these. */
-const MAY_BE_USED =
-  /\b(?:used|gave|given|lent|took|taken|lost|threw|thrown|binned|chucked|handed|sold|swapped|gone|missing|minus|less|so|leaves|leaving)\b/i;
+const MAY_BE_LEFT = /\b(?:opened|out|so|leaves|leaving)\b/i;
 /** Longer lines are read in parts. */
 const LONGEST = 160;
 
 /** A text with how many are left, where it says how many there were and how many went; as it is where more went than there were. */
 export function usedUp(text: string): string {
-  if (text.length > LONGEST || !MAY_BE_USED.test(text)) return text;
+  if (text.length > LONGEST || !(MAY_SAY_WENT.test(text) || MAY_BE_LEFT.test(text))) return text;
   for (const { pattern } of USED_UP) {
     const said = pattern.exec(text)?.groups;
     if (!said) continue;

@@ -7,7 +7,7 @@ import { quick } from "./quick.ts";
  */
 
 const MARK = quick(
-  /^\s*(?:\d{1,3}[.)]|\(?(?:[a-z]|[ivx]{1,5})\)|[a-z]\.|\(\d{1,3}\)|[-*•–+·▪]|\[[ xX✓✔]?\]|[☐☑✓✔])\s+(?=\S)/iu,
+  /^\s*(?:\d{1,3}[.)]|\(?(?:[a-z]|[ivx]{1,5})\)|(?:[a-z]|[ivx]{2,5})\.|\(\d{1,3}\)|[-*•–+·▪]|\[[ xX✓✔]?\]|[☐☑✓✔])\s+(?=\S)/iu,
 );
 /** In columns (empty ones last), quoted, or of a data format: other steps read those. */
 const OTHERWISE = /\t|\||[,;]\s*[,;]\s*$|^\s*[>{}<"]|^\s*(?:- )?[a-z_]{2,12}:\s/;
