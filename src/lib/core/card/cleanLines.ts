@@ -142,7 +142,10 @@ const CROSSED = quick(
 );
 /** `~~12~~ 9 plasters`, `~~eyewash~~ replaced: 2 x eyewash`: what is there instead. */
 const GOES_ON_COUNTED = quick(
-  /^\W*(?:replaced(?:\s+(?:by|with))?|now)?\W*\d{1,4}\s*(?:[x×]\s*)?\p{L}{3}/iu,
+  new RegExp(
+    `^\\W*(?:replaced(?:\\s+(?:by|with))?|now)?\\W*(?:\\d{1,4}\\s*(?:[x×]\\s*)?|(?:${NUMBER_SAID})\\s+)\\p{L}{3}`,
+    "iu",
+  ),
 );
 
 /** `✗ cold packs 2`: ticked off as not there. */

@@ -107,8 +107,19 @@ const THERE_ARE = quick(
 const sortsBehind = (line: string): string =>
   line.includes("there") ? line.replace(THERE_ARE, "$1: ") : line;
 
+/** "tape 1/2" (2) / 1" (1)": a stroke within a number parts no sizes. */
+const INCHES_IN_PARTS =
+  /(?<![\d/.,])(?:(\d{1,2})[\s-])?([1-7])\/([248])(?=\s?(?:["”″]|in\b|inch))/g;
+const inchesAsFigures = (line: string): string =>
+  /\/\d\s?(?:["”″]|in\b|inch(?:es)?)\s*\(\d/.test(line)
+    ? line.replace(INCHES_IN_PARTS, (_, whole: string | undefined, part: string, of: string) =>
+        String(Number(whole ?? 0) + Number(part) / Number(of)),
+      )
+    : line;
+
 /** In the order in which one makes what a later one reads. */
 const WAYS = [
+  inchesAsFigures,
   numbersWhole,
   saidOnce,
   ampersandsInNumbers,

@@ -35,6 +35,10 @@ const PLACE_ALONE = quick(
     "iu",
   ),
 );
+/** "AED cabinet", "Top drawer": no kit holds one, whatever else its words name. */
+const FIXED_PLACE = quick(
+  /^(?!\W*(?:an?|one)\s)\W*(?:\p{L}[\p{L}'’-]*\s+){0,3}(?:cabinet|cupboard|locker|drawer|shelf|compartment|side\s+pocket|glovebox)s?\W*$/iu,
+);
 /** "Pouch 2", which may be two pouches: a group where what follows has its count in front. */
 const BAG_WITH_NUMBER = new RegExp(`^\\W*(?:${CARRIED})\\s+\\d{1,2}\\W*$`, "i");
 const HOLDER_BY_PLACE = quick(
@@ -130,6 +134,17 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
           next !== undefined &&
           (PLACE_ALONE.test(text) ||
             (BAG_WITH_NUMBER.test(text) && COUNT_IN_FRONT.test(next.row.text))),
+      ),
+  },
+  {
+    name: "'AED cabinet', 'Drawer' over what is counted",
+    tells: ({ text, style, row, next }) =>
+      yesIf(
+        style.counts &&
+          !row.bullet &&
+          row.quantity === null &&
+          next !== undefined &&
+          FIXED_PLACE.test(text),
       ),
   },
   {

@@ -25,7 +25,7 @@ const FIGURES =
   "\\d[\\dOol]{0,2}(?:[ .,'’][\\dOol]{3})*(?:[.,][\\dOol]{1,2})?|[\\dOol]{1,7}(?:[.,][\\dOol]{1,2})?";
 const AMOUNT = quick(
   new RegExp(
-    `^(?:(?<before>${SIGN})\\s?)?(?=[^\\d]{0,3}\\d)(?<figures>${FIGURES})(?<open>/[-–=]|[.,][-–])?(?:\\s?(?<behind>${SIGN}|€|kr\\.?|zł))?(?:(?<=[.,]\\d{2})\\s?(?:each|ea\\.?|per\\s\\p{L}{2,6}|/\\s?\\p{L}{2,6}))?$`,
+    `^(?:(?<at>@)\\s?)?(?:(?<before>${SIGN})\\s?)?(?=[^\\d]{0,3}\\d)(?<figures>${FIGURES})(?<open>/[-–=]|[.,][-–])?(?:\\s?(?<behind>${SIGN}|€|kr\\.?|zł))?(?:(?<=[.,]\\d{2})\\s?(?:each|ea\\.?|per\\s\\p{L}{2,6}|/\\s?\\p{L}{2,6}))?$`,
     "u",
   ),
 );
@@ -72,7 +72,7 @@ export function amountOf(cell: string): Amount | null {
   if (!found) return null;
   const figures = found["figures"]!.replace(/[Oo]/g, "0").replace(/l/g, "1");
   const [, whole, part = ""] = /^(.*?)(?:[.,](\d{1,2}))?$/.exec(figures)!;
-  const signed = found["before"] ?? found["behind"] ?? found["open"];
+  const signed = found["at"] ?? found["before"] ?? found["behind"] ?? found["open"];
   // "P1", "R12": pockets and rooms.
   if (/^[NRP]$/.test(signed ?? "") && part === "" && Number(whole) < FEWEST_OF_LETTER) return null;
   return {

@@ -34,7 +34,7 @@ const THERE = "(?:left|full|remain(?:s|ing)?|(?:still\\s+)?there)";
 const OF_ONE = `(?<one>(?:(?:but|and|with)\\s+)?(?:one|1|the\\s+(?:second|other|last|open)(?:\\s+one)?)(?:\\s+of\\s+(?:them|these|those|which))?(?:\\s+(?:is|box|pack|packet|only|now|already|open(?:ed)?(?:\\s+and)?))*\\s+)?`;
 const REMARK = quick(
   new RegExp(
-    `(?:\\s*[,;(–-]\\s*|\\s+)${OF_ONE}${ABOUT}(?:(?<part>${PART})[\\s-]+(?:of\\s+(?:it|them)\\s+)?(?:(?<gone>${GONE})|${THERE})|(?<few>(?:nearly|almost)\\s+(?:empty|gone|finished|all\\s+used|used\\s+up)|not\\s+(?:much|many)\\s+left|(?:just\\s+|only\\s+)?a\\s+few\\s+left))\\s*\\)?[\\s.!]*$`,
+    `(?:\\s*[,;(–-]\\s*|\\s+)${OF_ONE}${ABOUT}(?:(?<part>${PART})[\\s-]+(?:of\\s+(?:it|them)\\s+)?(?:(?<gone>${GONE})|${THERE})|(?<=[,;(–-]\\s*)(?<half>half)|(?<few>(?:nearly|almost)\\s+(?:empty|gone|finished|all\\s+used|used\\s+up)|not\\s+(?:much|many)\\s+left|(?:just\\s+|only\\s+)?a\\s+few\\s+left))\\s*\\)?[\\s.!]*$`,
     "iu",
   ),
 );
@@ -42,7 +42,7 @@ const MAY_SAY = /half|third|quarter|[123]\/[234]|[½⅓¼⅔¾]|%|nearly|almost|
 /** "2 boxes of 100", "1 bx/50", "3 packs (20 each)", "box of 20 x 1", "packet of 100 - 1". */
 const PACKED = quick(
   new RegExp(
-    `(?:(?<![\\d.,]|[x×]\\s*)(?<packs>${N}|an?)\\s*(?:[x×]\\s*)?|(?<![\\p{L}\\d]\\s?[x×]\\s*|\\p{L}))(?:full\\s+|open(?:ed)?\\s+)?${PACKS}\\s*(?:(?:of|with|@|/)\\s*|\\(\\s*)(?<each>${N})(?:\\s+(?:each|pcs|in\\s+each|per\\s+\\p{L}+))?\\s*\\)?(?:\\s*(?:[x×:]|-)\\s*(?<behind>\\d{1,2}))?$`,
+    `(?:(?<![\\d.,]|[x×]\\s*)(?<packs>${N}|an?)\\s*(?:[x×]\\s*)?|(?<![\\p{L}\\d]\\s?[x×]\\s*|\\p{L}))(?:full\\s+|open(?:ed)?\\s+)?${PACKS}\\s*(?:(?:of|with|@|/)\\s*|\\(\\s*|(?<=\\s)(?=\\d{2,3}$))(?<each>${N})(?:\\s+(?:each|pcs|in\\s+each|per\\s+\\p{L}+))?\\s*\\)?(?:\\s*(?:[x×:]|-)\\s*(?<behind>\\d{1,2}))?$`,
     "iu",
   ),
 );
@@ -85,11 +85,11 @@ export function partOfPack(text: string): PartLeft | null {
   const head = text.slice(0, remark.index).trimEnd();
   const packed = PACKED.exec(head);
   if (packed === null) return null;
-  const { part, gone, few, one } = remark.groups!;
+  const { part, gone, half, few, one } = remark.groups!;
   const { packs, each } = amountOf(packed.groups!);
   // "2x big plasters boxes (50 each), one is half empty": how many packs there are is said elsewhere.
   if (one !== undefined && packs === 1) return null;
-  const there = shareOf(part);
+  const there = shareOf(part ?? half);
   const left = leftOf(each, gone === undefined ? there : 1 - there, head);
   const inOne = few === undefined ? left : Math.min(FEW, each);
   // Of two boxes "half used" may be said of both.
@@ -97,6 +97,6 @@ export function partOfPack(text: string): PartLeft | null {
   return {
     name: head.slice(0, packed.index),
     pieces: isOfAll ? packs * inOne : (packs - 1) * each + inOne,
-    isDoubted: few !== undefined || (packs > 1 && isOfAll),
+    isDoubted: few !== undefined || half !== undefined || (packs > 1 && isOfAll),
   };
 }

@@ -334,7 +334,7 @@ export const REMARK_FORMS: readonly RemarkForm[] = [
     "whose it is",
     "belongs to the club",
     "gone",
-    "not\\s+for\\s+(?:people|humans?|us)|belongs?\\s+to\\s+.+|property\\s+of\\s+.+|not\\s+(?:ours|mine)",
+    "not\\s+for\\s+(?:people|humans?|us)|(?:do\\s+not|don['’]t)\\s+count(?:\\s+(?:it|them|this|these))?|belongs?\\s+to\\s+.+|property\\s+of\\s+.+|not\\s+(?:ours|mine)",
   ),
   form(
     "the part of the bag that it lies in",

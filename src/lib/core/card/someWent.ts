@@ -27,7 +27,7 @@ const STILL = "(?:left|there|remain(?:s|ing)?|still\\s+(?:there|left|good)|in\\s
 const LEFT = `(?:only\\s+|just\\s+|now\\s+|so\\s+)*(?<left>${N})\\s+${STILL}|(?:now|only|just)(?:\\s+only)?\\s+(?<now>${N})`;
 const BEHIND = quick(
   new RegExp(
-    `(?:\\s*[,;]\\s*|\\s+[-–—]\\s*|\\s*\\(\\s*|(?=\\s(?:minus|less|bar|barring|now|and|but)\\s)\\s)(?:${WENT}|${LEFT})\\s*\\)?\\s*[.!]*$|\\s*\\(\\s*(?:[-–−]\\s?(?<minus>\\d{1,3})|(?<opened>\\d{1,3})\\s+opened)\\s*\\)\\s*$`,
+    `(?:\\s*[,;]\\s*|\\s+[-–—]\\s*|\\s*\\(\\s*|(?=\\s(?:minus|less|bar|barring|now|and|but)\\s)\\s)(?:${WENT}|${LEFT})(?:\\s+\\d{1,2}[./]\\d{1,2}\\.?(?:\\d{2,4})?)?\\s*\\)?\\s*[.!]*$|\\s*\\(\\s*(?:[-–−]\\s?(?<minus>\\d{1,3})|(?<opened>\\d{1,3})\\s+opened)\\s*\\)\\s*$`,
     "iu",
   ),
 );
@@ -45,6 +45,8 @@ const ANY_NUMBER = quick(
 /** "10x10 x5": sides without their unit, where a count stands behind them. */
 const BARE_SIZE =
   /(?<![\d.,])\d{1,2}(?:[.,]\d)?\s?[x×]\s?\d{1,2}(?:[.,]\d)?(?=\s*(?:[x×,:=–-]\s?|\s)\d)/g;
+/** "dressing no. 2 - 3": which of its sizes. */
+const NUMBERED = /\b(?:no|nr)\.?\s?\d{1,2}(?=\s*[-–:,x×(]|\s+\d)/gi;
 /** What may stand between a count and the end of what it counts: "5 pcs", "(5)". */
 const AFTER_COUNT =
   /^\s*(?:pcs?|pieces|ea|each|off|pairs?|prs?|x|×|nos?|cps?|cpr|stk|stück|st|pz|ud?s|szt|pods?|sachets?|packs?|packets?|tubes?|bottles?|rolls?|boxes|strips?|tab(?:let)?s?|wipes?|ampoules?)?\.?\s*\)?\s*$/i;
@@ -59,7 +61,7 @@ interface Counted {
 /** The one number with which a thing is counted, first or last; null: there is none, or another number stands beside it. */
 function countedIn(text: string): Counted | null {
   const blank = (size: string) => " ".repeat(size.length);
-  const plain = text.replace(SIZED, blank).replace(BARE_SIZE, blank);
+  const plain = text.replace(SIZED, blank).replace(BARE_SIZE, blank).replace(NUMBERED, blank);
   const [found, ...more] = plain.matchAll(ANY_NUMBER);
   if (found === undefined || more.length > 0) return null;
   const after = plain.slice(found.index + found[0].length);

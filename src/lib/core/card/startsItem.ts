@@ -163,7 +163,9 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
       if (!p.leads || p.named.trim() === "") return null;
       const afterPacks = p.onlyPacks && p.first.pieces !== null && saysPackOf(p.before.tokens);
       if (!afterPacks && !(p.endsInOnes && !p.isWhole)) return null;
-      return { sameAs: p.onlyPacks ? p.named : `${p.reading.noun} ${p.named}` };
+      return {
+        sameAs: p.onlyPacks ? p.named : `${p.reading.noun.replace(BIG_ONES, "large")} ${p.named}`,
+      };
     },
   },
   {
@@ -175,7 +177,7 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
         saysOnes(draft.tokens)) &&
       first.pieces !== null &&
       leads
-        ? { sameAs: named }
+        ? { sameAs: BIG_ONES.test(reading.noun) ? `large ${named}` : named }
         : null,
   },
   {
@@ -271,6 +273,19 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
           match.type !== null &&
           hasNoun(reading),
       ),
+  },
+  {
+    name: "what goes with it, each with its count: 'AED 1, spare pads 1 set'",
+    tells: (p) =>
+      isCountLast(p.before.tokens) &&
+      isCountLast(p.draft.tokens) &&
+      p.firstMatch.whole === 1 &&
+      !p.isWhole &&
+      !p.reading.article &&
+      !p.hasBothSizes &&
+      p.joins(p.firstMatch.weight)
+        ? { sameAs: `${p.named} ${p.reading.noun}` }
+        : null,
   },
   {
     name: "of several each with its count behind it: 'tape 4 rolls, ice 3, plasters 15'",
@@ -477,6 +492,8 @@ const SINGLE: ReadonlySet<string | null> = new Set([
 const isNamedByAll = ({ whole, explained, unknown, weight }: Match): boolean =>
   whole === 1 && explained === 1 && unknown === 0 && weight >= STANDS_ALONE;
 
+/** "12 big ones": the plasters that are called large. */
+const BIG_ONES = /\b(?:big|bigger|wide|wider|huge)\b(?:\s+ones)?/i;
 /** So many kinds on a line are a list. */
 const FEWEST_LISTED = 3;
 /** Fewer may be a size and a count. */
@@ -490,7 +507,7 @@ const isCountLast = (tokens: readonly Token[]): boolean => {
   const before = tokens.at(at - 1)?.kind === "times" ? at - 2 : at - 1;
   return tokens.at(before)?.kind === "word";
 };
-const PACK_OR_PIECE = /^(?:rolls?|pcs|pieces|pairs?|prs?|packs?|box(?:es)?|left)$/i;
+const PACK_OR_PIECE = /^(?:sets?|rolls?|pcs|pieces|pairs?|prs?|packs?|box(?:es)?|left)$/i;
 
 const sizeWordOf = (text: string): string | null => SIZE_WORD.exec(text)?.[0].toLowerCase() ?? null;
 
