@@ -62,6 +62,11 @@ export const ABSENT_BEHIND: readonly {
       /\bno\s+\p{L}{3,}(?:\s+\p{L}{3,})?\s+(?:again|this\s+time|yet|sorry|unfortunately|sadly)\s*[.!]*$/iu,
   },
   {
+    name: "that there are none, in brackets",
+    example: "scissors (0).",
+    pattern: /\(\s*0\s*\)\s*[.!]*$/,
+  },
+  {
     name: "a cross behind it",
     example: "scissors (✗)",
     pattern: /\p{L}\W*[✗✘❌]\s*\)?\s*$/u,
@@ -76,7 +81,7 @@ export const ABSENT_BEHIND: readonly {
 
 /** How the words begin of which one stands in all that `ABSENT` says, in small letters: most lines hold none. */
 const MAY_SAY_ABSENT =
-  /[✗✘❌]|\b(?:no|nil|n\/a|sold|available|still|missing|exclud|without|does|did|isn|aren|hasn|haven|couldn|could|can|out|discontinued|removed|used|all\s|gone|to\s|we|i\s|they|ran|run|optional|add|buy|order|left|empty|wanting|finished|on\s|back|lent|lost|stolen|took|never|but|don|leave|fehl|manque|falta|manca|ontbre|a\s|nach|por\s|reponer|da\s|te\s|bij|saknas|mangler|puuttuu|brak|chyb|should|ought|he\s|she\s|some|fell|forgotten|away|being|in\s+the\s+wash|awaited)/;
+  /[✗✘❌]|\b(?:no|nil|n\/a|sold|available|still|missing|exclud|without|does|did|isn|aren|hasn|haven|couldn|could|can|out|discontinued|removed|used|all\s|gone|to\s|we|i\s|they|ran|run|optional|add|buy|order|left|empty|wanting|finished|on\s|back|lent|lost|stolen|took|never|but|don|leave|fehl|manque|falta|manca|ontbre|a\s|nach|por\s|reponer|da\s|te\s|bij|saknas|mangler|puuttuu|brak|chyb|should|ought|he\s|she\s|some|fell|forgotten|away|being|in\s+the\s+wash|awaited)|\(\s*0\s*\)/;
 /** Whether a text says that something is not in the kit; asked of each line again and again. */
 const isAbsent = remembering(
   (text) =>
@@ -104,7 +109,7 @@ const ABSENT_NO = quick(
 
 /** "whistles gone", "Eye pads taken out", "sling: delete": all that stands behind a name, which is not counted. */
 const GONE_BEHIND = quick(
-  /^\D*?\p{L}{3,}(?:\s*[-–:,(]\s*|\s+)(?<!\b(?:\p{L}+\s+of\s+\p{L}+(?:\s+(?:are|is|were))?|half|nearly|almost|mostly|partly|part|some|most|bit|them|these|those|one|two|three|four|five|six)\s)(?:(?:all\s+)?(?:gone|used|finished|out)|nothing(?:\s+(?:there|left))?|taken\s+out|thrown\s+(?:out|away)|(?:(?:borrowed\s+from\s+[^,]*,\s*)?(?:put|gone|went|given|sent)\s+back|returned)(?:\s+(?:to|in)\s+(?:the\s+)?\p{L}+)?|deleted?|not\s+applicable|n\.?\s?a\.?|no|(?:borrowed|taken|lent)\s+(?:by|to)\s+\p{L}+|see\s+(?:the\s+)?(?:\p{L}+\s+)?(?:office|van|car|locker|cupboard|cabinet|store|room|shelf))\s*\)?\s*[.!]?$/iu,
+  /^\D*?\p{L}{3,}(?:\s*[-–:,(]\s*|\s+)(?<!\b(?:\p{L}+\s+of\s+\p{L}+(?:\s+(?:are|is|were))?|half|nearly|almost|mostly|partly|part|some|most|bit|them|these|those|one|two|three|four|five|six)\s)(?:(?:all\s+)?(?:gone|used|finished|out)(?:,\s*(?:need|get|order|buy|replace)\b[^\d]*)?|nothing(?:\s+(?:there|left))?|taken\s+out|thrown\s+(?:out|away)|(?:(?:borrowed\s+from\s+[^,]*,\s*)?(?:put|gone|went|given|sent)\s+back|returned)(?:\s+(?:to|in)\s+(?:the\s+)?\p{L}+)?|deleted?|not\s+applicable|n\.?\s?a\.?|no|(?:borrowed|taken|lent)\s+(?:by|to)\s+\p{L}+|see\s+(?:the\s+)?(?:\p{L}+\s+)?(?:office|van|car|locker|cupboard|cabinet|store|room|shelf))\s*\)?\s*[.!]?$/iu,
 );
 /** "Sam has the eye pads", "threw out whistles", "kein Pflaster": before a name, which is not counted. */
 const GONE_BEFORE = quick(
@@ -171,7 +176,7 @@ const WANTED: readonly RegExp[] = [
   // "Might we buy a cold pack?"
   /^\W*(?:might|could|can|shall|may|would)\s+(?:we|i|you|someone|somebody)\s+(?:\w+\s+){0,2}(?:buy|get|order|replace|add|bring|top\s+up|send|have)\b/i,
   // "ok get eyewash on the way back"
-  /^\W*(?:(?:ok(?:ay)?|grand|great|right|cool|fine|thanks|cheers|perfect|yes|no\s+worries|will\s+do)[,\s]+)?(?:please\s+)?(?:(?:i|we)(?:['’]?ll|\s+will)\s+|(?:can|could)\s+(?:you|we|someone)\s+|let\s+me\s+)?(?:get|buy|order|fetch|bring|pick\s+up)\b(?!\s+(?:no|code|number|ref))/i,
+  /^\W*(?:[a-z]{2,12}:\s+)?(?:(?:ok(?:ay)?|grand|great|right|cool|fine|thanks|cheers|perfect|yes|no\s+worries|will\s+do)[,\s]+)?(?:please\s+)?(?:(?:i|we)(?:['’]?ll|\s+will)?\s+|(?:can|could)\s+(?:you|we|someone)\s+|let\s+me\s+)?(?:get|buy|order|fetch|bring|pick\s+up)\b(?!\s+(?:no|code|number|ref))/i,
 ];
 export const speaksOfWant = (text: string): boolean => WANTED.some((says) => says.test(text));
 

@@ -137,8 +137,13 @@ const SAID_BEHIND = quick(
 const COMMENT = quick(/^(.*\p{L}.*\S)\s+(?:\/\/|#|→|->)\s+(\D*\p{L}\D*)$/u);
 function withoutComment(row: CardRow, names: (text: string) => boolean): CardRow {
   const m = /\/\/|#|→|->/.test(row.text) ? COMMENT.exec(row.text) : null;
-  return m && !names(m[2]!) ? withCountApart({ ...row, text: m[1]! }) : row;
+  if (!m || names(m[2]!)) return row;
+  return TO_THE_BIN.test(m[2]!)
+    ? { ...row, text: m[1]!, quantity: "none" }
+    : withCountApart({ ...row, text: m[1]! });
 }
+/** "-> bin": that is where it went. */
+const TO_THE_BIN = /^\W*(?:(?:to|in)\s+the\s+)?(?:bin|binned|rubbish|trash)\W*$/i;
 /** What is said behind a count may tell the kind, and stands with the name then. */
 function withNameFirst(row: CardRow, { names, isWhole }: Knows): CardRow {
   const m = SAID_BEHIND.exec(row.text);

@@ -22,7 +22,7 @@ interface RemarkForm {
 const N = `(?:${NUMBER_WORDS})`;
 /** Parts of a thing, and what it comes in. */
 const ITS_PART =
-  "(?:lids?|caps?|covers?|handles?|labels?|box(?:es)?|case|wrapp(?:er|ing)s?|packets?|packaging|seals?|instructions?|leaflets?|applicators?|clips?|straps?|valves?|batter(?:y|ies)|bulb|string|blade|tip|tag|zip|expiry|date|name|adapt[oe]r|charger|bracket|hook|nozzle|pump|dropper|spoon|cup|needle|pins?|lanyard|pouch|holster|sheath|cord)";
+  "(?:lids?|caps?|covers?|handles?|labels?|box(?:es)?|case|wrapp(?:er|ing)s?|packets?|packaging|seals?|instructions?|leaflets?|applicators?|clips?|straps?|valves?|batt(?:er(?:y|ie))?s?|bulb|string|blade|tip|tag|zip|expiry|date|name|adapt[oe]r|charger|bracket|hook|nozzle|pump|dropper|spoon|cup|needle|pins?|lanyard|pouch|holster|sheath|cord)";
 /** "near empty", "all but done". */
 const NEARLY =
   "(?:near(?:ly)?|almost|all\\s+but|not\\s+quite|practically|virtually|close\\s+to|more\\s+or\\s+less|part(?:ly)?|hardly|barely|scarcely)[\\s-]+(?:done|finished|empty|used(?:\\s+up)?|gone|out|through|full|dry|over|touched|opened|started)";

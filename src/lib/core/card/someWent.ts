@@ -27,7 +27,7 @@ const STILL = "(?:left|there|remain(?:s|ing)?|still\\s+(?:there|left|good)|in\\s
 const LEFT = `(?:only\\s+|just\\s+|now\\s+|so\\s+)*(?<left>${N})\\s+${STILL}|(?:now|only|just)(?:\\s+only)?\\s+(?<now>${N})`;
 const BEHIND = quick(
   new RegExp(
-    `(?:\\s*[,;]\\s*|\\s+[-–—]\\s*|\\s*\\(\\s*|(?=\\s(?:minus|less|bar|barring|now|and|but)\\s)\\s)(?:${WENT}|${LEFT})(?:\\s+\\d{1,2}[./]\\d{1,2}\\.?(?:\\d{2,4})?)?\\s*\\)?\\s*[.!]*$|\\s*\\(\\s*(?:[-–−]\\s?(?<minus>\\d{1,3})|(?<opened>\\d{1,3})\\s+opened)\\s*\\)\\s*$`,
+    `(?:\\s*[,;]\\s*|\\s+[-–—]\\s*|\\s*\\(\\s*|\\s{2,}|(?=\\s(?:minus|less|bar|barring|now|and|but)\\s)\\s)(?:${WENT}|${LEFT})(?:\\s+\\d{1,2}[./]\\d{1,2}\\.?(?:\\d{2,4})?)?\\s*\\)?\\s*[.!]*$|\\s*\\(\\s*(?:[-–−]\\s?(?<minus>\\d{1,3})|(?<opened>\\d{1,3})\\s+opened)\\s*\\)\\s*$`,
     "iu",
   ),
 );
@@ -115,6 +115,7 @@ function someOfPacks(head: string, away: number, inPacks: boolean): Left | null 
 /** "5 eye pads (1 missing)": of the five, or of six; the reader asks. */
 const MISSING = /missing/i;
 
+const TICKED_BOXES = /(?:\s*\[[ xX✓✔]?\])+$/;
 /** What is said behind a name and its count: how many went, or are left. */
 interface Said {
   readonly head: string;
@@ -132,7 +133,7 @@ function saidBehind(text: string): Said | null {
       : null;
   if (behind === null) return null;
   // "(62, used 18)" tells of two numbers: what was there before, or is there still.
-  const head = text.slice(0, behind.index);
+  const head = text.slice(0, behind.index).replace(TICKED_BOXES, "");
   if (behind.groups!["gone"] !== undefined && /\([^()]*$/.test(head)) return null;
   const { went, gone, but, minus, opened, left, now, pack, packGone } = behind.groups!;
   const valued = (n: string | undefined) => (n === undefined ? null : valueOf(n));
@@ -172,7 +173,8 @@ export function someWent(row: CardRow): CardRow {
   return { ...row, text: left.text, ...(left.isDoubted ? { countDoubted: true } : {}) };
 }
 
-const REMARK = quick(new RegExp(`^(?:${WENT})\\s*(?:[,;–-].*|[.!]*)$`, "iu"));
+/** "box, 4 used": what it lies in first. */
+const REMARK = quick(new RegExp(`^(?:${PACKS},\\s+)?(?:${WENT})\\s*(?:[,;–-].*|[.!]*)$`, "iu"));
 const SAYS_LEFT = quick(new RegExp(`(?<![\\p{L}\\d])(?<left>${N})\\s+left(?!\\p{L})`, "iu"));
 /**
  * A counted row of a table of which its remark, or the end of its name, says how many went: the name without that, and how many are
