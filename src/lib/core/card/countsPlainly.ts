@@ -117,6 +117,22 @@ const inchesAsFigures = (line: string): string =>
       )
     : line;
 
+/** "narrow 2 cards of 5; wide 1 card of 3": sorts by the packs they come in, two or more, are sorts by their pieces. */
+const SORT_IN_PACKS = quick(
+  new RegExp(
+    `\\b(narrow|wide|small|medium|large|long|short|thin|thick|adult|child)\\s+(${NUMBER_SAID}|\\d{1,2})\\s+${PACKS}\\s+of\\s+(\\d{1,3})\\b`,
+    "giu",
+  ),
+);
+const sortsInPieces = (line: string): string =>
+  (line.match(SORT_IN_PACKS)?.length ?? 0) > 1
+    ? line.replace(
+        SORT_IN_PACKS,
+        (_, sort: string, packs: string, each: string) =>
+          `${sort} (${valueOf(packs) * Number(each)})`,
+      )
+    : line;
+
 /** In the order in which one makes what a later one reads. */
 const WAYS = [
   inchesAsFigures,
@@ -128,6 +144,7 @@ const WAYS = [
   saidAsFigures,
   packsOfPieces,
   packsOfEach,
+  sortsInPieces,
   onesEach,
   withoutWere,
   withoutMore,

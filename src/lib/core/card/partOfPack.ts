@@ -42,7 +42,7 @@ const MAY_SAY = /half|third|quarter|[123]\/[234]|[½⅓¼⅔¾]|%|nearly|almost|
 /** "2 boxes of 100", "1 bx/50", "3 packs (20 each)", "box of 20 x 1", "packet of 100 - 1". */
 const PACKED = quick(
   new RegExp(
-    `(?:(?<![\\d.,]|[x×]\\s*)(?<packs>${N}|an?)\\s*(?:[x×]\\s*)?|(?<![\\p{L}\\d]\\s?[x×]\\s*|\\p{L}))(?:full\\s+|open(?:ed)?\\s+)?${PACKS}\\s*(?:(?:of|with|@|/)\\s*|\\(\\s*|(?<=\\s)(?=\\d{2,3}$))(?<each>${N})(?:\\s+(?:each|pcs|in\\s+each|per\\s+\\p{L}+))?\\s*\\)?(?:\\s*(?:[x×:]|-)\\s*(?<behind>\\d{1,2}))?$`,
+    `(?:(?<![\\d.,]|[x×]\\s*)(?<packs>${N}|an?)\\s*(?:[x×]\\s*)?|(?<![\\p{L}\\d]\\s?[x×]\\s*|\\p{L}))(?:full\\s+|open(?:ed)?\\s+)?${PACKS}\\s*(?:(?:of|with|@|/)\\s*|\\(\\s*|(?<=\\s)(?=\\d{2,3}(?:$|\\)\\s*1\\s)))(?<each>${N})(?:\\s+(?:each|pcs|in\\s+each|per\\s+\\p{L}+))?\\s*\\)?(?:\\s*(?:[x×:]|-)\\s*(?<behind>\\d{1,2})|\\s*1\\s+${PACKS})?$`,
     "iu",
   ),
 );

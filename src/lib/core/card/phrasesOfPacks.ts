@@ -461,12 +461,15 @@ export const PACK_PHRASES: readonly Phrase[] = [
   {
     name: "half a box of so many",
     example: ["gloves, 1/2 box (of 100)", "gloves, 50 pcs"],
-    holds: ["1/2", "½", "half"],
+    holds: ["1/2", "½", "half", "quarter", "third"],
     pattern: new RegExp(
-      `(?:\\b(?:about|roughly|approx\\.?|nearly|around|some|maybe|only)\\s+)?(?:\\b1\\/2|½|\\bhalf(?: an?)?)\\s*${PACK}\\s*\\(?of\\s+(${N})\\)?`,
+      `(?:\\b(?:about|roughly|approx\\.?|nearly|around|some|maybe|only)\\s+)?(\\b1\\/2|½|\\bhalf(?: an?)?|\\b(?:an? )?(?:quarter|third)(?: of)?(?: an?)?)\\s*${PACK}\\s*\\(?of\\s+(${N})\\)?`,
       "giu",
     ),
-    read: (_, n) => `${half(n!)} pcs`,
+    read: (_, part, n) => {
+      const less = /quarter|third/i.exec(part!)?.[0];
+      return `${less === undefined ? half(n!) : partOf(String(valueOf(n!)), less)} pcs`;
+    },
   },
   {
     name: "half a box, and in brackets what a full one holds",

@@ -13,7 +13,7 @@ import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
 import { COUNTS, isKind, joinedApart } from "./joinedThings.ts";
 import { leftOfPacks } from "./leftOfPack.ts";
 import { packsSaid } from "./packsSaid.ts";
-import { PACKS } from "./phrase.ts";
+import { PACKS, valueOf } from "./phrase.ts";
 import { withoutGroup, withoutLabel, withoutPlace } from "./labelsBefore.ts";
 import { rephrase } from "./phrases.ts";
 import { UNHEARD, type Heard } from "./heard.ts";
@@ -83,8 +83,20 @@ const COUNTS_OF_TWO = /\d\s*[/+&]\s*\d{1,3}\s*$/;
 const NAMES_THEN_COUNTS = quick(
   /^(\p{L}[^/+&]*?(?:\([^)]*\))?[^/+&\d]*?)\s?(?:[/+&,]|\band\b)\s?([^/+&,]*?\p{L}):?(?:\s+|\s*\.{3,}\s*)(\d{1,3})\s*[/+&]\s*(\d{1,3})\s*$/u,
 );
-/** "cas cards / pencils   3 / 2", "tweezers + magnifier: 1 + 1": names and counts each side of a sign. */
+const NAMES_THEN_EACH = quick(
+  new RegExp(
+    `^(\\p{L}[^/\\d]*?)\\s?/\\s?(\\p{L}[^/\\d]*?)(?:\\s*[:,–-]\\s*|\\s+)(${NUMBER_WORDS})\\s+(?:of\\s+)?each\\W*$`,
+    "iu",
+  ),
+);
+/** "cas cards / pencils   3 / 2", "tweezers + magnifier: 1 + 1", "scissors/tweezers: 1 of each": names and counts each side of a sign. */
 function eachOfBoth(row: CardRow, names: (text: string) => boolean): CardRow[] {
+  const each =
+    row.quantity === null && row.text.includes("/") && /each\W*$/i.test(row.text)
+      ? NAMES_THEN_EACH.exec(row.text)
+      : null;
+  if (each && names(each[1]!) && names(each[2]!))
+    return [each[1]!, each[2]!].map((name) => ({ ...row, text: `${name}: ${valueOf(each[3]!)}` }));
   const written = row.quantity === null ? row.text : `${row.text}  ${row.quantity}`;
   const m = COUNTS_OF_TWO.test(written) && NAMES_THEN_COUNTS.exec(written);
   return m && names(m[1]!) && names(m[2]!)
@@ -382,8 +394,44 @@ const eachOfSeveral = (row: CardRow, { names }: Knowledge): CardRow[] =>
 /** "two in the box and one in", "3 x 7.5 cm and 2 x": the line goes on, and nobody knows where; "gloves?" asks. */
 const OPEN_END =
   /(?:\d.*\s(?:and|plus|or|with)(?:\s+an?)?|\d.*[a-z)]\s+(?:in|on|at)(?:\s+the)?|(?:\band|\bplus|[+&,])\s+\d{1,3}\s*[x×]|[+&]|^\D*\?)\s*$/i;
+const VOLUME = "(\\d{1,4}(?:[.,]\\d)?\\s?(?:ml|cl|l|litres?))(?![\\p{L}])";
+/** "Eyewash 2 x 500 ml (plus 10 x 20 ml pods)": so many of either volume, and no packs of packs. */
+const TWO_VOLUMES = quick(
+  new RegExp(
+    `^([^\\d,;:(]*\\p{L}{3}[^\\d,;:(]*?)[\\s:,-]+(\\d{1,3})\\s?[x×]\\s?${VOLUME}\\s*(?:[,;+&/]|plus|and|\\()\\s*(?:(?:plus|and|also|\\+|&)\\s*)?(\\d{1,3})\\s?[x×]\\s?${VOLUME}(\\s+\\p{L}+)?\\)?\\W*$`,
+    "iu",
+  ),
+);
+/** The same as sortsBelow.ts sets sorts apart. */
+const VOLUMES_APART = quick(
+  new RegExp(
+    `^([^\\d,;:(]*\\p{L}{3}[^\\d,;:(]*?)\\s+${VOLUME}\\s\\((\\d{1,3})\\);\\s${VOLUME}(\\s+\\p{L}+)?\\s\\((\\d{1,3})\\)$`,
+    "iu",
+  ),
+);
+function eachOfVolumes(row: CardRow): CardRow[] {
+  if (row.quantity !== null || row.inTable) return [row];
+  const of = (count: string, name: string, volume: string, form = "") => ({
+    ...row,
+    text: `${count} x ${name}${form} ${volume}`,
+  });
+  const said = TWO_VOLUMES.exec(row.text);
+  if (said) {
+    const [, name, first, held, second, heldBy, form] = said as unknown as string[];
+    return [of(first!, name!, held!), of(second!, name!, heldBy!, form)];
+  }
+  const apart = VOLUMES_APART.exec(row.text);
+  if (!apart) return [row];
+  const [, name, held, first, heldBy, form, second] = apart as unknown as string[];
+  return [of(first!, name!, held!), of(second!, name!, heldBy!, form)];
+}
+
+/** "4 x 10 cm gauze pads", with no other number: four of ten, or one of four by ten. */
+const COUNT_OR_SIDE = quick(
+  /(?<=^\W*|[,;+&]\s*|\band\s+)([2-9]|1[0-2])\s?[x×]\s?(?!\1\D)\d{1,2}(?:[.,]\d)?\s?(?:cm|in|["”″])\s+(?!(?:[^\d,;]*(?:bandage|cr[eê]pe|conforming|cohesive|elastic|tape|roll|wrap)))\p{L}[^\d,;+&]*(?=$|[,;+&])/iu,
+);
 const endsOpen = (row: CardRow): CardRow =>
-  row.quantity === null && !row.inTable && OPEN_END.test(row.text)
+  row.quantity === null && !row.inTable && (OPEN_END.test(row.text) || COUNT_OR_SIDE.test(row.text))
     ? { ...row, countDoubted: true }
     : row;
 
@@ -393,6 +441,7 @@ function eachPlainly(row: CardRow, of: Knowledge): CardRow[] {
   const text = row.quantity === null ? usedUp(left) : left;
   return eachAcross({ ...row, text }, of)
     .map((line) => (line.quantity === null ? { ...line, text: joinedApart(line.text, of) } : line))
+    .flatMap(eachOfVolumes)
     .flatMap((line) => eachListed(someWent(line), of))
     .flatMap((line) => eachTicked(withoutLeaders(withoutLabel(line, names))))
     .flatMap((line) => eachClause(line, of))

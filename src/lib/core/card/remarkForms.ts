@@ -100,7 +100,13 @@ export const REMARK_FORMS: readonly RemarkForm[] = [
     `(?!.*\\b(?:so|say|call|makes?|leaves|left|${WENT_WORDS.DONE})\\b)${N}\\s+of\\s+(?:them|these|those|which)\\s+[^\\d,;]{3,40}`,
     SOME_COUNTED,
   ),
-  form("where some of them are", "1 in the lid", "some", `${SOME}\\s+${PLACE}`, SOME_COUNTED),
+  form(
+    "where some of them are",
+    "1 in the lid",
+    "some",
+    `${SOME}\\s+(?:${PLACE}|(?:in|on|at|under|behind|inside)\\s+(?:\\p{L}+\\s+)?(?:lids?|trays?|drawers?|shelf|cupboard|cabinet|cars?|vans?|trucks?|boats?|bus|office|store(?:room)?|kitchen|shed|garage|workshop|hall|bags?|box(?:es)?|kits?|pouch(?:es)?|pockets?|case|bin|fridge|freezer|locker|reserve|stock|use))`,
+    SOME_COUNTED,
+  ),
   form(
     "how many are wanted, or to come",
     "2 more needed",

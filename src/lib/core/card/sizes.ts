@@ -209,5 +209,7 @@ const oneDimensional = (tokens: readonly Token[]): boolean =>
   tokens.some(
     (t) =>
       t.kind === "word" &&
-      /bandage|tape|roll|wrap|scissor|shear|tweezer|tourniquet|strap|cord|pressure/i.test(t.text),
+      /bandage|cr[eê]pe|conforming|cohesive|elastic|tape|roll|wrap|scissor|shear|tweezer|tourniquet|strap|cord|pressure/i.test(
+        t.text,
+      ),
   );

@@ -420,6 +420,17 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
       ),
   },
   {
+    name: "the same again in another size: 'gauze pads 5 x 5 cm, gauze pads 10 x 10 cm'",
+    tells: ({ hasBothSizes, isWhole, match, firstMatch, first, reading }) =>
+      yesIf(
+        hasBothSizes &&
+          isWhole &&
+          firstMatch.whole === 1 &&
+          match.type === firstMatch.type &&
+          String(first.sizeMm ?? first.bare) !== String(reading.sizeMm ?? reading.bare),
+      ),
+  },
+  {
     name: "no kind of its own",
     tells: ({ known, match, firstMatch }) => noIf(!known || match.type === firstMatch.type),
   },
