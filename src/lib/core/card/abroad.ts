@@ -49,7 +49,9 @@ function wordsOf(tables: readonly WordsAbroad["names"][]): Words {
 }
 
 /** "10 cm", "x 4 m", "500 mg": says the same in every language. */
-const MEASURED = quick(/\d+(?:[.,]\d+)?\s*(?:mm|cm|m|ml|cl|l|mg|g|kg)(?!\p{L})/giu);
+const MEASURED = quick(
+  /\d+(?:[.,]\d+)?\s*(?:mm|cm|m|ml|cl|l|mg|g|kg|in(?=\t|\s{2}|\s*(?:[/,;"”)|x×+&]|$)))(?!\p{L})/giu,
+);
 
 const WORD = quick(/\p{L}+/gu);
 /** "4 pcs Dreiecktücher": who writes in two languages counts in either. */

@@ -59,6 +59,8 @@ function countsIn(name: string, { tail, number }: Pick<Told, "tail" | "number">)
   return Number(behind) + Number(COUNT_BEFORE.test(words) || (number !== null && !behind));
 }
 
+/** "1x12	wipes": the count in a cell of its own. */
+const COUNT_CELL = /^\s*\d{1,4}(?:\s?[x×]\s?\d{1,4})?\t/;
 function told(line: string): Told | null {
   if (line.trim() === "" || line.length > LONGEST_LINE || line.includes("|")) return null;
   const [, lead, name, tail = ""] = PARTS.exec(line.trimEnd()) ?? [];
@@ -78,7 +80,7 @@ function told(line: string): Told | null {
     lead,
     name,
     tail,
-    isMarked: MARK.test(lead) || number !== undefined,
+    isMarked: MARK.test(lead) || number !== undefined || COUNT_CELL.test(line),
     number: number === undefined ? null : Number(number),
     goesOn: GOES_ON.test(name),
   };

@@ -65,6 +65,9 @@ function sizesOf(cell: string, many: number): string[] | null {
   return parts.find((of) => of.length === many && of.every((part) => SIZE.test(part))) ?? null;
 }
 
+/** "1 bx/100": one box, of so many. */
+const PACK_CODE =
+  /^\d{1,3}\s?(?:bxs?|box(?:es)?|pkts?|pks?|packs?|bags?|bgs?|ctns?|tubs?|cs)\.?\s*\/\s*\d{1,4}$/i;
 /**
  * The rows that a row of a table says, by their cells: itself, where it says one thing.
  * @param roles one a column
@@ -77,7 +80,7 @@ export function pairedCells(
 ): readonly (readonly string[])[] {
   const [name, count, size] = (["text", "quantity", "size"] as const).map((r) => roles.indexOf(r));
   const sign = COUNTS.exec(cells[count!]?.trim() ?? "")?.[1];
-  if (sign === undefined || name! < 0) return [cells];
+  if (sign === undefined || name! < 0 || PACK_CODE.test(cells[count!]!.trim())) return [cells];
   const counts = withUnit(cells[count!]!.split(sign).map((one) => one.trim()));
   const said = namesOf(cells[name!] ?? "", counts.length, names);
   const sizes = size! < 0 ? null : sizesOf(cells[size!] ?? "", counts.length);

@@ -62,17 +62,20 @@ function endOf(line: string): number {
 const COUNTED = quick(/(?:^|[^\p{L}\d.,]|[^\p{L}][x×])\d{1,4}(?![\d.,]*\d)/u);
 const HAS_LETTERS = quick(/\p{L}{3}/u);
 /** Cells stay where they are. */
-const IN_CELLS = /[|\t]|\S\s{3,}\S|;[^;\s][^;]*;/;
-const CELL_ENDS = /(\s*[|;\t]\s*|\s{3,})/;
+const IN_CELLS = /[|\t]|\S\s{3,}\S|;[^;\s][^;]*;|"\s*,\s*"/;
+const CELL_ENDS = /(\s*[|;\t]\s*|\s{3,}|"\s*,\s*")/;
 /** One without a number may be a heading, in a row without one. */
 function inCells(line: string): string {
   const counts = /(?:^|[|;\t\s])\d{1,4}\s*(?:[|;\t]|\s{3})/.test(line);
   return line
     .split(CELL_ENDS)
     .map((cell, at) => {
-      const remark = at === 0 ? null : remarkOf(cell.trim());
+      // The last of cells in quotes ends in one.
+      const said = cell.trim().replace(/"$/, "");
+      const remark = at === 0 ? null : remarkOf(said);
       if (remark === null) return cell;
-      if (remark.count !== null) return inEnglish([remark]).replace(/^ \(|\)$/g, "");
+      if (remark.count !== null)
+        return cell.replace(said, inEnglish([remark]).replace(/^ \(|\)$/g, ""));
       return remark.says === "none" && counts ? "missing" : cell;
     })
     .join("");

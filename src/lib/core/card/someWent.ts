@@ -27,7 +27,7 @@ const STILL = "(?:left|there|remain(?:s|ing)?|still\\s+(?:there|left|good)|in\\s
 const LEFT = `(?:only\\s+|just\\s+|now\\s+|so\\s+)*(?<left>${N})\\s+${STILL}|(?:now|only|just)(?:\\s+only)?\\s+(?<now>${N})`;
 const BEHIND = quick(
   new RegExp(
-    `(?:\\s*[,;]\\s*|\\s+[-–—]\\s*|\\s*\\(\\s*|\\s{2,}|(?=\\s(?:minus|less|bar|barring|now|and|but)\\s)\\s)(?:${WENT}|${LEFT})(?:\\s+\\d{1,2}[./]\\d{1,2}\\.?(?:\\d{2,4})?)?\\s*\\)?\\s*[.!]*$|\\s*\\(\\s*(?:[-–−]\\s?(?<minus>\\d{1,3})|(?<opened>\\d{1,3})\\s+opened)\\s*\\)\\s*$`,
+    `(?:\\s*[,;]\\s*|\\s+[-–—]\\s*|\\s*\\(\\s*|\\s{2,}|(?:\\s+[-–—])?\\s\\[[xX✓✔]\\]\\s*|(?=\\s(?:minus|less|bar|barring|now|and|but)\\s)\\s)(?:${WENT}|${LEFT})(?:\\s+\\d{1,2}[./]\\d{1,2}\\.?(?:\\d{2,4})?)?\\s*\\)?\\s*[.!]*$|\\s*\\(\\s*(?:[-–−]\\s?(?<minus>\\d{1,3})|(?<opened>\\d{1,3})\\s+opened)\\s*\\)\\s*$`,
     "iu",
   ),
 );

@@ -22,6 +22,11 @@ function withoutPrices(text: string): string {
       .replace(/\b\d+[.,]\d{2}\s?[£€](?!\d)/g, " ")
       .replace(/(?:[£€$¥]|\b(?:EUR|USD|GBP|CHF|SEK|AUD|CAD|NZD)\b)\s?\d+(?:[.,]\d+)*/g, " ")
       .replace(/\b\d+(?:[.,]\d{1,2})?\s*(?:[£€]|\b(?:EUR|USD|GBP|CHF|SEK|AUD|CAD|NZD)\b)/g, " ")
+      // "KSh 280 each", "Rs. 1,250/-": whole numbers, that would count.
+      .replace(
+        /(?<![\p{L}\d])(?:KSh|Ksh|KES|Rs\.?|INR|NGN|₦|₹|PHP|Php|ZAR|SGD|TSh|USh|GH₵|kr\.?|zł)\s?\d+(?:[.,]\d+)*(?:\s?\/[-=–])?(?:\s*(?:each|ea\.?|per\s+\p{L}+)(?!\p{L}))?/gu,
+        " ",
+      )
       .replace(/\$\s*(?=\s|$)/g, " ")
       // "(DIN 13169 extended)": the number of a standard.
       .replace(
