@@ -283,12 +283,16 @@ function foreignOn(line: Line, { abroad, knows }: Tongues): Foreign | null {
     .replace(MEASURED, " ")
     .replace(COUNTING, " ")
     .replace(LOT, " ")
+    // "pinzas para espinas": no paracetamol.
+    .replace(SMALL_WORD, " ")
     // "L", "sachet": sizes by their letter and packs are called so in many languages.
     .replace(WORD, (word) => (word.length === 1 || PACK.test(word) ? " " : word));
   // "Trauma: 2 vendajes, 1 férula": among lines of its language two names say more than one word that is ours too.
   const isPlainly = line.amongForeign && named.length > 1 && !line.text.includes(" / ");
   return knows(rest) && !isPlainly ? null : { plain, parts };
 }
+
+const SMALL_WORD = quick(new RegExp(`(?<!\\p{L})(?:${SMALL_WORDS})(?!\\p{L})`, "giu"));
 
 function replaced(text: string, parts: readonly Part[], by: (part: Part) => string): string {
   let from = 0;
@@ -300,6 +304,7 @@ function replaced(text: string, parts: readonly Part[], by: (part: Part) => stri
   return pieces.join("") + text.slice(from);
 }
 
+const PARA = /(?<![a-z])para(?= [a-z])/gi;
 /** No row of a list is longer. */
 const LONGEST_ROW = 160;
 const SENTENCE_END = quick(/(?<=\p{Ll}{2}\.\s+)(?=\p{Lu})/u);
@@ -314,7 +319,9 @@ export function inEnglish(line: Line, of: Tongues): string {
   if (sentences.length > 2)
     return sentences.map((text) => inEnglish({ ...line, text }, of)).join("");
   const foreign = foreignIn(line, of);
-  return foreign ? replaced(foreign.plain, foreign.parts, (part) => part.english) : line.text;
+  if (!foreign) return line.text;
+  // No paracetamol.
+  return replaced(foreign.plain, foreign.parts, (part) => part.english).replace(PARA, "for");
 }
 
 const CELL_EDGE = /\s*[\t|;]\s*|\s{2,}/;

@@ -381,7 +381,13 @@ const withoutWraps: CardStep = (lines) => {
   return read;
 };
 
+/** `~~EY-01,Eye wash,2~~`: a row that is struck out whole, before its last column is taken out. */
+const withoutStruckLines: LineStep = each((line) =>
+  /^\s*~~[^~]*~~[\s,;|]*$/.test(line) && !STRUCK_COUNT.test(line) ? "" : line,
+);
+
 const STEPS: readonly Step[] = [
+  withoutStruckLines,
   withNameHeading,
   withoutOldBalances,
   each(remarksAbroad),

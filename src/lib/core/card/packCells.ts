@@ -21,7 +21,7 @@ const PACKS_SAID =
   "packung|pckg|beutel|schachtel|karton|paquet|boite|bte|sachet|lot|caja|paquete|bolsa|sobre|estuche|confezione|conf|scatola|busta|bustina|pacco|doos|doosje|pak|pakje|zak|zakje|caixa|embalagem|eske|aske|ask|paket|pakke";
 const OF = "of|a|x|à|de|da|di|du|zu|zu je|van|mit|met|/|-|po|com|con|c/";
 const PIECES_SAID =
-  "pcs?|pieces?|units?|ea|each|stk|st|stuck|stuks?|pieces?|uds?|unidades|unites?|pz|pezzi|szt|kpl|ks|un";
+  "pcs?|pces?|pieces?|units?|ea|each|stk|st|stuck|stuks?|pieces?|uds?|unidades|unites?|pz|pezzi|szt|kpl|ks|un";
 /** "box of 20", "caja de 20", "PKT/20", "pack (20)", "20 per pkt", "20/box", "20 Stk.", "20's". */
 const HOLDS = quick(
   new RegExp(

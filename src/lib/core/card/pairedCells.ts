@@ -47,8 +47,13 @@ function withUnit(counts: readonly string[]): string[] {
 }
 
 /** As many names as there are counts, each whole; null: the cell does not say so many. @param names whether a text names one thing */
-function namesOf(cell: string, many: number, names: (text: string) => boolean): string[] | null {
-  for (const between of BETWEEN) {
+function namesOf(
+  cell: string,
+  many: number,
+  names: (text: string) => boolean,
+  ways: readonly RegExp[],
+): string[] | null {
+  for (const between of ways) {
     const parts = cell.split(between).map((part) => part.trim());
     if (parts.length !== many || !THREE_LETTERS.test(parts[0]!)) continue;
     const head = parts[0]!.replace(SIZE_LAST, "");
@@ -82,8 +87,10 @@ export function pairedCells(
   const sign = COUNTS.exec(cells[count!]?.trim() ?? "")?.[1];
   if (sign === undefined || name! < 0 || PACK_CODE.test(cells[count!]!.trim())) return [cells];
   const counts = withUnit(cells[count!]!.split(sign).map((one) => one.trim()));
-  const said = namesOf(cells[name!] ?? "", counts.length, names);
   const sizes = size! < 0 ? null : sizesOf(cells[size!] ?? "", counts.length);
+  // "Tape, cloth" beside "1in/2in": one name.
+  const ways = sizes ? BETWEEN.filter((between) => !between.test(", ")) : BETWEEN;
+  const said = namesOf(cells[name!] ?? "", counts.length, names, ways);
   if (!said && !(sizes && names(cells[name!] ?? ""))) return [cells];
   return counts.map((one, k) =>
     cells.map((cell, at) => {

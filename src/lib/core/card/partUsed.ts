@@ -26,7 +26,7 @@ const FOUND = "(?:down\\s+to|have|has|we\\s+have|i\\s+count(?:ed)?|counted|found
 const FULL =
   "(?:unopened|un-?used|not\\s+(?:yet\\s+)?(?:opened|used|touched)|never\\s+(?:opened|used)|(?:still\\s+)?sealed|untouched|intact|complete|full(?:\\s+(?:box|pack|packet))?|all\\s+(?:there|here|present|in\\s+it)|none\\s+(?:used|gone|missing|opened)|nothing\\s+(?:used|gone|missing))";
 /** What is said of a pack: how many of it are left, how many went, or that it is full. */
-const SAID = `${OPENED}(?:${ABOUT}(?<left>${N})${UNIT}\\s+${STILL}|${ABOUT}${FOUND}\\s+${ABOUT}(?<found>${N})|(?<went>${N})${UNIT}${BE}\\s+(?<missing>${GONE})${WHEN}|(?:used|lost|binned|took|minus|less)\\s+(?<gone>${N})${UNIT}${WHEN}|(?<full>${FULL}))`;
+const SAID = `${OPENED}(?:${ABOUT}(?<left>${N})${UNIT}\\s+${STILL}|${ABOUT}${FOUND}\\s+${ABOUT}(?<found>${N})|${ABOUT}(?<went>${N})${UNIT}${BE}\\s+(?<missing>${GONE})${WHEN}|(?:used|lost|binned|took|minus|less)\\s+(?<gone>${N})${UNIT}${WHEN}|(?<full>${FULL}))`;
 const REMARK = quick(
   new RegExp(
     `(?:\\s*[,;:]\\s+|\\s*\\(\\s*|\\s+[-–—]\\s*|\\s{2,}|\\t\\s*)${SAID}\\s*\\)?\\s*[.!]*$`,

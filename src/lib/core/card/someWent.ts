@@ -174,7 +174,12 @@ export function someWent(row: CardRow): CardRow {
 }
 
 /** "box, 4 used": what it lies in first. */
-const REMARK = quick(new RegExp(`^(?:${PACKS},\\s+)?(?:${WENT})\\s*(?:[,;–-].*|[.!]*)$`, "iu"));
+const REMARK = quick(
+  new RegExp(
+    `^(?:${PACKS},\\s+)?(?:(?:about|around|approx\\.?|roughly|ca\\.?|some|~)\\s*)?(?:${WENT})\\s*(?:[,;–-].*|[.!]*)$`,
+    "iu",
+  ),
+);
 const SAYS_LEFT = quick(new RegExp(`(?<![\\p{L}\\d])(?<left>${N})\\s+left(?!\\p{L})`, "iu"));
 /**
  * A counted row of a table of which its remark, or the end of its name, says how many went: the name without that, and how many are

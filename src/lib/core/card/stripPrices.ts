@@ -27,6 +27,16 @@ function withoutPrices(text: string): string {
         /(?<![\p{L}\d])(?:KSh|Ksh|KES|Rs\.?|INR|NGN|₦|₹|PHP|Php|ZAR|SGD|TSh|USh|GH₵|kr\.?|zł)\s?\d+(?:[.,]\d+)*(?:\s?\/[-=–])?(?:\s*(?:each|ea\.?|per\s+\p{L}+)(?!\p{L}))?/gu,
         " ",
       )
+      // "(45 kr each)", "89 kr"
+      .replace(
+        /(?<![\p{L}\d.,])\d+(?:[.,]\d{1,2})?\s?(?:kr\.?|zł|kč|Kč|Ft|pesos?|rand|shillings?|naira|rupees)(?![\p{L}])(?:\s*(?:each|ea\.?|per\s+\p{L}+)(?!\p{L}))?/gu,
+        " ",
+      )
+      // "(P85)", "(P45 per roll)", "(R25 ea)"
+      .replace(
+        /\((?:P|R|N|₱)\s?\d+(?:[.,]\d{1,2})?(?:\s*(?:each|ea\.?|per\s+\p{L}+|\/\s*\p{L}+))?\)/gu,
+        " ",
+      )
       .replace(/\$\s*(?=\s|$)/g, " ")
       // "(DIN 13169 extended)": the number of a standard.
       .replace(

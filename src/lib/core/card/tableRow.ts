@@ -89,7 +89,8 @@ class Cells {
   get isMissing(): boolean {
     return (
       this.cells.some((c, i) => this.roles[i] === "there" && saysNo(c)) ||
-      (this.count === null && remarksSay(this.of("note"), null) === "gone")
+      (this.count === null && remarksSay(this.of("note"), null) === "gone") ||
+      GONE_AND_WANTED.test(this.of("note"))
     );
   }
   /** "half empty, 55 left", "to order", "kept in the van": a remark that says how many there are. */
@@ -102,6 +103,9 @@ class Cells {
   }
 }
 
+/** "missing - on order": what the row counts is the one that is to come. */
+const GONE_AND_WANTED =
+  /^\W*(?:missing|gone|lost|stolen|used\s+up|finished)\s*[-–,;(/]+\s*(?:on\s+order|(?:re-?)?ordered|to\s+(?:buy|order|replace)|needs?\b|buy|replace)[^\d]*$/i;
 /** "3 exp. 2028": a date may stand with the count. */
 const withoutExpiry = (cell: string): string =>
   /\d\W+(?:exp|use|best|bb)/i.test(cell) ? stripPrices(cell).trim() : cell;

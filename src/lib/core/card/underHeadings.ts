@@ -74,7 +74,14 @@ function bySort(row: CardRow, head: string, { isWhole }: Knows): string | null {
   const said = wordsOf(row);
   if (said === null) return null;
   const { count, words, rest } = said;
-  if (NO_SORT.test(words) || ENDS_IN_HEAD.test(words)) return null;
+  if (NO_SORT.test(words)) return null;
+  if (ENDS_IN_HEAD.test(words)) {
+    // "strips" under "Plasters", "rolls" under "Gauze": half a name each.
+    const both = `${head.replace(/s$/, "")} ${words}`;
+    return !words.includes(" ") && isWhole(both) && !isWhole(words)
+      ? `${count}${both}${rest}`
+      : null;
+  }
   // "blue, assorted": both are said of the same.
   const more = ANOTHER_WORD.exec(rest)?.groups?.["word"];
   const sort = more === undefined ? words : `${words} ${more}`;
