@@ -80,3 +80,14 @@ describe("small words of other languages", () => {
       /^1 tweezers-/,
     ));
 });
+
+describe("a remark that tells why there are fewer than asked", () => {
+  const card = "Item\tMin\tNow\tRemarks\nSlings\t4\t3\t1 gone with the swimmers\nTape\t2\t2\t";
+  it("4 asked, 3 there, 1 gone: three, as one of four went", () =>
+    expect(entriesOf(card)).to.deep.equal([
+      "2 triangular-bandage 3 null",
+      "3 medical-tape 2 null",
+    ]));
+  it("4 asked, 4 there, 1 gone: three, and the reader asks", () =>
+    expect(entriesOf(card.replace("\t3\t", "\t4\t"))[0]).to.equal("2 triangular-bandage 3 null"));
+});

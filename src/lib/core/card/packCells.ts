@@ -25,7 +25,7 @@ const PIECES_SAID =
 /** "box of 20", "caja de 20", "PKT/20", "pack (20)", "20 per pkt", "20/box", "20 Stk.", "20's". */
 const HOLDS = quick(
   new RegExp(
-    `^(?:(?:1\\s+)?(?:${PACKS_SAID})s?\\.?\\s*(?:(?:${OF})\\s*|\\(|(?<=\\s))(?<of>\\d{1,4})(?:\\s*(?:${PIECES_SAID})\\.?)?\\)?|(?<per>\\d{1,4})\\s*(?:${PIECES_SAID})?\\.?\\s*(?:per|/|in\\s+a|to\\s+a|pro|par|por|a)\\s*(?:${PACKS_SAID})s?\\.?|(?<pieces>\\d{1,4})\\s*(?:${PIECES_SAID})\\.?|(?<hundreds>\\d{1,4})['’]?s)$`,
+    `^(?!lot\\.?\\s?\\d)(?:(?:1\\s+)?(?:${PACKS_SAID})s?\\.?\\s*(?:(?:${OF})\\s*|\\(|(?<=\\s)(?=[5-9]|\\d{2}))(?<of>\\d{1,4})(?:\\s*(?:${PIECES_SAID})\\.?)?\\)?|(?<per>\\d{1,4})\\s*(?:${PIECES_SAID})?\\.?\\s*(?:per|/|in\\s+a|to\\s+a|pro|par|por|a)\\s*(?:${PACKS_SAID})s?\\.?|(?<pieces>\\d{1,4})\\s*(?:${PIECES_SAID})\\.?|(?<hundreds>\\d{1,4})['’]?s)$`,
     "iu",
   ),
 );

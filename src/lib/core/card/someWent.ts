@@ -115,7 +115,7 @@ function someOfPacks(head: string, away: number, inPacks: boolean): Left | null 
 /** "5 eye pads (1 missing)": of the five, or of six; the reader asks. */
 const MISSING = /missing/i;
 
-const TICKED_BOXES = /(?:\s*\[[ xX✓✔]?\])+$/;
+const TICKED_BOXES = /(?:\s*\[[ xX✓✔]?\])+\s*$/;
 /** What is said behind a name and its count: how many went, or are left. */
 interface Said {
   readonly head: string;

@@ -174,7 +174,14 @@ function leftOf(row: Cells, quantity: string, unit: string): Left | null {
     return { name: part.name, quantity: `pack of ${part.pieces}`, isDoubted: part.isDoubted };
   // "5" beside "1 used": of the five, or of six; the fewer, and the reader asks.
   const some = /^\d{1,4}$/.test(quantity) ? thereOfRow(row.name, note, Number(quantity)) : null;
-  return some && { name: some.name, quantity: String(some.there), isDoubted: true };
+  if (some === null) return null;
+  // "4", "3" beside "1 lent": what was missing of four tells why there are three.
+  const isTold = row.numbersBeside.includes(2 * Number(quantity) - some.there);
+  return {
+    name: some.name,
+    quantity: isTold ? (written ?? quantity) : String(some.there),
+    isDoubted: !isTold,
+  };
 }
 
 /** What is counted in the unit of its row, and what lies loose beside it. null: nothing is. */
