@@ -69,3 +69,26 @@ describe("things between semicolons, each counted", () => {
     ]);
   });
 });
+
+describe("what would be lost without a word", () => {
+  reads("Triangular bandages (5; sixth missing)", "triangular-bandage", 5);
+  reads("Foil blankets x10   €0.95  exp -", "foil-blanket", 10);
+  it("the first line, said aloud", () =>
+    expect(
+      entriesOf("okay the box in the lounge has about thirty plasters in it\nand two slings"),
+    ).to.deep.equal(["1 adhesive-strip 30 null", "2 triangular-bandage 2 null"]));
+  it("in French, one is missing of three", () =>
+    expect(
+      entriesOf("Bande cohésive 6 cm : 3, il en manque 1\nCiseaux : 1\nPansements : 20")[0],
+    ).to.equal("1 cohesive-wrap 2 [60]"));
+  it("each with its answer, and one that is there beside one that is not", () => {
+    expect(read("shears yes tweezers yes but bent")).to.deep.equal([
+      "2 trauma-shears 1 null",
+      "2 tweezers-fine 1 null",
+    ]);
+    expect(read("scissors yes tweezers no")).to.deep.equal(["2 small-scissors 1 null"]);
+    expect(read("The shears are new; the tweezers are missing.")).to.deep.equal([
+      "2 trauma-shears 1 null",
+    ]);
+  });
+});

@@ -125,12 +125,21 @@ const BEHIND_COUNT =
 export const ABSENT_WORDS =
   /\b(?:no|not|none|missing|without|separately|isn't|aren't|excluding)\b/i;
 
+/** "5; sixth missing", "3, missing 1": of several one is wanting; the others are there, and the count is asked about. */
+const SOME_MISSING = quick(
+  new RegExp(
+    `\\d.*(?:\\b(?:second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last)\\s+(?:one\\s+)?(?:is\\s+)?missing|[,;(]\\s*(?:${NUMBER_SAID}|\\d{1,3})\\s+missing|missing\\s+(?:${NUMBER_SAID}|\\d{1,3})\\b|(?:faltan?|fehl(?:t|en)|manca(?:no)?|manque(?:nt)?|ontbre(?:ekt|ken)|saknas|mangler)\\s+\\d|missing\\s*:?\\s*only\\s+(?:${NUMBER_SAID}|\\d{1,3}))`,
+    "iu",
+  ),
+);
+const NUMBERS = /\d+/g;
 /**
  * Whether a stretch says that its thing is not there.
  * @param own as it stands on the card
  * @param said the same without brackets that speak of another thing
  */
 export function isSaidAbsent(own: string, said: string): boolean {
+  if (SOME_MISSING.test(said) && (said.match(NUMBERS)?.length ?? 0) > 0) return false;
   const ofAll = said.replace(BEHIND_COUNT, " ");
   return (
     NOT_MEDICAL.test(own) ||

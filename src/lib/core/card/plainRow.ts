@@ -128,7 +128,7 @@ export function withCountApart<R extends Pick<CardRow, "text" | "quantity" | "in
 }
 
 /** "eye pads –": a dash in the place of the count. */
-const DASH_LAST = quick(/^(.*\p{L}\)?)\s+([-–—])\s*$/u);
+const DASH_LAST = quick(/^(.*\p{L}\)?)(?<!\sexp(?:iry|ires?)?)\s+([-–—])\s*$/iu);
 
 /** "3", "2 x 20"; a year is no count. */
 const COUNT = /^(?!(?:19|20)\d\d$)\d{1,4}(?:\s*[xX×]\s*\d{1,4})?$/;

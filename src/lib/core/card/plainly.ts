@@ -335,6 +335,19 @@ function eachOfNames(row: CardRow, names: (text: string) => boolean): CardRow[] 
     : [row];
 }
 
+/** "scissors yes tweezers no", "shears yes, tweezers yes but bent": things with an answer each, two or more; what is there. */
+const ANSWER = /[\s:,–-]+\b(yes|yep|yup|no|nope|none)\b(?:\s+but\s+\p{L}+)?[\s.,;!]*/giu;
+function eachAnswered(row: CardRow, names: (text: string) => boolean): CardRow[] {
+  if (row.inTable || row.quantity !== null || /\d/.test(row.text)) return [row];
+  const answers = [...row.text.matchAll(ANSWER)].map((m) => m[1]!.toLowerCase());
+  const things = answers.length < 2 ? [] : row.text.replace(ANSWER, "\n").split("\n");
+  if (things.length !== answers.length + 1 || things.pop() !== "" || !things.every(names))
+    return [row];
+  return things
+    .filter((_, i) => answers[i]!.startsWith("y"))
+    .map((text) => ({ ...row, text, isOfList: true as const }));
+}
+
 /** "There is also a whistle": goes on with what is there. */
 const SAYS_MORE = /^(?:there(?:['’]?s|\s+(?:is|are))|also|plus)\b/i;
 /** Shorter lines are one sentence, or abbreviations with their dots. */
@@ -349,6 +362,10 @@ function eachSentence(row: CardRow): CardRow[] {
     /(?<=[.;])\s+(?=(?:missing|absent|wanted|short|not\s+(?:there|found|present|included|supplied|provided)|sold\s+separately|to\s+(?:buy|order|replace))\s*:)/i,
   );
   if (missing.length > 1) return missing.flatMap((text) => eachSentence({ ...row, text }));
+  // "The shears are new; the tweezers are missing."
+  const clauses = /[(:]/.test(row.text) ? [] : row.text.split(/;\s+/);
+  if (clauses.length > 1 && new Set(clauses.map(speaksOfAbsence)).size > 1)
+    return clauses.flatMap((text) => eachSentence({ ...row, text }));
   const sentences = row.text.split(SENTENCE_END);
   const areWhole = sentences.every((s) => s.trim().split(/\s+/).length >= SHORTEST_SENTENCE);
   const saysMore =
@@ -409,8 +426,10 @@ const VOLUMES_APART = quick(
     "iu",
   ),
 );
+/** Longer lines are prose. */
+const MAY_HOLD = /^(?=.{1,160}$).*\d\s?(?:ml|cl|l|litres?)\b.*\d/i;
 function eachOfVolumes(row: CardRow): CardRow[] {
-  if (row.quantity !== null || row.inTable) return [row];
+  if (row.quantity !== null || row.inTable || !MAY_HOLD.test(row.text)) return [row];
   const of = (count: string, name: string, volume: string, form = "") => ({
     ...row,
     text: `${count} x ${name}${form} ${volume}`,
@@ -442,6 +461,7 @@ function eachPlainly(row: CardRow, of: Knowledge): CardRow[] {
   return eachAcross({ ...row, text }, of)
     .map((line) => (line.quantity === null ? { ...line, text: joinedApart(line.text, of) } : line))
     .flatMap(eachOfVolumes)
+    .flatMap((line) => eachAnswered(line, names))
     .flatMap((line) => eachListed(someWent(line), of))
     .flatMap((line) => eachTicked(withoutLeaders(withoutLabel(line, names))))
     .flatMap((line) => eachClause(line, of))

@@ -61,7 +61,7 @@ export const REMARKS_ABROAD = {
     "# (?:fehlen|fehlt|fehlend)",
     "(?:es )?(?:fehlt|fehlen) #",
     "# (?:manquante?s?|de manque)",
-    "(?:il )?(?:en )?manquent? #",
+    "(?:il )?(?:en )?manque(?:nt)? #",
     "(?:faltan?|faltam?|faltando) #",
     "# (?:faltan|faltam|faltantes|em falta)",
     "mancano? #",

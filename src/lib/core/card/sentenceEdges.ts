@@ -29,7 +29,10 @@ const LEAD = quick(
   ),
 );
 const COUNT_NEXT = quick(
-  new RegExp(`^(?:\\d{1,4}|${NUMBER_SAID}|an?|some)\\s*[x×]?\\s+\\p{L}`, "iu"),
+  new RegExp(
+    `^(?:(?:about|around|roughly|maybe|nearly)\\s+)?(?:\\d{1,4}|${NUMBER_SAID}|an?|some)\\s*[x×]?\\s+\\p{L}`,
+    "iu",
+  ),
 );
 /** "There are no plasters", "is to be ordered": nothing is there. */
 const SAYS_NOT =

@@ -27,6 +27,8 @@ function withoutPrices(text: string): string {
         /(?<![\p{L}\d])(?:KSh|Ksh|KES|Rs\.?|INR|NGN|₦|₹|PHP|Php|ZAR|SGD|TSh|USh|GH₵|kr\.?|zł)\s?\d+(?:[.,]\d+)*(?:\s?\/[-=–])?(?:\s*(?:each|ea\.?|per\s+\p{L}+)(?!\p{L}))?/gu,
         " ",
       )
+      // "exp -": nobody knows when.
+      .replace(/\s\bexp(?:iry|ires?)?\.?\s*:?\s*[-–—](?=\s|$)/gi, " ")
       // "(45 kr each)", "89 kr"
       .replace(
         /(?<![\p{L}\d.,])\d+(?:[.,]\d{1,2})?\s?(?:kr\.?|zł|kč|Kč|Ft|pesos?|rand|shillings?|naira|rupees)(?![\p{L}])(?:\s*(?:each|ea\.?|per\s+\p{L}+)(?!\p{L}))?/gu,
