@@ -127,8 +127,11 @@ const withoutStruckOut: LineStep = each((line) => {
   const instead = STRUCK_COUNT.exec(line);
   if (instead)
     return `${instead[1]!}${instead[2]!.replace(COUNT_BESIDE, "").trim()}  ${instead[3]!}`;
-  const left = line.replace(/~~[^~]*~~/g, " ");
-  return struckFirst && !GOES_ON_COUNTED.test(left) ? "" : left;
+  // "lge ~~3~~ 2": blanks on both sides would set what follows apart.
+  const left = line.replace(/(?<=\S) ~~[^~]*~~ (?=\S)/g, " ").replace(/~~[^~]*~~/g, " ");
+  const goesOn =
+    GOES_ON_COUNTED.test(left) || (!/~~[^~]*\d[^~]*~~/.test(line) && COUNTED_BEHIND.test(left));
+  return struckFirst && !goesOn ? "" : left;
 });
 
 /** `~~cold packs 4~~ 1 left`, `~~4 cold packs~~ 1`: struck out with its count, and counted anew. */
@@ -147,6 +150,9 @@ const GOES_ON_COUNTED = quick(
     "iu",
   ),
 );
+
+/** `~~small~~ heavy shears 1`: a word of the name is struck out. */
+const COUNTED_BEHIND = quick(/^\W*(?:\[[ xX✓✔]?\]\s*)?\p{L}{3}[^\d]*\s[x×]?\d{1,3}\s*$/iu);
 
 /** `✗ cold packs 2`: ticked off as not there. */
 const withoutCrossed: LineStep = each((line) => (CROSSED.test(line) ? "" : line));

@@ -133,6 +133,17 @@ const sortsInPieces = (line: string): string =>
       )
     : line;
 
+/** "6 cm 2, 8 cm missing", "M 4, no S": a sort of which there is none, beside one that is counted. */
+const SORT = `(?:x{0,2}[sml]|small|medium|large|\\d+(?:[.,]\\d+)?\\s?(?:mm|cm|in|["”″]))`;
+const SORT_MISSING = quick(
+  new RegExp(
+    `(?<=\\d.{0,60})[,;]\\s*(?:${SORT}\\s*[:=–-]?\\s*(?:missing|gone|none|nil)|no\\s+${SORT})(?=\\s*(?:$|[,;|])|\\s{3})`,
+    "giu",
+  ),
+);
+const withoutMissingSorts = (line: string): string =>
+  /\b(?:missing|gone|none|nil|no)\b/i.test(line) ? line.replace(SORT_MISSING, "") : line;
+
 /** In the order in which one makes what a later one reads. */
 const WAYS = [
   inchesAsFigures,
@@ -148,6 +159,7 @@ const WAYS = [
   onesEach,
   withoutWere,
   withoutMore,
+  withoutMissingSorts,
   sortsBehind,
 ];
 export const countPlainly = (line: string): string => WAYS.reduce((said, way) => way(said), line);

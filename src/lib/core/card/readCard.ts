@@ -37,6 +37,7 @@ import { isHeading } from "./headings.ts";
 import { isNote } from "./notes.ts";
 import { IS_NUMBER_SAID } from "./numberWords.ts";
 import { openNumbers } from "./openNumbers.ts";
+import { withoutRepeatedPlaces } from "./placesRepeated.ts";
 import { questionsAnswered } from "./questions.ts";
 import type { Reading } from "./quantity.ts";
 import { plainly, type Knowledge } from "./plainly.ts";
@@ -138,7 +139,8 @@ function readLines(
   const { repair, plain, draft, list } = STEPS;
   const { rows: laidOut, isAbroad } = rowsOf(text, vocabulary, habits, ofStep(heard, ...repair));
   const knowledge = knowledgeOf(vocabulary);
-  const headed = underHeadings(sortsBelow(laidOut, knowledge), knowledge);
+  const placed = withoutRepeatedPlaces(laidOut, knowledge);
+  const headed = underHeadings(sortsBelow(placed, knowledge), knowledge);
   const rows = plainly(headed, knowledge, ofStep(heard, ...plain));
   const drafted = ofStep(heard, ...draft);
   const drafts = rows.map((row, at) => {

@@ -298,7 +298,7 @@ export const REMARK_FORMS: readonly RemarkForm[] = [
     "that it went",
     "taken out",
     "gone",
-    "(?:(?:all|now|both|since|sadly|already|is|are|was|were|been|has|have)\\s+)*(?:gone|missing|lost|stolen|nicked|used\\s+up|all\\s+used|binned|finished|deleted|withdrawn|discontinued|unavailable|temporarily\\s+out|removed|ordered|sold\\s+out|taken\\s+(?:out|away)|thrown\\s+(?:away|out)|chucked(?:\\s+(?:out|away))?|crossed\\s+out|none|nil)",
+    "(?:(?:all|now|both|since|sadly|already|is|are|was|were|been|has|have)\\s+)*(?:gone|missing|lost|stolen|nicked|used\\s+up|(?:all|both)\\s+used(?:\\s+(?:on\\s+|in\\s+|last\\s+)?\\p{L}+){0,2}|binned|finished|deleted|withdrawn|discontinued|unavailable|temporarily\\s+out|removed|ordered|sold\\s+out|taken\\s+(?:out|away)|thrown\\s+(?:away|out)|chucked(?:\\s+(?:out|away))?|crossed\\s+out|none|nil)",
   ),
   form(
     "that it is in the bin, or to be got back",

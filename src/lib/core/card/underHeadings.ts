@@ -14,7 +14,7 @@ const HEADS =
 /** "1. Dressings", "A) Dressings", "Dressings (sterile):", "-- Dressings --". */
 const HEADING = quick(
   new RegExp(
-    `^[\\s\\-–—*#=_[]*(?:(?:\\d{1,2}|[A-H])[.)]\\s+)?(?<before>(?:sterile|gauze|wound|adhesive|disposable|medical|examination|first\\s+aid|assorted)\\s+)?(?<head>${HEADS})(?:,?\\s+\\(?(?:sterile|assorted|various|non-?sterile|sorted|pairs|all\\s+sizes|various\\s+sizes)\\)?)?(?:\\s*&\\s*(?:tapes?|pads?|dressings?))?[\\s:\\-–—*=_\\]]*$`,
+    `^[\\s\\-–—*#=_[]*(?:(?:\\d{1,2}|[A-H])[.)]\\s+)?(?<before>(?:sterile|gauze|wound|adhesive|disposable|medical|examination|first\\s+aid|assorted)\\s+)?(?<head>${HEADS})(?:,?\\s+\\(?(?:sterile|assorted|various|non-?sterile|sorted|pairs|pares|paires|paia|paar|all\\s+sizes|various\\s+sizes)\\)?)?(?:\\s*&\\s*(?:tapes?|pads?|dressings?))?[\\s:\\-–—*=_\\]]*$`,
     "iu",
   ),
 );
@@ -63,6 +63,18 @@ function bySize({ text, quantity }: CardRow, head: string): string | null {
   }
   const { mark, rest } = SIZE_FIRST.exec(text)?.groups ?? {};
   return rest === undefined ? null : `${mark!}${name} ${rest}`;
+}
+
+/** "10 pairs, medium" under "Gloves": how many, and of which sort; null: it says more. */
+const AMOUNT = quick(
+  new RegExp(
+    `^(?<count>${MARK}(?:${COUNT}|an?)\\s+(?:pairs?|prs?|rolls?|pcs|pieces)(?:\\s+of)?)(?:\\s*,?\\s+\\(?(?<sort>extra\\s+large|small|medium|large|x{0,2}[sml])\\)?)?$`,
+    "iu",
+  ),
+);
+function byAmount({ text, quantity }: CardRow, head: string): string | null {
+  const said = quantity === null ? AMOUNT.exec(text.trim())?.groups : undefined;
+  return said ? `${said["count"]!} ${said["sort"] ? `${said["sort"]} ` : ""}${head}` : null;
 }
 
 /** A row's words, the count before them and what stands behind; null: it begins otherwise. */
@@ -114,7 +126,8 @@ const NO_COUNT = /^[\s:–—-]*$/;
 /** No column counts it, so that it may head others. */
 export const mayHead = ({ quantity }: CardRow): boolean =>
   quantity === null || NO_COUNT.test(quantity);
-const isCounted = (row: CardRow): boolean => !mayHead(row) || SAYS_NUMBER.test(row.text);
+const isCounted = (row: CardRow): boolean =>
+  !mayHead(row) || SAYS_NUMBER.test(row.text) || /\ba\s+pair\b/i.test(row.text);
 const LEADERS = /\s*\.{3,}\s*/g;
 /** "| small | 10 |": a name and a count between bars, where no table was seen, as the name alone says nothing. */
 const BARRED = /^\s*\|?\s*(?<name>[^|]*?)\s*\|\s*(?<count>\d{1,4})\s*\|?\s*$/;
@@ -146,7 +159,8 @@ type Tell = (row: CardRow) => string | null;
 function tellerOf(heading: CardRow, knows: Knows): Tell | null {
   if (!mayHead(heading)) return null;
   const head = headOf(heading);
-  if (head !== null) return (row) => bySize(row, head) ?? bySort(row, head, knows);
+  if (head !== null)
+    return (row) => bySize(row, head) ?? byAmount(row, head) ?? bySort(row, head, knows);
   const purpose = PURPOSE.exec(heading.text)?.groups?.["purpose"]?.toLowerCase();
   if (purpose !== undefined) return (row) => byPurpose(row, purpose, knows);
   // "five wipes" counts: were each of many such rows a heading, all below each would be gone through.
