@@ -6,20 +6,25 @@ describe("places that come again before a colon", () => {
     expect(
       entriesOf(
         [
+          "DRESSINGS",
+          " harness pocket: gauze 4 x 4 in, 6",
+          " landing box: gauze 4 x 4 in, 20",
           "GLOVES",
           " harness pocket: 1 pair",
           " landing box: 10 pairs, medium",
           "SPLINTS",
           " landing box: finger, 3",
-          "TOOLS",
-          " harness pocket: whistle",
+          "BANDAGES",
+          " landing box: triangular, 4",
         ].join("\n"),
       ),
     ).to.deep.equal([
-      "2 disposable-gloves 1 null",
-      "3 disposable-gloves 10 null",
-      "5 finger-splint 3 null",
-      "7 whistle 1 null",
+      "2 gauze-pad 6 [102,102]",
+      "3 gauze-pad 20 [102,102]",
+      "5 disposable-gloves 1 null",
+      "6 disposable-gloves 10 null",
+      "8 finger-splint 3 null",
+      "10 triangular-bandage 4 null",
     ]));
 
   it("a number's word among them counts nothing: four is an oven in French", () =>
