@@ -1,5 +1,7 @@
+import { LONGEST_LINE } from "./cardLimits.ts";
 import type { CardRow } from "./cardRow.ts";
 import type { Knows } from "./countedSorts.ts";
+import { LINE_END } from "./plainSigns.ts";
 import { quick } from "./quick.ts";
 
 /**
@@ -15,27 +17,40 @@ const FEWEST_OF_ONE = 2;
 /** Of the rows with a label so many have one that comes again. */
 const SHARE_REPEATED = 0.8;
 
-const labelOf = (row: CardRow): string | null =>
-  row.inTable ? null : (LABEL.exec(row.text)?.[1]?.toLowerCase() ?? null);
+const labelOf = (text: string): string | null => LABEL.exec(text)?.[1]?.toLowerCase() ?? null;
+/** "- landing box: …", "[x] lid: …" */
+const MARK = /^\s*(?:[-*•]\s+|\[[ xX✓✔]?\]\s*|\d{1,2}[.)]\s+)?/;
 
-/** The rows without such places, where the card has nothing else before a colon. */
-export function withoutRepeatedPlaces(rows: readonly CardRow[], of: Knows): readonly CardRow[] {
+/** The places that a card's lines name so, in small letters. @param lines as they stand on the card */
+function placesOf(lines: readonly string[], { typeOf, isWhole }: Knows): ReadonlySet<string> {
   const times = new Map<string, number>();
-  let labelled = 0;
-  for (const label of rows.map(labelOf))
-    if (label !== null) {
-      labelled += 1;
-      times.set(label, (times.get(label) ?? 0) + 1);
-    }
-  if (labelled < FEWEST_LABELLED) return rows;
-  const isPlace = (label: string) => {
-    const type = of.typeOf(label);
-    return times.get(label)! >= FEWEST_OF_ONE && (type === null || type === "container");
+  const labels = lines.flatMap((line) =>
+    line.length > LONGEST_LINE ? [] : (labelOf(line.replace(MARK, "")) ?? []),
+  );
+  for (const label of labels) times.set(label, (times.get(label) ?? 0) + 1);
+  const isPlace = ([label, many]: readonly [string, number]) => {
+    const type = typeOf(label);
+    return many >= FEWEST_OF_ONE && (type === null || type === "container" || !isWhole(label));
   };
-  const places = new Set([...times.keys()].filter(isPlace));
-  const repeated = [...places].reduce((sum, place) => sum + times.get(place)!, 0);
-  if (places.size < 2 || repeated < SHARE_REPEATED * labelled) return rows;
+  const places = [...times].filter(isPlace);
+  const repeated = places.reduce((sum, [, many]) => sum + many, 0);
+  const arePlaces =
+    labels.length >= FEWEST_LABELLED &&
+    places.length > 1 &&
+    repeated >= SHARE_REPEATED * labels.length;
+  return new Set(arePlaces ? places.map(([label]) => label) : []);
+}
+
+/** The rows without such places, where the card has nothing else before a colon. @param text the card */
+export function withoutRepeatedPlaces(
+  rows: readonly CardRow[],
+  text: string,
+  of: Knows,
+): readonly CardRow[] {
+  const places = placesOf(text.split(LINE_END), of);
   return rows.map((row) =>
-    places.has(labelOf(row) ?? "") ? { ...row, text: row.text.replace(LABEL, "") } : row,
+    !row.inTable && places.has(labelOf(row.text) ?? "")
+      ? { ...row, text: row.text.replace(LABEL, "") }
+      : row,
   );
 }

@@ -139,7 +139,7 @@ function readLines(
   const { repair, plain, draft, list } = STEPS;
   const { rows: laidOut, isAbroad } = rowsOf(text, vocabulary, habits, ofStep(heard, ...repair));
   const knowledge = knowledgeOf(vocabulary);
-  const placed = withoutRepeatedPlaces(laidOut, knowledge);
+  const placed = withoutRepeatedPlaces(laidOut, text, knowledge);
   const headed = underHeadings(sortsBelow(placed, knowledge), knowledge);
   const rows = plainly(headed, knowledge, ofStep(heard, ...plain));
   const drafted = ofStep(heard, ...draft);
