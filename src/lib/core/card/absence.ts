@@ -128,7 +128,7 @@ export const ABSENT_WORDS =
 /** "5; sixth missing", "3, missing 1": of several one is wanting; the others are there, and the count is asked about. */
 const SOME_MISSING = quick(
   new RegExp(
-    `\\d.*(?:\\b(?:second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last)\\s+(?:one\\s+)?(?:is\\s+)?missing|[,;(]\\s*(?:${NUMBER_SAID}|\\d{1,3})\\s+missing|missing\\s+(?:${NUMBER_SAID}|\\d{1,3})\\b|(?:faltan?|fehl(?:t|en)|manca(?:no)?|manque(?:nt)?|ontbre(?:ekt|ken)|saknas|mangler)\\s+\\d|missing\\s*:?\\s*only\\s+(?:${NUMBER_SAID}|\\d{1,3}))`,
+    `^\\D*\\d.*(?:\\b(?:second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth|last)\\s+(?:one\\s+)?(?:is\\s+)?missing|[,;(]\\s*(?:${NUMBER_SAID}|\\d{1,3})\\s+missing|missing\\s+(?:${NUMBER_SAID}|\\d{1,3})\\b|(?:faltan?|fehl(?:t|en)|manca(?:no)?|manque(?:nt)?|ontbre(?:ekt|ken)|saknas|mangler)\\s+\\d|missing\\s*:?\\s*only\\s+(?:${NUMBER_SAID}|\\d{1,3}))`,
     "iu",
   ),
 );

@@ -410,7 +410,7 @@ const eachOfSeveral = (row: CardRow, { names }: Knowledge): CardRow[] =>
 
 /** "two in the box and one in", "3 x 7.5 cm and 2 x": the line goes on, and nobody knows where; "gloves?" asks. */
 const OPEN_END =
-  /(?:\d.*\s(?:and|plus|or|with)(?:\s+an?)?|\d.*[a-z)]\s+(?:in|on|at)(?:\s+the)?|(?:\band|\bplus|[+&,])\s+\d{1,3}\s*[x×]|[+&]|^\D*\?)\s*$/i;
+  /^\D*\d.*(?:\s(?:and|plus|or|with)(?:\s+an?)?|[a-z)]\s+(?:in|on|at)(?:\s+the)?)\s*$|(?:(?:\band|\bplus|[+&,])\s+\d{1,3}\s*[x×]|[+&]|^\D*\?)\s*$/i;
 const VOLUME = "(\\d{1,4}(?:[.,]\\d)?\\s?(?:ml|cl|l|litres?))(?![\\p{L}])";
 /** "Eyewash 2 x 500 ml (plus 10 x 20 ml pods)": so many of either volume, and no packs of packs. */
 const TWO_VOLUMES = quick(

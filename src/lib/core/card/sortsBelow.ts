@@ -135,7 +135,8 @@ function sortsOn(line: string): string {
     ? name! + sorts.map(({ sort, amount }) => `${sort} (${amount})`).join("; ")
     : line;
 }
-const TWO_NUMBERS = /\d.*[;,/+&|\t]\D*\d|\d.*\sand\s+\d|\d\D*\s{2,}\d/;
+/** From the first number on: begun at each, a long one would be gone through again and again. */
+const TWO_NUMBERS = /^\D*\d.*(?:[;,/+&|\t]\D*|\sand\s+)\d|\d\D*\s{2,}\d/;
 
 /** What stands round a heading: a rule below it, a dash or a colon behind it. */
 const AROUND = /^[\s#*=_-]+|[\s:=_*–—-]+$/g;
