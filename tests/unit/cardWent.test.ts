@@ -1,5 +1,5 @@
 import { expect } from "chai";
-import { entriesOf } from "./cardReading.ts";
+import { confidenceOf, entriesOf } from "./cardReading.ts";
 
 const read = (line: string): string[] => entriesOf(`4 hand warmers\n${line}`).slice(1);
 const reads = (line: string, type: string, pieces: number) =>
@@ -51,6 +51,10 @@ describe("a stock card with a balance", () => {
       "4 eye-pad 6 null",
     ]);
   });
+  it("its heading tells what is there, and nobody is asked which column it is", () =>
+    expect(
+      confidenceOf("Item\tIn\tOut\tBalance\nEye pads\t10\t4\t6\nTape\t2\t-\t2\nSlings\t3\t1\t2"),
+    ).to.satisfy((all: number[]) => all.length === 3 && all.every((sure) => sure >= 0.9)));
   it("two lots with balances of their own are both there: 10 + 5 − 0 is not 5", () => {
     expect(card("Eye pads\t10\t-\t10", "Tape\t2\t-\t2", "Eye pads\t5\t-\t5")).to.deep.equal([
       "2 eye-pad 10 null",

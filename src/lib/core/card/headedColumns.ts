@@ -12,6 +12,7 @@ import {
 import { areAnswers, saysHeld, saysOneOfKits, saysShould, saysWhether } from "./headingCounts.ts";
 import { packColumns, sumColumn } from "./packColumns.ts";
 import { TWO_LETTERS } from "./quick.ts";
+import { saysBalance, saysMoved } from "./runningBalances.ts";
 
 /** What the columns under a heading hold, once the rows below it are seen: one step for each thing that they tell. */
 
@@ -291,6 +292,14 @@ function withContent(
   return { ...table, roles };
 }
 
+/** "In | Out | Balance": what came and what went is no count of what is there. */
+function withoutMoves(table: Columns, names: readonly string[]): Columns {
+  const balance = names.findIndex(saysBalance);
+  if (balance < 0 || table.roles[balance] !== "quantity") return table;
+  const moved = (at: number) => table.roles[at] !== "text" && saysMoved(names[at] ?? "");
+  return { ...table, roles: table.roles.map((r, at) => (moved(at) ? "skip" : r)) };
+}
+
 /**
  * The columns with what their rows tell of them.
  * @param names the headings, one a column
@@ -303,7 +312,16 @@ export function columnsSettled(
   isName: (text: string) => boolean,
 ): Columns {
   const steps = [
-    ...[withoutDates, withoutPaid, withoutBoxes, withoutKits, withAnswers, withFound, withQuantity],
+    ...[
+      withoutMoves,
+      withoutDates,
+      withoutPaid,
+      withoutBoxes,
+      withoutKits,
+      withAnswers,
+      withFound,
+      withQuantity,
+    ],
     ...[withShould, withUnits, withPacks, withOneCount, withSums],
   ];
   const named = withSides(withNamed(headed, rows, isName), names, rows, isName);

@@ -14,6 +14,7 @@ import { CARRIED } from "./placeWords.ts";
 import { pairedCells, pairedOnLine } from "./pairedCells.ts";
 import { plainRow } from "./plainRow.ts";
 import { saysAmount } from "./recordFields.ts";
+import { saysBalance, saysMoved } from "./runningBalances.ts";
 import { tableRow } from "./tableRow.ts";
 import { PACKS } from "./phrase.ts";
 import { LETTER, THREE_LETTERS, TWO_LETTERS, quick } from "./quick.ts";
@@ -460,7 +461,13 @@ function tableHeader(line: string, below: readonly string[]): Table | null {
     const cells = headingCells(line, split);
     if (!cells) continue;
     const next = cellsBelow(below, split, line);
-    const told = cells.map((cell, i) => roleOf(cell) ?? roleOfNombre(cell, next[i] ?? ""));
+    const isStock = cells.some(saysBalance);
+    const told = cells.map(
+      (cell, i) =>
+        roleOf(cell) ??
+        roleOfNombre(cell, next[i] ?? "") ??
+        (isStock && saysMoved(cell) ? "skip" : null),
+    );
     // "Plasters  24  pcs" is a row: beside a number no heading is guessed.
     if (!told.includes("text") && cells.some((c) => /^\d+$/.test(c.trim()))) continue;
     const roles = withText(cells, told, next);

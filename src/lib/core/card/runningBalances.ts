@@ -14,6 +14,13 @@ const IN =
 const OUT =
   /^(?:out|used|issued|taken|removed|salida|sorties?|abgang|ausgang|scarico|uscita|uit|ut)$/i;
 
+const plainly = (heading: string): string =>
+  withoutAccents(heading.trim().replace(/\s*\([^()]*\)$/, ""));
+/** Whether a heading is of the balance, or of what moved it. */
+export const saysBalance = (heading: string): boolean => BALANCE.test(plainly(heading));
+export const saysMoved = (heading: string): boolean =>
+  IN.test(plainly(heading)) || OUT.test(plainly(heading));
+
 /** "100", "-", "": a number, or none; null: something else. */
 function amountOf(cell: string): number | null {
   if (/^[-–—.]?$/.test(cell)) return 0;
@@ -23,8 +30,7 @@ function amountOf(cell: string): number | null {
 /** The places of rows below the heading that a later one of the same thing takes the place of; null: the block keeps no balance. */
 function superseded({ columns }: ReturnType<typeof columnsOf>): ReadonlySet<number> | null {
   const by = (is: (column: BlockColumn) => boolean) => columns.find(is);
-  const heads = (pattern: RegExp) =>
-    by(({ heading }) => pattern.test(withoutAccents(heading.replace(/\s*\([^()]*\)$/, ""))));
+  const heads = (pattern: RegExp) => by(({ heading }) => pattern.test(plainly(heading)));
   const [balance, came, went] = [heads(BALANCE), heads(IN), heads(OUT)];
   const names = by(({ heading }) => roleOf(heading) === "text");
   if (!balance || !names || (!came && !went)) return null;
