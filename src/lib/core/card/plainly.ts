@@ -337,8 +337,10 @@ function eachOfNames(row: CardRow, names: (text: string) => boolean): CardRow[] 
 
 /** "scissors yes tweezers no", "shears yes, tweezers yes but bent": things with an answer each, two or more; what is there. */
 const ANSWER = /[\s:,–-]+\b(yes|yep|yup|no|nope|none)\b(?:\s+but\s+\p{L}+)?[\s.,;!]*/giu;
+/** Most rows do not, and runs of blanks and dashes would be gone through for nothing. */
+const MAY_ANSWER = /^\D*\b(?:yes|yep|yup|no|nope|none)\b\D*$/i;
 function eachAnswered(row: CardRow, names: (text: string) => boolean): CardRow[] {
-  if (row.inTable || row.quantity !== null || /\d/.test(row.text)) return [row];
+  if (row.inTable || row.quantity !== null || !MAY_ANSWER.test(row.text)) return [row];
   const answers = [...row.text.matchAll(ANSWER)].map((m) => m[1]!.toLowerCase());
   const things = answers.length < 2 ? [] : row.text.replace(ANSWER, "\n").split("\n");
   if (things.length !== answers.length + 1 || things.pop() !== "" || !things.every(names))
@@ -447,7 +449,7 @@ function eachOfVolumes(row: CardRow): CardRow[] {
 
 /** "4 x 10 cm gauze pads", with no other number: four of ten, or one of four by ten. */
 const COUNT_OR_SIDE = quick(
-  /(?<=^\W*|[,;+&]\s*|\band\s+)([2-9]|1[0-2])\s?[x×]\s?(?!\1\D)\d{1,2}(?:[.,]\d)?\s?(?:cm|in|["”″])\s+(?!(?:[^\d,;]*(?:bandage|cr[eê]pe|conforming|cohesive|elastic|tape|roll|wrap)))\p{L}[^\d,;+&]*(?=$|[,;+&])/iu,
+  /(?=[1-9])(?<=^\W*|[,;+&]\s*|\band\s+)([2-9]|1[0-2])\s?[x×]\s?(?!\1\D)\d{1,2}(?:[.,]\d)?\s?(?:cm|in|["”″])\s+(?!(?:[^\d,;]*(?:bandage|cr[eê]pe|conforming|cohesive|elastic|tape|roll|wrap)))\p{L}[^\d,;+&]*(?=$|[,;+&])/iu,
 );
 const endsOpen = (row: CardRow): CardRow =>
   row.quantity === null && !row.inTable && (OPEN_END.test(row.text) || COUNT_OR_SIDE.test(row.text))

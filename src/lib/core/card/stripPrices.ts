@@ -1,3 +1,5 @@
+import { quick } from "./quick.ts";
+
 /** "exp. 2028", "best before end 2027": no month. */
 const EXPIRES_IN_YEAR =
   /[,;]?\s*\b(?:exp(?:iry|ires?|\.)?|use by|best before|bbe?)\s*(?:date)?\s*[:.]?\s*(?:end\s+(?:of\s+)?)?20[2-4]\d\b(?![-/.]?\d)/gi;
@@ -5,6 +7,19 @@ const EXPIRES_IN_YEAR =
 /** "eye pads 5, 6 last month", "last count 9": what was there then, where another number says what is. */
 const WAS_THERE =
   /(?:[,;(.]\s*|\s[-–—→|]\s+|\s)\b(?:(?:was\s+)?\d{1,4}\s+(?:at\s+(?:the\s+)?)?last\s+(?:time|week|month|year|check|count)|(?:at\s+(?:the\s+)?)?last\s+(?:time|week|month|year|check|count)\s*:?\s*\d{1,4})\b\)?/gi;
+/** "KSh 280 each", "Rs. 1,250/-": whole numbers, that would count. */
+const BEHIND_CURRENCY = quick(
+  /(?<![\p{L}\d])(?:KSh|Ksh|KES|Rs\.?|INR|NGN|₦|₹|PHP|Php|ZAR|SGD|TSh|USh|GH₵|kr\.?|zł)\s?\d+(?:[.,]\d+)*(?:\s?\/[-=–])?(?:\s*(?:each|ea\.?|per\s+\p{L}+)(?!\p{L}))?/gu,
+);
+/** "(45 kr each)", "89 kr" */
+const BEFORE_CURRENCY = quick(
+  /(?<![\p{L}\d.,])\d+(?:[.,]\d{1,2})?\s?(?:kr\.?|zł|kč|Kč|Ft|pesos?|rand|shillings?|naira|rupees)(?![\p{L}])(?:\s*(?:each|ea\.?|per\s+\p{L}+)(?!\p{L}))?/gu,
+);
+/** "(P85)", "(P45 per roll)", "(R25 ea)" */
+const IN_PESOS = quick(
+  /\((?:P|R|N|₱)\s?\d+(?:[.,]\d{1,2})?(?:\s*(?:each|ea\.?|per\s+\p{L}+|\/\s*\p{L}+))?\)/gu,
+);
+
 /** Takes out what looks like a count and is none (prices, dates, codes, phone numbers), and the sign that led to one at the end. */
 export function stripPrices(text: string): string {
   const said = withoutPrices(text);
@@ -22,23 +37,11 @@ function withoutPrices(text: string): string {
       .replace(/\b\d+[.,]\d{2}\s?[£€](?!\d)/g, " ")
       .replace(/(?:[£€$¥]|\b(?:EUR|USD|GBP|CHF|SEK|AUD|CAD|NZD)\b)\s?\d+(?:[.,]\d+)*/g, " ")
       .replace(/\b\d+(?:[.,]\d{1,2})?\s*(?:[£€]|\b(?:EUR|USD|GBP|CHF|SEK|AUD|CAD|NZD)\b)/g, " ")
-      // "KSh 280 each", "Rs. 1,250/-": whole numbers, that would count.
-      .replace(
-        /(?<![\p{L}\d])(?:KSh|Ksh|KES|Rs\.?|INR|NGN|₦|₹|PHP|Php|ZAR|SGD|TSh|USh|GH₵|kr\.?|zł)\s?\d+(?:[.,]\d+)*(?:\s?\/[-=–])?(?:\s*(?:each|ea\.?|per\s+\p{L}+)(?!\p{L}))?/gu,
-        " ",
-      )
+      .replace(BEHIND_CURRENCY, " ")
       // "exp -": nobody knows when.
       .replace(/\s\bexp(?:iry|ires?)?\.?\s*:?\s*[-–—](?=\s|$)/gi, " ")
-      // "(45 kr each)", "89 kr"
-      .replace(
-        /(?<![\p{L}\d.,])\d+(?:[.,]\d{1,2})?\s?(?:kr\.?|zł|kč|Kč|Ft|pesos?|rand|shillings?|naira|rupees)(?![\p{L}])(?:\s*(?:each|ea\.?|per\s+\p{L}+)(?!\p{L}))?/gu,
-        " ",
-      )
-      // "(P85)", "(P45 per roll)", "(R25 ea)"
-      .replace(
-        /\((?:P|R|N|₱)\s?\d+(?:[.,]\d{1,2})?(?:\s*(?:each|ea\.?|per\s+\p{L}+|\/\s*\p{L}+))?\)/gu,
-        " ",
-      )
+      .replace(BEFORE_CURRENCY, " ")
+      .replace(IN_PESOS, " ")
       .replace(/\$\s*(?=\s|$)/g, " ")
       // "(DIN 13169 extended)": the number of a standard.
       .replace(
