@@ -132,22 +132,20 @@ const SOME_MISSING = quick(
     "iu",
   ),
 );
-const NUMBERS = /\d+/g;
 /**
  * Whether a stretch says that its thing is not there.
  * @param own as it stands on the card
  * @param said the same without brackets that speak of another thing
  */
 export function isSaidAbsent(own: string, said: string): boolean {
-  if (SOME_MISSING.test(said) && (said.match(NUMBERS)?.length ?? 0) > 0) return false;
   const ofAll = said.replace(BEHIND_COUNT, " ");
-  return (
+  const saysSo =
     NOT_MEDICAL.test(own) ||
     isGone(own) ||
     isAbsent(ofAll) ||
     ABSENT_NO.test(ofAll) ||
-    isElsewhere(own.replace(/\([^)]{0,200}\)?/g, " "))
-  );
+    isElsewhere(own.replace(/\([^)]{0,200}\)?/g, " "));
+  return saysSo && !SOME_MISSING.test(said);
 }
 
 /** Whether a remark says that a thing is not there, or is somebody else's. */

@@ -125,7 +125,7 @@ const SORT_IN_PACKS = quick(
   ),
 );
 const sortsInPieces = (line: string): string =>
-  (line.match(SORT_IN_PACKS)?.length ?? 0) > 1
+  /\sof\s/i.test(line) && (line.match(SORT_IN_PACKS)?.length ?? 0) > 1
     ? line.replace(
         SORT_IN_PACKS,
         (_, sort: string, packs: string, each: string) =>

@@ -23,6 +23,8 @@ const BETWEEN = [
   /\s*\+\s*/,
   /\s*&\s*/,
 ];
+/** The same without the comma that a name may have. */
+const SIGNS = BETWEEN.filter((between) => !between.test(", "));
 const MEASURE = "(?:mm|cm|m|in(?:ch(?:es)?)?|ft|yd|ml|l|g|mg|[\"”″'])";
 /** "10cm", "5 x 5 cm", "L": the same thing in another size. */
 const SIZE = quick(
@@ -89,8 +91,7 @@ export function pairedCells(
   const counts = withUnit(cells[count!]!.split(sign).map((one) => one.trim()));
   const sizes = size! < 0 ? null : sizesOf(cells[size!] ?? "", counts.length);
   // "Tape, cloth" beside "1in/2in": one name.
-  const ways = sizes ? BETWEEN.filter((between) => !between.test(", ")) : BETWEEN;
-  const said = namesOf(cells[name!] ?? "", counts.length, names, ways);
+  const said = namesOf(cells[name!] ?? "", counts.length, names, sizes ? SIGNS : BETWEEN);
   if (!said && !(sizes && names(cells[name!] ?? ""))) return [cells];
   return counts.map((one, k) =>
     cells.map((cell, at) => {

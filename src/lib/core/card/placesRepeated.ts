@@ -27,17 +27,17 @@ function placesOf(lines: readonly string[], { typeOf, isWhole }: Knows): Readonl
   const labels = lines.flatMap((line) =>
     line.length > LONGEST_LINE ? [] : (labelOf(line.replace(MARK, "")) ?? []),
   );
+  if (labels.length < FEWEST_LABELLED) return new Set();
   for (const label of labels) times.set(label, (times.get(label) ?? 0) + 1);
   const isPlace = ([label, many]: readonly [string, number]) => {
+    // Of thousands that stand once none is looked up.
+    if (many < FEWEST_OF_ONE) return false;
     const type = typeOf(label);
-    return many >= FEWEST_OF_ONE && (type === null || type === "container" || !isWhole(label));
+    return type === null || type === "container" || !isWhole(label);
   };
   const places = [...times].filter(isPlace);
   const repeated = places.reduce((sum, [, many]) => sum + many, 0);
-  const arePlaces =
-    labels.length >= FEWEST_LABELLED &&
-    places.length > 1 &&
-    repeated >= SHARE_REPEATED * labels.length;
+  const arePlaces = places.length > 1 && repeated >= SHARE_REPEATED * labels.length;
   return new Set(arePlaces ? places.map(([label]) => label) : []);
 }
 

@@ -106,26 +106,16 @@ function saidPlainly(written: string, vocabulary: Vocabulary): string {
 }
 
 /** The same object for the same vocabulary, as what rests on it is remembered. */
-const knowledges = new WeakMap<Vocabulary, Knowledge>();
-function knowledgeOf(vocabulary: Vocabulary): Knowledge {
+const knowledges = new WeakMap<Vocabulary, Knowledge & Tongues>();
+function knowledgeOf(vocabulary: Vocabulary): Knowledge & Tongues {
   const known = knowledges.get(vocabulary) ?? {
     names: (text: string) => namesItem(text, vocabulary),
     typeOf: (text: string) => matchType(text, vocabulary).type,
     isWhole: (text: string) => isWhole(matchType(text, vocabulary)),
     knows: (text: string) => knowsAny(text, vocabulary),
+    abroad: vocabulary.abroad,
   };
   knowledges.set(vocabulary, known);
-  return known;
-}
-
-const tonguesKnown = new WeakMap<Vocabulary, Tongues>();
-/** The same for what lines from abroad are read by. */
-function tonguesOf(vocabulary: Vocabulary): Tongues {
-  const known = tonguesKnown.get(vocabulary) ?? {
-    abroad: vocabulary.abroad,
-    knows: (text: string) => knowsAny(text, vocabulary),
-  };
-  tonguesKnown.set(vocabulary, known);
   return known;
 }
 
@@ -196,7 +186,7 @@ function inOwnWords(
   amongForeign: boolean,
 ): readonly CardEntry[] {
   const lines = text.split(LINE_END);
-  const tongues = tonguesOf(vocabulary);
+  const tongues = knowledgeOf(vocabulary);
   return entries.map((entry) => {
     const line = lines[entry.source - 1] ?? "";
     if (line.length > LONGEST_LINE || line.includes(entry.text)) return entry;
@@ -212,7 +202,7 @@ function isCardAbroad(
   read: readonly { readonly printed: string; readonly english: string }[],
   vocabulary: Vocabulary,
 ): boolean {
-  const tongues = tonguesOf(vocabulary);
+  const tongues = knowledgeOf(vocabulary);
   const { abroad, knows } = tongues;
   const lines = read.filter(({ printed }) => printed.trim() !== "");
   const isShort = (line: string) => line.length <= LONGEST_LINE;
@@ -256,7 +246,7 @@ function rowsOf(
     return right.english !== line && headsColumns(line) ? own : right;
   });
   const isAbroad = isCardAbroad(read, vocabulary);
-  const tongues = tonguesOf(vocabulary);
+  const tongues = knowledgeOf(vocabulary);
   const said = read.map(({ printed, english }) =>
     isAbroad && english === printed && printed.length <= LONGEST_LINE && !headsColumns(printed)
       ? inEnglish({ text: printed, amongForeign: true }, tongues)
@@ -295,7 +285,7 @@ const putRight = rememberingFor(
         IS_NUMBER_SAID.test(word) ||
         (word.length >= SHORTEST_ABROAD && isWordAbroad(word, vocabulary.abroad)),
     );
-    const english = inEnglish({ text: printed, amongForeign: false }, tonguesOf(vocabulary));
+    const english = inEnglish({ text: printed, amongForeign: false }, knowledgeOf(vocabulary));
     if (english !== printed) return { printed, english };
     const meant = asMeant(withoutShortDots(printed, known), known, vocabulary);
     return { printed: meant, english: meant };

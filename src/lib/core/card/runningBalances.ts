@@ -1,3 +1,5 @@
+import { remembering } from "../base/remembering.ts";
+import { LONGEST_KEPT, LONGEST_LINE, MOST_WORDS } from "./cardLimits.ts";
 import { columnsOf, withBlocksSaid, type BlockColumn, type CellBlock } from "./cellBlocks.ts";
 import { roleOf } from "./headingRoles.ts";
 import { withoutAccents } from "./words.ts";
@@ -7,8 +9,13 @@ import { withoutAccents } from "./words.ts";
  * the one before, and only the last is there.
  */
 
-const BALANCE =
-  /^(?:(?:running\s+)?(?:balance|total)|bal\.?|left|remain(?:s|ing|der)?|closing|in\s+stock|saldo|solde|rest|reste|resto|bestand|voorraad|giacenza)$/i;
+const BALANCE_WORDS =
+  "(?:running\\s+)?(?:balance|total)|bal\\.?|left|remain(?:s|ing|der)?|closing|in\\s+stock|saldo|solde|rest|reste|resto|bestand|voorraad|giacenza";
+const BALANCE = new RegExp(`^(?:${BALANCE_WORDS})$`, "i");
+/** Most cards have no line with such a heading; one holds no number. */
+const HAS_WORD = new RegExp(BALANCE_WORDS, "i");
+const mayHead = (line: string): boolean =>
+  line.length <= LONGEST_LINE && !/\d/.test(line) && HAS_WORD.test(withoutAccents(line));
 const IN =
   /^(?:in|received|rec['’]?d|added|stocked|entrada|entrees?|zugang|eingang|carico|entrata|binnen|inn)$/i;
 const OUT =
@@ -16,10 +23,17 @@ const OUT =
 
 const plainly = (heading: string): string =>
   withoutAccents(heading.trim().replace(/\s*\([^()]*\)$/, ""));
-/** Whether a heading is of the balance, or of what moved it. */
-export const saysBalance = (heading: string): boolean => BALANCE.test(plainly(heading));
-export const saysMoved = (heading: string): boolean =>
-  IN.test(plainly(heading)) || OUT.test(plainly(heading));
+/** Whether a heading is of the balance, or of what moved it; each cell of each line is asked, as any may head a table. */
+export const saysBalance = remembering(
+  (heading) => BALANCE.test(plainly(heading)),
+  MOST_WORDS,
+  LONGEST_KEPT,
+);
+export const saysMoved = remembering(
+  (heading) => IN.test(plainly(heading)) || OUT.test(plainly(heading)),
+  MOST_WORDS,
+  LONGEST_KEPT,
+);
 
 /** "100", "-", "": a number, or none; null: something else. */
 function amountOf(cell: string): number | null {
@@ -67,4 +81,4 @@ function withoutOld(block: CellBlock): readonly ReadonlyMap<number, string>[] | 
 
 /** The lines without entries that a later balance takes the place of; as many as before. */
 export const withoutOldBalances = (lines: readonly string[]): string[] =>
-  withBlocksSaid(lines, withoutOld).read;
+  lines.some(mayHead) ? withBlocksSaid(lines, withoutOld).read : [...lines];
