@@ -144,8 +144,24 @@ const SORT_MISSING = quick(
 const withoutMissingSorts = (line: string): string =>
   /\b(?:missing|gone|none|nil|no)\b/i.test(line) ? line.replace(SORT_MISSING, "") : line;
 
+/** "vendas 5 cm 3, de 10 cm 2": a further size of the same. */
+const OF_A_SIZE =
+  /(?<=\d\s?(?:mm|cm|in|["”″])\s.{0,40}(?:[,;]|\s(?:y|e|et|and|und))\s*)(?:de|di|da|of|in|von|van)\s+(?=\d+(?:[.,]\d+)?\s?(?:mm|cm|in|["”″])\s)/gi;
+const sizesAlone = (line: string): string =>
+  /[,;\s]\s?(?:de|di|da|of|in|von|van)\s\d/i.test(line) ? line.replace(OF_A_SIZE, "") : line;
+
+/** "Splint    S  1 / L  2": no columns of letters, but sizes in one cell. */
+const LETTER_SIZES =
+  /(?<=\s{2}|\t)(?:(?:S|M|X{0,2}L|XS)\s{1,3}\d{1,3}\s*\/\s*)+(?:S|M|X{0,2}L|XS)\s{1,3}\d{1,3}(?=\s*$|\s{2}|\t)/g;
+const lettersInCell = (line: string): string =>
+  /[SML]\s{2,3}\d/.test(line)
+    ? line.replace(LETTER_SIZES, (sizes) => sizes.replace(/\s{2,}/g, " "))
+    : line;
+
 /** In the order in which one makes what a later one reads. */
 const WAYS = [
+  lettersInCell,
+  sizesAlone,
   inchesAsFigures,
   numbersWhole,
   saidOnce,

@@ -2,7 +2,7 @@ import { isCountedAs, isCountedPlainly, saysTimes } from "./countedPlainly.ts";
 import { isSure, type Draft } from "./draft.ts";
 import { IN_BRACKETS } from "./inBrackets.ts";
 import { firstTold, noIf, yesIf, type Rule } from "./firstTold.ts";
-import { CARRIED, PART_OF_ONE, PLACE_WORDS } from "./placeWords.ts";
+import { BAG_WITH_NUMBER, CARRIED, PART_OF_ONE, PLACE_WORDS } from "./placeWords.ts";
 import { isCapitals, type Style } from "./style.ts";
 import { quick } from "./quick.ts";
 import { NO_TYPE, type Match } from "./vocabulary.ts";
@@ -39,8 +39,11 @@ const PLACE_ALONE = quick(
 const FIXED_PLACE = quick(
   /^(?!\W*(?:an?|one)\s)\W*(?:\p{L}[\p{L}'’-]*\s+){0,3}(?:cabinet|cupboard|locker|drawer|shelf|compartment|side\s+pocket|glovebox)s?\W*$/iu,
 );
-/** "Pouch 2", which may be two pouches: a group where what follows has its count in front. */
-const BAG_WITH_NUMBER = new RegExp(`^\\W*(?:${CARRIED})\\s+\\d{1,2}\\W*$`, "i");
+/** "Pack 2", numbered so on this card. */
+function isNumberedPlace(text: string, style: Style): boolean {
+  const place = BAG_WITH_NUMBER.exec(text)?.groups!["place"];
+  return place !== undefined && style.placesNumbered.has(place.toLowerCase());
+}
 const HOLDER_BY_PLACE = quick(
   new RegExp(
     `^\\D{0,24}\\b(?:${PLACE_WORDS})\\s*\\((?:the\\s+)?(?:inside|outside|inner|outer|in\\s|on\\s|top|bottom|left|right|front|back|lid|side|red|green|blue|black|orange|yellow|white)[^()\\d]*\\)\\s*$`,
@@ -128,11 +131,12 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   },
   {
     name: "'Compartment B' or 'Pouch 2' alone, over what lies there",
-    tells: ({ text, row, next }) =>
+    tells: ({ text, row, next, style }) =>
       yesIf(
         row.quantity === null &&
           next !== undefined &&
           (PLACE_ALONE.test(text) ||
+            isNumberedPlace(text, style) ||
             (BAG_WITH_NUMBER.test(text) && COUNT_IN_FRONT.test(next.row.text))),
       ),
   },

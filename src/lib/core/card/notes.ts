@@ -17,7 +17,7 @@ const FOOTER =
 
 /** What an office writes on a card: numbers of seals, forms and rooms, who is answerable, how one is greeted. */
 const OFFICE = quick(
-  /^\W*(?:kit\s+(?:list|#|contents)|(?:table|fig(?:ure)?)\.?\s+\p{Lu}?\d|list\s+of\s+contents|packing\s+list\b|check-?list\s*$|aed\s+location|site\s*:|invoice\b|(?:\p{L}+\s+){0,3}[-–]?\s*order\s+(?:no\.?\s*|nr\.?\s*|#\s*)?\d+\b|nearest\s+(?:hospital|aed|defib\w*|clinic|phone|telephone)|(?:photo|picture)s?\s+(?:taken|of|shows?|attached|\d)|attached\s*:|sent\s+from\s|hope\s+(?:that|this)\s|size\s+of\s+(?:the\s+)?(?:case|bag|box|kit|pouch)\b|\d+\s+(?:items?|lines?|articles)\s+(?:checked|counted|listed|short|present|missing|in\s+all)\b|\p{L}+\s+(?:training|course|session|practice)\s+(?:next|on|this|every)\s|first\s+aiders?\s+on\b|company\s*:|department\s+of|(?:from|to|attachments?|sent)\s*:|scan\s+of|transcribed|version\s+\d|home\s*[>›»]|product\s+details|about\s+this|tick\s+(?:when|if|each)|legend\s*:|(?:end|last\s+item)(?:\s+of\s+(?:list|card|page))?\W*$|continued\b|cont['’]?d\b|source\s*:|confidential|draft\s*$|p\.?t\.?o\.?\s*$|(?:meeting|assembly|muster)\s+point|inventory\s*$|(?:daily|weekly|monthly|quarterly|annual)\s+check\b|seal(?:ed)?(?:\s+(?:no\.?|number|nr\.?))?\s*[:#]?\s*\d|(?:art(?:icle)?|item|stock|product|part|order|quote)\.?\s*(?:no\.?|nr\.?|number|code)\b|ean\b|gtin\b|upc\b|kit\s+(?:(?:no|nr|id|number)\b|\p{Lu}$|weight|volume)|(?:box|copy|sheet|bag|kit)\s+\d+\s*(?:of|\/)\s*\d|this\s+kit\b|©|printed\b|issued\b|valid\b|emergenc(?:y|ies)\s*:|in\s+an?\s+emergency|opening\s+hours|first\s+aiders?\s*:|ersthelfer(?:in)?\s*:|secouristes?\s*:|socorristas?\s*:|responsible|room\s+\d|(?:ground|first|second|third)\s+floor|vehicle\s*:|form\s+\p{Lu}|lasts\b|contents\s+may|comments?\s*[:(]|volume\b|capacity\b|to\s+re-?order|refills?\s*:|(?:hi|hello|dear)\s+(?:all|team|both|everyone|\p{Lu}\p{L}+)\s*[,!]\s*$|(?:best|thanks|thank\s+you|many\s+thanks|love|greetings)\s*[,!]|used\s+on\s+(?:trip|the)|ask\s+at|item\s+qty|size\s*:\s*\d+\s*[x×]\s*\d+\s*[x×]|\d+\s+kits?\s+in\b|\d+-year\s|for\s+(?:up\s+to\s+)?\d+\s+(?:persons?|people))/iu,
+  /^\W*(?:kit\s+(?:list|#|contents)|(?:circular|memo(?:randum)?|bulletin)\s+(?:no\.?\s*)?\d|(?:table|fig(?:ure)?)\.?\s+\p{Lu}?\d|list\s+of\s+contents|packing\s+list\b|check-?list\s*$|aed\s+location|site\s*:|invoice\b|(?:\p{L}+\s+){0,3}[-–]?\s*order\s+(?:no\.?\s*|nr\.?\s*|#\s*)?\d+\b|nearest\s+(?:hospital|aed|defib\w*|clinic|phone|telephone)|(?:photo|picture)s?\s+(?:taken|of|shows?|attached|\d)|attached\s*:|sent\s+from\s|hope\s+(?:that|this)\s|size\s+of\s+(?:the\s+)?(?:case|bag|box|kit|pouch)\b|\d+\s+(?:items?|lines?|articles)\s+(?:checked|counted|listed|short|present|missing|in\s+all)\b|\p{L}+\s+(?:training|course|session|practice)\s+(?:next|on|this|every)\s|first\s+aiders?\s+on\b|company\s*:|department\s+of|(?:from|to|attachments?|sent)\s*:|scan\s+of|transcribed|version\s+\d|home\s*[>›»]|product\s+details|about\s+this|tick\s+(?:when|if|each)|legend\s*:|(?:end|last\s+item)(?:\s+of\s+(?:list|card|page))?\W*$|continued\b|cont['’]?d\b|source\s*:|confidential|draft\s*$|p\.?t\.?o\.?\s*$|(?:meeting|assembly|muster)\s+point|inventory\s*$|(?:daily|weekly|monthly|quarterly|annual)\s+check\b|seal(?:ed)?(?:\s+(?:no\.?|number|nr\.?))?\s*[:#]?\s*\d|(?:art(?:icle)?|item|stock|product|part|order|quote)\.?\s*(?:no\.?|nr\.?|number|code)\b|ean\b|gtin\b|upc\b|kit\s+(?:(?:no|nr|id|number)\b|\p{Lu}$|weight|volume)|(?:box|copy|sheet|bag|kit)\s+\d+\s*(?:of|\/)\s*\d|this\s+kit\b|©|printed\b|issued\b|valid\b|emergenc(?:y|ies)\s*:|in\s+an?\s+emergency|opening\s+hours|first\s+aiders?\s*:|ersthelfer(?:in)?\s*:|secouristes?\s*:|socorristas?\s*:|responsible|room\s+\d|(?:ground|first|second|third)\s+floor|vehicle\s*:|form\s+\p{Lu}|lasts\b|contents\s+may|comments?\s*[:(]|volume\b|capacity\b|to\s+re-?order|refills?\s*:|(?:hi|hello|dear)\s+(?:all|team|both|everyone|\p{Lu}\p{L}+)\s*[,!]\s*$|(?:best|thanks|thank\s+you|many\s+thanks|love|greetings)\s*[,!]|used\s+on\s+(?:trip|the)|ask\s+at|item\s+qty|size\s*:\s*\d+\s*[x×]\s*\d+\s*[x×]|\d+\s+kits?\s+in\b|\d+-year\s|for\s+(?:up\s+to\s+)?\d+\s+(?:persons?|people))/iu,
 );
 
 interface Told extends Draft {
@@ -83,6 +83,12 @@ const PAID =
 /** "Apologies: …", "AOB". */
 const MINUTES =
   /^\W*(?:apologies|attendees|in\s+attendance|a\.?o\.?b\b|any\s+other\s+business|matters\s+arising|minutes\s+(?:of|taken)|(?:date\s+of\s+)?next\s+meeting|chair(?:ed|person|man|woman)?\s*(?::|by\b)|agenda\b|circulation\s*:|distribution\s*:|proposed\s+by|seconded\s+by|action\s+points?\b|quorum\b|(?:the\s+)?meeting\s+(?:closed|opened|ended|began))/i;
+/** "Sister Ada reported that the box was opened". */
+const RESOLVED =
+  /\b(?:reported|resolved|agreed|noted|decided|confirmed|stated|informed|asked|proposed|recommended|reminded|explained|suggested|said)\b.{0,60}\bthat\b/i;
+/** "Managers report shortages by the 5th", "Every branch must keep its box in reception". */
+const TOLD_TO =
+  /^\W*(?:\d{1,2}[.)]\s*)?(?:(?:every|each|all|any|the|no)\s+)?(?:branch|manager|supervisor|staff|teacher|driver|coach|warden|first[\s-]?aider|employee|member|volunteer|caretaker|department|team|committee|leader|skipper|crew|foreman|person)(?:s|es)?\s+(?:must|shall|should|will|may|is\s+to|are\s+to|reports?|keeps?|checks?|signs?|sends?)\b/i;
 /** In a table and outside one. */
 const ANYWHERE: readonly NoteRule[] = [
   { name: "nothing", example: "", says: ({ text }) => text === "" },
@@ -105,6 +111,14 @@ const ANYWHERE: readonly NoteRule[] = [
     name: "what the minutes of a meeting say besides",
     example: "Apologies: the gaffer",
     says: ({ text, names }) => MINUTES.test(text) && !names,
+  },
+  {
+    name: "what was reported or resolved, and who is to do what",
+    example: "4.7 The committee resolved that salts be bought",
+    says: ({ text, names, whole }) =>
+      (whole.pieces === null || whole.article) &&
+      !names &&
+      (RESOLVED.test(text) || TOLD_TO.test(text)),
   },
   {
     name: "a line to write on",

@@ -21,11 +21,12 @@ const wraps = (item: Item, i: number): boolean => {
   );
 };
 
-/** "tissues 1 box": nor does it at the end. */
+/** "tissues 1 box": nor does it at the end, but for "sticking plaster, 1 roll", as of two. */
 const endsIn = (item: Item, i: number): boolean => {
   return (
     i > 1 &&
     PACK_ONLY.test(item.word(i)) &&
+    !/^roll$/i.test(item.word(i)) &&
     item.kind(i - 1) === "number" &&
     ["separator", "close", undefined].includes(item.kind(i + 1)) &&
     item.tokens.slice(0, i - 1).some((t) => t.kind === "word" && !isBookkeeping(t.text))

@@ -375,8 +375,11 @@ function namesModel({ item, i, inside, before, pack }: Place): boolean {
   if (/^nos?$/i.test(before)) return !PACK.test(pack) && isModel(item.tokens, i);
   // "size M 4" too; not "gloves M 100S".
   const isClose = item.tokens[i]!.start - (item.tokens[i - 1]?.end ?? 0) <= 1;
+  // "dressing pad M 4": so many of that size, where nothing else counts them.
+  if (SIZE_LETTER.test(before) && !isModel(item.tokens, i)) return false;
   return ONE_CAPITAL.test(before) && isClose && !isPackByS(item, i);
 }
+const SIZE_LETTER = /^[SML]$/;
 
 /** "calico, 1952": nobody has as many of anything. */
 const isYearPast = (n: number): boolean => n >= 1900 && n < 2000;

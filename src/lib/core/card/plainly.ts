@@ -25,6 +25,7 @@ import { withoutClosing, withoutLead } from "./sentenceEdges.ts";
 import { eachRunOn, eachSaid, FEWEST_THINGS } from "./saidAloud.ts";
 import { listsUsed, saysGone, speaksOfAbsence, speaksOfWant } from "./absence.ts";
 import { eachVariant, sortsApart } from "./variants.ts";
+import { BAG_WITH_NUMBER } from "./placeWords.ts";
 import { THREE_LETTERS, TWO_LETTERS, quick } from "./quick.ts";
 
 /** Rows in the plain writing that the grammar of counts reads; what leans on the row above is filled in. */
@@ -73,7 +74,7 @@ function withoutDitto(rows: readonly CardRow[]): CardRow[] {
       .replace(DITTO, (_, at: number) => namedBefore(row.text, at) ?? above)
       // "blister ones": of what stands above.
       .replace(ONES, head === "" ? "$&" : `$1 ${head}`);
-    if (THREE_LETTERS.test(text)) above = nameOf(text);
+    if (THREE_LETTERS.test(text) && !BAG_WITH_NUMBER.test(text)) above = nameOf(text);
     return text === row.text ? row : { ...row, text };
   });
 }

@@ -248,7 +248,7 @@ function rowsOf(
   const isAbroad = isCardAbroad(read, vocabulary);
   const tongues = knowledgeOf(vocabulary);
   const said = read.map(({ printed, english }) =>
-    isAbroad && english === printed && printed.length <= LONGEST_LINE && !headsColumns(printed)
+    isAbroad && printed.length <= LONGEST_LINE && !headsColumns(printed)
       ? inEnglish({ text: printed, amongForeign: true }, tongues)
       : english,
   );

@@ -116,6 +116,17 @@ function someOfPacks(head: string, away: number, inPacks: boolean): Left | null 
 const MISSING = /missing/i;
 
 const TICKED_BOXES = /(?:\s*\[[ xX✓✔]?\])+\s*$/;
+const BACK = "(?:replaced|restocked|topped\\s+up|refilled|put\\s+back|returned|made\\s+up)";
+/** "one went on Rua's knee, replaced": another took its place, and the count is right. */
+const REPLACED = new RegExp(
+  `\\s*[,;–-]\\s*(?:(?:and|both|all|but|since|already|was|were|now|it|they)\\s+)*${BACK}\\s*[.!)]*$`,
+  "i",
+);
+/** "2 used, not replaced": says no more than that they went. */
+const NOT_REPLACED = new RegExp(
+  `\\s*[,;–-]\\s*(?:(?:and|but|was|were|still)\\s+)*(?:not|never)\\s+(?:yet\\s+)?(?:been\\s+)?${BACK}(?:\\s+yet)?(?=\\s*[.!)]*$)`,
+  "i",
+);
 /** What is said behind a name and its count: how many went, or are left. */
 interface Said {
   readonly head: string;
@@ -126,11 +137,11 @@ interface Said {
   readonly inPacks: boolean;
   readonly areMissing: boolean;
 }
-function saidBehind(text: string): Said | null {
-  const behind =
-    text.length <= LONGEST && (MAY_SAY_WENT.test(text) || MAY_BE_LEFT.test(text))
-      ? BEHIND.exec(text)
-      : null;
+function saidBehind(written: string): Said | null {
+  if (written.length > LONGEST) return null;
+  const isReplaced = REPLACED.test(written);
+  const text = written.replace(isReplaced ? REPLACED : NOT_REPLACED, "");
+  const behind = MAY_SAY_WENT.test(text) || MAY_BE_LEFT.test(text) ? BEHIND.exec(text) : null;
   if (behind === null) return null;
   // "(62, used 18)" tells of two numbers: what was there before, or is there still.
   const head = text.slice(0, behind.index).replace(TICKED_BOXES, "");
@@ -139,7 +150,7 @@ function saidBehind(text: string): Said | null {
   const valued = (n: string | undefined) => (n === undefined ? null : valueOf(n));
   return {
     head,
-    away: valued(went ?? gone ?? but ?? minus ?? opened),
+    away: isReplaced ? 0 : valued(went ?? gone ?? but ?? minus ?? opened),
     inPacks: (pack ?? packGone) !== undefined,
     left: valued(left ?? now),
     areMissing: MISSING.test(behind[0]),
@@ -193,9 +204,10 @@ export function thereOfRow(
 ): { name: string; there: number } | null {
   const remark = REMARK.exec(note.trim())?.groups;
   const said = saidBehind(name);
-  const away = remark
-    ? valueOf((remark["went"] ?? remark["gone"] ?? remark["but"])!)
-    : (said?.away ?? null);
+  const away =
+    remark && !REPLACED.test(note)
+      ? valueOf((remark["went"] ?? remark["gone"] ?? remark["but"])!)
+      : (said?.away ?? null);
   if (away === null) return null;
   const left = SAYS_LEFT.exec(note)?.groups!["left"];
   const there = left === undefined ? count - away : valueOf(left);

@@ -38,5 +38,25 @@ export function speltAbroad(
     const meant = words.filter((word) => isTypedFor(form, word));
     if (meant.length > 0) return meant.length === 1 ? meant[0]! : null;
   }
-  return null;
+  const word = forms[0] ?? "";
+  if (word.length < SHORTEST_MISSPELT) return null;
+  const near = new Set(
+    (byLetter.get(word[0]!) ?? []).filter((w) => forms.some((form) => isLetterApart(form, w))),
+  );
+  return near.size === 1 ? [...near][0]! : null;
+}
+
+/** Words so long have no other word of the trade a letter apart. */
+const SHORTEST_MISSPELT = 8;
+/** Letters that one writes for each other: "verbandbuch" is no "verbandtuch". */
+const SOUND_ALIKE = ["aeiouy", "bp", "dt", "mn", "szc", "ckq", "fvw", "gj"];
+/** One letter more, fewer, or another that sounds like it: "ossigienata", "sparadrab". */
+function isLetterApart(written: string, meant: string): boolean {
+  const longer = written.length - meant.length;
+  if (Math.abs(longer) > 1) return false;
+  let at = 0;
+  while (at < meant.length && written[at] === meant[at]) at++;
+  const [said, spelt] = [written[at] ?? "", meant[at] ?? ""];
+  if (longer === 0 && !SOUND_ALIKE.some((s) => s.includes(said) && s.includes(spelt))) return false;
+  return written.slice(at + (longer >= 0 ? 1 : 0)) === meant.slice(at + (longer <= 0 ? 1 : 0));
 }

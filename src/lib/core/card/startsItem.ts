@@ -301,6 +301,23 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
       ),
   },
   {
+    name: "a thing nobody knows beside one that is known, each with its count behind it: 'burn gel 6, cling film 1'",
+    tells: (p) =>
+      yesIf(
+        p.line.explicit === 2 &&
+          p.firstMatch.whole === 1 &&
+          !p.isWhole &&
+          p.match.type !== p.firstMatch.type &&
+          p.first.pieces !== null &&
+          p.reading.pieces !== null &&
+          hasNoun(p.reading) &&
+          !LABELS_A_NUMBER.test(p.reading.noun) &&
+          isCountLast(p.before.tokens) &&
+          isCountLast(p.draft.tokens) &&
+          !p.joins(p.firstMatch.weight),
+      ),
+  },
+  {
     name: "nothing named yet, each counted: 'Skin closures (3 cards of 5); dressings (6)'",
     tells: ({ firstMatch, draft, first, reading, known, leads }) =>
       firstMatch.type === null &&
@@ -420,6 +437,19 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
       ),
   },
   {
+    name: "its name again with another size, its count to come: 'gloves L, 2 pairs and gloves M, 2 pairs'",
+    tells: ({ saysAgain, first, firstMatch, match, named, reading }) =>
+      yesIf(
+        saysAgain &&
+          first.pieces !== null &&
+          !first.article &&
+          match.type === firstMatch.type &&
+          sizeWordOf(named) !== null &&
+          sizeWordOf(reading.noun) !== null &&
+          sizeWordOf(named) !== sizeWordOf(reading.noun),
+      ),
+  },
+  {
     name: "the same again in another size: 'gauze pads 5 x 5 cm, gauze pads 10 x 10 cm'",
     tells: ({ hasBothSizes, isWhole, match, firstMatch, first, reading }) =>
       yesIf(
@@ -519,6 +549,10 @@ const isCountLast = (tokens: readonly Token[]): boolean => {
   return tokens.at(before)?.kind === "word";
 };
 const PACK_OR_PIECE = /^(?:sets?|rolls?|pcs|pieces|pairs?|prs?|packs?|box(?:es)?|left)$/i;
+
+/** Words before a number that counts nothing, or what is said of the thing before: "size 8", "expiry 2028", "drawer 2", "should be 6". */
+const LABELS_A_NUMBER =
+  /\b(?:size|n[or]s?|nr|num(?:ber|mer|ero)?|lots?|lote|batch|exp\w*|best|before|scad\w*|cad\w*|verf\w*|tht|ref|art|codes?|pages?|pos|shel(?:f|ves)|drawers?|cupboards?|cabinets?|lockers?|rooms?|floors?|levels?|bays?|racks?|rows?|tiers?|trays?|bins?|sites?|vans?|trucks?|kits?|strength|width|length|diameter|class|grade|level|of|min(?:imum)?|max(?:imum)?|needs?|needed|should|want(?:ed)?|qty|quantity|par|target|short|missing|lost|used|left|remaining|spares?|extra|gone|open(?:ed)?|new|old|expired|date|dates|due|from|until|till|since|best|only|now|was|were|is|are|about|still|bought|order(?:ed)?|reorder|added|taken|price|cost|each|at|eur|usd|gbp|kr|they|hence|so|yeah|yes|ok)\b/iu;
 
 const sizeWordOf = (text: string): string | null => SIZE_WORD.exec(text)?.[0].toLowerCase() ?? null;
 

@@ -20,6 +20,11 @@ const IN_PESOS = quick(
   /\((?:P|R|N|₱)\s?\d+(?:[.,]\d{1,2})?(?:\s*(?:each|ea\.?|per\s+\p{L}+|\/\s*\p{L}+))?\)/gu,
 );
 
+/** "6 rolls - P 96.00", "1 bar, R 38.00": with cents, behind a sign that parts it. */
+const PESOS_BEHIND = quick(
+  /(?:\s[-–—]\s*|,\s*|\s{2,}|\s@\s*)(?:P|R|N|₱)\s?\d{1,3}(?:,?\d{3})*\.\d{2}(?:\s*(?:each|ea\.?|per\s+\p{L}+|\/\s*\p{L}+))?(?=\s*(?:$|[,;)]))/gu,
+);
+
 /** Takes out what looks like a count and is none (prices, dates, codes, phone numbers), and the sign that led to one at the end. */
 export function stripPrices(text: string): string {
   const said = withoutPrices(text);
@@ -42,6 +47,7 @@ function withoutPrices(text: string): string {
       .replace(/\s\bexp(?:iry|ires?)?\.?\s*:?\s*[-–—](?=\s|$)/gi, " ")
       .replace(BEFORE_CURRENCY, " ")
       .replace(IN_PESOS, " ")
+      .replace(PESOS_BEHIND, " ")
       .replace(/\$\s*(?=\s|$)/g, " ")
       // "(DIN 13169 extended)": the number of a standard.
       .replace(

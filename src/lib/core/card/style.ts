@@ -1,5 +1,6 @@
 import { claimOf } from "./claim.ts";
 import { isSure, type Draft } from "./draft.ts";
+import { placesNumbered } from "./placeWords.ts";
 import { quick } from "./quick.ts";
 
 /** How a card writes what it lists. */
@@ -19,6 +20,8 @@ export interface Style {
   /** Some size is written with its unit. */
   readonly saysUnit: boolean;
   readonly indent: number;
+  /** What "Pack 1" and "Pack 2" stand over: places, no packs. */
+  readonly placesNumbered: ReadonlySet<string>;
   /** First and last line that surely names an item. */
   readonly first: number;
   readonly last: number;
@@ -77,6 +80,7 @@ export function styleOf(drafts: readonly Draft[]): Style {
     metric: times(CENTIMETRES) > times(INCHES),
     saysUnit: times(CENTIMETRES) + times(INCHES) > 0,
     indent: indents[Math.floor(indents.length / 2)] ?? 0,
+    placesNumbered: placesNumbered(drafts.map((d) => d.row.text.trim())),
     first:
       (counts ? sure.find((d) => isCounted(d) && d.match.type !== "container") : sure[0])?.row
         .source ?? 0,

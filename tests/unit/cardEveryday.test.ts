@@ -1,0 +1,128 @@
+import { expect } from "chai";
+import { confidenceOf, entriesOf } from "./cardReading.ts";
+
+const read = (...lines: readonly string[]): string[] =>
+  entriesOf(["4 hand warmers", ...lines].join("\n")).slice(1);
+const reads = (line: string, ...entries: readonly string[]) =>
+  it(line, () => expect(read(line)).to.deep.equal(entries.map((entry) => `2 ${entry}`)));
+
+describe("a thing nobody knows beside one that is known", () => {
+  reads("burn gel sachets 6, cling film 1", "burn-gel-sachet 6 null", "null 1 null");
+  reads("aspirin 20, zorps 4", "aspirin 20 null", "null 4 null");
+  it("asks of the one that it does not know", () =>
+    expect(confidenceOf("aspirin 20, zorps 4")[1]).to.be.below(0.5));
+  for (const said of ["drawer 2", "size 8", "minimum 4", "expiry 2028"])
+    it(`"${said}" is none`, () => expect(read(`tape 3, ${said}`)).to.have.length(1));
+});
+
+describe("so many of a size by its letter", () => {
+  reads("Sterile dressing pad M 4", "gauze-pad 4 null");
+  reads("Dressings        S  1 / L  2", "bandaged-dressing 1 null", "bandaged-dressing 2 null");
+  reads(
+    "gloves L, 2 pairs and gloves M, 3 pairs",
+    "disposable-gloves 2 null",
+    "disposable-gloves 3 null",
+  );
+  it("a B is a model", () =>
+    expect(read("Scissors B 145")).to.deep.equal(["2 small-scissors 1 null"]));
+});
+
+describe("a further size of the same", () => {
+  const two = ["roller-bandage 3 [50]", "roller-bandage 2 [100]"];
+  reads("vendas de gasa 5 cm 3, de 10 cm 2", ...two);
+  reads("bende di garza 5 cm 3, da 10 cm 2", ...two);
+});
+
+describe("what is short of a pack", () => {
+  // 1 x 100 less 22, and 3 x 10 less 5.
+  reads("Plasters assorted (box/100) x 1 - 22 missing", "adhesive-strip 78 null");
+  reads("Tiritas surtidas (caja/100) x 1 - faltan 22", "adhesive-strip 78 null");
+  reads("Gauze pads PKT/10 x 3 - 5 used", "gauze-pad 25 null");
+  reads("Gauze pads x 10, short 2", "gauze-pad 8 null");
+});
+
+describe("what went and came back", () => {
+  reads("Ice packs: 5, 2 used at the fete, restocked", "cold-pack 5 null");
+  reads("Ice packs: 5, 2 used, not replaced", "cold-pack 3 null");
+  reads("Burn gel sachets 10 (3 used, since replaced)", "burn-gel-sachet 10 null");
+  it("in a column of remarks", () =>
+    expect(
+      entriesOf(
+        [
+          "Item\tQty\tRemark",
+          "Plasters\t40\tfabric",
+          "Ice pack\t2\tone went on a knee, replaced",
+          "Ice pack, big\t4\tone went on a knee",
+        ].join("\n"),
+      ),
+    ).to.deep.equal(["2 adhesive-strip 40 null", "3 cold-pack 2 null", "4 cold-pack 3 null"]));
+});
+
+describe("prices in pesos", () => {
+  it("with cents, all of them whole", () =>
+    expect(
+      entriesOf(
+        [
+          "Strip plaster 50 pcs - P 75.00",
+          "Gauze roll 2 in, 6 rolls - P 96.00",
+          "Ice bag, 1 - P 150.00",
+          "Alcohol 120 ml, 1 bottle - P 28.00",
+        ].join("\n"),
+      ).map((entry) => entry.split(" ").slice(0, 3).join(" ")),
+    ).to.deep.equal([
+      "1 adhesive-strip 50",
+      "2 roller-bandage 6",
+      "3 cold-pack 1",
+      "4 alcohol-bottle 1",
+    ]));
+});
+
+describe("plaster on a roll is tape, one as two", () => {
+  reads("Sticking plaster 1 in: 1 roll", "medical-tape 1 [25]");
+  reads("Plasters: 2 rolls", "medical-tape 2 null");
+});
+
+describe("slips in other languages", () => {
+  it("a letter more, fewer or another", () =>
+    expect(
+      entriesOf("cerotti 20\nsparadrab 2\ngarze sterli 10\nbenda elastica 2, acqua ossigienata 1"),
+    ).to.deep.equal([
+      "1 adhesive-strip 20 null",
+      "2 medical-tape 2 null",
+      "3 gauze-pad 10 null",
+      "4 elastic-bandage 2 null",
+      "4 hydrogen-peroxide 1 null",
+    ]));
+  it("a book is no cloth", () =>
+    expect(entriesOf("Verbandbuch\nPflaster 20\nMullbinden 3\nDreiecktuch 2")).to.not.include(
+      "1 burn-sheet 1 null",
+    ));
+});
+
+describe("places that are numbered", () => {
+  it("over their lists, counts last", () =>
+    expect(
+      entriesOf("Pack 1\n  Splint S     2\n  Slings       4\nPack 2\n  ditto        2"),
+    ).to.deep.equal([
+      "2 mouldable-splint 2 null",
+      "3 triangular-bandage 4 null",
+      "5 triangular-bandage 2 null",
+    ]));
+});
+
+describe("minutes and circulars", () => {
+  it("what was reported, resolved and is to be done lists nothing", () =>
+    expect(
+      entriesOf(
+        [
+          "CIRCULAR 14 OF 2026 TO ALL BRANCHES - FIRST AID BOXES",
+          "1. Every branch must keep its box in the reception area, under lock.",
+          "2. The box shall contain:",
+          "   2.1 plasters, 20;",
+          "   2.2 triangular bandages, 4;",
+          "3. Managers report shortages by the 5th of each month.",
+          "4. The committee resolved that the box be checked.",
+        ].join("\n"),
+      ),
+    ).to.deep.equal(["4 adhesive-strip 20 null", "5 triangular-bandage 4 null"]));
+});
