@@ -38,7 +38,6 @@ describe("what is short of a pack", () => {
   reads("Plasters assorted (box/100) x 1 - 22 missing", "adhesive-strip 78 null");
   reads("Tiritas surtidas (caja/100) x 1 - faltan 22", "adhesive-strip 78 null");
   reads("Gauze pads PKT/10 x 3 - 5 used", "gauze-pad 25 null");
-  reads("Gauze pads x 10, short 2", "gauze-pad 8 null");
 });
 
 describe("what went and came back", () => {
@@ -125,4 +124,46 @@ describe("minutes and circulars", () => {
         ].join("\n"),
       ),
     ).to.deep.equal(["4 adhesive-strip 20 null", "5 triangular-bandage 4 null"]));
+});
+
+describe("a size beside a pack over its content", () => {
+  // 2 boxes of five.
+  reads("Burn dressings 10x10, BOX/5 x 2", "burn-gel-dressing 10 [100,100]");
+});
+
+describe("two names and two counts in a row", () => {
+  it("in words as in figures; one number in words counts one thing", () =>
+    expect(
+      entriesOf(
+        [
+          "| Item | How many |",
+          "|---|---|",
+          "| Plasters and blister plasters | forty and six |",
+          "| Saline, iodine | 10, 1 |",
+          "| Eye pads | twenty-six |",
+        ].join("\n"),
+      ),
+    ).to.deep.equal([
+      "3 adhesive-strip 40 null",
+      "3 blister-cushion 6 null",
+      "4 saline-ampoule 10 null",
+      "4 iodine-solution 1 null",
+      "5 eye-pad 26 null",
+    ]));
+});
+
+describe("what stands above again, behind its number", () => {
+  it("No. 5 ditto", () =>
+    expect(read("No. 3 wound dressing 2", "No. 5 ditto 3")).to.deep.equal([
+      "2 bandaged-dressing 2 null",
+      "3 bandaged-dressing 3 null",
+    ]));
+});
+
+describe("a title with the number of what it is for", () => {
+  it("first aid, cab no. 7", () =>
+    expect(entriesOf("FIRST AID - CAB NO. 7\nScissors 1\nPlasters 20")).to.deep.equal([
+      "2 small-scissors 1 null",
+      "3 adhesive-strip 20 null",
+    ]));
 });

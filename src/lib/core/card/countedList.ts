@@ -25,7 +25,7 @@ const COUNT_FIRST = whole(
 );
 /** "whistles x4", "whistles: 4", "whistles (4)", "whistles 4 pcs". */
 const COUNT_LAST = whole(
-  `(?<name>\\p{L}.*?|\\d+\\s?(?:ml|mg|g|cm|mm)\\s\\p{L}.*?)(?:\\s*[:=]\\s*|\\s+[-–]\\s+|\\s*[x×]\\s?|\\s+)(?:${N}\\s?[x×]?${PIECES}|\\(\\s*[x×]?\\s?${N}\\s?[x×]?${PIECES}\\s*\\)|\\[\\s*${N}\\s*\\])`,
+  `(?<name>\\p{L}.*?|\\d+\\s?(?:ml|mg|g|cm|mm)\\s\\p{L}.*?)(?:\\s*[:=]\\s*|\\s+[-–]\\s+|(?<!\\d)\\s*[x×]\\s?|\\s+)(?:${N}\\s?[x×]?${PIECES}|\\(\\s*[x×]?\\s?${N}\\s?[x×]?${PIECES}\\s*\\)|\\[\\s*${N}\\s*\\])`,
 );
 
 /** "Lid: ", "R lower - ", "Main | ": where the things lie. */

@@ -54,6 +54,9 @@ const HOLDER_BY_PLACE = quick(
 const KIT_ITSELF = quick(
   /^(?!\W*\d)(?!.*(?:[x×]\s*\d+|\(\d+\)|\d)\s*$)[^,;:]*(?:first[\s-]?aid\s+(?:kit|box|bag|tin|cabinet|point|pouch|cupboard|locker|stowage|post|room|station|supplies|drawer|shelf|checklist|list|contents|sheet|equipment|materials?)|erste[\s-]hilfe|verband[sk]?kasten|premiers?\s+secours|pharmacie|trousse|primeros\s+auxilios|botiqu[ií]n|pronto\s+soccorso|cassetta|ehbo|verbanddoos|primeiros\s+socorros|första[\s-]hjälpen|førstehjælp|førstehjelp|ensiapu|apteczka|lékárnička)(?![\p{L}])[^,;:]*$/iu,
 );
+/** "First aid - cab no. 7": the number of what it is for. */
+const NUMBERED_KIT =
+  /^\W*first[\s-]?aid\b[^,;:\d]*\b(?:n[or]|number|unit|cab|bus|van|vehicle|truck|boat|site|room|depot|team)\.?\s*#?\d{1,4}\W*$/i;
 /** "Sheet 2", "page 1 of 3": numbers a title ends in. */
 const SHEET = /[\s,(]*\b(?:sheet|page|card|copy|rev\.?|part)\s*\d+(?:\s*(?:of|\/)\s*\d+)?\)?\s*$/i;
 /** "(3 items)", "– 3 items": lines, and no pieces. */
@@ -185,7 +188,9 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
         (isFirst || row.source < style.first) &&
           !row.bullet &&
           row.quantity === null &&
-          (KIT_ITSELF.test(text.replace(SHEET, "")) || MADE_ON.test(text)),
+          (KIT_ITSELF.test(text.replace(SHEET, "")) ||
+            NUMBERED_KIT.test(text) ||
+            MADE_ON.test(text)),
       ),
   },
   {

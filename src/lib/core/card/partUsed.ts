@@ -26,7 +26,7 @@ const FOUND = "(?:down\\s+to|have|has|we\\s+have|i\\s+count(?:ed)?|counted|found
 const FULL =
   "(?:unopened|un-?used|not\\s+(?:yet\\s+)?(?:opened|used|touched)|never\\s+(?:opened|used)|(?:still\\s+)?sealed|untouched|intact|complete|full(?:\\s+(?:box|pack|packet))?|all\\s+(?:there|here|present|in\\s+it)|none\\s+(?:used|gone|missing|opened)|nothing\\s+(?:used|gone|missing))";
 /** What is said of a pack: how many of it are left, how many went, or that it is full. */
-const SAID = `${OPENED}(?:${ABOUT}(?<left>${N})${UNIT}\\s+${STILL}|${ABOUT}${FOUND}\\s+${ABOUT}(?<found>${N})|${ABOUT}(?<went>${N})${UNIT}${BE}\\s+(?<missing>${GONE})${WHEN}|(?:used|lost|binned|took|minus|less|short|(?<lacks>missing))\\s+(?<gone>${N})${UNIT}${WHEN}|(?<full>${FULL}))`;
+const SAID = `${OPENED}(?:${ABOUT}(?<left>${N})${UNIT}\\s+${STILL}|${ABOUT}${FOUND}\\s+${ABOUT}(?<found>${N})|${ABOUT}(?<went>${N})${UNIT}${BE}\\s+(?<missing>${GONE})${WHEN}|(?:used|lost|binned|took|minus|less|(?<lacks>missing))\\s+(?<gone>${N})${UNIT}${WHEN}|(?<full>${FULL}))`;
 const REMARK = quick(
   new RegExp(
     `(?:\\s*[,;:]\\s+|\\s*\\(\\s*|\\s+[-–—]\\s*|\\s{2,}|\\t\\s*)${SAID}\\s*\\)?\\s*[.!]*$`,
@@ -36,7 +36,7 @@ const REMARK = quick(
 /** The same as all of a remark, or its first part. */
 const WHOLE_REMARK = quick(new RegExp(`^\\W*${SAID}\\s*(?:[,;(–-].*|[.!]*)$`, "iu"));
 const MAY_TELL =
-  /\b(?:left|remain|still|in\s+(?:it|there)|inside|to\s+go|down|have|has|count|found|hold|used|gone|missing|lost|binned|taken|borrowed|given|thrown|took|minus|less|short|opened|touched|sealed|intact|complete|full|all|none|nothing|un\w+)/i;
+  /\b(?:left|remain|still|in\s+(?:it|there)|inside|to\s+go|down|have|has|count|found|hold|used|gone|missing|lost|binned|taken|borrowed|given|thrown|took|minus|less|opened|touched|sealed|intact|complete|full|all|none|nothing|un\w+)/i;
 
 /** "£3.95", "@ 4,20 €", "$5.75 each": what a pack costs, behind what it holds. */
 const PRICE =

@@ -9,7 +9,7 @@ import { thereByRemark } from "./partUsed.ts";
 import { remarksSay } from "./remarkBehind.ts";
 import { countMended } from "./repairText.ts";
 import { thereOfRow } from "./someWent.ts";
-import { IS_NUMBER_SAID } from "./numberWords.ts";
+import { IS_NUMBER_SAID, NUMBER_WORDS } from "./numberWords.ts";
 import { PACKS, valueOf } from "./phrase.ts";
 import { stripPrices } from "./stripPrices.ts";
 import { LETTER, quick } from "./quick.ts";
@@ -22,7 +22,13 @@ const COUNT_WITH_SIZE =
 const NAMES_OF_BOTH = quick(
   /^[^/+&,]*\p{L}[^/+&,]*(?:\s[/+&]\s|,\s|\sand\s)[^/+&,]*\p{L}[^/+&,]*$|^\p{L}{4,}\s?[/+&]\s?\p{L}{4,}$/u,
 );
-const COUNTS_OF_BOTH = /^\d{1,3}\s*[/+&]\s*\d{1,3}$/;
+/** "1 + 1", "forty and six", "2, 6". */
+const COUNTS_OF_BOTH = quick(
+  new RegExp(
+    `^(${NUMBER_WORDS})\\s*(?:[/+&]|,\\s|\\s(?:and|y|e|et|und|en|og)\\s)\\s*(${NUMBER_WORDS})$`,
+    "iu",
+  ),
+);
 /** A remark that says which kind it is of. */
 const SAYS_KIND =
   /^(?:(?:low|non)[\s-]?adheren\w*|non[\s-]?stick|hydrogel|hydrocolloid|burn\s?gel|windlass|ratchet|nitrile|latex|vinyl|vented|digital)$/i;
@@ -128,12 +134,12 @@ export function tableRow(
   const size = said === "" && row.size === quantity ? "" : row.size || sizeBeside;
   const isRow = { source, inTable: true, bullet: true, indent: 0 } as const;
   // Left to be read as it would be outside a table.
-  if (COUNTS_OF_BOTH.test(said) && NAMES_OF_BOTH.test(name))
-    return {
-      ...isRow,
-      text: `${name.replace(/\s*([/+&])\s*/, " $1 ")}  ${said}`,
-      quantity: null,
-    };
+  const both = COUNTS_OF_BOTH.exec(said);
+  if (both && NAMES_OF_BOTH.test(name)) {
+    const names = name.replace(/\s*([/+&])\s*/, " $1 ");
+    const counts = /[/+&]/.test(said) ? said : `${valueOf(both[1]!)} + ${valueOf(both[2]!)}`;
+    return { ...isRow, text: `${names}  ${counts}`, quantity: null };
+  }
   const left = leftOf(row, quantity, unit);
   if (left)
     return {

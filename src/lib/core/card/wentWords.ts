@@ -11,14 +11,13 @@ const DONE = `(?:${EITHER}|${BEHIND}(?:(?<=disposed)\\s+of)?)${AWAY}`;
 /** "we", "the kids", "someone". */
 const WHO =
   "(?:(?:and|but)\\s+)?(?:(?:we|i|he|she|they|you|kids|children|lads|boys|girls|guests|visitors|staff|some(?:one|body)|the\\s+\\p{L}+)(?:['’]ve|\\s+have|\\s+has|\\s+had)?\\s+)?";
-const BUT =
-  "(?:minus|less|short(?:\\s+by)?|missing|bar|barring|except(?:\\s+for)?|but\\s+for|not\\s+counting)";
+const BUT = "(?:minus|less|missing|bar|barring|except(?:\\s+for)?|but\\s+for|not\\s+counting)";
 
 /** Sources of patterns: verbs that say that what is counted behind them, or before them, went; who did it; all but so many. */
 export const WENT_WORDS = { DID: `(?:${DID})`, DONE, WHO, BUT } as const;
 
 /** One word of each stands in all that says so. */
 export const MAY_SAY_WENT = new RegExp(
-  `\\b(?:${EITHER}|${BEFORE}|${BEHIND}|through|parted|minus|less|short|bar|barring|except|but|not\\s+counting)\\b`,
+  `\\b(?:${EITHER}|${BEFORE}|${BEHIND}|through|parted|minus|less|bar|barring|except|but|not\\s+counting)\\b`,
   "i",
 );
