@@ -167,3 +167,31 @@ describe("a title with the number of what it is for", () => {
       "3 adhesive-strip 20 null",
     ]));
 });
+
+describe("what packs come to", () => {
+  reads("Two boxes of wipes, that's forty in all.", "antiseptic-wipe 40 null");
+  reads(
+    "There's a fresh pack of blue plasters, that's a hundred, and about a dozen left in the old one.",
+    "adhesive-strip 100 null",
+    "adhesive-strip 12 null",
+  );
+});
+
+describe("a title that tells what the columns below are", () => {
+  it("min, held and expiry, set apart by blanks", () =>
+    expect(
+      entriesOf(
+        [
+          "First aid, launch hut. Min / held / expiry",
+          "Crepe 3 in              3      2      03/28",
+          "Sling, pins             2, 6   2, 5   -",
+          "Foil blanket            4      4      -",
+        ].join("\n"),
+      ),
+    ).to.deep.equal([
+      "2 elastic-bandage 2 [76]",
+      "3 triangular-bandage 2 null",
+      "3 safety-pin 5 null",
+      "4 foil-blanket 4 null",
+    ]));
+});

@@ -130,6 +130,18 @@ export const SIZE_RULES: readonly SizeRule[] = [
     is: "plaster-strip",
   },
   {
+    name: "a dressing by the metre",
+    example: ["Wound quick dressing, 6 cm x 1 m", "plaster-strip"],
+    named: "bandaged-dressing",
+    // Of one on a bandage the bandage is as long.
+    fits: ({ noun, width, length }) =>
+      /\b(?:quick|adhesive|fabric|elastic)\b/i.test(noun) &&
+      length >= ROLL_FROM_MM / 2 &&
+      width >= WIDER_THAN_TAPE_MM &&
+      width < HEAVY_FROM_MM,
+    is: "plaster-strip",
+  },
+  {
     name: "a plaster metres long and narrow is a tape on its spool",
     example: ["Adhesive plaster, 2.5 cm x 5 m", "medical-tape"],
     named: "adhesive-strip",

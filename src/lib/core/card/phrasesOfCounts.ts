@@ -8,6 +8,20 @@ const N = NUMBER_WORDS;
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const COUNT_PHRASES: readonly Phrase[] = [
   {
+    name: "packs, what they come to, and those of another pack",
+    example: [
+      "a fresh pack of blue plasters, that's a hundred, and a dozen left in the old one",
+      "a hundred blue plasters, and a dozen blue plasters",
+    ],
+    holds: ["that's", "that’s", "that is", "makes", "making"],
+    pattern: new RegExp(
+      `\\b(?:an?|one|the|(?:${N}))\\s+(?:(?:fresh|new|full|whole|unopened|sealed|big|large|small)\\s+)?${PACKS}\\s+of\\s+(\\p{L}[^,;:.\\d]*?),?\\s+(?:that['’]?s|that\\s+is|which\\s+makes|makes|making)\\s+(${N})(?![\\p{L}\\d])(?:\\s+(?:in\\s+all|in\\s+total|altogether|total))?(?:,?\\s+(?:and|plus)\\s+(?:(?:about|another|maybe|roughly|some)\\s+)*(${N})\\s+(?:(?:left|more|loose|over)(?:\\s+(?:in|from|of|out\\s+of)\\s+(?:the|an?)\\s+[\\p{L}]+(?:\\s+\\p{L}+)?)?))?(?=\\s*(?:[,.;]|$))`,
+      "giu",
+    ),
+    read: (_, name, count, more) =>
+      more === undefined ? `${count} ${name}` : `${count} ${name}, and ${more} ${name}`,
+  },
+  {
     name: "so many more of another thing",
     example: ["another eight cold packs", "eight cold packs"],
     holds: "another ",

@@ -8,15 +8,20 @@ import { saysAmount } from "./recordFields.ts";
 /** "Plasters 20 / 14 / order": a name, its numbers, a remark. */
 const ROW = quick(/^(.*\p{L}[^/]*?)\s+(\d{1,4}(?:\s*\/\s*\d{1,4})+)\s*(?:\/\s*([^/]*))?$/u);
 
-/** What each number of a row is by the heading, where that tells which is how many there are; else null. */
-function counts(line: string): ("Required" | "Qty")[] | null {
+type Head = "Required" | "Qty" | "Notes";
+/** What each column is by the heading, where that tells which is how many there are; else null. */
+function headsOf(line: string): Head[] | null {
   // Columns that are set apart by blanks are no strokes' columns, though one be headed "U/I".
   if (/\d|\S\s{2,}\S|[\t|;]|,\S/.test(line)) return null;
   const cells = line.split(/\s*\/\s*/);
   if (cells.length < 2) return null;
-  const roles = cells.map(hint).filter((r) => r === "skip" || r === "quantity");
-  return roles.filter((r) => r === "quantity").length === 1 && roles.length >= 2
-    ? roles.map((r) => (r === "quantity" ? "Qty" : "Required"))
+  const heads = cells.map((cell): Head => {
+    const role = hint(cell);
+    return role === "quantity" ? "Qty" : role === "skip" ? "Required" : "Notes";
+  });
+  const numbers = heads.filter((head) => head !== "Notes");
+  return numbers.filter((head) => head === "Qty").length === 1 && numbers.length >= 2
+    ? heads
     : null;
 }
 
@@ -94,13 +99,25 @@ function lastOfChecks(lines: readonly string[]): string[] {
   });
 }
 
+const GAP = /(?<=\S)\s{2,}(?=\S)/;
+/** "First aid, hut. Min / held / expiry" over columns that blanks set apart: the names, and a column for each word of it. */
+function headsGaps(heads: readonly Head[], below: string | undefined): boolean {
+  return below !== undefined && below.trim().split(GAP).length === heads.length + 1;
+}
+
 function numbersAsCells(lines: readonly string[]): string[] {
-  let heads: ("Required" | "Qty")[] | null = null;
-  return lines.map((line) => {
-    const found = counts(line);
+  let heads: readonly Head[] | null = null;
+  let areGaps = false;
+  return lines.map((line, at) => {
+    const found = headsOf(line);
     if (found) {
-      heads = found;
-      return ["Item", ...found, "Notes"].join("\t");
+      areGaps = headsGaps(found, lines[at + 1]);
+      heads = areGaps ? found : found.filter((head) => head !== "Notes");
+      return ["Item", ...heads, ...(areGaps ? [] : ["Notes"])].join("\t");
+    }
+    if (heads && areGaps) {
+      const cells = line.trim().split(GAP);
+      return cells.length > 1 && cells.length <= heads.length + 1 ? cells.join("\t") : line;
     }
     const m = heads && line.includes("/") ? ROW.exec(line) : null;
     const numbers = m ? m[2]!.split("/").map((n) => n.trim()) : [];

@@ -116,6 +116,15 @@ const GONE_AND_WANTED =
 const withoutExpiry = (cell: string): string =>
   /\d\W+(?:exp|use|best|bb)/i.test(cell) ? stripPrices(cell).trim() : cell;
 
+/** "tweezers + magnifier" beside "1 + 1" as one text; null: they are not two and two. */
+function bothCounted(name: string, said: string): string | null {
+  const both = COUNTS_OF_BOTH.exec(said);
+  if (!both || !NAMES_OF_BOTH.test(name)) return null;
+  const names = name.replace(/\s*([/+&])\s*/, " $1 ");
+  const counts = /[/+&]/.test(said) ? said : `${valueOf(both[1]!)} + ${valueOf(both[2]!)}`;
+  return `${names}  ${counts}`;
+}
+
 /** A row of a table as text to read and the quantity beside it. */
 export function tableRow(
   cells: readonly string[],
@@ -134,12 +143,8 @@ export function tableRow(
   const size = said === "" && row.size === quantity ? "" : row.size || sizeBeside;
   const isRow = { source, inTable: true, bullet: true, indent: 0 } as const;
   // Left to be read as it would be outside a table.
-  const both = COUNTS_OF_BOTH.exec(said);
-  if (both && NAMES_OF_BOTH.test(name)) {
-    const names = name.replace(/\s*([/+&])\s*/, " $1 ");
-    const counts = /[/+&]/.test(said) ? said : `${valueOf(both[1]!)} + ${valueOf(both[2]!)}`;
-    return { ...isRow, text: `${names}  ${counts}`, quantity: null };
-  }
+  const both = bothCounted(name, said);
+  if (both !== null) return { ...isRow, text: both, quantity: null };
   const left = leftOf(row, quantity, unit);
   if (left)
     return {
