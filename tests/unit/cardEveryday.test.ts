@@ -195,3 +195,76 @@ describe("a title that tells what the columns below are", () => {
       "4 foil-blanket 4 null",
     ]));
 });
+
+describe("packs on a till receipt", () => {
+  reads("2 x TIRITAS 20 U", "adhesive-strip 40 null");
+  reads(
+    "Plaster (PKT/100) x 1, plaster (PKT/20) x 2",
+    "adhesive-strip 100 null",
+    "adhesive-strip 40 null",
+  );
+  it("a lot is no bag of two", () =>
+    expect(read("Burn gel 3.5 g ........ 10    lot BG2    exp 01/28")).to.deep.equal([
+      "2 burn-gel-sachet 10 null",
+    ]));
+});
+
+describe("dressing packs by their letters", () => {
+  // Klein, mittel, groß.
+  reads(
+    "Dressing packs: K 2, M 3, G 1",
+    "bandaged-dressing 2 null",
+    "bandaged-dressing 3 null",
+    "bandaged-dressing 1 null",
+  );
+});
+
+describe("a code in the first cell", () => {
+  it("CO01 is not cool", () =>
+    expect(
+      entriesOf(
+        [
+          "Réf;Désignation;Quantité;Lot",
+          "PS02;Pansements doigt;vingt;L2240",
+          "CO01;Compresses stériles 7,5x7,5;vingt;C88",
+          "SP01;Sparadrap 2,5 cm;deux;S4",
+        ].join("\n"),
+      ),
+    ).to.deep.equal([
+      "2 adhesive-knuckle 20 null",
+      "3 gauze-pad 20 [75,75]",
+      "4 medical-tape 2 [25]",
+    ]));
+});
+
+describe("remarks of a table that go on with what is counted", () => {
+  it("of a hundred, pairs, on a roll, the same again", () =>
+    expect(
+      entriesOf(
+        [
+          "DATE      ITEM                      QTY     REMARKS",
+          '1/9/26    Crepe bandage 2"          4       ok',
+          '1/9/26    do.  4"                   2       ok',
+          '1/9/26    Adhesive plaster 1"       1 roll  almost finished',
+          '15/9/26   do.  3"                   1 roll  new',
+          "15/9/26   Gloves                    1 box   of 100",
+          "15/9/26   Hand gloves               10      - pairs",
+        ].join("\n"),
+      ),
+    ).to.deep.equal([
+      "2 elastic-bandage 4 [51]",
+      "3 elastic-bandage 2 [102]",
+      "4 medical-tape 1 [25]",
+      "5 medical-tape 1 [76]",
+      // A hundred gloves are 50 pairs.
+      "6 disposable-gloves 50 null",
+      "7 disposable-gloves 10 null",
+    ]));
+});
+
+describe("a field that counts in pairs", () => {
+  it("of an object", () =>
+    expect(
+      entriesOf('[{"item": "Gloves", "pairs": 10},\n {"item": "Eye pads", "pieces": 4}]'),
+    ).to.deep.equal(["1 disposable-gloves 10 null", "2 eye-pad 4 null"]));
+});

@@ -195,9 +195,9 @@ const PACK_THEN_SIZE = quick(
 /** `2 x Box 100 plasters`: what a pack holds, right before the name. */
 const withPackSizes: LineStep = each((line) => line.replace(PACK_THEN_SIZE, "$1 $2 of $3 "));
 
-/** `BG/12`, `PK-20`, `BX100`, `100U`: a pack by its code, over what it holds. */
+/** `BG/12`, `PK-20`, `BX100`, `100U`: a pack by its code, over what it holds; "lot BG2" is none. */
 const PACK_CODE =
-  /(?<![\p{L}\d/-])(?:(?:BG|BAG|CS|CTN|TB|TUB|SL|EN)\/|(?:PK|PKT|PCK|PAC|BX|BOX)-|(?:PKT?|BX|BG)(?=\d))(?<held>\d{1,4})(?![\p{L}\d/.-])(?<blank> (?=  ))?|(?<=\p{L}.*\s)(?<units>\d{1,4})U(?![\p{L}\d])(?<blanks> {0,2}(?=  ))?/gu;
+  /(?<![\p{L}\d/-])(?<!\b(?:lot|batch|ref|charge|lote|lotto)\W{1,3})(?:(?:BG|BAG|CS|CTN|TB|TUB|SL|EN)\/|(?:PK|PKT|PCK|PAC|BX|BOX)-|(?:PKT?|BX|BG)(?=\d))(?<held>\d{1,4})(?![\p{L}\d/.-])(?<blank> (?=  ))?|(?<=\p{L}.*\s)(?<units>\d{1,4}) ?U(?![\p{L}\d])(?<blanks> {0,2}(?=  ))?/gu;
 /** `pk (6) qty 3`, `10 ct x 2`, `pack 12, 4`: behind it stands how many packs. */
 const PACK_THEN_COUNT =
   /(?<=\p{L}.*\s)(?:(?:pk|pkt|pack) ?\(?(?<held>\d{1,4})\)?|(?<counted>\d{1,4}) ?ct)(?=(?:\s*[x×,:–-]\s*|\s*\(|\s+qty\.?\s*|\s{2,}|\t)\d{1,3}\)?\s*$)/giu;

@@ -158,8 +158,15 @@ const lettersInCell = (line: string): string =>
     ? line.replace(LETTER_SIZES, (sizes) => sizes.replace(/\s{2,}/g, " "))
     : line;
 
+/** "Dressing packs: K 2, M 3, G 1": small, medium and large as its makers write them. */
+const PACKET = /\bdressing\s+pack(?:et)?s?\b|verbandp[aä]/i;
+const KLEIN_GROSS = /(?<=[:,;\s])([KG])(?=\s*[:=x×]?\s*\d{1,3}\b)/g;
+const packetLetters = (line: string): string =>
+  PACKET.test(line) ? line.replace(KLEIN_GROSS, (letter) => (letter === "K" ? "S" : "L")) : line;
+
 /** In the order in which one makes what a later one reads. */
 const WAYS = [
+  packetLetters,
   lettersInCell,
   sizesAlone,
   inchesAsFigures,

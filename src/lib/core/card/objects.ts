@@ -77,9 +77,12 @@ const isCountInWords = (v: unknown): v is string => isText(v) && SAYS_NUMBER.tes
 
 const NONE = /^\s*(?:none|nil|zero|no|-|–|n\/a|out|empty|missing|gone)\s*$/i;
 
+/** A unit, or a field that counts in it: `{"item": "Gloves", "pairs": 10}`. */
+const IN_PAIRS = /^(?:pairs?|prs?|paia|pares|paare?|paires?)$/i;
 const countIn = (fields: Fields): number | string | undefined =>
   valueOf(fields, HELD, isCount) ??
   valueOf(fields, ANY_COUNT, isCount) ??
+  valueOf(fields, IN_PAIRS, isCount) ??
   valueOf(fields, MAY_COUNT, isWhole);
 const isWhole = (v: unknown): v is number | string => /^\d{1,4}$/.test(`${v as string}`);
 
@@ -107,7 +110,9 @@ function countSaid(fields: Fields): string {
       (ANY_COUNT.test(key) && isText(v) && NONE.test(v)),
   );
   const count = isGone ? 0 : countIn(fields);
-  const inPairs = /^pairs?$/i.test(valueOf(fields, ANY_UNIT, isText) ?? "");
+  const inPairs =
+    IN_PAIRS.test(valueOf(fields, ANY_UNIT, isText) ?? "") ||
+    (count !== 0 && count === valueOf(fields, IN_PAIRS, isCount));
   if (count === undefined) return "";
   return /^\d+$/.test(`${count}`) ? `${count} ${inPairs ? "pairs" : "x"} ` : `${count} `;
 }

@@ -33,6 +33,13 @@ const STRENGTHS_MG: Readonly<Record<string, readonly number[]>> = {
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const NAME_PHRASES: readonly Phrase[] = [
   {
+    name: "cotton by its weight",
+    example: ["Cotton 100 g, 1 roll", "cotton wool 100 g, 1 roll"],
+    holds: ["otton", "OTTON"],
+    pattern: /\bcotton(?=[\s,]+\d{1,3}\s?g(?:ms?|rams?)?\b)/giu,
+    read: "cotton wool",
+  },
+  {
     name: "strength of alcohol",
     example: ["Alcohol 70 250 ml", "Alcohol 70 % 250 ml"],
     holds: ["lcohol", "lcool"],

@@ -86,7 +86,7 @@ function withoutDitto(rows: readonly CardRow[]): CardRow[] {
 /** Most lines do not end so. */
 const COUNTS_OF_TWO = /\d\s*(?:[/+&]|and)\s*\d{1,3}\s*$/;
 const NAMES_THEN_COUNTS = quick(
-  /^(\p{L}[^/+&]*?(?:\([^)]*\))?[^/+&\d]*?)\s?(?:[/+&,]|\band\b)\s?([^/+&,]*?\p{L})[:,]?(?:\s+|\s*\.{3,}\s*)(\d{1,3})\s*(?:[/+&]|\band\b)\s*(\d{1,3})\s*$/u,
+  /^(\p{L}[^/+&]*?(?:\([^)]*\)|\d\s?(?:%|mm|cm|ml|mg|g)(?!\p{L}))?[^/+&\d]*?)\s?(?:[/+&,]|\band\b)\s?([^/+&,]*?\p{L})[:,]?(?:\s+|\s*\.{3,}\s*)(\d{1,3})\s*(?:[/+&]|\band\b)\s*(\d{1,3})\s*$/u,
 );
 const NAMES_THEN_EACH = quick(
   new RegExp(

@@ -208,8 +208,16 @@ const isSpoilt = (number: string, unit: string): boolean =>
 /** "O3   Elastic bandage": the number of a line, apart from what it numbers. */
 const RUNNING_BEFORE = quick(/^\s*(?:[O0oIl|]\d|\d[OolI|])(?=[.)]?\s{2,}\p{L})/u);
 
+/** "CO01;Compresses": a code in the first of several cells, and no "COOL". */
+const CODE_CELL = /^\s*"?[A-Z]{1,4}-?\d{2,5}"?(?=\s*[;,\t|])/;
+
 /** A line as it was most likely printed; a word changes only into one that `isWord` knows. */
 export function repairText(line: string, isWord: (word: string) => boolean): string {
+  const code = CODE_CELL.exec(line)?.[0] ?? "";
+  return code + repairBehind(line.slice(code.length), isWord);
+}
+/** @param line without the code in its first cell */
+function repairBehind(line: string, isWord: (word: string) => boolean): string {
   // Three bars or more rule columns, and stand for no letter.
   const ruled = (line.match(/\|/g) ?? []).length >= 3;
   const unruled = ruled ? line.replace(BAR_AT_WORD, " |") : line;

@@ -437,6 +437,15 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
       ),
   },
   {
+    name: "its name again, each in so many packs: 'plaster (PKT/100) x 1, plaster (PKT/20) x 2'",
+    tells: ({ before, named, reading, match, firstMatch }) =>
+      yesIf(
+        endsInCount(before.tokens) &&
+          match.type === firstMatch.type &&
+          foldedWords(named).join(" ") === foldedWords(reading.noun).join(" "),
+      ),
+  },
+  {
     name: "its name again with another size, its count to come: 'gloves L, 2 pairs and gloves M, 2 pairs'",
     tells: ({ saysAgain, first, firstMatch, match, named, reading }) =>
       yesIf(

@@ -125,6 +125,19 @@ function bothCounted(name: string, said: string): string | null {
   return `${names}  ${counts}`;
 }
 
+/** "1 box" beside "of 100", "10" beside "- pairs": remarks that go on with what is counted. */
+function withNote(said: string, note: string): string {
+  const [, held] = /^\W*(?:of|à|@)\s+(\d{1,4})\W*$/i.exec(note) ?? [];
+  if (held !== undefined && IN_PACKS.test(said)) return `${said} of ${held}`;
+  return /^\d{1,4}$/.test(said) && /^\W*(?:pairs?|prs?)\W*$/i.test(note) ? `${said} pairs` : said;
+}
+const IN_PACKS = quick(new RegExp(`^\\d{1,3}\\s*${PACKS}\\.?$`, "iu"));
+/** "Adhesive plaster" beside "1 roll" is what is cut from a roll. */
+const onRoll = (name: string, said: string): string =>
+  /^\d{1,3}\s*rolls?$/i.test(said) && /\bplasters?\b|^ditto\b/i.test(name) && !/\broll/i.test(name)
+    ? `${name} roll`
+    : name;
+
 /** A row of a table as text to read and the quantity beside it. */
 export function tableRow(
   cells: readonly string[],
@@ -132,8 +145,8 @@ export function tableRow(
   source: number,
 ): CardRow {
   const row = new Cells(cells, roles);
-  const { name } = row;
-  const said = countMended(withoutExpiry(row.of("quantity", "packs")));
+  const said = withNote(countMended(withoutExpiry(row.of("quantity", "packs"))), row.of("note"));
+  const name = onRoll(row.name, said);
   const [, counted, sizeBeside] = COUNT_WITH_SIZE.exec(said) ?? [];
   const quantity = row.isMissing
     ? "none"
