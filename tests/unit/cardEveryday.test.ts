@@ -268,3 +268,60 @@ describe("a field that counts in pairs", () => {
       entriesOf('[{"item": "Gloves", "pairs": 10},\n {"item": "Eye pads", "pieces": 4}]'),
     ).to.deep.equal(["1 disposable-gloves 10 null", "2 eye-pad 4 null"]));
 });
+
+describe("one thing in two sizes, with two counts", () => {
+  it("in a row, and in an object", () => {
+    const read = ["elastic-bandage 6 [100]", "elastic-bandage 4 [150]"];
+    expect(
+      entriesOf(
+        "| Item | How many |\n|---|---|\n| Crepe bandage 10 cm and 15 cm | six and four |\n| Eye pads | 2 |",
+      ).slice(0, 2),
+    ).to.deep.equal(read.map((entry) => `3 ${entry}`));
+    expect(
+      entriesOf(
+        '[{"item":"Crepe bandage 10cm and 15cm","qty":"6 and 4"},\n{"item":"Eye pads","qty":2}]',
+      ).slice(0, 2),
+    ).to.deep.equal(read.map((entry) => `1 ${entry}`));
+  });
+});
+
+describe("cold packs lie in the cold", () => {
+  reads("Ice pack, 2, in fridge", "cold-pack 2 null");
+  it("not in somebody's fridge", () =>
+    expect(read("ice packs x3 are in the staff fridge")).to.deep.equal([]));
+});
+
+describe("recognised sizes without blanks", () => {
+  // 1.25 cm are 13 mm.
+  reads("Surgical tape 1.25crnx5m - 2", "medical-tape 2 [13,5000]");
+});
+
+describe("pairs of what stands above", () => {
+  it("by a mark for each word", () =>
+    expect(
+      read(
+        "Gloves S (pairs)            2",
+        ' "     M                    5',
+        ' "     L                    2',
+      ),
+    ).to.deep.equal([
+      "2 disposable-gloves 2 null",
+      "3 disposable-gloves 5 null",
+      "4 disposable-gloves 2 null",
+    ]));
+});
+
+describe("mails and minutes", () => {
+  it("a subject, who is to buy what, and the end of the meeting list nothing", () =>
+    expect(
+      entriesOf(
+        [
+          "Subject: First aid box, print room",
+          "Plasters x 20",
+          "Scissors x 1",
+          "3. Ms Lim to buy replacement batteries for the torch.",
+          "4. Meeting adjourned.",
+        ].join("\n"),
+      ),
+    ).to.deep.equal(["2 adhesive-strip 20 null", "3 small-scissors 1 null"]));
+});

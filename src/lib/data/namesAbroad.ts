@@ -110,6 +110,7 @@ export const COUNTED_ABROAD: Readonly<Record<string, readonly string[]>> = {
   box: ["bte", "boîte", "caja", "scatola", "scatole", "schachtel", "schachteln", "karton", "doos", "doosje"],
   pack: ["packung", "packungen", "pckg", "pck", "päckchen", "beutel", "paquet", "sachet", "pochette", "pochettes", "étui", "lot", "paquete", "sobre", "confezione", "confezioni", "conf", "bustina", "bustine", "busta", "pakje", "zakje", "ve", "pacco", "pacchi", "pacchetto", "pacchetti", "paq", "paquetes", "sobres", "cajetín", "pose", "poser", "zak", "emb"],
   pair: ["paar", "paire", "par", "paio", "paia"],
+  pods: ["dosette", "dosettes", "fialetta", "fialette", "pipettes"],
   roll: ["rolle", "rollen", "rouleau", "rouleaux", "rollo", "rotolo", "rotoli", "rol"],
   small: ["klein", "kleine", "petit", "petite", "petits", "petites", "pequeño", "pequeña", "piccolo", "piccola", "klein"],
   medium: ["mittel", "mittlere", "moyen", "moyenne", "mediano", "mediana", "medio", "media", "middel"],

@@ -183,12 +183,14 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   },
   {
     name: "'Botiquín del refugio (2/10)', first of all: says what it is the kit of",
-    tells: ({ isFirst, row, text, style }) =>
+    tells: ({ isFirst, row, text, style, names }) =>
       yesIf(
         (isFirst || row.source < style.first) &&
           !row.bullet &&
           row.quantity === null &&
           (KIT_ITSELF.test(text.replace(SHEET, "")) ||
+            // "First aid box, print room"
+            (!names && KIT_ITSELF.test(text.replace(/, [^\d,]*$/, ""))) ||
             NUMBERED_KIT.test(text) ||
             MADE_ON.test(text)),
       ),

@@ -26,6 +26,8 @@ const BAG_AND_POCKET =
   /^(?:[a-z]+\s+){0,3}(?:bag|kit|box|case|pack|rucksack|pouch|tin),\s+(?:the\s+)?(?:(?:top|bottom|front|back|side|left|right|inner|outer|main|mesh|zip|lid|inside|outside)\s+){1,2}(?:pocket|pouch|tray|shelf|flap|compartment|section|lid)?\s*(?::|[-–—])\s+(?=\S)/i;
 /** With what is said of it in brackets: "Extras (own): ". */
 const PLACE_BEFORE = /^([^:,;\d(]{3,28}?(?:\s\([^()\d]{1,20}\))?)(?:\s*:\s+|\s+[-–—]\s+)(?=\S)/;
+/** "Subject: first aid box, print room" */
+const OF_A_MAIL = /^\W*(?:subject|betreff|objet|asunto|oggetto|re|fwd?|from|to|cc|sent)\s*$/i;
 /** What a row says before its list, and the list; null: neither is told. */
 interface Labelled {
   readonly label: string;
@@ -34,6 +36,7 @@ interface Labelled {
 }
 function labelled(text: string): Labelled | null {
   const m = PLACE_BEFORE.exec(text);
+  if (m && OF_A_MAIL.test(m[1]!)) return null;
   return m && { label: m[1]!.trim(), rest: text.slice(m[0].length), hasColon: /:\s/.test(m[0]) };
 }
 /** Whether such a label says where the things behind it lie. */

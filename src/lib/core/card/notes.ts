@@ -56,7 +56,7 @@ const isFullName = ({ match, text, words }: Told): boolean =>
   match.weight > 4 &&
   match.explained > 0.7 &&
   words <= 7 &&
-  !/^(?:notes?:|note|nb|remark|observation|you may|report|check|total|store|keep|every\s?thing)\b/i.test(
+  !/^(?:(?:subject|re|fwd?)\s*:|notes?:|note|nb|remark|observation|you may|report|check|total|store|keep|every\s?thing)\b/i.test(
     text,
   );
 /** "observation chart: 4", "note paper x4": all words are one name, or the count is written as of a thing. */
@@ -82,13 +82,17 @@ const PAID =
   /^(?:card|cash|change|visa|debit|credit|contactless|balance\s+due|amount\s+(?:due|paid))\b[\s.:£€$\d,*x]*$/i;
 /** "Apologies: …", "AOB". */
 const MINUTES =
-  /^\W*(?:apologies|attendees|in\s+attendance|a\.?o\.?b\b|any\s+other\s+business|matters\s+arising|minutes\s+(?:of|taken)|(?:date\s+of\s+)?next\s+meeting|chair(?:ed|person|man|woman)?\s*(?::|by\b)|agenda\b|circulation\s*:|distribution\s*:|proposed\s+by|seconded\s+by|action\s+points?\b|quorum\b|(?:the\s+)?meeting\s+(?:closed|opened|ended|began))/i;
+  /^\W*(?:apologies|attendees|in\s+attendance|a\.?o\.?b\b|any\s+other\s+business|matters\s+arising|minutes\s+(?:of|taken)|(?:date\s+of\s+)?next\s+meeting|chair(?:ed|person|man|woman)?\s*(?::|by\b)|agenda\b|circulation\s*:|distribution\s*:|proposed\s+by|seconded\s+by|action\s+points?\b|quorum\b|(?:the\s+)?meeting\s+(?:closed|opened|ended|began|adjourned)|call\s+to\s+order)|\bmeeting\s+(?:closed|adjourned|ended)\b/i;
 /** "Sister Ada reported that the box was opened". */
 const RESOLVED =
   /\b(?:reported|resolved|agreed|noted|decided|confirmed|stated|informed|asked|proposed|recommended|reminded|explained|suggested|said)\b.{0,60}\bthat\b/i;
 /** "Managers report shortages by the 5th", "Every branch must keep its box in reception". */
 const TOLD_TO =
   /^\W*(?:\d{1,2}[.)]\s*)?(?:(?:every|each|all|any|the|no)\s+)?(?:branch|manager|supervisor|staff|teacher|driver|coach|warden|first[\s-]?aider|employee|member|volunteer|caretaker|department|team|committee|leader|skipper|crew|foreman|person)(?:s|es)?\s+(?:must|shall|should|will|may|is\s+to|are\s+to|reports?|keeps?|checks?|signs?|sends?)\b/i;
+/** "Ms Lim to buy replacement batteries" */
+const IS_TO_BUY = quick(
+  /^\W*(?:\d{1,2}[.)]\s*)?(?:\p{Lu}\p{L}*\.?\s+){1,3}to\s+(?:buy|order|get|replace|restock|bring|collect)\s/u,
+);
 /** In a table and outside one. */
 const ANYWHERE: readonly NoteRule[] = [
   { name: "nothing", example: "", says: ({ text }) => text === "" },
@@ -117,8 +121,7 @@ const ANYWHERE: readonly NoteRule[] = [
     example: "4.7 The committee resolved that salts be bought",
     says: ({ text, names, whole }) =>
       (whole.pieces === null || whole.article) &&
-      !names &&
-      (RESOLVED.test(text) || TOLD_TO.test(text)),
+      ((!names && (RESOLVED.test(text) || TOLD_TO.test(text))) || IS_TO_BUY.test(text)),
   },
   {
     name: "a line to write on",

@@ -1,4 +1,5 @@
 import { remembering } from "../base/remembering.ts";
+import { bothCounted } from "./bothCounted.ts";
 import { pairsOf, type Fields } from "./fieldPairs.ts";
 import { saysHeld, saysNo, saysWhether } from "./headingCounts.ts";
 import { roleOf } from "./headingRoles.ts";
@@ -121,6 +122,8 @@ function countSaid(fields: Fields): string {
 function asListed(fields: Fields): string | null {
   const name = nameIn(fields);
   if (name === null) return null;
+  const both = bothCounted(name, valueOf(fields, ANY_COUNT, isText)?.trim() ?? "");
+  if (both !== null) return `- ${both}`;
   const count = countSaid(fields);
   const pack = packIn(fields);
   const size = valueOf(fields, SIZE, isText);

@@ -46,12 +46,15 @@ const LEADING_COUNT = quick(
   ),
 );
 
+/** "Gloves S (pairs)": so are those below. */
+const IN_PAIRS = /\s\((?:pairs?|prs?)\)/i;
 /** "No. 3 wound dressing": which of its sizes, before the name. */
 const LEADING_SIZE_NUMBER = /^\W*(?:no|nr)\.?\s?\d{1,2}\s+(?=[a-z])/i;
 
 /** The name on a row: its words before any number, without counts and size words. */
 const nameOf = (text: string): string =>
   text
+    .replace(IN_PAIRS, " pairs ")
     .replace(LEADING_COUNT, "")
     .replace(LEADING_SIZE_NUMBER, "")
     .split(/\s*[,;:(]|\s+[-–—]\s|\s*[–-]?\s*\d/)[0]!

@@ -51,7 +51,7 @@ const DIGIT_FIRST = quick(
 
 /** "l2cm", "1Ocm", "2Oml", "5crn": a number that has a digit or a unit, spoilt letters in it. */
 const NUMBER_WITH_UNIT = quick(
-  /(?<![\p{L}\d|])([\dOolI]{1,4}(?:[.,][\dOolI]{1,2})?)\s?(mm|mrn|rnm|rnrn|cm|crn|CRN|CM|MM|ML|ml|rnl|mg|rng|rn|RN|m|g)(?![\p{L}\d|])/gu,
+  /(?<![\p{L}\d|])([\dOolI]{1,4}(?:[.,][\dOolI]{1,2})?)\s?(mm|mrn|rnm|rnrn|cm|crn|CRN|CM|MM|ML|ml|rnl|mg|rng|rn|RN|m|g)(?:(?![\p{L}\d|])|(?=[x×][\dOl]))/gu,
 );
 const UNIT: Readonly<Record<string, string>> = {
   mrn: "mm",
@@ -245,6 +245,7 @@ function repairBehind(line: string, isWord: (word: string) => boolean): string {
     .replace(NUMBER_WITH_UNIT, (whole, number: string, unit: string) =>
       isSpoilt(number, unit) ? `${digits(number)}${UNIT[unit] ?? unit}` : whole,
     )
+    .replace(/(?<=\d(?:mm|cm|m))x(?=\d)/g, " x ")
     .replace(NUMBER_TIMES, digits)
     .replace(SPOILT_SIZE, digits)
     .replace(SIDES, digits)

@@ -9,7 +9,8 @@ import { thereByRemark } from "./partUsed.ts";
 import { remarksSay } from "./remarkBehind.ts";
 import { countMended } from "./repairText.ts";
 import { thereOfRow } from "./someWent.ts";
-import { IS_NUMBER_SAID, NUMBER_WORDS } from "./numberWords.ts";
+import { bothCounted } from "./bothCounted.ts";
+import { IS_NUMBER_SAID } from "./numberWords.ts";
 import { PACKS, valueOf } from "./phrase.ts";
 import { stripPrices } from "./stripPrices.ts";
 import { LETTER, quick } from "./quick.ts";
@@ -18,17 +19,6 @@ const NUMBER_WITH_UNIT = quick(/^\d+(?:\s*\p{L}+)?$/u);
 /** "1 (10 x 10)": how many, and how large. */
 const COUNT_WITH_SIZE =
   /^(\d{1,4}(?:\s*(?:pcs|x))?)\s*\((\d+(?:[.,]\d+)?\s*(?:mm|cm|m|in|")?\s*[x×]\s*\d[^()]*|\d+(?:[.,]\d+)?\s*(?:mm|cm))\)$/i;
-/** "tweezers + magnifier" with "1 + 1" beside them. */
-const NAMES_OF_BOTH = quick(
-  /^[^/+&,]*\p{L}[^/+&,]*(?:\s[/+&]\s|,\s|\sand\s)[^/+&,]*\p{L}[^/+&,]*$|^\p{L}{4,}\s?[/+&]\s?\p{L}{4,}$/u,
-);
-/** "1 + 1", "forty and six", "2, 6". */
-const COUNTS_OF_BOTH = quick(
-  new RegExp(
-    `^(${NUMBER_WORDS})\\s*(?:[/+&]|,\\s|\\s(?:and|y|e|et|und|en|og)\\s)\\s*(${NUMBER_WORDS})$`,
-    "iu",
-  ),
-);
 /** A remark that says which kind it is of. */
 const SAYS_KIND =
   /^(?:(?:low|non)[\s-]?adheren\w*|non[\s-]?stick|hydrogel|hydrocolloid|burn\s?gel|windlass|ratchet|nitrile|latex|vinyl|vented|digital)$/i;
@@ -115,15 +105,6 @@ const GONE_AND_WANTED =
 /** "3 exp. 2028": a date may stand with the count. */
 const withoutExpiry = (cell: string): string =>
   /\d\W+(?:exp|use|best|bb)/i.test(cell) ? stripPrices(cell).trim() : cell;
-
-/** "tweezers + magnifier" beside "1 + 1" as one text; null: they are not two and two. */
-function bothCounted(name: string, said: string): string | null {
-  const both = COUNTS_OF_BOTH.exec(said);
-  if (!both || !NAMES_OF_BOTH.test(name)) return null;
-  const names = name.replace(/\s*([/+&])\s*/, " $1 ");
-  const counts = /[/+&]/.test(said) ? said : `${valueOf(both[1]!)} + ${valueOf(both[2]!)}`;
-  return `${names}  ${counts}`;
-}
 
 /** "1 box" beside "of 100", "10" beside "- pairs": remarks that go on with what is counted. */
 function withNote(said: string, note: string): string {
