@@ -325,3 +325,9 @@ describe("mails and minutes", () => {
       ),
     ).to.deep.equal(["2 adhesive-strip 20 null", "3 small-scissors 1 null"]));
 });
+
+describe("what holds things, and what things run on, are none of them", () => {
+  reads("Zip bag with 10 ibuprofen + 12 paracetamol", "ibuprofen 10 null", "paracetamol 12 null");
+  reads("head torch + batteries", "torch 1 null");
+  reads("head torch + 4 spare batteries", "torch 1 null", "spare-batteries 4 null");
+});

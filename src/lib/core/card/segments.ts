@@ -181,8 +181,9 @@ function atWith(draft: Stretch, vocabulary: Vocabulary): Stretch[] {
     Match,
   ];
   // "the orange pouch with 1 face shield": what is in it is listed, not it.
-  if (a.type === "container")
-    return leadingCount(after) && b.type !== null ? [{ ...draft, tokens: after }] : [draft];
+  const listsWhat = leadingCount(after) && b.type !== null;
+  if (a.type === "container" || (a.type === "waste-bag" && listsWhat))
+    return listsWhat ? [{ ...draft, tokens: after }] : [draft];
   return areTwo(before, after, a, b, vocabulary)
     ? [
         { ...draft, tokens: before },

@@ -240,6 +240,17 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
       ),
   },
   {
+    name: "what it runs on: 'head torch + batteries'; spare ones are counted",
+    tells: ({ draft, leads, reading, firstMatch }) =>
+      noIf(
+        draft.adds === true &&
+          !leads &&
+          reading.pieces === null &&
+          firstMatch.whole === 1 &&
+          /^(?:\s*(?:AAA?|[CD9]V?|button|coin)\s)?\s*batter(?:y|ies)\s*$/i.test(reading.noun),
+      ),
+  },
+  {
     name: "'with' something that is no item",
     tells: ({ reading, isWhole }) => noIf(/^with\b/i.test(reading.noun) && !isWhole),
   },
