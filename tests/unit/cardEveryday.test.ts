@@ -331,3 +331,66 @@ describe("what holds things, and what things run on, are none of them", () => {
   reads("head torch + batteries", "torch 1 null");
   reads("head torch + 4 spare batteries", "torch 1 null", "spare-batteries 4 null");
 });
+
+describe("so many, and a pack besides", () => {
+  // Not six times forty.
+  reads("6 plasters and a box of 40", "adhesive-strip 6 null", "adhesive-strip 40 null");
+  reads(
+    "There's a strip of plasters, six I think, and a box of forty that nobody has touched.",
+    "adhesive-strip 6 null",
+    "adhesive-strip 40 null",
+  );
+  reads("12 plasters and six blister ones", "adhesive-strip 12 null", "blister-cushion 6 null");
+  reads(
+    "Nine fabric plasters and a couple of the big ones",
+    "adhesive-strip 9 null",
+    "adhesive-large 2 null",
+  );
+});
+
+describe("so many of a width", () => {
+  // No bandage is 2 cm wide and 5 cm long.
+  reads("conforming bandage: 2 x 5 cm", "roller-bandage 2 [50]");
+  it("a plaster may be so", () =>
+    expect(read("Wound plaster elastic 8x10 cm, 5")).to.deep.equal([
+      "2 adhesive-large 5 [80,100]",
+    ]));
+});
+
+describe("sorts of one thing, and another thing behind them", () => {
+  reads(
+    "Dressings: 4 medium, 2 large and 2 eye pads",
+    "bandaged-dressing 4 null",
+    "bandaged-dressing 2 null",
+    "eye-pad 2 null",
+  );
+  reads("Eye pads x 2, eye wash", "eye-pad 2 null", "eyewash 1 null");
+  reads("snake bandage x3, marked", "heavy-compression-bandage 3 null");
+});
+
+describe("prose", () => {
+  reads("two crepe bandages in it and one of those has been used", "elastic-bandage 1 null");
+  reads("Survival blankets x 3, one each for the boats", "foil-blanket 3 null");
+  it("says no, and what has gone", () =>
+    expect(
+      read(
+        "Right then, four alcohol swabs, one crepe bandage. Tweezers, yes. Thermometer, no. Two eye pads and both slings.",
+        "The burn dressings have gone, so please order 2.",
+      ),
+    ).to.deep.equal([
+      "2 alcohol-pad 4 null",
+      "2 elastic-bandage 1 null",
+      "2 tweezers-fine 1 null",
+      "2 eye-pad 2 null",
+      "2 triangular-bandage 2 null",
+    ]));
+  it("pairs below their name", () =>
+    expect(read("Gloves", "   M, pairs      4", "   L, pairs      5")).to.deep.equal([
+      "3 disposable-gloves 4 null",
+      "4 disposable-gloves 5 null",
+    ]));
+  it("how an order was paid lists nothing", () =>
+    expect(
+      read("DISCOUNT 10%            -3.76", "Paid by card £27.64", "Carriage £3.95"),
+    ).to.deep.equal([]));
+});

@@ -26,6 +26,12 @@ const saidAsFigures = (line: string): string =>
     (_, sign: string, word: string) => `${sign}${VALUE_OF[word.toLowerCase()]!}`,
   );
 
+/** "blankets x 3, one each for the boats": of them all there are three. */
+const ONE_EACH_FOR =
+  /(?<=\d\)?)\s*(?:[,–-]\s*|\s)one\s+(?:each\s+(?:for|in|on|at|per)|(?:for|in|on|per)\s+each)\s+[^\d,;]{2,40}$/i;
+const withoutWhose = (line: string): string =>
+  line.includes("each") ? line.replace(ONE_EACH_FOR, "") : line;
+
 /** "1 roll (there used to be 3)": how many there were. */
 const WERE =
   /\s*[(,]\s*(?:there\s+)?(?:used\s+to\s+be|were|was|had\s+been)\s+\d{1,4}\)?(?=\s*(?:[,;.]|$))/gi;
@@ -164,8 +170,15 @@ const KLEIN_GROSS = /(?<=[:,;\s])([KG])(?=\s*[:=x×]?\s*\d{1,3}\b)/g;
 const packetLetters = (line: string): string =>
   PACKET.test(line) ? line.replace(KLEIN_GROSS, (letter) => (letter === "K" ? "S" : "L")) : line;
 
+/** "M, pairs      4", set in below "Gloves". */
+const LETTER_IN_PAIRS =
+  /^(\s*(?:[-*•]\s+)?)((?:XS|S|M|X{0,2}L|small|medium|large))\s*[,(]?\s*(?:pairs?|prs?)\)?(\s*[:.–-]\s*|\s{2,}|\t)(\d{1,3})\s*$/i;
+const letterInPairs = (line: string): string =>
+  /p(?:ai)?r/i.test(line) ? line.replace(LETTER_IN_PAIRS, "$1$2$3$4 pairs") : line;
+
 /** In the order in which one makes what a later one reads. */
 const WAYS = [
+  letterInPairs,
   packetLetters,
   lettersInCell,
   sizesAlone,
@@ -180,6 +193,7 @@ const WAYS = [
   packsOfEach,
   sortsInPieces,
   onesEach,
+  withoutWhose,
   withoutWere,
   withoutMore,
   withoutMissingSorts,

@@ -8,6 +8,34 @@ const N = NUMBER_WORDS;
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const COUNT_PHRASES: readonly Phrase[] = [
   {
+    name: "both of them",
+    example: ["5 wipes, both slings and a whistle", "5 wipes, 2 slings and a whistle"],
+    holds: "both ",
+    pattern:
+      /(?<=(?:^|[,;:]|\b(?:and|have|has|had))\s*)both\s+(?:of\s+)?(?:the\s+)?(?=(?:\p{L}+\s){0,2}\p{L}+[^s\s]s\b)/giu,
+    read: "2 ",
+  },
+  {
+    name: "a pack as it came",
+    example: ["a box of forty that nobody has touched", "a box of forty"],
+    holds: ["nobody", "no one", "unopened"],
+    pattern: new RegExp(
+      `(?<=${PACKS}\\s+of\\s+(?:${N}))(?:\\s+(?:that|which)\\s+(?:nobody|no\\s+one)\\s+has\\s+(?:yet\\s+)?(?:touched|opened)|,?\\s+(?:that['’]s\\s+|which\\s+is\\s+|still\\s+)?unopened)(?=\\s*(?:[,.;]|$))`,
+      "giu",
+    ),
+    read: "",
+  },
+  {
+    name: "a pack, and how many one thinks it holds",
+    example: ["a strip of plasters, six I think, and a whistle", "six plasters, and a whistle"],
+    holds: ["i think", "i reckon", "i guess", "i’d say", "i'd say", "by the look"],
+    pattern: new RegExp(
+      `\\b(?:an?|one|the)\\s+${PACKS}\\s+of\\s+(\\p{L}[^,;:.\\d]*?),\\s+(?:about\\s+|maybe\\s+)?(${N})\\s+(?:i\\s+think|i\\s+reckon|i\\s+guess|i['’]d\\s+say|by\\s+the\\s+look(?:s)?\\s+of\\s+it)(?=\\s*(?:[,.;]|$))`,
+      "giu",
+    ),
+    read: "$2 $1",
+  },
+  {
     name: "packs, what they come to, and those of another pack",
     example: [
       "a fresh pack of blue plasters, that's a hundred, and a dozen left in the old one",

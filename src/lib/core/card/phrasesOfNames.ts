@@ -224,6 +224,14 @@ export const NAME_PHRASES: readonly Phrase[] = [
     read: "$1 $2 x $3 pcs",
   },
   {
+    name: "so many of a width: no bandage is as short as that",
+    example: ["conforming bandage: 2 x 5 cm", "conforming bandage: 2 pcs 5 cm"],
+    holds: ["bandage", "wrap", "tape", "crepe", "conforming", "elastic", "cohesive"],
+    pattern:
+      /\b((?:(?:crepe|conforming|cohesive)(?:\s+(?:bandages?|wraps?))?|(?:roller|elastic(?:ated)?|stretch)\s+(?:bandages?|wraps?)|gauze\s+(?:bandages?|rolls?)|(?<!measuring\s)tapes?)\s*[:,–-]?\s)([1-9]|1[0-2])\s?[x×]\s?((?:1[.,]25|2[.,]5|5|6|7[.,]5|8|10|12|15)\s?cm)(?=\s*(?:$|[,;)]))/gi,
+    read: "$1$2 pcs $3",
+  },
+  {
     name: "a square's one side",
     example: ["swabs 7.5 cm sq", "swabs 7.5 x 7.5 cm"],
     holds: ["sq"],

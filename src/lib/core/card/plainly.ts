@@ -9,7 +9,7 @@ import { countedList } from "./countedList.ts";
 import { countedOnce } from "./countTwice.ts";
 import { countedSorts, saysTwoCounts, type Knows } from "./countedSorts.ts";
 import { eachAlike } from "./eachAlike.ts";
-import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
+import { NUMBER_SAID, NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
 import { COUNTS, isKind, joinedApart } from "./joinedThings.ts";
 import { leftOfPacks } from "./leftOfPack.ts";
 import { packsSaid } from "./packsSaid.ts";
@@ -277,8 +277,12 @@ function eachAcross(row: CardRow, of: Knowledge): CardRow[] {
   // "Plasters      1 box (20)": the name and how many.
   if (parts.length < 2 || parts.some(saysAmount)) return [row];
   const others = FAR_ACROSS.test(row.text) ? othersAcross(row, parts, of) : null;
-  return others ?? eachNamed(row, parts, of.names);
+  return others ?? eachNamed(row, parts, (part) => of.names(part) || namesSeveral(part, of));
 }
+/** "dressings med 4, lge 2", "eye pads x 2, eye wash": sorts of a thing, or several things. */
+const namesSeveral = (part: string, of: Knowledge): boolean =>
+  part.includes(",") &&
+  (countedSorts(part, of) !== null || part.split(/,\s+/).every((thing) => of.names(thing)));
 const FAR_ACROSS = /\S(?:\s{5,}|\t)\S/;
 /** "eye pads x5            torch": of two other things far apart one may have no count; null: they are not two others. */
 function othersAcross(row: CardRow, parts: readonly string[], of: Knowledge): CardRow[] | null {
@@ -364,7 +368,9 @@ const SAYS_MORE = /^(?:there(?:['’]?s|\s+(?:is|are))|also|plus)\b/i;
 const LONG_LINE = 100;
 /** Fewer words are an abbreviation with its dot: "2 Triang. Bandage". */
 const SHORTEST_SENTENCE = 3;
-const SENTENCE_END = quick(/(?<=\p{Ll}{3}\)?)[.?!]\s+(?=\p{Lu}(?:\p{Ll}|\p{Lu}+:))/u);
+const SENTENCE_END = quick(
+  /(?<=\p{Ll}{3}\)?|,\s(?:no|yes|ok))[.?!]\s+(?=\p{Lu}(?:\p{Ll}|\p{Lu}+:))/u,
+);
 /** A line that goes on for several sentences, as dictated, or says besides what is not there, is a row for each. */
 function eachSentence(row: CardRow): CardRow[] {
   if (row.inTable) return [row];
@@ -397,8 +403,24 @@ function eachSort(row: CardRow, of: Knowledge): CardRow[] {
   if (row.quantity !== null || row.text.length > LONGEST_LIST || !saysTwoCounts(row.text))
     return [row];
   const said = countedOnce(row.text, of.typeOf);
-  const sorts = countedSorts(said.replace(LIST_ENDS, "$1"), of) ?? [packsSaid(said, of.names)];
+  const list = said.replace(LIST_ENDS, "$1");
+  const sorts = countedSorts(list, of) ?? sortsAndThing(list, of) ?? [packsSaid(said, of.names)];
   return sorts.map((text) => ({ ...row, text }));
+}
+const THING_LAST = quick(
+  new RegExp(
+    `^(\\W*\\p{L}[^\\d,;]*:\\s.*\\S)(?:,\\s+(?:and\\s+)?|\\s+(?:and|plus|&)\\s+)((?:\\d{1,3}|${NUMBER_SAID})\\s+\\p{L}[^,;:\\d]*)$`,
+    "iu",
+  ),
+);
+/** "Dressings: 4 medium, 2 large and 2 eye pads": sorts of one thing, and another behind them; null: it is no such list. */
+function sortsAndThing(list: string, of: Knowledge): readonly string[] | null {
+  const [, sorts, thing] = THING_LAST.exec(list) ?? [];
+  if (thing === undefined) return null;
+  const name = thing.replace(/^\S+\s+/, "");
+  if (!of.isWhole(name) || !isKind(of.typeOf(name))) return null;
+  const before = countedSorts(sorts!, of);
+  return before === null ? null : [...before, thing];
 }
 /** "6 cm (3), 8 cm (2).": the stop is no part of the last sort. */
 const LIST_ENDS = /([\d)])\s*[.;,]\s*$/;

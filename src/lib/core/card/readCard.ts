@@ -27,6 +27,7 @@ import type { CardRow } from "./cardRow.ts";
 import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE, MOST_LINES, MOST_WORDS } from "./cardLimits.ts";
 import { heldIn } from "./heldIn.ts";
 import { listsBeside } from "./besideEach.ts";
+import { halvesBeside } from "./besideHalves.ts";
 import { listsSetApart } from "./besideLost.ts";
 import { columnsRestored } from "./columnsLost.ts";
 import { cardRows } from "./layout.ts";
@@ -258,11 +259,20 @@ function rowsOf(
   );
   const names = (text: string) => namesItem(text, vocabulary);
   const laidOut = cardRows(
-    listsBeside(listsSetApart(columnsRestored(inOurs), names), names),
+    besideEachOther(listsSetApart(columnsRestored(inOurs), names), names),
     names,
     habits,
   );
   return { rows: wrappedNames(laidOut, names).slice(0, MOST_LINES), isAbroad };
+}
+
+/** Lists side by side, by their counts, or else by where they stand. */
+function besideEachOther(
+  lines: readonly string[],
+  names: (text: string) => boolean,
+): readonly string[] {
+  const apart = listsBeside(lines, names);
+  return apart === lines ? halvesBeside(lines, names) : apart;
 }
 
 /** Shorter words stand in every language. */

@@ -22,7 +22,7 @@ const SPOILT = "(?:\\p{L}+\\s+(?:and|so)\\s+)?";
 const { DID, DONE, WHO, BUT } = WENT_WORDS;
 /** "one card": of several packs one went. */
 const OF_THEM = `(?:\\s+(?:of\\s+(?:them|these|those)|pcs|pieces|tab(?:let)?s|(?<pack>${PACKS})))?`;
-const WENT = `(?<went>${N})${OF_THEM}\\s+${BE}${SPOILT}${DONE}(?:\\s*(?:,|and|&)\\s*${DONE})*${WHERE}|${WHO}${DID}\\s+(?:another\\s+)?(?<gone>${N})${OF_THEM.replace("pack", "packGone")}${WHERE}|${BUT}\\s+(?:the\\s+)?(?<but>${N})(?:\\s[^\\d,;()]{1,30})?`;
+const WENT = `(?:(?:and|but)\\s+)?(?<went>${N})${OF_THEM}\\s+${BE}${SPOILT}${DONE}(?:\\s*(?:,|and|&)\\s*${DONE})*${WHERE}|${WHO}${DID}\\s+(?:another\\s+)?(?<gone>${N})${OF_THEM.replace("pack", "packGone")}${WHERE}|${BUT}\\s+(?:the\\s+)?(?<but>${N})(?:\\s[^\\d,;()]{1,30})?`;
 const STILL = "(?:left|there|remain(?:s|ing)?|still\\s+(?:there|left|good)|in\\s+(?:it|there)|now)";
 const LEFT = `(?:only\\s+|just\\s+|now\\s+|so\\s+)*(?<left>${N})\\s+${STILL}|(?:now|only|just)(?:\\s+only)?\\s+(?<now>${N})`;
 const BEHIND = quick(

@@ -98,7 +98,10 @@ class Pair {
     return this.reading.noun.trim() !== "" && ONLY_PACKS.test(this.reading.noun);
   }
   get endsInOnes(): boolean {
-    const last = this.draft.tokens.at(-1);
+    const { tokens } = this.draft;
+    // "blister ones (6)"
+    const at = endsInBrackets(tokens) ? -4 : -1;
+    const last = tokens.at(at);
     return last?.kind === "word" && /^ones$/i.test(last.text);
   }
   /** "burn gel 120 ml bottle, burn dressing": its first word is the first of the one before, as no name says a word twice. */
@@ -163,10 +166,29 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
       if (!p.leads || p.named.trim() === "") return null;
       const afterPacks = p.onlyPacks && p.first.pieces !== null && saysPackOf(p.before.tokens);
       if (!afterPacks && !(p.endsInOnes && !p.isWhole)) return null;
+      // "ice packs, six instant ones": of which nothing was counted yet.
+      if (p.isSecond && p.first.pieces === null && p.first.sizeMm === null && !p.onlyPacks)
+        return p.draft.adds === true || / of /i.test(textOf(p.draft.tokens)) ? null : false;
       return {
-        sameAs: p.onlyPacks ? p.named : `${p.reading.noun.replace(BIG_ONES, "large")} ${p.named}`,
+        sameAs:
+          p.onlyPacks && !p.endsInOnes
+            ? p.named
+            : `${p.reading.noun.replace(BIG_ONES, "large").replace(/\s+ones$/i, "")} ${p.named.replace(SAYS_STUFF, "")}`,
       };
     },
+  },
+  {
+    name: "so many, and a pack besides: '6 plasters and a box of 40'",
+    tells: ({ draft, leads, reading, first, named }) =>
+      draft.adds === true &&
+      leads &&
+      reading.noun.trim() === "" &&
+      first.pieces !== null &&
+      !first.article &&
+      named.trim() !== "" &&
+      saysPackOf(draft.tokens)
+        ? { sameAs: named }
+        : null,
   },
   {
     name: "the same in another size: '3 more at 5 x 5 cm'",
@@ -537,6 +559,23 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
       ),
   },
   {
+    name: "a thing counted with its sign, and another named whole: 'eye pads x 2, eye wash'",
+    tells: ({ before, match, firstMatch, leads, reading, draft }) =>
+      yesIf(
+        !leads &&
+          endsInCount(before.tokens) &&
+          reading.pieces === null &&
+          reading.sizeMm === null &&
+          match.type !== "container" &&
+          match.type !== firstMatch.type &&
+          !ACCESSORIES.has(match.type) &&
+          draft.tokens.every((t) => t.kind === "word" && !/ed$/i.test(t.text)) &&
+          !SAYS_WHAT_LIKE.test(reading.noun.trim()) &&
+          isNamedByAll(match) &&
+          isNamedByAll(firstMatch),
+      ),
+  },
+  {
     name: "a list of several kinds, or one without numbers",
     tells: ({ draft, line }) => draft.strong || line.explicit === 0 || line.kinds >= FEWEST_LISTED,
   },
@@ -553,6 +592,9 @@ const SINGLE: ReadonlySet<string | null> = new Set([
 const isNamedByAll = ({ whole, explained, unknown, weight }: Match): boolean =>
   whole === 1 && explained === 1 && unknown === 0 && weight >= STANDS_ALONE;
 
+/** "nine fabric plasters and two big ones": what those are made of is not said. */
+const SAYS_STUFF =
+  /^(?:fabric|blue|waterproof|clear|assorted|plain|ordinary|normal|regular|washproof)\s+(?=\S)/i;
 /** "12 big ones": the plasters that are called large. */
 const BIG_ONES = /\b(?:big|bigger|wide|wider|huge)\b(?:\s+ones)?/i;
 /** So many kinds on a line are a list. */

@@ -1,4 +1,5 @@
 import { LONGEST_LINE } from "./cardLimits.ts";
+import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
 import { quick } from "./quick.ts";
 
 /**
@@ -41,6 +42,8 @@ const kindOf = (text: string): string | null =>
 interface Line {
   readonly text: string;
   readonly indent: number;
+  /** Where the words behind its mark begin. */
+  readonly column: number;
   /** The kind of its mark: its sign, or that it is a number or a letter; null: none. */
   readonly mark: string | null;
   /** Its words can be looked at. */
@@ -52,6 +55,7 @@ function lineOf(line: string): Line {
   return {
     text,
     indent: text.length - text.trimStart().length,
+    column: isPlain ? (MARK.exec(text)?.[0].length ?? 0) : 0,
     mark: isPlain && !COUNT_ALONE.test(text) ? kindOf(text) : null,
     isPlain,
   };
@@ -71,6 +75,23 @@ const endCounted = (lines: readonly Line[]): boolean => {
 /** One or two may say it otherwise. */
 const SHARE_COUNTED = 0.8;
 
+/** "…, individually", "…, nearly", "… and 1", "… (in the": nothing ends so either. */
+const HANGS_ON = quick(
+  new RegExp(
+    `(?:\\b(?:individually|sterile|assorted|extra|about|nearly|almost|only|another|both|some|one\\s+of)|(?:[,;:]|\\b(?:and|plus))\\s+(?:${NUMBER_WORDS})|\\([^()]*)$`,
+    "iu",
+  ),
+);
+const SMALL_FIRST = quick(/^\p{Ll}{2}/u);
+/** "wipes 20", "wipes - 20": a thing with its count. */
+const IS_COUNTED = quick(/^\p{L}[^\d,;:]*[\s:x×(–-]\d{1,4}\)?\s*(?:pcs|pairs?|prs?|rolls?)?$/iu);
+/** Whether words right below those of a marked item, as far in, go on with it: typed so, whatever room there was. */
+const hangsOn = (words: string, above: Line, head: Line): boolean =>
+  !above.text.endsWith(":") &&
+  (HANGS.test(above.text) ||
+    HANGS_ON.test(above.text) ||
+    (SMALL_FIRST.test(words) && SAYS_NUMBER.test(head.text) && !IS_COUNTED.test(words)));
+
 /** How a card breaks its items. */
 interface Page {
   readonly width: number;
@@ -80,6 +101,7 @@ interface Page {
 function goesOn(line: Line, above: Line, head: Line, { width, endsCounted }: Page): boolean {
   if (!line.isPlain || line.mark !== null || !above.isPlain) return false;
   const words = line.text.trimStart();
+  if (line.indent > 0 && line.indent === head.column && hangsOn(words, above, head)) return true;
   if (endsCounted && line.indent > head.indent && !ENDS_COUNTED.test(above.text)) return true;
   const hasRoom = above.text.length + 1 + words.split(" ", 1)[0]!.length <= width;
   if (hasRoom || above.text.length < NARROWEST || above.text.endsWith(":")) return false;
