@@ -127,6 +127,14 @@ class Pair {
  * the words of the one before: another of its kind.
  */
 type Told = boolean | "remark" | { readonly sameAs: string };
+/** "eight loose knuckle ones" behind a name. */
+const isOnesOfIt = (p: Pair): boolean =>
+  p.leads && p.named.trim() !== "" && p.endsInOnes && !p.isWhole;
+/** What they are called: "large plasters". */
+const onesOf = (p: Pair): string =>
+  p.onlyPacks && !p.endsInOnes
+    ? p.named
+    : `${p.reading.noun.replace(BIG_ONES, "large").replace(/\s+ones$/i, "")} ${p.named.replace(SAYS_STUFF, "")}`;
 const POINTS_BACK = quick(/^(?:this|that|those|them|these)(?:['’]\p{L}+)?\b/iu);
 const START_RULES: readonly Rule<Pair, Told>[] = [
   {
@@ -161,20 +169,24 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
       noIf(leads && named.trim() !== "" && onlyPacks && first.pieces === null),
   },
   {
+    name: "ones of which nothing was counted yet: 'ice packs, six instant ones'",
+    tells: (p) =>
+      noIf(
+        isOnesOfIt(p) &&
+          p.isSecond &&
+          !p.onlyPacks &&
+          p.draft.adds !== true &&
+          p.first.pieces === null &&
+          p.first.sizeMm === null &&
+          !/ of /i.test(textOf(p.draft.tokens)),
+      ),
+  },
+  {
     name: "another pack, or ones of it: 'a card of twenty, and eight loose knuckle ones'",
     tells: (p) => {
-      if (!p.leads || p.named.trim() === "") return null;
       const afterPacks = p.onlyPacks && p.first.pieces !== null && saysPackOf(p.before.tokens);
-      if (!afterPacks && !(p.endsInOnes && !p.isWhole)) return null;
-      // "ice packs, six instant ones": of which nothing was counted yet.
-      if (p.isSecond && p.first.pieces === null && p.first.sizeMm === null && !p.onlyPacks)
-        return p.draft.adds === true || / of /i.test(textOf(p.draft.tokens)) ? null : false;
-      return {
-        sameAs:
-          p.onlyPacks && !p.endsInOnes
-            ? p.named
-            : `${p.reading.noun.replace(BIG_ONES, "large").replace(/\s+ones$/i, "")} ${p.named.replace(SAYS_STUFF, "")}`,
-      };
+      const isPack = p.leads && p.named.trim() !== "" && afterPacks;
+      return isPack || isOnesOfIt(p) ? { sameAs: onesOf(p) } : null;
     },
   },
   {

@@ -85,12 +85,16 @@ const HANGS_ON = quick(
 const SMALL_FIRST = quick(/^\p{Ll}{2}/u);
 /** "wipes 20", "wipes - 20": a thing with its count. */
 const IS_COUNTED = quick(/^\p{L}[^\d,;:]*[\s:x×(–-]\d{1,4}\)?\s*(?:pcs|pairs?|prs?|rolls?)?$/iu);
-/** Whether words right below those of a marked item, as far in, go on with it: typed so, whatever room there was. */
-const hangsOn = (words: string, above: Line, head: Line): boolean =>
+/** Whether a line right below the words of a marked item, as far in, goes on with it: typed so, whatever room there was. */
+const hangsOn = ({ text, indent }: Line, above: Line, head: Line): boolean =>
+  indent > 0 &&
+  indent === head.column &&
   !above.text.endsWith(":") &&
   (HANGS.test(above.text) ||
     HANGS_ON.test(above.text) ||
-    (SMALL_FIRST.test(words) && SAYS_NUMBER.test(head.text) && !IS_COUNTED.test(words)));
+    (SMALL_FIRST.test(text.trimStart()) &&
+      SAYS_NUMBER.test(head.text) &&
+      !IS_COUNTED.test(text.trimStart())));
 
 /** How a card breaks its items. */
 interface Page {
@@ -101,7 +105,7 @@ interface Page {
 function goesOn(line: Line, above: Line, head: Line, { width, endsCounted }: Page): boolean {
   if (!line.isPlain || line.mark !== null || !above.isPlain) return false;
   const words = line.text.trimStart();
-  if (line.indent > 0 && line.indent === head.column && hangsOn(words, above, head)) return true;
+  if (hangsOn(line, above, head)) return true;
   if (endsCounted && line.indent > head.indent && !ENDS_COUNTED.test(above.text)) return true;
   const hasRoom = above.text.length + 1 + words.split(" ", 1)[0]!.length <= width;
   if (hasRoom || above.text.length < NARROWEST || above.text.endsWith(":")) return false;
