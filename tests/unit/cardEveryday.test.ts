@@ -394,3 +394,65 @@ describe("prose", () => {
       read("DISCOUNT 10%            -3.76", "Paid by card £27.64", "Carriage £3.95"),
     ).to.deep.equal([]));
 });
+
+describe("ones of it, counted behind", () => {
+  reads(
+    "plasters (10ish) and the blister ones (a full pack of 6)",
+    "adhesive-strip 10 null",
+    "blister-cushion 6 null",
+  );
+  reads(
+    "plasters 20, moleskin 1 sheet, blister pads 4",
+    "adhesive-strip 20 null",
+    "friction-patch 1 null",
+    "blister-cushion 4 null",
+  );
+  reads("2 triangular, 1 elastic 4in", "triangular-bandage 2 null", "elastic-bandage 1 [102]");
+});
+
+describe("remarks that tell how many of those that should be there are", () => {
+  it("three only, none, and another one that went", () =>
+    expect(
+      entriesOf(
+        [
+          "item;soll;ist;bemerkung",
+          "Plasters assorted;50;42;",
+          "Eye wash 250 ml;2;1;second one expired, thrown away",
+          "Gloves nitrile L (pair);10;7;",
+          "Ice pack;4;2;",
+        ].join("\n"),
+      ),
+    ).to.deep.equal([
+      "2 adhesive-strip 42 null",
+      "3 eyewash 1 null",
+      "4 nitrile-gloves 7 null",
+      "5 cold-pack 2 null",
+    ]));
+  it("in a check of what should be there", () =>
+    expect(
+      entriesOf(
+        [
+          "Item                         Should be   OK?   Comment",
+          "Plasters, assorted           50          Y",
+          "Triangular bandages          4           N     3 only",
+          "Wound dressings, large       2           N     none - reorder",
+          "Foil blankets                2           Y",
+        ].join("\n"),
+      ),
+    ).to.deep.equal([
+      "2 adhesive-strip 50 null",
+      "3 triangular-bandage 3 null",
+      "5 foil-blanket 2 null",
+    ]));
+});
+
+describe("TQ are nobody's initials", () => {
+  it("first in a pocket", () =>
+    expect(
+      read(
+        "front: TQ, 2 trauma dressings, z-fold gauze x1",
+        "left side: 2 mouldable splints, 2 triangular bandages",
+        "inside: plasters 20, blister pads 4",
+      ).slice(0, 2),
+    ).to.deep.equal(["2 null 1 null", "2 trauma-pad 2 null"]));
+});

@@ -78,6 +78,15 @@ const isInPassing = ({ segment: { match, tokens }, style, counted }: Circumstanc
     match.explained < 0.6 ||
     (match.weight < 2.2 && tokens.length > 4));
 
+/** "TQ, 2 trauma dressings, gauze x1": on a line with others that are named. */
+const isBesideNamed = ({ segment, draft: { row, segments }, style }: Circumstances): boolean =>
+  !style.spoken &&
+  !/[.!?:]\s*$/.test(row.text) &&
+  segment.reading.noun.split(" ").length <= 2 &&
+  segments.filter((s) => s !== segment && isNamed(s.match)).length >= FEWEST_BESIDE;
+/** Beside one it may be said of that one. */
+const FEWEST_BESIDE = 2;
+
 /** "3 x TK", "NS 0.9%": a trade's letters for something. */
 const IN_LETTERS = /^[A-Z][A-Z\d]{1,5}$/;
 /**
@@ -95,7 +104,7 @@ export function isItem(
   const c = { segment, draft, style, amongItems, counted };
   if (isNamed(segment.match)) return !isKitItself(c) && !isInPassing(c);
   // "Bandages – one wide": a name that leaves the kind open is one, where it is counted or listed.
-  if (isOpen && (counted || draft.row.bullet)) return true;
+  if (isOpen && (counted || draft.row.bullet || isBesideNamed(c))) return true;
   return (
     (THREE_LETTERS.test(segment.reading.noun) ||
       (counted && IN_LETTERS.test(segment.reading.noun.trim()))) &&

@@ -130,6 +130,14 @@ export const SIZE_RULES: readonly SizeRule[] = [
     is: "plaster-strip",
   },
   {
+    name: "a plaster on a roll that is wider than any tape",
+    example: ["Plasters, roll, 6 cm x 1 m", "plaster-strip"],
+    named: "medical-tape",
+    fits: ({ noun, width, length }) =>
+      /\bplasters?\b/i.test(noun) && length >= CUT_FROM_MM && width > 2 * WIDER_THAN_TAPE_MM - 10,
+    is: "plaster-strip",
+  },
+  {
     name: "a dressing by the metre",
     example: ["Wound quick dressing, 6 cm x 1 m", "plaster-strip"],
     named: "bandaged-dressing",

@@ -67,8 +67,8 @@ export function withoutRowNumbers(lines: readonly string[]): string[] {
 /** So many numbers have one figure. */
 const FIGURES = 9;
 
-/** Sizes, units and packs in two or three capitals. */
-export const NO_INITIALS = "XX?L|XS|SM|LG|ML|MM|CM|EA|PK|BX|PR|OK";
+/** Sizes, units, packs and things in two or three capitals. */
+export const NO_INITIALS = "XX?L|XS|SM|LG|ML|MM|CM|EA|PK|BX|PR|OK|TQ|AED|BVM|ORS|NPA|OPA|ABD|CPR";
 /** "2 wipes   KO": who looked, set apart, on line after line; sizes of gloves are none. */
 const INITIALS = quick(
   new RegExp(`(?<=\\S)\\s{2,}(?!(?:${NO_INITIALS})\\b)\\p{Lu}{2,3}\\.?\\s*$`, "u"),

@@ -21,7 +21,7 @@ const OPENED =
 const ABOUT =
   "(?:(?:about|around|roughly|approx\\.?|maybe|ca?\\.|only|just|now|so|but|with)\\s+|~\\s?)*";
 const STILL =
-  "(?:left(?:\\s+over)?|remain(?:s|ing)?|still\\s+(?:there|here|left|good|in\\s+(?:it|there))|in\\s+(?:it|there)|inside|to\\s+go)";
+  "(?:left(?:\\s+over)?|remain(?:s|ing)?|still\\s+(?:there|here|left|good|in\\s+(?:it|there))|in\\s+(?:it|there)|inside|to\\s+go|only)";
 const FOUND = "(?:down\\s+to|have|has|we\\s+have|i\\s+count(?:ed)?|counted|found|holds?)";
 const FULL =
   "(?:unopened|un-?used|not\\s+(?:yet\\s+)?(?:opened|used|touched)|never\\s+(?:opened|used)|(?:still\\s+)?sealed|untouched|intact|complete|full(?:\\s+(?:box|pack|packet))?|all\\s+(?:there|here|present|in\\s+it)|none\\s+(?:used|gone|missing|opened)|nothing\\s+(?:used|gone|missing))";
@@ -36,7 +36,7 @@ const REMARK = quick(
 /** The same as all of a remark, or its first part. */
 const WHOLE_REMARK = quick(new RegExp(`^\\W*${SAID}\\s*(?:[,;(–-].*|[.!]*)$`, "iu"));
 const MAY_TELL =
-  /\b(?:left|remain|still|in\s+(?:it|there)|inside|to\s+go|down|have|has|count|found|hold|used|gone|missing|lost|binned|taken|borrowed|given|thrown|took|minus|less|opened|touched|sealed|intact|complete|full|all|none|nothing|un\w+)/i;
+  /\b(?:left|remain|still|only|in\s+(?:it|there)|inside|to\s+go|down|have|has|count|found|hold|used|gone|missing|lost|binned|taken|borrowed|given|thrown|took|minus|less|opened|touched|sealed|intact|complete|full|all|none|nothing|un\w+)/i;
 
 /** "£3.95", "@ 4,20 €", "$5.75 each": what a pack costs, behind what it holds. */
 const PRICE =

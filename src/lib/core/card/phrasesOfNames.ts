@@ -33,6 +33,13 @@ const STRENGTHS_MG: Readonly<Record<string, readonly number[]>> = {
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const NAME_PHRASES: readonly Phrase[] = [
   {
+    name: "elastic of a width",
+    example: ["1 elastic 4 in", "1 elastic bandage 4 in"],
+    holds: ["elastic ", "Elastic ", "ELASTIC "],
+    pattern: /\belastic(?=\s+\d{1,2}(?:[.,]\d)?\s?(?:cm|in(?:ch)?\b|["”″]))/giu,
+    read: "elastic bandage",
+  },
+  {
     name: "cotton by its weight",
     example: ["Cotton 100 g, 1 roll", "cotton wool 100 g, 1 roll"],
     holds: ["otton", "OTTON"],

@@ -99,9 +99,10 @@ class Pair {
   }
   get endsInOnes(): boolean {
     const { tokens } = this.draft;
-    // "blister ones (6)"
-    const at = endsInBrackets(tokens) ? -4 : -1;
-    const last = tokens.at(at);
+    // "blister ones (6)", "blister ones (a pack of 6)"
+    const open =
+      tokens.at(-1)?.kind === "close" ? tokens.findLastIndex((t) => t.kind === "open") : 0;
+    const last = tokens.at(open - 1);
     return last?.kind === "word" && /^ones$/i.test(last.text);
   }
   /** "burn gel 120 ml bottle, burn dressing": its first word is the first of the one before, as no name says a word twice. */
@@ -180,6 +181,20 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
           p.first.sizeMm === null &&
           !/ of /i.test(textOf(p.draft.tokens)),
       ),
+  },
+  {
+    name: "ones of it, counted behind: 'plasters (10) and the blister ones (a pack of 6)'",
+    tells: (p) =>
+      p.draft.adds === true &&
+      !p.leads &&
+      p.named.trim() !== "" &&
+      p.endsInOnes &&
+      !p.isWhole &&
+      p.first.pieces !== null &&
+      p.reading.pieces !== null &&
+      !p.reading.article
+        ? { sameAs: onesOf(p) }
+        : null,
   },
   {
     name: "another pack, or ones of it: 'a card of twenty, and eight loose knuckle ones'",
@@ -622,7 +637,8 @@ const isCountLast = (tokens: readonly Token[]): boolean => {
   const before = tokens.at(at - 1)?.kind === "times" ? at - 2 : at - 1;
   return tokens.at(before)?.kind === "word";
 };
-const PACK_OR_PIECE = /^(?:sets?|rolls?|pcs|pieces|pairs?|prs?|packs?|box(?:es)?|left)$/i;
+const PACK_OR_PIECE =
+  /^(?:sets?|rolls?|pcs|pieces|pairs?|prs?|packs?|pkts?|packets?|box(?:es)?|sheets?|cards?|strips?|bottles?|tubes?|tins?|pots?|cans?|sachets?|bags?|left)$/i;
 
 /** Words before a number that counts nothing, or what is said of the thing before: "size 8", "expiry 2028", "drawer 2", "should be 6". */
 const LABELS_A_NUMBER =

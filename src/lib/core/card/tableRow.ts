@@ -86,14 +86,15 @@ class Cells {
     return (
       this.cells.some((c, i) => this.roles[i] === "there" && saysNo(c)) ||
       (this.count === null && remarksSay(this.of("note"), null) === "gone") ||
-      GONE_AND_WANTED.test(this.of("note"))
+      GONE_AND_WANTED.test(this.of("note")) ||
+      NONE_THERE.test(this.of("note"))
     );
   }
   /** "half empty, 55 left", "to order", "kept in the van": a remark that says how many there are. */
   get remark(): string {
     const note = this.of("note");
     // "1 out of date, binned": the others are there.
-    if (remarksSay(note, this.count) === "some") return "";
+    if (remarksSay(note, this.count) === "some" || OF_ANOTHER.test(note)) return "";
     if (SAYS_KIND.test(note)) return ` (${note})`;
     return /\bleft\b|\bto\s+order\b/i.test(note) || saysGone(note) ? `, ${note}` : "";
   }
@@ -102,6 +103,10 @@ class Cells {
 /** "missing - on order": what the row counts is the one that is to come. */
 const GONE_AND_WANTED =
   /^\W*(?:missing|gone|lost|stolen|used\s+up|finished)\s*[-–,;(/]+\s*(?:on\s+order|(?:re-?)?ordered|to\s+(?:buy|order|replace)|needs?\b|buy|replace)[^\d]*$/i;
+/** "second one expired, thrown away": that is not the one that is counted. */
+const OF_ANOTHER = /^\W*(?:the\s+)?(?:second|third|fourth|other|others|another)\b/i;
+/** "none - reorder", "none left": whatever there should be. */
+const NONE_THERE = /^\W*none(?:\s+(?:left|there|here))?\s*(?:$|[-–,;(/])/i;
 /** "3 exp. 2028": a date may stand with the count. */
 const withoutExpiry = (cell: string): string =>
   /\d\W+(?:exp|use|best|bb)/i.test(cell) ? stripPrices(cell).trim() : cell;
