@@ -456,3 +456,34 @@ describe("TQ are nobody's initials", () => {
       ).slice(0, 2),
     ).to.deep.equal(["2 null 1 null", "2 trauma-pad 2 null"]));
 });
+
+describe("packs in other languages, and numbers that are no size", () => {
+  // No plaster is 20 cm long.
+  reads("Plasters (2 x 20)", "adhesive-strip 40 null");
+  reads("povidone iodine, one bottle", "iodine-solution 1 null");
+  reads("Adhesive plaster 3 inch, 2", "medical-tape 2 [76]");
+  it("boxes and what each holds, as fields below the field that opens their list", () =>
+    expect(
+      entriesOf(
+        [
+          '{"botiquin":"refugio","contenido":[',
+          '{"nombre":"Tiritas","cajas":2,"por_caja":20},',
+          '{"nombre":"Guantes","cajas":1,"por_caja":100},',
+          '{"nombre":"Tijeras","unidades":1},',
+          '{"nombre":"Compresas de frío","unidades":5}',
+          "]}",
+        ].join("\n"),
+      ),
+    ).to.deep.equal([
+      "2 adhesive-strip 40 null",
+      "3 disposable-gloves 50 null",
+      "4 small-scissors 1 null",
+      "5 cold-pack 5 null",
+    ]));
+  it("whole pesos", () =>
+    expect(
+      read("paracetamol 500mg (100) P2 each", "gloves, box of 100 (1) P250").map((e) =>
+        e.split(" ").slice(1, 3).join(" "),
+      ),
+    ).to.deep.equal(["paracetamol 100", "disposable-gloves 50"]));
+});

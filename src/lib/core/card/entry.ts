@@ -237,7 +237,11 @@ function bareSize(
 
 /** Two numbers alone: a usual size, the smaller first, or one that is made; "plasters 20x20" are packs. */
 const isBarePad = (a: number, b: number, type: string | null): boolean =>
-  (isUsualPad(a, b) && a <= b) || (isMadeInCm(a, b) && type !== "adhesive-strip");
+  (isUsualPad(a, b) && a <= b && !(type === "adhesive-strip" && b > LONGEST_PLASTER_CM)) ||
+  (isMadeInCm(a, b) && type !== "adhesive-strip");
+
+/** "Plasters (2 x 20)": a finger plaster of 12 cm is the longest. */
+const LONGEST_PLASTER_CM = 12;
 
 /** So the trade writes pads and plasters in inches, without saying so. */
 const SAID_IN_INCHES = new Set("1x3 2x2 2x3 2x4 3x3 3x4 4x4 5x9 10x30 12x30".split(" "));

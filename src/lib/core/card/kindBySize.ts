@@ -30,6 +30,8 @@ const BULKY_PAD_MM = 210;
 const ROLL_FROM_MM = 1000;
 /** No bandage that is wound on is wider; the short side of a cloth with three corners is 80 cm and more. */
 const WIDEST_ROLL_MM = 200;
+/** Half an inch. */
+const NARROWEST_ROLL_MM = 12;
 /** No shaped plaster is as long; what is, and wider than a tape, is cut to length. */
 const CUT_FROM_MM = 300;
 const WIDER_THAN_TAPE_MM = 30;
@@ -136,6 +138,16 @@ export const SIZE_RULES: readonly SizeRule[] = [
     fits: ({ noun, width, length }) =>
       /\bplasters?\b/i.test(noun) && length >= CUT_FROM_MM && width > 2 * WIDER_THAN_TAPE_MM - 10,
     is: "plaster-strip",
+  },
+  {
+    name: "plaster by its width alone is on a roll",
+    example: ["Adhesive plaster 3 inch", "medical-tape"],
+    named: "adhesive-strip",
+    fits: ({ noun, isArea, width }) =>
+      !isArea &&
+      width >= NARROWEST_ROLL_MM &&
+      /^\W*(?:adhesive|sticking)\s+plaster\W*$/i.test(noun),
+    is: "medical-tape",
   },
   {
     name: "a dressing by the metre",

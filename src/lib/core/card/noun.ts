@@ -26,7 +26,7 @@ const endsIn = (item: Item, i: number): boolean => {
   return (
     i > 1 &&
     PACK_ONLY.test(item.word(i)) &&
-    !/^roll$/i.test(item.word(i)) &&
+    !/^(?:roll|bottle)$/i.test(item.word(i)) &&
     item.kind(i - 1) === "number" &&
     ["separator", "close", undefined].includes(item.kind(i + 1)) &&
     item.tokens.slice(0, i - 1).some((t) => t.kind === "word" && !isBookkeeping(t.text))

@@ -184,6 +184,8 @@ function listOf(line: string): string | null {
 /** `"lid": [`, `"main": {`: what opens a list of a place; it heads what is in it. */
 const OPENS = /^\s*"([^"[\]{}:]{1,40})"\s*:\s*[[{]\s*$/;
 
+/** `{"kit": "hut", "contents": [`: opens the list of the objects below. */
+const OPENS_LIST = /^\s*\{.*"[\w -]+"\s*:\s*[[{]\s*$/;
 /** `"kit": "studio box", "checked": "2026-10-30",`: what is said of all of them. */
 const TEXT_FIELD = '"[\\w -]+"\\s*:\\s*"[^"]*"';
 const OF_ALL = new RegExp(`^\\s*${TEXT_FIELD}(?:\\s*,\\s*${TEXT_FIELD})*\\s*,?\\s*$`);
@@ -203,7 +205,7 @@ export function objectsAsList(lines: readonly string[]): string[] {
   return lines.map((line, i) => {
     const said = listed[i] ?? null;
     if (said !== null && (isCard || isObject(line))) return said;
-    if (isCard && OF_ALL.test(line)) return "";
+    if (isCard && (OF_ALL.test(line) || OPENS_LIST.test(line))) return "";
     return hasJson ? line.replace(OPENS, (_, key: string) => `${asHeading(key)}:`) : line;
   });
 }

@@ -1,11 +1,16 @@
 /** Columns that count packs, what one pack holds, and how many pieces that makes in all. */
 
-const PACK = "pack(?:age|et)?|pk|pkt|pkg|box|bx|carton|sleeve|tub|tin|unit";
-const PACKS = "pack(?:age|et)?s|pks|pkts|pkgs|boxes|bxs|cartons|sleeves|tubs";
+/** In the languages that cards come in. */
+const PACK_ABROAD =
+  "caja|paquete|bolsa|sobre|envase|bo[iî]te|paquet|sachet|scatola|confezione|busta|pacco|packung|schachtel|beutel|karton|doos|pak(?:je)?|caixa|pacote";
+const PACKS_ABROAD =
+  "cajas|paquetes|bolsas|sobres|envases|bo[iî]tes|paquets|sachets|scatole|confezioni|buste|pacchi|packungen|schachteln|kartons|dozen|pakjes|caixas|pacotes";
+const PACK = `pack(?:age|et)?|pk|pkt|pkg|box|bx|carton|sleeve|tub|tin|unit|${PACK_ABROAD}`;
+const PACKS = `pack(?:age|et)?s|pks|pkts|pkgs|boxes|bxs|cartons|sleeves|tubs|${PACKS_ABROAD}`;
 const COUNT = "qty\\.?|quantity|no\\.?|number|pcs|pieces|units?|items|count|contents|how\\s+many|#";
 
 const PER_PACK = new RegExp(
-  `^(?:(?:${COUNT})\\s*(?:per|/|in(?:\\s+an?|\\s+each)?|to\\s+an?)\\s*(?:${PACK})|(?:per|each)\\s+(?:${PACK})|(?:${PACK})(?:\\s+(?:size|of|qty|quantity|contents?))?|size\\s+of\\s+(?:${PACK})|packed\\s+in|inner(?:\\s+qty)?|multiples?)$`,
+  `^(?:(?:${COUNT})\\s*(?:per|/|in(?:\\s+an?|\\s+each)?|to\\s+an?)\\s*(?:${PACK})|(?:per|each|por|par|pro|je|cada|a)\\s+(?:${PACK})|(?:${PACK})(?:\\s+(?:size|of|qty|quantity|contents?))?|size\\s+of\\s+(?:${PACK})|packed\\s+in|inner(?:\\s+qty)?|multiples?)$`,
   "i",
 );
 /** "Pack size", "Qty per box": what one pack holds. */

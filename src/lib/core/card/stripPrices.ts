@@ -25,6 +25,11 @@ const PESOS_BEHIND = quick(
   /(?:\s[-–—]\s*|,\s*|\s{2,}|\s@\s*)(?:P|R|N|₱)\s?\d{1,3}(?:,?\d{3})*\.\d{2}(?:\s*(?:each|ea\.?|per\s+\p{L}+|\/\s*\p{L}+))?(?=\s*(?:$|[,;)]))/gu,
 );
 
+/** "(50) P5 each", "(1) P250": whole pesos, behind a count in brackets or with what they pay for. */
+const PESOS_EACH = quick(
+  /(?:(?<=\))\s+[P₱]\s?\d{1,3}(?:,?\d{3})*(?:\.\d{2})?(?=\s*$)|\s[P₱]\s?\d{1,5}(?:\.\d{1,2})?\s*(?:each|ea\.?|per\s+\p{L}+|\/\s*\p{L}+)(?=\s*(?:$|[,;)])))/gu,
+);
+
 /** Takes out what looks like a count and is none (prices, dates, codes, phone numbers), and the sign that led to one at the end. */
 export function stripPrices(text: string): string {
   const said = withoutPrices(text);
@@ -48,6 +53,7 @@ function withoutPrices(text: string): string {
       .replace(BEFORE_CURRENCY, " ")
       .replace(IN_PESOS, " ")
       .replace(PESOS_BEHIND, " ")
+      .replace(PESOS_EACH, " ")
       .replace(/\$\s*(?=\s|$)/g, " ")
       // "(DIN 13169 extended)": the number of a standard.
       .replace(
