@@ -487,3 +487,50 @@ describe("packs in other languages, and numbers that are no size", () => {
       ),
     ).to.deep.equal(["paracetamol 100", "disposable-gloves 50"]));
 });
+
+describe("two languages, and sorts in one of them", () => {
+  reads(
+    "Dastane / Gloves M 2 pairs, L 3 pairs",
+    "disposable-gloves 2 null",
+    "disposable-gloves 3 null",
+  );
+});
+
+describe("where they all lie, and what each pack holds in words", () => {
+  reads("Eye wash, 500 ml, 4 - two at the gate, two here", "eyewash 4 null");
+  reads("Hand gloves, two boxes (one hundred each)", "disposable-gloves 100 null");
+  // 8 x 10 in, a pack of ten.
+  reads("2 gauze pads 10x8 PK/10", "gauze-pad 20 [203,254]");
+  it("the same in blue", () =>
+    expect(entriesOf('Item,Qty\nPlasters fabric,40\n"ditto, blue",20\nEye pads,2')).to.deep.equal([
+      "2 adhesive-strip 40 null",
+      "3 adhesive-strip 20 null",
+      "4 eye-pad 2 null",
+    ]));
+});
+
+describe("what things weigh, with a lot behind", () => {
+  it("counted before the dots", () =>
+    expect(
+      entriesOf(
+        [
+          "Nitrile gloves L, 4 pairs ........... 48 g   lot N22",
+          "Haemostatic gauze, 1 ................ 60 g   exp 03/27",
+          "Sterile gauze 10x10, 20 ............. 70 g   lot G4",
+          "Elastic bandage 8 cm, 3 ............. 105 g",
+        ].join("\n"),
+      ),
+    ).to.deep.equal([
+      "1 nitrile-gloves 4 null",
+      "2 haemostatic-gauze 1 null",
+      "3 gauze-pad 20 [100,100]",
+      "4 elastic-bandage 3 [80]",
+    ]));
+});
+
+describe("a screw is not twenty", () => {
+  it("short number words have no slips", () =>
+    expect(
+      entriesOf("Cerotti 20\nGarze sterili 10\nLaccio emostatico a vite, 2\nForbici 1")[2],
+    ).to.equal("3 null 2 null"));
+});

@@ -208,8 +208,9 @@ export function keyOf(name: string): string {
 export function abroadOf(tables: readonly WordsAbroad[]): Abroad {
   const names = wordsOf(tables.map((t) => t.names));
   const counted = wordsOf(tables.map((t) => t.counted));
-  const all = [names, counted].flatMap(({ byFirst }) => [...byFirst.values()].flat());
-  return { names, counted, spellings: spellingsOf(all.flatMap((name) => name.words)) };
+  const wordsOfAll = ({ byFirst }: Words) =>
+    [...byFirst.values()].flat().flatMap((name) => name.words);
+  return { names, counted, spellings: spellingsOf(wordsOfAll(names), wordsOfAll(counted)) };
 }
 
 /** Whether a word, alone or as several, is part of a name in another language. */

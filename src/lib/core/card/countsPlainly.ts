@@ -100,8 +100,22 @@ const withoutMore = (line: string): string =>
 /** "thirty-five": one number, no two with a dash between. */
 const HYPHENED =
   /\b(twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)-(?=(?:one|two|three|four|five|six|seven|eight|nine)\b)/gi;
-const numbersWhole = (line: string): string =>
-  line.includes("ty-") ? line.replace(HYPHENED, "$1 ") : line;
+/** "one hundred each" */
+const HUNDREDS = /\b(one|two|three|four|five)\s+hundred\b(?=\s+(?:each|pieces|pcs|per)\b|\s*\))/gi;
+/** "two boxes (100 each)" */
+const PACKS_OF_EACH = new RegExp(
+  `\\b(${Object.keys(VALUE_OF).join("|")})(?=\\s+${PACKS}\\s*\\(\\d{1,4}\\s+each\\))`,
+  "gi",
+);
+const numbersWhole = (line: string): string => {
+  const said = line.includes("ty-") ? line.replace(HYPHENED, "$1 ") : line;
+  const plain = /\bhundred\b/i.test(said)
+    ? said.replace(HUNDREDS, (_, n: string) => String(100 * VALUE_OF[n.toLowerCase()]!))
+    : said;
+  return plain.includes("each)")
+    ? plain.replace(PACKS_OF_EACH, (_, n: string) => String(VALUE_OF[n.toLowerCase()]!))
+    : plain;
+};
 
 /** "bandages, there's two triangular and one elastic": its sorts, as behind a colon. */
 const THERE_ARE = quick(

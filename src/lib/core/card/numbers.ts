@@ -272,7 +272,11 @@ export const NUMBER_RULES: readonly NumberRule[] = [
       const clings =
         item.kind(i + 3) === "dash" && item.tokens[i + 3]!.start === item.tokens[i + 2]!.end;
       item.used.add(i + 2);
-      if (clings || ARE_PIECES.test(item.word(i + 3))) {
+      // "10x8 PK/10": a size, and then what a pack holds.
+      const saysHeld = item.kind(i + 4) === "slash" || /^of$/i.test(item.word(i + 4));
+      const isOnePack = /^(?:pk|pack)$/i.test(item.word(i + 3)) && saysHeld;
+      const arePieces = ARE_PIECES.test(item.word(i + 3)) && !isOnePack;
+      if (clings || arePieces) {
         found.outer ??= n;
         found.inner = second;
       } else found.bare = [n, second];

@@ -8,6 +8,17 @@ const N = NUMBER_WORDS;
 /** An ordered table: an earlier phrase may make what a later one reads. */
 export const COUNT_PHRASES: readonly Phrase[] = [
   {
+    name: "so many, and where they all lie",
+    example: ["eye wash 4 - two at the gate, two here", "eye wash 4"],
+    holds: [" at ", " in ", " on ", " here", " by "],
+    pattern: new RegExp(
+      `(?<=(?<![\\d.,x×])(\\d{1,3})(?:\\s?(?:pcs|off))?)\\s*(?:[-–:(]|,)\\s*(${N})\\s+(?:at|in|on|by|here|for)(?:\\s+[\\p{L}'’]+){0,4}(?:,|\\s+and|,\\s+and|\\s*[+&])\\s+(${N})\\s+(?:at|in|on|by|here|for|there)(?:\\s+[\\p{L}'’]+){0,4}\\)?(?=\\s*[.!]?$)`,
+      "giu",
+    ),
+    read: (all, total, some, others) =>
+      valueOf(some!) + valueOf(others!) === Number(total) ? "" : all!,
+  },
+  {
     name: "both of them",
     example: ["5 wipes, both slings and a whistle", "5 wipes, 2 slings and a whistle"],
     holds: "both ",

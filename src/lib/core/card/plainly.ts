@@ -31,7 +31,7 @@ import { THREE_LETTERS, TWO_LETTERS, quick } from "./quick.ts";
 /** Rows in the plain writing that the grammar of counts reads; what leans on the row above is filled in. */
 
 /** "do.", "ditto", "-do-": the name of the row above. */
-const DITTO = /(?:^|(?<=\s))-?(?:do\.|ditto|〃|do-)(?=\s|$)/i;
+const DITTO = /(?:^|(?<=\s))-?(?:do\.|ditto|〃|do-)(?=[\s,]|$)/i;
 const DITTOS = /(?<=(?:^|\s)-?(?:do\.|ditto|〃|"|do-))(?:\s+-?(?:do\.|ditto|〃|"|do-))+(?=\s|$)/gi;
 const SIZE_WORD = /\b(?:small|medium|large|lge|med|sml?|lg|big|little|xl)\b\.?/gi;
 
@@ -488,7 +488,8 @@ const endsOpen = (row: CardRow): CardRow =>
 
 function eachPlainly(row: CardRow, of: Knowledge): CardRow[] {
   const { names, knows } = of;
-  const left = leftOfPacks(row.text);
+  const own = oneLanguage(row, knows);
+  const left = leftOfPacks(own.text);
   const text = row.quantity === null ? usedUp(left) : left;
   return eachAcross({ ...row, text }, of)
     .map((line) => (line.quantity === null ? { ...line, text: joinedApart(line.text, of) } : line))

@@ -10,12 +10,20 @@ export interface SpellingsAbroad {
   readonly byLetter: ReadonlyMap<string, readonly string[]>;
 }
 
-export function spellingsOf(words: Iterable<string>): SpellingsAbroad {
-  const all = new Set(words);
+/** @param counted numbers and units, of which short ones are a slip from other words: "vite" is a screw, "vinte" are twenty */
+export function spellingsOf(
+  names: Iterable<string>,
+  counted: Iterable<string> = [],
+): SpellingsAbroad {
+  const told = new Set(names);
+  const all = new Set([...told, ...counted]);
   const byLetter = new Map<string, string[]>();
-  for (const word of all) if (word.length >= SHORTEST_SPELT) addTo(byLetter, word[0]!, word);
+  for (const word of all)
+    if (word.length >= (told.has(word) ? SHORTEST_SPELT : SHORTEST_COUNTED))
+      addTo(byLetter, word[0]!, word);
   return { all, byLetter };
 }
+const SHORTEST_COUNTED = 7;
 
 /** Of shorter words too many are a slip apart, in some language. */
 const SHORTEST_SPELT = 5;

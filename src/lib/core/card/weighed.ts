@@ -41,11 +41,24 @@ const COLUMN = /\S(?:\s{3,}|\t)\S/;
 
 const value = (written: string): number => Number(written.replace(",", "."));
 
+/** "Gauze, 20 ......... 70 g   lot G4": counted, and then weighed in words that say so. */
+const GRAMS_BEHIND =
+  /(?<=[,;:x×(]\s?\d{1,3}\)?(?:\s\p{L}{2,6}\.?)?)\s*\.{3,}\s*\d{1,5}(?:[.,]\d{1,3})?\s?(?:g|gr|grams?)\b\.?(?=\s*$|\s{2,}\S)\s*/iu;
+function withoutGrams(lines: readonly string[]): readonly string[] {
+  const says = (line: string) => line.length <= LONGEST && GRAMS_BEHIND.test(line);
+  return lines.filter(says).length < FEWEST
+    ? lines
+    : lines.map((line) =>
+        says(line) ? line.replace(GRAMS_BEHIND, ", ").replace(/,\s*$/, "") : line,
+      );
+}
+
 /**
  * The lines without those numbers, where a line above says what they are, or where they come to a printed total though the lines
  * count in other words ("3 pairs ....... 33"). As many lines as before.
  */
-export function withoutWeights(lines: readonly string[]): string[] {
+export function withoutWeights(written: readonly string[]): string[] {
+  const lines = withoutGrams(written);
   const ends = lines.map((l) =>
     l.length > LONGEST || !ENDS_IN_NUMBER.test(l) || TOTAL.test(l) ? null : weighed(l),
   );
