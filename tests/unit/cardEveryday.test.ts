@@ -534,3 +534,36 @@ describe("a screw is not twenty", () => {
       entriesOf("Cerotti 20\nGarze sterili 10\nLaccio emostatico a vite, 2\nForbici 1")[2],
     ).to.equal("3 null 2 null"));
 });
+
+describe("prices in whole kroner", () => {
+  it("all with two noughts, under their currency", () =>
+    expect(
+      entriesOf(
+        [
+          "Førstehjelp / First aid kit           NOK",
+          "Plaster / Plasters 40               89,00",
+          "Kompress / Gauze pad 10x10 cm 10    45,00",
+          "Hansker / Gloves 10 pairs           65,00",
+          "Saks / Scissors 1                  120,00",
+        ].join("\n"),
+      ),
+    ).to.deep.equal([
+      "2 adhesive-strip 40 null",
+      "3 gauze-pad 10 [100,100]",
+      "4 disposable-gloves 10 null",
+      "5 small-scissors 1 null",
+    ]));
+});
+
+describe("dashes behind a count", () => {
+  reads("moleskin, 2 sheets - precut", "friction-patch 2 null");
+  // It goes on below; without a count a dash says that there is none.
+  reads("Gauze swabs, a packet of five -", "gauze-pad 5 null");
+  it("none", () => expect(read("Gauze swabs -")).to.deep.equal([]));
+});
+
+describe("what one of them has not", () => {
+  it("points", () => expect(read("Tweezers, two - one pair has no points left")).to.have.length(1));
+  it("in the bin", () =>
+    expect(read("The eye wash bottle is empty so it went in the bin.")).to.deep.equal([]));
+});

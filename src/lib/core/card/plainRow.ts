@@ -4,7 +4,7 @@ import { saysGone } from "./absence.ts";
 import { countSaid } from "./countBehind.ts";
 import { inOurWords } from "./foreignUnits.ts";
 import type { CardRow } from "./cardRow.ts";
-import { SAYS_NUMBER } from "./numberWords.ts";
+import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
 import { PLACE_WORDS } from "./placeWords.ts";
 import { stripPrices } from "./stripPrices.ts";
 import { quick } from "./quick.ts";
@@ -130,6 +130,13 @@ export function withCountApart<R extends Pick<CardRow, "text" | "quantity" | "in
 /** "eye pads –": a dash in the place of the count. */
 const DASH_LAST = quick(/^(.*\p{L}\)?)(?<!\sexp(?:iry|ires?)?)\s+([-–—])\s*$/iu);
 
+/** "Gauze swabs, a packet of five –": a sentence that goes on below. */
+const COUNTED_BEFORE = quick(
+  new RegExp(
+    `(?:,\\s+|\\bof\\s+|[x×]\\s?)(?:${NUMBER_WORDS})(?:\\s+(?:pcs|pieces|pairs?|rolls?))?$`,
+    "iu",
+  ),
+);
 /** "3", "2 x 20"; a year is no count. */
 const COUNT = /^(?!(?:19|20)\d\d$)\d{1,4}(?:\s*[xX×]\s*\d{1,4})?$/;
 
@@ -141,7 +148,10 @@ const NAME_WITH_NUMBER = quick(/\p{L}.*\d/u);
  */
 function countApart(text: string): readonly [string, string] | null {
   const none = DASH_LAST.exec(text);
-  if (none) return [none[1]!, none[2]!];
+  if (none) return COUNTED_BEFORE.test(none[1]!) ? null : [none[1]!, none[2]!];
+  return numberApart(text);
+}
+function numberApart(text: string): readonly [string, string] | null {
   const [, named, gap, count] =
     /^(.*[^\s:])(\s{2,}|\t|:\s+|\s+[-–=]\s+)(\d[\dxX×\s]*)$/.exec(text) ?? [];
   if (named === undefined || count === undefined || !COUNT.test(count)) return null;

@@ -464,6 +464,17 @@ const START_RULES: readonly Rule<Pair, Told>[] = [
         : null,
   },
   {
+    name: "its count, and behind a dash what it is like: 'moleskin, 2 sheets - precut'",
+    tells: ({ leads, first, firstMatch, draft, known }) =>
+      noIf(
+        leads &&
+          !known &&
+          first.pieces === null &&
+          firstMatch.whole === 1 &&
+          draft.tokens.slice(1, 3).some((t) => t.kind === "dash"),
+      ),
+  },
+  {
     name: "a count of something unknown",
     tells: ({ leads, draft, reading }) =>
       leads ? draft.strong || !onlyDescribes(reading.noun) : null,
