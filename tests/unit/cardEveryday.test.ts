@@ -567,3 +567,54 @@ describe("what one of them has not", () => {
   it("in the bin", () =>
     expect(read("The eye wash bottle is empty so it went in the bin.")).to.deep.equal([]));
 });
+
+describe("till receipts without the sign of their currency", () => {
+  it("so many times a price is what they came to", () =>
+    expect(
+      entriesOf(
+        [
+          "Sports tape 3.8cm      lot 77A     6 x 39,00    234,00",
+          "Blister plasters 5pk   exp 02/30   3 x 59,00    177,00",
+          "Scissors               -           1 x 89,00     89,00",
+          "Saline 20ml            exp 05/28   20 x 4,50     90,00",
+          "SUM                                             590,00",
+        ].join("\n"),
+      ),
+    ).to.deep.equal([
+      "1 strapping-tape 6 [38]",
+      "2 blister-cushion 15 null",
+      "3 small-scissors 1 null",
+      "4 saline-ampoule 20 null",
+    ]));
+  it("so many of a pack of 24", () =>
+    expect(
+      entriesOf(
+        [
+          "2 PLASTER ASS 24 STK              79,80",
+          "1 PARACETAMOL 500 MG 20 STK       49,90",
+          "1 PINSETT                         39,90",
+        ].join("\n"),
+      ).slice(0, 2),
+    ).to.deep.equal(["1 adhesive-strip 48 null", "2 paracetamol 20 null"]));
+});
+
+describe("sentences behind places", () => {
+  it("goes on without a place, and nothing is missing", () =>
+    expect(
+      entriesOf(
+        [
+          "In the press house: two triangular bandages and six safety pins ✓, gloves 5",
+          "pairs and scissors ✓. On the tractor: one pressure bandage ✓, foil blanket ✓. Nothing is missing.",
+        ].join("\n"),
+      ),
+    ).to.deep.equal([
+      "1 triangular-bandage 2 null",
+      "1 safety-pin 6 null",
+      "1 disposable-gloves 5 null",
+      "2 small-scissors 1 null",
+      "2 pressure-bandage 1 null",
+      "2 foil-blanket 1 null",
+    ]));
+  it("returned: no longer there", () =>
+    expect(read("Returned: 1 x ice pack (leaks)")).to.deep.equal([]));
+});

@@ -197,7 +197,7 @@ const LISTS_USED =
   /^\W*(?:(?:used|spent|consumed|handed\s+out|given\s+out|taken\s+out)\b(?!\s*:?\s*\d+\s*$)[^:,\d]{0,20}(?::|\s[-–—])\s*\S|(?:given|transferred|moved|sent|lent|passed(?:\s+on)?|issued)\s+to\b[^:]{0,24}:\s*\S)/i;
 /** "Nothing left: sunscreen", "Gone after last week: freeze spray", "Fehlt noch: Brandgel". */
 const LISTS_GONE =
-  /^\W*(?:(?:nothing|none)\s+left|gone|short(?!-)|not(?:\s+(?:here|there|yet|yet\s+here|in\s+(?:here|there|it|(?:the|this)\s+\p{L}+)))?|(?:still\s+)?(?:coming|ordered|on\s+order|required|recommended|needed)(?:\s+(?:and|but)\s+not\s+(?:yet\s+)?(?:here|there|arrived|in))?|[àa]\s+(?:racheter|acheter|remplacer|commander)|to\s+(?:bin|throw(?:\s+(?:away|out))?)|binned|thrown\s+(?:away|out)|run\s+out|used\s+up|finished|(?:es\s+)?fehl(?:t|en)(?:\s+noch)?|il\s+manque(?:\s+encore)?|manquent?(?:\s+encore)?|faltan?(?:\s+todav[ií]a)?|mancano?(?:\s+ancora)?|ontbre(?:ekt|ken)(?:\s+nog)?)(?![\p{L}])[^:,\d]{0,24}:\s*\S/iu;
+  /^\W*(?:(?:nothing|none)\s+left|gone|returned|sent\s+back|short(?!-)|not(?:\s+(?:here|there|yet|yet\s+here|in\s+(?:here|there|it|(?:the|this)\s+\p{L}+)))?|(?:still\s+)?(?:coming|ordered|on\s+order|required|recommended|needed)(?:\s+(?:and|but)\s+not\s+(?:yet\s+)?(?:here|there|arrived|in))?|[àa]\s+(?:racheter|acheter|remplacer|commander)|to\s+(?:bin|throw(?:\s+(?:away|out))?)|binned|thrown\s+(?:away|out)|run\s+out|used\s+up|finished|(?:es\s+)?fehl(?:t|en)(?:\s+noch)?|il\s+manque(?:\s+encore)?|manquent?(?:\s+encore)?|faltan?(?:\s+todav[ií]a)?|mancano?(?:\s+ancora)?|ontbre(?:ekt|ken)(?:\s+nog)?)(?![\p{L}])[^:,\d]{0,24}:\s*\S/iu;
 /** "used two slings on Kev's knee": says what went, and when, where or on whom. */
 const USED_THEN = quick(
   new RegExp(

@@ -205,6 +205,15 @@ const PACK_THEN_COUNT =
 const HAS_CODE =
   /\d ?(?:U|ct)(?![a-z])|(?:pk|pkt|pack|pac|box|bx|bg|bag|cs|ctn|tb|tub|sl|en)[ (/-]{0,2}\d/i;
 const LONGEST_CODED = 200;
+/** "2 PLASTER ASS 24 STK": on a till receipt, all in capitals, so many of a pack of 24. */
+const TILL_PACK = quick(
+  /^(\s*\d{1,3}\s+(?:[Xx×]\s+)?\p{Lu}[^\p{Ll}]*?\s)(\d{1,4})\s?(?:STK|ST|PZ|UDS?|PCS|TBL)\b(?=[^\p{L}]*$)/u,
+);
+const withTillPacks: LineStep = each((line) =>
+  line.length > LONGEST_CODED || !/[KTZDSL]\b/.test(line)
+    ? line
+    : line.replace(TILL_PACK, "$1PK/$2"),
+);
 /** Columns set by blanks keep their places. */
 const withPackCodes: LineStep = each((line) =>
   line.length > LONGEST_CODED || !HAS_CODE.test(line)
@@ -409,6 +418,7 @@ const STEPS: readonly Step[] = [
   withDittos,
   ofSoMany,
   unquoted,
+  withTillPacks,
   withPackCodes,
   withoutPointNought,
   withoutEdgeData,

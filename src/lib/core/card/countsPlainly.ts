@@ -190,8 +190,15 @@ const LETTER_IN_PAIRS =
 const letterInPairs = (line: string): string =>
   /p(?:ai)?r/i.test(line) ? line.replace(LETTER_IN_PAIRS, "$1$2$3$4 pairs") : line;
 
+/** "… and a sling ✓. Nothing is missing." */
+const NOTHING_MISSING =
+  /(?<=[.;!✓]\s*)(?:nothing|none)\s+(?:(?:is|was|are|were|has\s+gone)\s+)?(?:missing|lost|gone|short)\s*[.!]?\s*$/i;
+const withoutNothing = (line: string): string =>
+  /nothing|none/i.test(line) ? line.replace(NOTHING_MISSING, "") : line;
+
 /** In the order in which one makes what a later one reads. */
 const WAYS = [
+  withoutNothing,
   letterInPairs,
   packetLetters,
   lettersInCell,

@@ -85,7 +85,7 @@ const POINT_NOUGHT = new RegExp(`(?<=(?:^|[^\\d,])\\d{1,4})[.,]0${AT_END}`);
 const POINT_NOUGHTS = new RegExp(`(?<=(?:^|[^\\d,])\\d{1,4})[.,]00${AT_END}`);
 const POINT_TWO = new RegExp(`[.,]\\d\\d${AT_END}`);
 const IS_MONEY =
-  /[£€$₱]|\b(?:eur|usd|gbp|chf|nok|sek|dkk|isk|pln|czk|huf|ron|php|kes|ngn|inr|zar|sgd|aud|cad|nzd|hkd|kr|rs|ksh)\b|\b[PRN]\s?\d+\.\d\d|\b(?:price|cost|total)\b/i;
+  /[£€$₱]|\b(?:eur|usd|gbp|chf|nok|sek|dkk|isk|pln|czk|huf|ron|php|kes|ngn|inr|zar|sgd|aud|cad|nzd|hkd|kr|rs|ksh)\b|\b[PRN]\s?\d+\.\d\d|\d[.,]\d\d\s+\d+[.,]\d\d\s*$|\b(?:price|cost|total)\b/i;
 const COUNTED_ELSEWHERE = quick(/^\W*\d+\s*(?:[x×]\s*)?\p{L}|(?<!\d\s?)[x×]\s?\d+\s/iu);
 /** Of fewer lines prices may all be whole. */
 const FEWEST_WHOLE = 4;

@@ -75,7 +75,7 @@ const isCountedThing = ({ match, whole, row, text, words }: Told): boolean =>
   words <= 9;
 
 const SAYS_TOTAL = quick(
-  /^(?:sub-?\s?)?total\b|\btotal\s+(?:lines|packages|weight|value|cost)\b|^(?:totale|totaal|summe|gesamt(?:betrag)?|zwischensumme|somme|suma|razem|i\s+alt|sammanlagt|summa|celkem|yhteensä)(?![\p{L}])/iu,
+  /^(?:sub-?\s?)?total\b|\btotal\s+(?:lines|packages|weight|value|cost)\b|^(?:sum|totalt|til\s+sammen|totale|totaal|summe|gesamt(?:betrag)?|zwischensumme|somme|suma|razem|i\s+alt|sammanlagt|summa|celkem|yhteensä)(?![\p{L}])/iu,
 );
 /** "CARD      24.95": how it was paid. */
 const PAID =

@@ -130,10 +130,10 @@ export function withCountApart<R extends Pick<CardRow, "text" | "quantity" | "in
 /** "eye pads –": a dash in the place of the count. */
 const DASH_LAST = quick(/^(.*\p{L}\)?)(?<!\sexp(?:iry|ires?)?)\s+([-–—])\s*$/iu);
 
-/** "Gauze swabs, a packet of five –": a sentence that goes on below. */
+/** "Gauze swabs, a packet of five –": a sentence that goes on below; "2 x scissors  –": another column's dash. */
 const COUNTED_BEFORE = quick(
   new RegExp(
-    `(?:,\\s+|\\bof\\s+|[x×]\\s?)(?:${NUMBER_WORDS})(?:\\s+(?:pcs|pieces|pairs?|rolls?))?$`,
+    `^\\W*\\d{1,4}\\s?[x×]\\s|(?:,\\s+|\\bof\\s+|[x×]\\s?)(?:${NUMBER_WORDS})(?:\\s+(?:pcs|pieces|pairs?|rolls?))?$`,
     "iu",
   ),
 );

@@ -72,7 +72,7 @@ export function styleOf(drafts: readonly Draft[]): Style {
     (d.whole.pieces !== null && !d.whole.article);
   const counts = share(isCounted) > 0.6;
   return {
-    bullets: share((d) => d.row.bullet && !d.row.inTable, lines) > 0.6,
+    bullets: lines.filter(isMarked).length >= FEWEST_MARKED && share(isMarked, lines) > 0.6,
     counts,
     capitals: share((d) => isCapitals(d.row.text)) > 0.6,
     table: sure.some((d) => d.row.inTable),
@@ -87,6 +87,10 @@ export function styleOf(drafts: readonly Draft[]): Style {
     last: sure.at(-1)?.row.source ?? 0,
   };
 }
+
+const isMarked = ({ row }: Draft): boolean => row.bullet && !row.inTable;
+/** Two may be parts of a sentence behind the places where they lie. */
+const FEWEST_MARKED = 3;
 
 const saysNumbers = (d: Draft): boolean =>
   d.segments.some((s) => s.tokens.some((t) => t.kind === "number" && t.spoken && !t.article));
