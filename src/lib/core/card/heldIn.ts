@@ -1,3 +1,4 @@
+import { listsUsed } from "./absence.ts";
 import { LONGEST_LINE } from "./cardLimits.ts";
 import { SAYS_NUMBER } from "./numberWords.ts";
 import type { Knowledge } from "./plainly.ts";
@@ -38,6 +39,8 @@ function isThing(rest: string, { names, typeOf }: Of): boolean {
 /** A line without what its thing lies in. */
 export function heldIn(line: string, of: Of): string {
   if (line.length > LONGEST_LINE || !MAY_HOLD.test(line) || IN_COLUMNS.test(line)) return line;
+  // "To bin: eye pads"
+  if (listsUsed(line)) return line;
   const before = BEFORE.exec(line)?.groups;
   if (before) {
     const holder = (before["inside"] ?? before["holder"])!;
