@@ -173,4 +173,29 @@ describe("the words of a card", () => {
     ]);
     expect(rows.map(isUnread)).to.deep.equal([false, true, false, false]);
   });
+  it("shows the same words twice on a row as two lines", () => {
+    const [row] = cardPieces("scissors     scissors, tape", [
+      line("a", 1, "scissors"),
+      line("b", 1, "scissors"),
+      line("t", 1, "tape"),
+    ]);
+    expect(row!.map(({ id }) => id)).to.deep.equal(["a", null, "b", null, "t"]);
+  });
+  it("shows with an item the words of it that stand on the row below", () => {
+    const card = [
+      "1. Plasters, 20 fabric and 20",
+      "   waterproof",
+      "2. Eye pads, 2",
+      "   Gloves",
+      "Plasters",
+    ].join("\n");
+    const rows = cardPieces(card, [
+      line("f", 1, "20 fabric Plasters"),
+      line("w", 1, "20 waterproof Plasters"),
+      line("e", 3, "2. Eye pads, 2"),
+    ]);
+    expect(rows[1]).to.deep.equal([{ text: "   waterproof", id: "w" }]);
+    // Nothing was read from these.
+    expect(rows.map(isUnread)).to.deep.equal([false, false, false, true, true]);
+  });
 });

@@ -366,7 +366,7 @@ export const NAME_PHRASES: readonly Phrase[] = [
   {
     name: "how a tool ends",
     example: ["tweezers, needle ends", "tweezers (needle ends)"],
-    holds: ["ends", "tip", "point", "nose"],
+    holds: ["end", "tip", "point", "nose"],
     pattern:
       /,\s+((?:needle|fine|flat|slant(?:ed)?|blunt|pointed|angled|round(?:ed)?|sharp|straight|curved)[- ](?:ends?|tips?|points?|nosed?))(?=\s*(?:$|[,;]))/gi,
     read: " ($1)",

@@ -17,14 +17,50 @@ export function cardPieces(cardText: string, lines: readonly Line[]): CardPiece[
     if (row) row.push(l);
     else byRow.set(l.cardLine, [l]);
   }
-  return cardText.split(LINE_END).map((text, i) => piecesOfRow(text, byRow.get(i + 1) ?? []));
+  const rows = cardText.split(LINE_END);
+  return rows.map((text, i) => {
+    const read = byRow.get(i + 1);
+    if (read) return piecesOfRow(text, read);
+    const above = goesOnWith(rows, i, byRow);
+    return above === null ? piecesOfRow(text, []) : [{ text, id: above.id }];
+  });
+}
+
+/** No item takes more rows. */
+const MOST_ROWS = 4;
+const wordsOf = (text: string): readonly string[] => text.toLowerCase().match(/[\p{L}\d]+/gu) ?? [];
+/** "1. Plasters, 20 fabric and 20" over "   waterproof": the line of the kit that was read from words of both rows; null: none. */
+function goesOnWith(
+  rows: readonly string[],
+  at: number,
+  byRow: ReadonlyMap<number, readonly Line[]>,
+): Line | null {
+  const words = wordsOf(rows[at]!);
+  if (words.length === 0 || !/^\s/.test(rows[at]!)) return null;
+  for (let head = at - 1; head >= Math.max(0, at - MOST_ROWS); head--) {
+    const read = byRow.get(head + 1);
+    if (!read) continue;
+    const ofHead = new Set(wordsOf(rows[head]!));
+    // A heading that says a word of the row above again goes on with nothing.
+    const added = words.filter((word) => !ofHead.has(word));
+    const saysThem = ({ text = "" }: Line) => {
+      const said = new Set(wordsOf(text));
+      return added.every((word) => said.has(word));
+    };
+    return added.length > 0 ? (read.find(saysThem) ?? null) : null;
+  }
+  return null;
 }
 
 function piecesOfRow(text: string, read: readonly Line[]): CardPiece[] {
+  // "scissors     scissors, tweezers": the same words again are those of the next line.
+  const ends = new Map<string, number>();
   const marks = read
-    .flatMap((l) => {
-      const from = l.text ? text.indexOf(l.text) : -1;
-      return from < 0 ? [] : [{ id: l.id, from, to: from + l.text!.length }];
+    .flatMap(({ id, text: said = "" }) => {
+      const from = said === "" ? -1 : text.indexOf(said, ends.get(said) ?? 0);
+      if (from < 0) return [];
+      ends.set(said, from + said.length);
+      return [{ id, from, to: from + said.length }];
     })
     .sort((a, b) => a.from - b.from);
   // A table row is put together from its columns: the whole row is the line's.

@@ -7,6 +7,7 @@ import { readQuantity } from "../../core/card/quantity.ts";
 import { mergeLines } from "../../core/count/scanned.ts";
 import type { Line } from "../../core/model/kit.ts";
 import { aliasRecord } from "../../core/records/aliasRecord.ts";
+import { cardPieces, isUnread } from "../../core/shown/cardPieces.ts";
 import { habitOfLesson } from "../../core/card/learned.ts";
 import { lineName, type KitState } from "../kit.svelte.ts";
 import { isLong, reading } from "../reading.svelte.ts";
@@ -129,12 +130,9 @@ export class UnpackState {
   }
 
   /** Lines of the card, from 1, that made no line of the kit. */
-  unread = $derived.by(() => {
-    const read = new Set(this.kit.lines.map((l) => l.cardLine));
-    return this.#cardLines.flatMap((text, i) =>
-      /\p{L}/u.test(text) && !read.has(i + 1) ? [i + 1] : [],
-    );
-  });
+  unread = $derived.by(() =>
+    cardPieces(this.cardText, this.kit.lines).flatMap((row, i) => (isUnread(row) ? [i + 1] : [])),
+  );
   /** How many lines of the kit came from the card and need nobody's look, and how many do. */
   states = $derived.by(() => {
     const fromCard = this.kit.lines.filter((l) => l.cardLine !== undefined);
