@@ -96,7 +96,7 @@ const ELSEWHERE = quick(
 );
 /** Cold packs of the kit lie in the freezer, or the fridge. */
 const COLD_THERE =
-  /\b(?:ice|cold|cool|gel)\s*(?:packs?|compress(?:es)?|bags?)\b.*\bin\s+(?:the\s+)?(?:freezer|fridge)\b|\bin\s+(?:the\s+)?(?:freezer|fridge)\b.*\b(?:ice|cold|cool|gel)\s*(?:packs?|compress(?:es)?|bags?)\b/iu;
+  /\b(?:ice|cold|cool|gel)\s*(?:packs?|compress(?:es)?|bags?)\b.*\bin\s+(?:the\s+)?(?:freezer|fridge)\b|\bin\s+(?:the\s+)?(?:freezer|fridge)\b.*\b(?:ice|cold|cool|gel)\s*(?:packs?|compress(?:es)?|bags?)\b/i;
 /** "tweezers are with Sam", "the pen is kept by Ann": somebody has them. */
 const WITH_SOMEBODY = quick(/\b(?:is|are)\s+(?:kept\s+)?(?:with|by)\s+\p{Lu}\p{Ll}+/u);
 const isElsewhere = (text: string): boolean =>

@@ -3,7 +3,7 @@ import { LONGEST_LINE } from "./cardLimits.ts";
 import { IN_BRACKETS } from "./inBrackets.ts";
 import { NUMBER_WORDS } from "./numberWords.ts";
 import { PLACE_WORDS } from "./placeWords.ts";
-import { quick } from "./quick.ts";
+import { quick, THREE_LETTERS } from "./quick.ts";
 
 /**
  * Two lists side by side, in whatever words: "gloves: 5 pr M, 5 pr L     gloves: 3 pr L", "Sling | Sling x 2, pins x 6". One column
@@ -32,7 +32,6 @@ const COUNTS = quick(
   ),
 );
 const PARTS = /[,;&+]\s+|\s+(?:and|plus)\s+/;
-const LETTERS = quick(/\p{L}{3}/u);
 
 /** "BAG A", "Pool bag": where a list lies. */
 const IS_PLACE = quick(
@@ -44,7 +43,7 @@ function namesThings(half: string, names: Names): boolean {
   const parts = half
     .replace(IN_BRACKETS, " ")
     .split(PARTS)
-    .filter((part) => LETTERS.test(part));
+    .filter((part) => THREE_LETTERS.test(part));
   return (
     parts.length > 0 &&
     !IS_PLACE.test(half) &&

@@ -78,8 +78,9 @@ const SAYS_TOTAL = quick(
   /^(?:sub-?\s?)?total\b|\btotal\s+(?:lines|packages|weight|value|cost)\b|^(?:sum|totalt|til\s+sammen|totale|totaal|summe|gesamt(?:betrag)?|zwischensumme|somme|suma|razem|i\s+alt|sammanlagt|summa|celkem|yhteensä)(?![\p{L}])/iu,
 );
 /** "CARD      24.95": how it was paid. */
-const PAID =
-  /^(?:card|cash|change|visa|debit|credit|contactless|balance\s+due|amount\s+(?:due|paid)|(?:order\s+)?discount|voucher|carriage|postage|paid(?:\s+(?:by|with)\s+\p{L}+)?)(?![\p{L}])[\s.:£€$\d,*x%-]*$/iu;
+const PAID = quick(
+  /^(?:card|cash|change|visa|debit|credit|contactless|balance\s+due|amount\s+(?:due|paid)|(?:order\s+)?discount|voucher|carriage|postage|paid(?:\s+(?:by|with)\s+\p{L}+)?)(?![\p{L}])[\s.:£€$\d,*x%-]*$/iu,
+);
 /** "Apologies: …", "AOB". */
 const MINUTES =
   /^\W*(?:apologies|attendees|in\s+attendance|a\.?o\.?b\b|any\s+other\s+business|matters\s+arising|minutes\s+(?:of|taken)|(?:date\s+of\s+)?next\s+meeting|chair(?:ed|person|man|woman)?\s*(?::|by\b)|agenda\b|circulation\s*:|distribution\s*:|proposed\s+by|seconded\s+by|action\s+points?\b|quorum\b|(?:the\s+)?meeting\s+(?:closed|opened|ended|began|adjourned)|call\s+to\s+order)|\bmeeting\s+(?:closed|adjourned|ended)\b/i;

@@ -117,6 +117,8 @@ const MISSING = /missing/i;
 
 const TICKED_BOXES = /(?:\s*\[[ xX✓✔]?\])+\s*$/;
 const BACK = "(?:replaced|restocked|topped\\s+up|refilled|put\\s+back|returned|made\\s+up)";
+/** Most lines say nothing of it. */
+const MAY_BE_BACK = new RegExp(`\\b${BACK}\\b`, "i");
 /** "one went on Rua's knee, replaced": another took its place, and the count is right. */
 const REPLACED = new RegExp(
   `\\s*[,;–-]\\s*(?:(?:and|both|all|but|since|already|was|were|now|it|they)\\s+)*${BACK}\\s*[.!)]*$`,
@@ -137,10 +139,15 @@ interface Said {
   readonly inPacks: boolean;
   readonly areMissing: boolean;
 }
+/** A text without what it says of others that took the place of those that went, and whether they did. */
+function withoutBack(text: string): { text: string; isReplaced: boolean } {
+  if (!MAY_BE_BACK.test(text)) return { text, isReplaced: false };
+  const isReplaced = REPLACED.test(text);
+  return { text: text.replace(isReplaced ? REPLACED : NOT_REPLACED, ""), isReplaced };
+}
 function saidBehind(written: string): Said | null {
   if (written.length > LONGEST) return null;
-  const isReplaced = REPLACED.test(written);
-  const text = written.replace(isReplaced ? REPLACED : NOT_REPLACED, "");
+  const { text, isReplaced } = withoutBack(written);
   const behind = MAY_SAY_WENT.test(text) || MAY_BE_LEFT.test(text) ? BEHIND.exec(text) : null;
   if (behind === null) return null;
   // "(62, used 18)" tells of two numbers: what was there before, or is there still.

@@ -653,7 +653,7 @@ const PACK_OR_PIECE =
 
 /** Words before a number that counts nothing, or what is said of the thing before: "size 8", "expiry 2028", "drawer 2", "should be 6". */
 const LABELS_A_NUMBER =
-  /\b(?:size|n[or]s?|nr|num(?:ber|mer|ero)?|lots?|lote|batch|exp\w*|best|before|scad\w*|cad\w*|verf\w*|tht|ref|art|codes?|pages?|pos|shel(?:f|ves)|drawers?|cupboards?|cabinets?|lockers?|rooms?|floors?|levels?|bays?|racks?|rows?|tiers?|trays?|bins?|sites?|vans?|trucks?|kits?|strength|width|length|diameter|class|grade|level|of|min(?:imum)?|max(?:imum)?|needs?|needed|should|want(?:ed)?|qty|quantity|par|target|short|missing|lost|used|left|remaining|spares?|extra|gone|open(?:ed)?|new|old|expired|date|dates|due|from|until|till|since|best|only|now|was|were|is|are|about|still|bought|order(?:ed)?|reorder|added|taken|price|cost|each|at|eur|usd|gbp|kr|they|hence|so|yeah|yes|ok)\b/iu;
+  /\b(?:size|n[or]s?|num(?:ber|mer|ero)?|lots?|lote|batch|exp\w*|best|before|scad\w*|cad\w*|verf\w*|tht|ref|art|codes?|pages?|pos|shel(?:f|ves)|drawers?|cupboards?|cabinets?|lockers?|rooms?|floors?|levels?|bays?|racks?|rows?|tiers?|trays?|bins?|sites?|vans?|trucks?|kits?|strength|width|length|diameter|class|grade|of|min(?:imum)?|max(?:imum)?|needs?|needed|should|want(?:ed)?|qty|quantity|par|target|short|missing|lost|used|left|remaining|spares?|extra|gone|open(?:ed)?|new|old|expired|date|dates|due|from|until|till|since|only|now|was|were|is|are|about|still|bought|order(?:ed)?|reorder|added|taken|price|cost|each|at|eur|usd|gbp|kr|they|hence|so|yeah|yes|ok)\b/i;
 
 const sizeWordOf = (text: string): string | null => SIZE_WORD.exec(text)?.[0].toLowerCase() ?? null;
 

@@ -30,15 +30,24 @@ const PESOS_EACH = quick(
   /(?:(?<=\))\s+[P₱]\s?\d{1,3}(?:,?\d{3})*(?:\.\d{2})?(?=\s*$)|\s[P₱]\s?\d{1,5}(?:\.\d{1,2})?\s*(?:each|ea\.?|per\s+\p{L}+|\/\s*\p{L}+)(?=\s*(?:$|[,;)])))/gu,
 );
 
+/** Most texts name no price so. */
+const MAY_SAY_PESOS = /[PRN₱]\s?\d/;
+const withoutPesos = (text: string): string =>
+  MAY_SAY_PESOS.test(text)
+    ? text.replace(IN_PESOS, " ").replace(PESOS_BEHIND, " ").replace(PESOS_EACH, " ")
+    : text;
+
 /** Takes out what looks like a count and is none (prices, dates, codes, phone numbers), and the sign that led to one at the end. */
 export function stripPrices(text: string): string {
   const said = withoutPrices(text);
   return /[:=]\s*$/.test(said) && !/[:=]\s*$/.test(text) ? said.replace(/\s*[:=]\s*$/, "") : said;
 }
 function withoutPrices(text: string): string {
+  const now = text.replace(WAS_THERE, (said, at: number) =>
+    /\d/.test(text.slice(0, at)) ? " " : said,
+  );
   return (
-    text
-      .replace(WAS_THERE, (said, at: number) => (/\d/.test(text.slice(0, at)) ? " " : said))
+    withoutPesos(now)
       // Struck through: no longer there.
       .replace(/~~[^~]*~~/g, " ")
       // Set apart in columns: unit price and total.
@@ -51,9 +60,6 @@ function withoutPrices(text: string): string {
       // "exp -": nobody knows when.
       .replace(/\s\bexp(?:iry|ires?)?\.?\s*:?\s*[-–—](?=\s|$)/gi, " ")
       .replace(BEFORE_CURRENCY, " ")
-      .replace(IN_PESOS, " ")
-      .replace(PESOS_BEHIND, " ")
-      .replace(PESOS_EACH, " ")
       .replace(/\$\s*(?=\s|$)/g, " ")
       // "(DIN 13169 extended)": the number of a standard.
       .replace(

@@ -105,6 +105,20 @@ function headsGaps(heads: readonly Head[], below: string | undefined): boolean {
   return below !== undefined && below.trim().split(GAP).length === heads.length + 1;
 }
 
+/** A row of columns that blanks set apart, as cells; null: it is none. */
+function gapsAsCells(line: string, heads: readonly Head[]): string | null {
+  const cells = line.trim().split(GAP);
+  return cells.length > 1 && cells.length <= heads.length + 1 ? cells.join("\t") : null;
+}
+/** A row whose numbers strokes set apart, as cells; null: it is none. */
+function strokesApart(line: string, heads: readonly Head[]): string | null {
+  const m = line.includes("/") ? ROW.exec(line) : null;
+  const numbers = m ? m[2]!.split("/").map((n) => n.trim()) : [];
+  return m && numbers.length === heads.length
+    ? [m[1]!.trim(), ...numbers, m[3]?.trim() ?? ""].join("\t")
+    : null;
+}
+
 function numbersAsCells(lines: readonly string[]): string[] {
   let heads: readonly Head[] | null = null;
   let areGaps = false;
@@ -115,13 +129,10 @@ function numbersAsCells(lines: readonly string[]): string[] {
       heads = areGaps ? found : found.filter((head) => head !== "Notes");
       return ["Item", ...heads, ...(areGaps ? [] : ["Notes"])].join("\t");
     }
-    if (heads && areGaps) {
-      const cells = line.trim().split(GAP);
-      return cells.length > 1 && cells.length <= heads.length + 1 ? cells.join("\t") : line;
-    }
-    const m = heads && line.includes("/") ? ROW.exec(line) : null;
-    const numbers = m ? m[2]!.split("/").map((n) => n.trim()) : [];
-    if (!m || numbers.length !== heads!.length) return line;
-    return [m[1]!.trim(), ...numbers, m[3]?.trim() ?? ""].join("\t");
+    if (heads === null) return line;
+    const row: string | null = areGaps ? gapsAsCells(line, heads) : strokesApart(line, heads);
+    // Another line ends columns of blanks; a blank one only sets rows apart.
+    if (row === null && areGaps && line.trim() !== "") heads = null;
+    return row ?? line;
   });
 }
