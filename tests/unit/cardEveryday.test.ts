@@ -618,3 +618,27 @@ describe("sentences behind places", () => {
   it("returned: no longer there", () =>
     expect(read("Returned: 1 x ice pack (leaks)")).to.deep.equal([]));
 });
+
+describe("sorts in the cell that counts", () => {
+  it("an entry each", () =>
+    expect(
+      entriesOf(
+        [
+          "| Item | Sizes and numbers | Lot |",
+          "|---|---|---|",
+          "| Plasters | 40 fabric, 20 waterproof | P2 |",
+          "| Crepe bandages | 2 x 5 cm, 2 x 7.5 cm | - |",
+          "| Gloves | 5 pairs M, 6 pairs L | G3 |",
+          "| Wipes | 2 boxes of 20, 5 loose | - |",
+        ].join("\n"),
+      ),
+    ).to.deep.equal([
+      "3 adhesive-strip 40 null",
+      "3 adhesive-strip 20 null",
+      "4 elastic-bandage 2 [50]",
+      "4 elastic-bandage 2 [75]",
+      "5 disposable-gloves 5 null",
+      "5 disposable-gloves 6 null",
+      "6 antiseptic-wipe 45 null",
+    ]));
+});

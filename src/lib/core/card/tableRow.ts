@@ -111,6 +111,13 @@ const NONE_THERE = /^\W*none(?:\s+(?:left|there|here))?\s*(?:$|[-–,;(/])/i;
 const withoutExpiry = (cell: string): string =>
   /\d\W+(?:exp|use|best|bb)/i.test(cell) ? stripPrices(cell).trim() : cell;
 
+/** "40 fabric, 20 waterproof", "2 x 5 cm, 2 x 7.5 cm": sorts of the row's thing; "2 boxes, 5 loose" is one amount. */
+const SORTS_COUNTED = quick(
+  new RegExp(
+    `^(?!.*\\b(?:loose|left|open(?:ed)?|spare|full|new|used|expired|empty|missing|${PACKS})\\b)\\d{1,3}\\s?(?:[x×]\\s?)?(?=[^,]*\\p{L})[^,]+,\\s+\\d{1,3}\\s?(?:[x×]\\s?)?(?=[^,]*\\p{L})[^,]+$`,
+    "iu",
+  ),
+);
 /** "1 box" beside "of 100", "10" beside "- pairs": remarks that go on with what is counted. */
 function withNote(said: string, note: string): string {
   const [, held] = /^\W*(?:of|à|@)\s+(\d{1,4})\W*$/i.exec(note) ?? [];
@@ -142,7 +149,7 @@ export function tableRow(
   const size = said === "" && row.size === quantity ? "" : row.size || sizeBeside;
   const isRow = { source, inTable: true, bullet: true, indent: 0 } as const;
   // Left to be read as it would be outside a table.
-  const both = bothCounted(name, said);
+  const both = SORTS_COUNTED.test(said) ? `${name}: ${said}` : bothCounted(name, said);
   if (both !== null) return { ...isRow, text: both, quantity: null };
   const left = leftOf(row, quantity, unit);
   if (left)
