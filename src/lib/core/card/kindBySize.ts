@@ -35,6 +35,8 @@ const NARROWEST_ROLL_MM = 12;
 /** No shaped plaster is as long; what is, and wider than a tape, is cut to length. */
 const CUT_FROM_MM = 300;
 const WIDER_THAN_TAPE_MM = 30;
+/** The widest tape that is called plaster is 2 in, sold as 5 cm. */
+const WIDEST_TAPE_MM = 50;
 /** A vein strap is at most so wide and long; a tourniquet is wider. */
 const STRAP_MM = { width: 30, length: 500 } as const;
 /** A strip to wind round a finger: no shaped one is as long. */
@@ -136,7 +138,7 @@ export const SIZE_RULES: readonly SizeRule[] = [
     example: ["Plasters, roll, 6 cm x 1 m", "plaster-strip"],
     named: "medical-tape",
     fits: ({ noun, width, length }) =>
-      /\bplasters?\b/i.test(noun) && length >= CUT_FROM_MM && width > 2 * WIDER_THAN_TAPE_MM - 10,
+      /\bplasters?\b/i.test(noun) && length >= CUT_FROM_MM && width > WIDEST_TAPE_MM,
     is: "plaster-strip",
   },
   {

@@ -129,10 +129,10 @@ export class UnpackState {
     return found;
   }
 
+  /** The card line by line, in the pieces that lines of the kit were made of. */
+  cardRows = $derived.by(() => cardPieces(this.cardText, this.kit.lines));
   /** Lines of the card, from 1, that made no line of the kit. */
-  unread = $derived.by(() =>
-    cardPieces(this.cardText, this.kit.lines).flatMap((row, i) => (isUnread(row) ? [i + 1] : [])),
-  );
+  unread = $derived.by(() => this.cardRows.flatMap((row, i) => (isUnread(row) ? [i + 1] : [])));
   /** How many lines of the kit came from the card and need nobody's look, and how many do. */
   states = $derived.by(() => {
     const fromCard = this.kit.lines.filter((l) => l.cardLine !== undefined);

@@ -77,7 +77,7 @@
       {#if writing || cardText === ""}
         <CardEditor
           value={cardText}
-          lines={kit.lines}
+          rows={unpack.cardRows}
           {doubts}
           onchange={(text) => void unpack.read(text)}
           onpick={pick}
@@ -85,8 +85,7 @@
         />
       {:else}
         <CardText
-          {cardText}
-          lines={kit.lines}
+          rows={unpack.cardRows}
           {doubts}
           picked={unpack.picked}
           onpick={pick}

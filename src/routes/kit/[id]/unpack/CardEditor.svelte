@@ -1,19 +1,19 @@
 <script lang="ts">
   import { onDestroy, onMount } from "svelte";
-  import type { Line } from "$lib/core/model/kit.ts";
-  import { cardPieces } from "$lib/core/shown/cardPieces.ts";
+  import type { CardPiece } from "$lib/core/shown/cardPieces.ts";
   import type { cardEditor } from "./cardEditor.ts";
 
   /** The card as text: a plain field at once, the editor as soon as it is there. */
   interface Props {
     value: string;
-    lines: readonly Line[];
+    /** The text line by line, in pieces. */
+    rows: readonly (readonly CardPiece[])[];
     doubts: Readonly<Record<string, unknown>>;
     onchange: (text: string) => void;
     onpick: (id: string) => void;
     onfocus: () => void;
   }
-  const { value, lines, doubts, onchange, onpick, onfocus }: Props = $props();
+  const { value, rows, doubts, onchange, onpick, onfocus }: Props = $props();
   const LABEL = "Contents card, as printed or dictated";
   const HINT =
     "Paste, type or dictate what the card says:\n\nSterile gauze pads, 10 x 10 cm (10)\n2 packs of 5 antiseptic wipes\na pair of nitrile gloves";
@@ -34,7 +34,7 @@
     editor?.destroy();
   });
   $effect(() => editor?.set(value));
-  $effect(() => editor?.show({ rows: cardPieces(value, lines), isDoubtful: (id) => id in doubts }));
+  $effect(() => editor?.show({ rows, isDoubtful: (id) => id in doubts }));
 </script>
 
 <div class="mt-3">

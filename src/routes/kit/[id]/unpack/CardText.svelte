@@ -1,10 +1,9 @@
 <script lang="ts">
-  import type { Line } from "$lib/core/model/kit.ts";
-  import { cardPieces, isUnread } from "$lib/core/shown/cardPieces.ts";
+  import { isUnread, type CardPiece } from "$lib/core/shown/cardPieces.ts";
 
   interface Props {
-    cardText: string;
-    lines: readonly Line[];
+    /** The card, line by line, in pieces. */
+    rows: readonly (readonly CardPiece[])[];
     doubts: Record<string, unknown>;
     picked: string | null;
     /** `bring`: its line is to be brought in sight. */
@@ -12,9 +11,7 @@
     /** A line of the card, from 1, that was taken for no item is one. */
     onadd: (cardLine: number) => void;
   }
-  const { cardText, lines, doubts, picked, onpick, onadd }: Props = $props();
-
-  const rows = $derived(cardPieces(cardText, lines));
+  const { rows, doubts, picked, onpick, onadd }: Props = $props();
 </script>
 
 <ol
