@@ -1,4 +1,5 @@
-import { LONGEST_LINE } from "./cardLimits.ts";
+import { rememberingFor } from "../base/remembering.ts";
+import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE } from "./cardLimits.ts";
 import { isCounted } from "./counted.ts";
 import { countPlainly } from "./countsPlainly.ts";
 import { withoutEdges } from "./edgeData.ts";
@@ -69,12 +70,21 @@ const sortsIn = (cells: readonly string[]): readonly string[] | null =>
     : null;
 const HAS_NUMBER = quick(new RegExp(`(?<![\\p{L}\\d])(?:${NUMBER_WORDS})(?!\\p{L})`, "iu"));
 
-/** @param names whether a text surely names one item */
+/** The cells of a line, and the things they tell; null: none. */
+const toldOn = rememberingFor(
+  (line: string, names: Names) => {
+    const cells = line.length > LONGEST_LINE || RULED.test(line) ? [] : line.trim().split(BETWEEN);
+    return { cells, things: cells.length > 1 ? thingsIn(cells, names) : null };
+  },
+  LINES_KEPT,
+  LONGEST_KEPT,
+);
+
+/** @param names whether a text surely names one item: the same one for the same vocabulary, as what rests on it is remembered */
 export function listsBeside(lines: readonly string[], names: Names): readonly string[] {
-  const cells = lines.map((line) =>
-    line.length > LONGEST_LINE || RULED.test(line) ? [] : line.trim().split(BETWEEN),
-  );
-  const things = cells.map((of) => (of.length > 1 ? thingsIn(of, names) : null));
+  const told = lines.map((line) => toldOn(line, names));
+  const cells = told.map((line) => line.cells);
+  const things = told.map((line) => line.things);
   const isBeside = (_: string, i: number) => (things[i]?.length ?? 0) > 1;
   const isOther = (i: number) => things[i] === null && cells[i]!.length > 1;
   const others = cells.filter((of, i) => isOther(i) && of.some(names)).length;

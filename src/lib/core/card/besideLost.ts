@@ -1,4 +1,5 @@
-import { LONGEST_LINE } from "./cardLimits.ts";
+import { rememberingFor } from "../base/remembering.ts";
+import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE } from "./cardLimits.ts";
 import { NOT_A_COUNT_AFTER } from "./packWords.ts";
 import { quick } from "./quick.ts";
 
@@ -39,7 +40,7 @@ const endsInModel = (part: string): boolean =>
 
 const GAPS = /\S(?:\s{2,}|\t)\S/;
 /** The things of a line, each with its count at the same side; null: it is one thing, or no list. */
-function thingsOf(line: string, isName: (text: string) => boolean): readonly string[] | null {
+function thingsOn(line: string, isName: (text: string) => boolean): readonly string[] | null {
   const text = line.trim();
   if (line.length > LONGEST_LINE || GAPS.test(text) || /[|;\t]/.test(text)) return null;
   const isFirst = COUNT_FIRST.test(text);
@@ -52,9 +53,11 @@ function thingsOf(line: string, isName: (text: string) => boolean): readonly str
     : null;
 }
 
+const thingsOf = rememberingFor(thingsOn, LINES_KEPT, LONGEST_KEPT);
+
 /**
  * The lines of a card, such lists set apart again.
- * @param isName whether a text surely names one item
+ * @param isName whether a text surely names one item: the same one for the same vocabulary, as what rests on it is remembered
  */
 export function listsSetApart(
   lines: readonly string[],

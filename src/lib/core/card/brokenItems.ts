@@ -1,5 +1,6 @@
 import { BEGINS_BELOW, SMALL } from "./brokenCells.ts";
-import { LONGEST_LINE } from "./cardLimits.ts";
+import { remembering } from "../base/remembering.ts";
+import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE } from "./cardLimits.ts";
 import { quick } from "./quick.ts";
 import { SIZED } from "./sized.ts";
 
@@ -61,7 +62,8 @@ function countsIn(name: string, { tail, number }: Pick<Told, "tail" | "number">)
 
 /** "1x12	wipes": the count in a cell of its own. */
 const COUNT_CELL = /^\s*\d{1,4}(?:\s?[x×]\s?\d{1,4})?\t/;
-function told(line: string): Told | null {
+const told = remembering(toldBy, LINES_KEPT, LONGEST_KEPT);
+function toldBy(line: string): Told | null {
   if (line.trim() === "" || line.length > LONGEST_LINE || line.includes("|")) return null;
   const [, lead, name, tail = ""] = PARTS.exec(line.trimEnd()) ?? [];
   if (lead === undefined || !name) return null;

@@ -181,7 +181,8 @@ const QUOTED_CELLS = new RegExp(
  * with its heading, or one that quotes only what must be, and is read as such.
  */
 export function quotedAsCells(lines: readonly string[]): readonly string[] {
-  const isQuoted = (line: string) => line.length <= LONGEST_LINE && QUOTED_CELLS.test(line);
+  const isQuoted = (line: string) =>
+    line.length <= LONGEST_LINE && line.includes('"') && QUOTED_CELLS.test(line);
   const at = lines.findIndex(isQuoted);
   if (at < 0) return lines;
   const delimiter = /"\s*;|;\s*"/.test(lines[at]!) ? ";" : ",";

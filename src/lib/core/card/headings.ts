@@ -1,7 +1,7 @@
 import { isCountedAs, isCountedPlainly, saysTimes } from "./countedPlainly.ts";
 import { isSure, type Draft } from "./draft.ts";
 import { IN_BRACKETS } from "./inBrackets.ts";
-import { firstTold, noIf, yesIf, type Rule } from "./firstTold.ts";
+import { firstTold, noIf, rulesOf, yesIf, type Rule } from "./firstTold.ts";
 import { BAG_WITH_NUMBER, CARRIED, PART_OF_ONE, PLACE_WORDS } from "./placeWords.ts";
 import { isCapitals, type Style } from "./style.ts";
 import { quick } from "./quick.ts";
@@ -123,17 +123,18 @@ const ALWAYS_PLURAL = /\b(?:scissors|shears|tweezers|pliers|goggles|forceps)\b/i
 const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   {
     name: "ends in a colon",
-    tells: ({ text }) => yesIf(/:\s*(?:\([^)]*\))?\s*$/.test(text)),
+    reads: (text) => /:\s*(?:\([^)]*\))?\s*$/.test(text),
+    tells: () => true,
   },
   {
     name: "'Bag 2 (resuscitation)', over what is counted",
-    tells: ({ text, style, row, next }) =>
-      yesIf(
-        style.counts && row.quantity === null && next !== undefined && NUMBERED_GROUP.test(text),
-      ),
+    reads: (text) => NUMBERED_GROUP.test(text),
+    tells: ({ style, row, next }) =>
+      yesIf(style.counts && row.quantity === null && next !== undefined),
   },
   {
     name: "'Compartment B' or 'Pouch 2' alone, over what lies there",
+    reads: (text) => PLACE_ALONE.test(text) || BAG_WITH_NUMBER.test(text),
     tells: ({ text, row, next, style }) =>
       yesIf(
         row.quantity === null &&
@@ -145,19 +146,14 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   },
   {
     name: "'AED cabinet', 'Drawer' over what is counted",
-    tells: ({ text, style, row, next }) =>
-      yesIf(
-        style.counts &&
-          !row.bullet &&
-          row.quantity === null &&
-          next !== undefined &&
-          FIXED_PLACE.test(text),
-      ),
+    reads: (text) => FIXED_PLACE.test(text),
+    tells: ({ style, row, next }) =>
+      yesIf(style.counts && !row.bullet && row.quantity === null && next !== undefined),
   },
   {
     name: "'Foot pouch (inside)': what holds things, and in brackets where it is",
-    tells: ({ text, row, next, names }) =>
-      yesIf(!names && row.quantity === null && next !== undefined && HOLDER_BY_PLACE.test(text)),
+    reads: (text) => HOLDER_BY_PLACE.test(text),
+    tells: ({ row, next, names }) => yesIf(!names && row.quantity === null && next !== undefined),
   },
   {
     name: "'* Cold' over a list that is set further in",
@@ -197,36 +193,28 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   },
   {
     name: "'## Pouch 1': marked as one",
-    tells: ({ row, next, text }) =>
-      yesIf(row.quantity === null && next !== undefined && /^#{2,}\s/.test(text)),
+    reads: (text) => /^#{2,}\s/.test(text),
+    tells: ({ row, next }) => yesIf(row.quantity === null && next !== undefined),
   },
   {
     name: "'Wounds (3 items)': how many lines there are below it",
-    tells: ({ row, next, text }) =>
-      yesIf(row.quantity === null && next !== undefined && SAYS_ITEMS.test(text)),
+    reads: (text) => SAYS_ITEMS.test(text),
+    tells: ({ row, next }) => yesIf(row.quantity === null && next !== undefined),
   },
   {
     name: "'Section B – gloves'",
-    tells: ({ row, next, whole, text }) =>
-      yesIf(
-        row.quantity === null &&
-          next !== undefined &&
-          SECTION_LABEL.test(text) &&
-          !/\d/.test(text.replace(SECTION_LABEL, "")) &&
-          whole.sizeMm === null,
-      ),
+    reads: (text) => SECTION_LABEL.test(text) && !/\d/.test(text.replace(SECTION_LABEL, "")),
+    tells: ({ row, next, whole }) =>
+      yesIf(row.quantity === null && next !== undefined && whole.sizeMm === null),
   },
   {
     name: "'First aid boxes': what the list is of, with no count",
-    tells: ({ row, next, counted, text }) =>
-      yesIf(
-        !counted &&
-          row.quantity === null &&
-          next !== undefined &&
-          /^(?:the\s+)?first[\s-]aid\s+(?:box(?:es)?|kits?|bags?|cupboards?|supplies|equipment)$/i.test(
-            text,
-          ),
+    reads: (text) =>
+      /^(?:the\s+)?first[\s-]aid\s+(?:box(?:es)?|kits?|bags?|cupboards?|supplies|equipment)$/i.test(
+        text,
       ),
+    tells: ({ row, next, counted }) =>
+      yesIf(!counted && row.quantity === null && next !== undefined),
   },
   {
     name: "'KM 32 post', first of all: no word of it is known, and it has no size",
@@ -247,32 +235,20 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   },
   {
     name: "'Pouch 2 – airway' where what is listed is marked",
-    tells: ({ row, style, names, text }) =>
-      yesIf(style.bullets && !row.bullet && !names && NUMBERED_PLACE.test(text)),
+    reads: (text) => NUMBERED_PLACE.test(text),
+    tells: ({ row, style, names }) => yesIf(style.bullets && !row.bullet && !names),
   },
   {
     name: "'-- Burns --', '[Eyes]': framed, over what is counted",
-    tells: ({ row, style, counted, text, next }) =>
-      yesIf(
-        style.counts &&
-          !counted &&
-          row.quantity === null &&
-          next !== undefined &&
-          !/\d/.test(text) &&
-          FRAMED.test(text),
-      ),
+    reads: (text) => !/\d/.test(text) && FRAMED.test(text),
+    tells: ({ row, style, counted, next }) =>
+      yesIf(style.counts && !counted && row.quantity === null && next !== undefined),
   },
   {
     name: "'1. Burns and eyes' over what is counted without a mark",
-    tells: ({ row, style, counted, text, next }) =>
-      yesIf(
-        row.bullet &&
-          !style.bullets &&
-          style.counts &&
-          !counted &&
-          next !== undefined &&
-          headsGroup(text),
-      ),
+    reads: headsGroup,
+    tells: ({ row, style, counted, next }) =>
+      yesIf(row.bullet && !style.bullets && style.counts && !counted && next !== undefined),
   },
   {
     name: "what is counted or measured is a thing",
@@ -281,8 +257,8 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   },
   {
     name: "'A. Dressings' where what is listed carries counts",
-    tells: ({ row, style, text }) =>
-      yesIf(row.bullet && style.counts && SECTIONS.test(normalHeading(text))),
+    reads: (text) => SECTIONS.test(normalHeading(text)),
+    tells: ({ row, style }) => yesIf(row.bullet && style.counts),
   },
   {
     name: "a marked line among marked lines is a thing",
@@ -291,23 +267,19 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   {
     // "tape" amid items in small letters is a thing; headings are plural or have a capital.
     name: "a word that heads groups",
+    reads: (text) => headsGroup(text) || headsGroup(text.replace(COMES_OF, "")),
     tells: ({ names, text, style }) =>
       yesIf(
         !(names && text === text.toLowerCase() && !text.endsWith("s")) &&
-          (headsGroup(text) || (!names && headsGroup(text.replace(COMES_OF, "")))) &&
+          (!names || headsGroup(text)) &&
           (style.counts || style.bullets),
       ),
   },
   {
     name: "capitals over small letters",
-    tells: ({ style, next, text }) =>
-      yesIf(
-        style.counts &&
-          next !== undefined &&
-          !style.capitals &&
-          isCapitals(text) &&
-          !isCapitals(next.row.text),
-      ),
+    reads: isCapitals,
+    tells: ({ style, next }) =>
+      yesIf(style.counts && next !== undefined && !style.capitals && !isCapitals(next.row.text)),
   },
   {
     name: "less far in than the list",
@@ -326,7 +298,8 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
   },
   {
     name: "ruled or marked as a heading",
-    tells: ({ text }) => yesIf(/^[=*#~—–-]{2,}|[=*#~-]{3,}\s*$/.test(text) || /^#+\s/.test(text)),
+    reads: (text) => /^[=*#~—–-]{2,}|[=*#~-]{3,}\s*$|^#+\s/.test(text),
+    tells: () => true,
   },
   {
     name: "above the first item, and names none",
@@ -334,6 +307,8 @@ const HEADING_RULES: readonly Rule<Line, boolean>[] = [
       !names && !row.bullet && !style.spoken && row.source < style.first,
   },
 ];
+
+const rulesFor = rulesOf(HEADING_RULES);
 
 /** Whether a line names a group of items, and none itself. */
 export function isHeading(
@@ -358,5 +333,5 @@ export function isHeading(
       row.quantity !== null || (whole.pieces !== null && !whole.article) || whole.bare !== null,
     names: segments.some((s) => isSure(s.match) && s.match.type !== "container"),
   };
-  return firstTold(HEADING_RULES, line) === true;
+  return firstTold(rulesFor(line.text), line) === true;
 }

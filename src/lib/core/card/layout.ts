@@ -1,6 +1,7 @@
+import { remembering } from "../base/remembering.ts";
 import { alignedSplit } from "./aligned.ts";
 import { RECORD_END } from "./besideEach.ts";
-import { LONGEST_LINE } from "./cardLimits.ts";
+import { LINES_KEPT, LONGEST_KEPT, LONGEST_LINE } from "./cardLimits.ts";
 import type { ColumnRole } from "./columnRole.ts";
 import { placedCells, spaced, SPLITTERS, underHeadings, type Split } from "./cells.ts";
 import { hint, rolesByContent } from "./columnsByContent.ts";
@@ -431,10 +432,6 @@ const cellsBelow = (below: readonly string[], split: Split, heading: string): re
     below.find((l) => l.length <= LONGEST_LINE && TWO_LETTERS.test(l)) ?? "",
   );
 
-/** How many in French, the name in Spanish: what stands below it tells. */
-const roleOfNombre = (heading: string, below: string): ColumnRole | null =>
-  /^nombre$/i.test(heading.trim()) && /^\d+$/.test(below.trim()) ? "quantity" : null;
-
 /** Whether rows stand below a heading. */
 function hasRows(
   line: string,
@@ -455,21 +452,40 @@ function hasRows(
 /** "This is everything, counted twice." */
 const SENTENCE = /^\s*[A-Z]\S*(?:\s[a-z'’]+){2,}.*[a-z]{4}[.!]\s*$/;
 
+const NOMBRE = /^\s*nombre\s*$/i;
+/** How many in French, the name in Spanish: what stands below it tells. */
+const roleOfNombre = (heading: string, below: string): ColumnRole | null =>
+  NOMBRE.test(heading) && /^\d+$/.test(below.trim()) ? "quantity" : null;
+
+/** A way to split a line that may head a table, and what its cells say of the columns by themselves. */
+interface Headings {
+  readonly split: Split;
+  readonly cells: readonly string[];
+  readonly told: readonly (ColumnRole | null)[];
+}
+/** Every line may head a table, and most cannot, whatever stands below them. */
+const headingsOf = remembering(
+  (line): readonly Headings[] =>
+    SENTENCE.test(line) ? [] : SPLITTERS.flatMap((split) => headingsBy(split, line) ?? []),
+  LINES_KEPT,
+  LONGEST_KEPT,
+);
+function headingsBy(split: Split, line: string): Headings | null {
+  const cells = headingCells(line, split);
+  if (!cells) return null;
+  const isStock = cells.some(saysBalance);
+  const told = cells.map((cell) => roleOf(cell) ?? (isStock && saysMoved(cell) ? "skip" : null));
+  // "Plasters  24  pcs" is a row: beside a number no heading is guessed.
+  if (!told.includes("text") && cells.some((c) => /^\s*\d+\s*$/.test(c))) return null;
+  const mayName =
+    told.includes("text") || told.includes("quantity") || cells.some((c) => NOMBRE.test(c));
+  return mayName ? { split, cells, told } : null;
+}
+
 function tableHeader(line: string, below: readonly string[]): Table | null {
-  if (SENTENCE.test(line)) return null;
-  for (const split of SPLITTERS) {
-    const cells = headingCells(line, split);
-    if (!cells) continue;
+  for (const { split, cells, told: saidBy } of headingsOf(line)) {
     const next = cellsBelow(below, split, line);
-    const isStock = cells.some(saysBalance);
-    const told = cells.map(
-      (cell, i) =>
-        roleOf(cell) ??
-        roleOfNombre(cell, next[i] ?? "") ??
-        (isStock && saysMoved(cell) ? "skip" : null),
-    );
-    // "Plasters  24  pcs" is a row: beside a number no heading is guessed.
-    if (!told.includes("text") && cells.some((c) => /^\d+$/.test(c.trim()))) continue;
+    const told = cells.map((cell, i) => saidBy[i] ?? roleOfNombre(cell, next[i] ?? ""));
     const roles = withText(cells, told, next);
     const known = roles.filter((r, i) => r !== null || cells[i] === "").length;
     const hasBody = split === spaced || hasRows(line, below, split, told);
@@ -484,27 +500,36 @@ const areHeadings = ([first, ...others]: readonly string[]): boolean =>
   others.every((c) => !/\d/.test(c)) && (!/\d/.test(first!) || HEADS_FIRST.test(first!.trim()));
 
 /** "Stowage  Std  Act  Def": a name and what is said of numbers, one of them how many there are. */
+const hintsOf = remembering(
+  (line): readonly Headings[] => SPLITTERS.flatMap((split) => hintsBy(split, line) ?? []),
+  LINES_KEPT,
+  LONGEST_KEPT,
+);
+function hintsBy(split: Split, line: string): Headings | null {
+  const cells = split(line);
+  if (isRuled(split, line) || !areHeadings(cells)) return null;
+  if (cells.length < 3 || cells.length > 8 || cells.some((c) => c.split(/\s+/).length > 3))
+    return null;
+  const hinted = cells.map((c) => roleOf(c) ?? hint(c));
+  // The first names the things, unless another column says that it does.
+  const told = hinted.map((r, i) =>
+    i === 0 && r === null && !hinted.includes("text") ? "text" : r,
+  );
+  const isTable =
+    told.includes("text") &&
+    told.slice(1).filter((r) => r !== null).length >= 2 &&
+    told.filter((r) => r === "quantity").length === 1;
+  return isTable ? { split, cells, told } : null;
+}
+
 function hintedHeader(line: string, below: readonly string[]): Table | null {
   const next = below[0] ?? "";
-  for (const split of SPLITTERS) {
-    const cells = split(line);
-    if (isRuled(split, line) || !areHeadings(cells)) continue;
-    if (cells.length < 3 || cells.length > 8 || cells.some((c) => c.split(/\s+/).length > 3))
-      continue;
-    const told_ = cells.map((c) => roleOf(c) ?? hint(c));
-    // The first names the things, unless another column says that it does.
-    const roles = told_.map((r, i) =>
-      i === 0 && r === null && !told_.includes("text") ? "text" : r,
-    );
-    const told = roles.slice(1).filter((r) => r !== null).length;
-    const isTable =
-      roles.includes("text") && told >= 2 && roles.filter((r) => r === "quantity").length === 1;
+  for (const { split, told: roles } of hintsOf(line)) {
     const byHeading = split === spaced ? underHeadings(line) : split;
     // "NO. OUT BACK" over "20 [ ] [ ]": boxes to tick count nothing.
     const at = roles.indexOf("quantity");
     const isCounted = !below.some((l) => /^\W+$|^\[[ xX✓]?\]/.test(byHeading(l)[at] ?? ""));
-    if (isTable && isCounted && split(next).length >= 2 && /\d/.test(next))
-      return { split: byHeading, roles };
+    if (isCounted && split(next).length >= 2 && /\d/.test(next)) return { split: byHeading, roles };
   }
   return null;
 }

@@ -2,6 +2,7 @@ import { isCountedPlainly } from "./countedPlainly.ts";
 import { isSure, PRAISE, type Draft } from "./draft.ts";
 import { isWhole } from "./segments.ts";
 import { NO_TYPE } from "./vocabulary.ts";
+import { rulesOf, type OfText } from "./firstTold.ts";
 import type { Style } from "./style.ts";
 import { quick } from "./quick.ts";
 
@@ -29,7 +30,7 @@ interface Told extends Draft {
   /** Neither marked as one of a list nor counted. */
   readonly bare: boolean;
 }
-interface NoteRule {
+interface NoteRule extends OfText {
   readonly name: string;
   /** A line among items that is a note by it. */
   readonly example: string;
@@ -94,40 +95,48 @@ const TOLD_TO =
 const IS_TO_BUY = quick(
   /^\W*(?:\d{1,2}[.)]\s*)?(?:\p{Lu}\p{L}*\.?\s+){1,3}to\s+(?:buy|order|get|replace|restock|bring|collect)\s/u,
 );
+const always = (): boolean => true;
+const namesNothing = ({ names }: Told): boolean => !names;
+const isUnmarked = ({ row }: Told): boolean => !row.bullet;
 /** In a table and outside one. */
 const ANYWHERE: readonly NoteRule[] = [
-  { name: "nothing", example: "", says: ({ text }) => text === "" },
+  { name: "nothing", example: "", reads: (text) => text === "", says: always },
   {
     name: "a total",
     example: "Total value 12.40",
-    says: ({ text }) => SAYS_TOTAL.test(text),
+    reads: (text) => SAYS_TOTAL.test(text),
+    says: always,
   },
   {
     name: "how it was paid",
     example: "CARD 24.95",
-    says: ({ text }) => PAID.test(text),
+    reads: (text) => PAID.test(text),
+    says: always,
   },
   {
     name: "a footer",
     example: "Page 2 of 7",
-    says: ({ text, names }) => FOOTER.test(text) && !names,
+    reads: (text) => FOOTER.test(text),
+    says: namesNothing,
   },
   {
     name: "what the minutes of a meeting say besides",
     example: "Apologies: the gaffer",
-    says: ({ text, names }) => MINUTES.test(text) && !names,
+    reads: (text) => MINUTES.test(text),
+    says: namesNothing,
   },
   {
     name: "what was reported or resolved, and who is to do what",
     example: "4.7 The committee resolved that salts be bought",
+    reads: (text) => RESOLVED.test(text) || TOLD_TO.test(text) || IS_TO_BUY.test(text),
     says: ({ text, names, whole }) =>
-      (whole.pieces === null || whole.article) &&
-      ((!names && (RESOLVED.test(text) || TOLD_TO.test(text))) || IS_TO_BUY.test(text)),
+      (whole.pieces === null || whole.article) && (!names || IS_TO_BUY.test(text)),
   },
   {
     name: "a line to write on",
     example: "Checked by ______",
-    says: ({ text, names }) => /_{3,}/.test(text) && !names,
+    reads: (text) => /_{3,}/.test(text),
+    says: namesNothing,
   },
 ];
 
@@ -145,39 +154,44 @@ const IN_TEXT: readonly NoteRule[] = [
   {
     name: "praise",
     example: "54 ESSENTIALS: everything for the family",
-    says: ({ text, match, headNamesItem, style }) =>
-      !style.capitals && PRAISE.test(text) && !(isSure(match) && headNamesItem),
+    reads: (text) => PRAISE.test(text),
+    says: ({ match, headNamesItem, style }) => !style.capitals && !(isSure(match) && headNamesItem),
   },
   {
     name: "a whole line in brackets",
     example: "(keep dry and cool)",
-    says: ({ text, row }) => /^\([^()]*\)\.?$/.test(text) && !row.bullet,
+    reads: (text) => /^\([^()]*\)\.?$/.test(text),
+    says: isUnmarked,
   },
   {
     name: "an office's line",
     example: "Seal no. 00417",
-    says: ({ text, row }) => OFFICE.test(text) && !row.bullet,
+    reads: (text) => OFFICE.test(text),
+    says: isUnmarked,
   },
   {
     name: "a question",
     example: "didn't we have 2 tourniquets?",
-    says: ({ text }) => QUESTION.test(text),
+    reads: (text) => QUESTION.test(text),
+    says: always,
   },
   {
     name: "a question that is answered",
     example: "Is the box clean and labelled?   Yes",
-    says: ({ text }) => ANSWERED.test(text),
+    reads: (text) => ANSWERED.test(text),
+    says: always,
   },
   {
     name: "an address",
     example: "www.example.org/kits",
-    says: ({ text }) => /\b(?:https?:|www\.|@\w+\.)/i.test(text),
+    reads: (text) => /\b(?:https?:|www\.|@\w+\.)/i.test(text),
+    says: always,
   },
   {
     name: "the beginning of a note",
     example: "Store below 25 °C",
+    reads: (text) => NOTE_START.test(text),
     says: (line) =>
-      NOTE_START.test(line.text) &&
       !isDictated(line) &&
       !isListed(line) &&
       !isCountedName(line) &&
@@ -187,9 +201,9 @@ const IN_TEXT: readonly NoteRule[] = [
   {
     name: "a sentence with nothing counted",
     example: "Everything a family wants on the road.",
+    reads: (text) => /[.!?]\s*$/.test(text),
     says: ({ style, text, words, bare, match, segments, whole }) =>
       !style.spoken &&
-      /[.!?]\s*$/.test(text) &&
       words >= 4 &&
       bare &&
       !(whole.volumeMl !== null && isSure(match) && !VERB.test(text)) &&
@@ -199,11 +213,8 @@ const IN_TEXT: readonly NoteRule[] = [
   {
     name: "advice",
     example: "All of it should be looked at in spring",
-    says: ({ style, text, words, bare }) =>
-      !style.spoken &&
-      /\b(?:is|are|will|should|must|please|ensure|recommend(?:ed)?)\b/i.test(text) &&
-      bare &&
-      words >= 5,
+    reads: (text) => /\b(?:is|are|will|should|must|please|ensure|recommend(?:ed)?)\b/i.test(text),
+    says: ({ style, words, bare }) => !style.spoken && bare && words >= 5,
   },
   {
     name: "a line without a mark beside marked ones",
@@ -218,6 +229,8 @@ const IN_TEXT: readonly NoteRule[] = [
 ];
 
 export const NOTE_RULES: readonly NoteRule[] = [...ANYWHERE, ...IN_TEXT];
+const rulesAnywhere = rulesOf(ANYWHERE);
+const rulesInText = rulesOf(IN_TEXT);
 
 /** Whether a line tells something, and lists nothing. */
 export function isNote(draft: Draft, style: Style): boolean {
@@ -230,6 +243,6 @@ export function isNote(draft: Draft, style: Style): boolean {
     names: segments.some((s) => isSure(s.match)),
     bare: !row.bullet && (whole.pieces === null || whole.article),
   };
-  if (ANYWHERE.some((rule) => rule.says(line))) return true;
-  return row.inTable ? TABLE_NOTE.test(text) : IN_TEXT.some((rule) => rule.says(line));
+  if (rulesAnywhere(text).some((rule) => rule.says(line))) return true;
+  return row.inTable ? TABLE_NOTE.test(text) : rulesInText(text).some((rule) => rule.says(line));
 }

@@ -1,5 +1,5 @@
 import { OPEN_BOX } from "./cleanLines.ts";
-import { rememberingFor } from "../base/remembering.ts";
+import { remembering, rememberingFor } from "../base/remembering.ts";
 import { LINES_KEPT, LONGEST_KEPT } from "./cardLimits.ts";
 import type { CardRow } from "./cardRow.ts";
 import { withCountBehind } from "./countBehind.ts";
@@ -52,16 +52,20 @@ const IN_PAIRS = /\s\((?:pairs?|prs?)\)/i;
 const LEADING_SIZE_NUMBER = /^\W*(?:no|nr)\.?\s?\d{1,2}\s+(?=[a-z])/i;
 
 /** The name on a row: its words before any number, without counts and size words. */
-const nameOf = (text: string): string =>
-  text
-    .replace(IN_PAIRS, " pairs ")
-    .replace(LEADING_COUNT, "")
-    .replace(LEADING_SIZE_NUMBER, "")
-    .split(/\s*[,;:(]|\s+[-–—]\s|\s*[–-]?\s*\d/)[0]!
-    .replace(SIZE_WORD, " ")
-    .replace(SIZE_LETTER, "")
-    .replace(/\s+/g, " ")
-    .trim();
+const nameOf = remembering(
+  (text) =>
+    text
+      .replace(IN_PAIRS, " pairs ")
+      .replace(LEADING_COUNT, "")
+      .replace(LEADING_SIZE_NUMBER, "")
+      .split(/\s*[,;:(]|\s+[-–—]\s|\s*[–-]?\s*\d/)[0]!
+      .replace(SIZE_WORD, " ")
+      .replace(SIZE_LETTER, "")
+      .replace(/\s+/g, " ")
+      .trim(),
+  LINES_KEPT,
+  LONGEST_KEPT,
+);
 
 /** "1 large dressing & 1 small ditto": what the same line named before; null: nothing. */
 function namedBefore(text: string, at: number): string | null {
@@ -70,17 +74,21 @@ function namedBefore(text: string, at: number): string | null {
   return THREE_LETTERS.test(name) ? name : null;
 }
 
+/** Most rows do not lean on the one above. */
+const LEANS = /do\.|ditto|〃|do-|"|ones\b/i;
 const ONES = quick(/^(\p{L}+)\s+ones\b/iu);
 function withoutDitto(rows: readonly CardRow[]): CardRow[] {
   let above = "";
   return rows.map((row) => {
     const head = above.split(" ").at(-1)!;
-    const text = row.text
-      // "do.   do.": of each word, all of the name.
-      .replace(DITTOS, " ")
-      .replace(DITTO, (_, at: number) => namedBefore(row.text, at) ?? above)
-      // "blister ones": of what stands above.
-      .replace(ONES, head === "" ? "$&" : `$1 ${head}`);
+    const text = LEANS.test(row.text)
+      ? row.text
+          // "do.   do.": of each word, all of the name.
+          .replace(DITTOS, " ")
+          .replace(DITTO, (_, at: number) => namedBefore(row.text, at) ?? above)
+          // "blister ones": of what stands above.
+          .replace(ONES, head === "" ? "$&" : `$1 ${head}`)
+      : row.text;
     if (THREE_LETTERS.test(text) && !BAG_WITH_NUMBER.test(text)) above = nameOf(text);
     return text === row.text ? row : { ...row, text };
   });

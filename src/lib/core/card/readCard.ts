@@ -1,4 +1,4 @@
-import { rememberingFor } from "../base/remembering.ts";
+import { remembering, rememberingFor } from "../base/remembering.ts";
 import {
   asOnCard,
   countsAbroad,
@@ -255,9 +255,9 @@ function rowsOf(
   );
   const knowledge = knowledgeOf(vocabulary);
   const inOurs = keptInColumns(lines, isAbroad ? openNumbers(said) : said).map((line) =>
-    heldIn(countsInParts(sortsTold(line), knowledge), knowledge),
+    sumsSaid(line, knowledge),
   );
-  const names = (text: string) => namesItem(text, vocabulary);
+  const { names } = knowledge;
   const laidOut = cardRows(
     besideEachOther(listsSetApart(columnsRestored(inOurs), names), names),
     names,
@@ -265,6 +265,13 @@ function rowsOf(
   );
   return { rows: wrappedNames(laidOut, names).slice(0, MOST_LINES), isAbroad };
 }
+
+/** A line with the sums of what it counts in parts, and what it says of sorts and of what packs hold in one way. */
+const sumsSaid = rememberingFor(
+  (line: string, of: Knowledge) => heldIn(countsInParts(sortsTold(line), of), of),
+  LINES_KEPT,
+  LONGEST_KEPT,
+);
 
 /** Lists side by side, by their counts, or else by where they stand. */
 function besideEachOther(
@@ -415,11 +422,15 @@ function corrected(
 }
 
 /** "Sold separately: tick card, whistle": the whole line is of what is not there. */
-const startsWithAbsence = (text: string): boolean => {
-  if (speaksOfWant(text) || listsUsed(text) || listsElsewhere(text)) return true;
-  const colon = text.indexOf(":");
-  return colon > 0 && colon < text.length - 1 && speaksOfAbsence(text.slice(0, colon));
-};
+const startsWithAbsence = remembering(
+  (text) => {
+    if (speaksOfWant(text) || listsUsed(text) || listsElsewhere(text)) return true;
+    const colon = text.indexOf(":");
+    return colon > 0 && colon < text.length - 1 && speaksOfAbsence(text.slice(0, colon));
+  },
+  LINES_KEPT,
+  LONGEST_KEPT,
+);
 
 /** "Gloves five pairs, sorry, six pairs, the purple nitrile": the kind is told with the number. */
 function kindTold(last: CardEntry, segment: Segment, vocabulary: Vocabulary): string | null {
@@ -439,16 +450,16 @@ function correctedPieces(reading: Reading, last: CardEntry): number {
   return isSingle ? reading.pieces / 2 : reading.pieces;
 }
 
+const HEADS_WANTED =
+  /^(?:optional|not included|recommended|you may|also|customers|sold|suggested|consider|frequently|extras|people|wish|refills)/i;
 const isHeadingLike = (text: string) => {
   const t = text.trim();
   return (
-    /:\s*$/.test(t) ||
-    (!/\d/.test(t.replace(IN_BRACKETS, "")) &&
+    t.endsWith(":") ||
+    (HEADS_WANTED.test(t) &&
+      !/\d/.test(t.replace(IN_BRACKETS, "")) &&
       t.split(/\s+/).length <= 6 &&
-      !/[.,]|:\s*\S/.test(t.replace(/\.$/, "")) &&
-      /^(?:optional|not included|recommended|you may|also|customers|sold|suggested|consider|frequently|extras|people|wish|refills)/i.test(
-        t,
-      ))
+      !/[.,]|:\s*\S/.test(t.replace(/\.$/, "")))
   );
 };
 

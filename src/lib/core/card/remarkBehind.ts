@@ -12,6 +12,10 @@ import { SAYS_WHAT_LIKE } from "./stretch.ts";
 
 /** Whether a part may be a remark at all: one look for all forms, since most parts are none. */
 const ANY = new RegExp(REMARK_FORMS.map((f) => f.pattern.source).join("|"), "i");
+/** "4", "2 pairs", "10 x 10 cm": the count or the size, most often; a year alone is a date. */
+const COUNT_OR_SIZE =
+  /^(?:\d{1,3}|[\d.,]+\s?(?:[x×]\s?[\d.,]+\s?)?(?:pairs?|prs?|pcs|pieces|cm|mm|m|ml|g))\.?$/i;
+const isRemark = (part: string): boolean => !COUNT_OR_SIZE.test(part) && ANY.test(part);
 const N = `(?:${NUMBER_WORDS})`;
 const FIRST_NUMBER = quick(new RegExp(`^(?:\\p{L}+\\s+)??(${N})(?!\\p{L})`, "iu"));
 /** What one remark says of a thing; null: it is none that is known. */
@@ -39,7 +43,7 @@ function partsOf(remarks: string): readonly string[] | null {
   const parts = remarks
     .split(BETWEEN)
     .map((part) => part.trim().replace(/^[*_]+(?=\w)|(?<=\w)[*_]+$/g, ""));
-  return parts.every((part) => ANY.test(part)) ? parts : null;
+  return parts.every(isRemark) ? parts : null;
 }
 
 function saidBy(parts: readonly string[], count: number | null): Told | null {
@@ -65,7 +69,7 @@ function saysState(
   knows: (text: string) => boolean,
 ): boolean {
   const said = STATE_OF_SOME.exec(remark)?.groups;
-  if (!said || count === null || ANY.test(remark)) return false;
+  if (!said || count === null || isRemark(remark)) return false;
   if (said["some"] !== undefined && valueOf(said["some"]) > count) return false;
   return !knows(remark.replace(said["like"]!, " "));
 }

@@ -45,7 +45,8 @@ const value = (written: string): number => Number(written.replace(",", "."));
 const GRAMS_BEHIND =
   /(?<=[,;:x×(]\s?\d{1,3}\)?(?:\s\p{L}{2,6}\.?)?)\s*\.{3,}\s*\d{1,5}(?:[.,]\d{1,3})?\s?(?:g|gr|grams?)\b\.?(?=\s*$|\s{2,}\S)\s*/iu;
 function withoutGrams(lines: readonly string[]): readonly string[] {
-  const says = (line: string) => line.length <= LONGEST && GRAMS_BEHIND.test(line);
+  const says = (line: string) =>
+    line.length <= LONGEST && line.includes("...") && GRAMS_BEHIND.test(line);
   return lines.filter(says).length < FEWEST
     ? lines
     : lines.map((line) =>
