@@ -642,3 +642,46 @@ describe("sorts in the cell that counts", () => {
       "6 antiseptic-wipe 45 null",
     ]));
 });
+
+describe("so many rolls of a width without its unit", () => {
+  // No bandage is one or two metres long, and none is packed by the eight.
+  reads("crepe 10 x1", "elastic-bandage 1 [100]");
+  reads("roller bandage 8 x 2", "roller-bandage 2 [80]");
+  reads("crepe 7.5 x2, crepe 10 x1", "elastic-bandage 2 [75]", "elastic-bandage 1 [100]");
+  reads("crepe bandages 5 x2, 8 x4", "elastic-bandage 2 [50]", "elastic-bandage 4 [80]");
+  it("4 m is a length", () =>
+    expect(read("crepe 10 x4")).to.deep.equal(["2 elastic-bandage 1 [100,4000]"]));
+  it("of 3 x 2, inches or packs, the reader asks", () =>
+    expect(confidenceOf("conforming bandage 3 x 2")[0]).to.be.below(0.9));
+  it("what has decimals is no number of packs", () =>
+    expect(read("wipes 7.5 x 2")).to.deep.equal(["2 antiseptic-wipe 2 null"]));
+});
+
+describe("of which sort some went", () => {
+  const list = "dressings: 2 medium, 3 large";
+  reads(`${list} (1 med used 8/11)`, "bandaged-dressing 1 null", "bandaged-dressing 3 null");
+  reads(`${list} (1 lge opened)`, "bandaged-dressing 2 null", "bandaged-dressing 3 null");
+  reads(`${list} (2 med used)`, "bandaged-dressing 3 null");
+  it("not more than there are", () =>
+    expect(read(`${list} (4 med used)`)).not.to.deep.equal(["2 bandaged-dressing 2 null"]));
+});
+
+describe("a count far behind a word that numbers follow", () => {
+  reads("Tick remover, card type                    2", "tick-tool 2 null");
+  it("right behind it, it is the type's", () =>
+    expect(read("Tick remover, card type 2")).to.deep.equal(["2 tick-tool 1 null"]));
+});
+
+describe("both sides of a size that a recogniser spoilt, without its unit", () => {
+  for (const spoilt of ["10xl0", "l0 x 10", "1Ox1O"])
+    reads(`gauze pads ${spoilt}   12`, "gauze-pad 12 [100,100]");
+});
+
+describe("what is missing in another language, behind its count", () => {
+  for (const line of ["pinzetta", "pinzetta      1  - manca", "pinzette      2  - mancano"])
+    it(line, () =>
+      expect(
+        entriesOf(["telo isotermico      2", `${line}`, "cerotti      10  - ok"].join("\n")),
+      ).to.have.length(line === "pinzetta" ? 3 : 2),
+    );
+});

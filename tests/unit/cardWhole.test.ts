@@ -26,7 +26,7 @@ const THINGS: readonly (readonly [name: string, type: string, size?: string, mm?
   ["wound closure strips", "closure-strips", "6 x 75 mm", [6, 75]],
   ["windlass tourniquets", "windlass-tourniquet"],
   ["trauma shears", "trauma-shears"],
-  ["micropore tape", "medical-tape", "2.5 cm x 5 m", [25, 5000]],
+  ["paper tape", "medical-tape", "2.5 cm x 5 m", [25, 5000]],
   ["whistles", "whistle"],
 ];
 interface Item {

@@ -196,6 +196,47 @@ const NOTHING_MISSING =
 const withoutNothing = (line: string): string =>
   /nothing|none/i.test(line) ? line.replace(NOTHING_MISSING, "") : line;
 
+/** "crepe 5 x2, 7.5 x1": widths of rolls without their unit; no roll is so short, and none is made 6 in and 8 in wide alone. */
+const ROLL_WIDTH = "(?:1[.,]25|2[.,]5|7[.,]5|[5-8]|10|12|15)";
+const WIDTH_TIMES = `${ROLL_WIDTH}\\s?(?:[x×]\\d{1,2}|[x×]\\s?[12])(?![\\d.,]*\\d)`;
+const WIDTHS_LISTED = quick(
+  new RegExp(
+    `^(\\W*\\p{L}[^\\d,;:]*\\b(?:bandages?|b(?:an?)?n?dgs?|crepes?|conf(?:orm\\w*)?|elastic|tapes?|wraps?)[:,]?\\s+)(${WIDTH_TIMES}(?:\\s*(?:[,;&+/]|and)\\s*${WIDTH_TIMES})+)\\s*$`,
+    "iu",
+  ),
+);
+const WIDTH_ALONE = new RegExp(`(?<![\\d.,x×])${ROLL_WIDTH}(?=\\s?[x×])`, "g");
+const widthsWithUnit = (line: string): string =>
+  /\d\s?[x×]\s?\d.*\d\s?[x×]\s?\d/.test(line)
+    ? line.replace(
+        WIDTHS_LISTED,
+        (_, name: string, widths: string) => name + widths.replace(WIDTH_ALONE, "$& cm"),
+      )
+    : line;
+
+/** "2 medium, 3 large (1 med used 8/11)": of which sort some went; what is opened is there. */
+const SORT_WENT = quick(
+  /^(.*\d.*?)\s*\((\d{1,2}|one|two|three)\s+(s|m|l|sml|small|med|medium|lge?|large|adult|child)\s+(?:was\s+|were\s+)?(?:used|gone|missing|lost|binned|thrown\s+(?:away|out)|(opened|expired|torn|damaged))[^()]*\)\s*$/iu,
+);
+const SORT_OF_LETTER: Readonly<Record<string, string>> = {
+  s: "s(?:mall|ml)?",
+  m: "m(?:ed(?:ium)?)?",
+  l: "l(?:arge|ge?)?",
+  a: "adult",
+  c: "child",
+};
+function withoutSortGone(line: string): string {
+  const [, list, went, sort, isThere] = (line.includes("(") && SORT_WENT.exec(line)) || [];
+  if (sort === undefined) return line;
+  const letter = sort[0]!.toLowerCase();
+  const counted = new RegExp(`(?<![\\d.,])(\\d{1,3})(?=\\s+${SORT_OF_LETTER[letter]!}\\b)`, "i");
+  const had = Number(counted.exec(list!)?.[1] ?? 0);
+  const left = isThere === undefined ? had - valueOf(went!) : had;
+  if (left > 0) return list!.replace(counted, String(left));
+  const whole = new RegExp(`${counted.source}\\s+\\p{L}+\\s*(?:[,;+&]|and\\b)?\\s*`, "iu");
+  return left === 0 && /\d/.test(list!.replace(whole, "")) ? list!.replace(whole, "") : line;
+}
+
 /** In the order in which one makes what a later one reads. */
 const WAYS = [
   withoutNothing,
@@ -219,5 +260,7 @@ const WAYS = [
   withoutMore,
   withoutMissingSorts,
   sortsBehind,
+  widthsWithUnit,
+  withoutSortGone,
 ];
 export const countPlainly = (line: string): string => WAYS.reduce((said, way) => way(said), line);

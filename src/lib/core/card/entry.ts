@@ -111,7 +111,7 @@ export function entryOf(
   const byVolume = kindByVolume(type, reading.noun, reading.volumeMl);
   const byLetter = kindByLetter(byVolume, segment.text, sized.sizeMm);
   const bySize = kindBySize(byLetter, reading.noun, sized.sizeMm);
-  const said = countOf(reading, row, bySize, sized.bareIsCount);
+  const said = countOf(reading, row, bySize, sized.bareCount);
   const perPack = packKnown(reading, row, habits);
   const pieces = perPack ? { value: said.value * perPack, sure: true } : said;
   const refined = kindByCount(bySize, reading.noun, pieces.value, sized.sizeMm);
@@ -120,7 +120,7 @@ export function entryOf(
     named,
     isRefined: bySize !== type,
     isOpen: open !== null,
-    piecesSure: pieces.sure,
+    piecesSure: pieces.sure && !mayBeWidth(sized, bySize),
     counted: isCounted(reading, row),
     cardCounts: style.counts,
     spoken: style.spoken,
@@ -188,12 +188,12 @@ const LOST_FRACTION =
 
 interface Sized {
   readonly sizeMm: readonly number[] | null;
-  /** The two bare numbers are a count of packs. */
-  readonly bareIsCount: boolean;
+  /** How many pieces the two bare numbers come to; null: they are a size, or there are none. */
+  readonly bareCount: number | null;
 }
 const sizeIn = (numbers: readonly number[], mm: number): Sized => ({
   sizeMm: numbers.map((n) => Math.round(n * mm)).sort((x, y) => x - y),
-  bareIsCount: false,
+  bareCount: null,
 });
 const CM = 10;
 const INCH = 25.4;
@@ -204,8 +204,25 @@ const ON_A_ROLL =
   /^(?:roller-bandage|elastic-bandage|cohesive-wrap|heavy-compression-bandage|medical-tape|strapping-tape)$/;
 const ROLLS_CM = new Set([2.5, 5, 6, 7.5, 8, 10, 12, 15]);
 const ROLLS_M = new Set([3, 4, 4.5, 5, 9, 10]);
+const isRoll = (type: string | null): boolean => ON_A_ROLL.test(type ?? "");
+/** "Conforming 3 x 2": a width and how many, or packs; nobody can tell. */
+const mayBeWidth = ({ bareCount, sizeMm }: Sized, type: string | null): boolean =>
+  bareCount !== null && sizeMm === null && isRoll(type);
 const isMadeRoll = (a: number, b: number, type: string | null): boolean =>
-  ON_A_ROLL.test(type ?? "") && ROLLS_CM.has(a) && ROLLS_M.has(b);
+  isRoll(type) && ROLLS_CM.has(a) && ROLLS_M.has(b);
+
+/** Shorter no roll is made: "crepe 10 x1", "conforming 7.5 x 2" are one and two of that width. */
+const SHORTEST_ROLL_M = 3;
+const isWidthOfSome = (a: number, b: number, type: string | null): boolean =>
+  isRoll(type) && ROLLS_CM.has(a) && Number.isInteger(b) && b < SHORTEST_ROLL_M;
+/** A width that is made in either unit. */
+const INCHES_TOO = 6;
+
+/** What one tablet may hold, in mg, printed without its unit: "aspirin 300 × 10". */
+const STRENGTHS = new Set([75, 81, 100, 200, 250, 300, 325, 400, 500, 600, 650, 1000]);
+/** Packs of so many each; behind a strength, or what has decimals and so counts nothing, the second counts alone. */
+const productOf = ([a, b]: readonly [number, number]): number =>
+  STRENGTHS.has(a) || !Number.isInteger(a) ? b : a * b;
 
 /**
  * Two bare numbers before a pad are inches ("4 x 4"), as the trade writes them, or centimetres
@@ -215,7 +232,7 @@ function sizeOf(reading: Reading, row: CardRow, type: string | null, metric: boo
   const { bare } = reading;
   return reading.sizeMm === null && bare
     ? bareSize(bare, reading, row, type, metric)
-    : { sizeMm: reading.sizeMm, bareIsCount: bare !== null };
+    : { sizeMm: reading.sizeMm, bareCount: bare && productOf(bare) };
 }
 
 function bareSize(
@@ -225,13 +242,16 @@ function bareSize(
   type: string | null,
   metric: boolean,
 ): Sized {
-  if (isMadeRoll(a, b, type)) return { sizeMm: [a * CM, b * METRE], bareIsCount: false };
+  if (isMadeRoll(a, b, type)) return { sizeMm: [a * CM, b * METRE], bareCount: null };
+  if (isWidthOfSome(a, b, type))
+    return { sizeMm: a === INCHES_TOO && !metric ? null : [a * CM], bareCount: b };
   const printed = printedUnit(a, b, type);
   if (printed !== null) return sizeIn([a, b], printed);
   const counted = isCounted(reading, row);
   const isWide = counted && reading.pieces !== a * b && isWidePad(a, b);
   const isPad = isWide || (counted ? isUsualPad(a, b) || isMadeInCm(a, b) : isBarePad(a, b, type));
-  if (!isPad || !isPadLike(type, reading.noun)) return { sizeMm: null, bareIsCount: true };
+  if (!isPad || !isPadLike(type, reading.noun))
+    return { sizeMm: null, bareCount: productOf([a, b]) };
   return sizeIn([a, b], metric || isWide || isMadeMetric(a, b, type) ? CM : INCH);
 }
 

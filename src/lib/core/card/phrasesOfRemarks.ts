@@ -402,9 +402,9 @@ export const REMARK_PHRASES: readonly Phrase[] = [
   {
     name: "the clips of a bandage",
     example: ["bandage, elastic, 8 cm, w. 2 clips", "bandage, elastic, 8 cm"],
-    holds: ["clip", "velcro", "fastener"],
+    holds: ["clip", "strap", "fastener"],
     pattern:
-      /(?<=\b(?:bandages?|wraps?)\b[^;]*?)\s*,?\s*(?:\bwith|\bw[./]|\+|\bincl\.?)\s*(?:\d{1,2}\s*|two\s+|its\s+)?(?:\p{L}+\s+)?(?:clips?|fasteners?|velcro)\b/giu,
+      /(?<=\b(?:bandages?|wraps?)\b[^;]*?)\s*,?\s*(?:\bwith|\bw[./]|\+|\bincl\.?)\s*(?:\d{1,2}\s*|two\s+|its\s+)?(?:\p{L}+\s+)?(?:clips?|fasteners?|straps?)\b/giu,
     read: "",
   },
   {

@@ -26,17 +26,20 @@ export function countOf(
   reading: Reading,
   row: CardRow,
   type: string | null,
-  bareIsCount: boolean,
+  bareCount: number | null,
 ): Count {
-  const { value, sure } = counted(reading, row, type, bareIsCount);
+  const { value, sure } = counted(reading, row, type, bareCount);
   // A part of a piece is a size that was taken for a count.
   return Number.isInteger(value) ? { value, sure } : { value: Math.ceil(value), sure: false };
 }
-function counted(reading: Reading, row: CardRow, type: string | null, bareIsCount: boolean): Count {
+function counted(
+  reading: Reading,
+  row: CardRow,
+  type: string | null,
+  bareCount: number | null,
+): Count {
   const said =
-    row.quantity === null
-      ? inText(reading, bareIsCount)
-      : inColumn(reading, row.text, row.quantity);
+    row.quantity === null ? inText(reading, bareCount) : inColumn(reading, row.text, row.quantity);
   if (type !== null && /gloves$/.test(type))
     return reading.pairs !== null && row.quantity === null
       ? { value: multiplied(reading), sure: true }
@@ -52,8 +55,8 @@ function counted(reading: Reading, row: CardRow, type: string | null, bareIsCoun
 const isOneOfTwo = ({ quantity, inTable, text }: CardRow): boolean =>
   quantity !== null && !inTable && /\(\d{1,4}\)\s*$/.test(text);
 
-const inText = ({ pieces, pairs, inPairs, bare }: Reading, bareIsCount: boolean): Counts => ({
-  pieces: pieces ?? (bareIsCount && bare ? product(bare) : null),
+const inText = ({ pieces, pairs, inPairs }: Reading, bareCount: number | null): Counts => ({
+  pieces: pieces ?? bareCount,
   pairs,
   inPairs,
 });
@@ -106,10 +109,6 @@ function toolsOf({ pieces, pairs, inPairs }: Counts, type: string): Count | null
   if (pieces === null && pairs !== null) return null;
   return { value: (pieces ?? 1) * 2, sure: false };
 }
-
-/** What one tablet may hold, in mg, printed without its unit: "aspirin 300 × 10". */
-const STRENGTHS = new Set([75, 81, 100, 200, 250, 300, 325, 400, 500, 600, 650, 1000]);
-const product = ([a, b]: readonly [number, number]): number => (STRENGTHS.has(a) ? b : a * b);
 
 /** Pairs as said, times the packs they lie in. */
 const multiplied = (reading: Reading): number =>

@@ -5,6 +5,7 @@ import { countSaid } from "./countBehind.ts";
 import { inOurWords } from "./foreignUnits.ts";
 import type { CardRow } from "./cardRow.ts";
 import { NUMBER_WORDS, SAYS_NUMBER } from "./numberWords.ts";
+import { NOT_A_COUNT_AFTER } from "./packWords.ts";
 import { PLACE_WORDS } from "./placeWords.ts";
 import { stripPrices } from "./stripPrices.ts";
 import { quick } from "./quick.ts";
@@ -140,6 +141,8 @@ const COUNTED_BEFORE = quick(
 /** "3", "2 x 20"; a year is no count. */
 const COUNT = /^(?!(?:19|20)\d\d$)\d{1,4}(?:\s*[xX×]\s*\d{1,4})?$/;
 
+/** "Tick remover, card type      2": so far apart no type has a number. */
+const endsInModel = (name: string): boolean => NOT_A_COUNT_AFTER.test(name.split(" ").at(-1)!);
 const NAME_WITH_NUMBER = quick(/\p{L}.*\d/u);
 /**
  * "Paracetamol 500     2 x 20": blanks point at the count as a dot leader does, where the name has a number of
@@ -155,8 +158,9 @@ function numberApart(text: string): readonly [string, string] | null {
   const [, named, gap, count] =
     /^(.*[^\s:])(\s{2,}|\t|:\s+|\s+[-–=]\s+)(\d[\dxX×\s]*)$/.exec(text) ?? [];
   if (named === undefined || count === undefined || !COUNT.test(count)) return null;
-  if (!NAME_WITH_NUMBER.test(named) || /^\d|(?:\s{2,}|,\s*)\d{1,4}$|\s\+\s/.test(named))
+  if (!NAME_WITH_NUMBER.test(named) && !(/^(?:\s{3,}|\t)$/.test(gap!) && endsInModel(named)))
     return null;
+  if (/^\d|(?:\s{2,}|,\s*)\d{1,4}$|\s\+\s/.test(named)) return null;
   // "5 cm – 2, 7.5 cm – 1" counts twice.
   if (!/^\s+$/.test(gap!) && /[:;]|\s[-–=]\s/.test(named)) return null;
   // "size 7 - 8" is from one to the other.

@@ -64,6 +64,8 @@ const HAS_LETTERS = quick(/\p{L}{3}/u);
 /** Cells stay where they are. */
 const IN_CELLS = /[|\t]|\S\s{3,}\S|;[^;\s][^;]*;|"\s*,\s*"/;
 const CELL_ENDS = /(\s*[|;\t]\s*|\s{3,}|"\s*,\s*")/;
+/** "1  - manca": the remark behind a count has no cell of its own. */
+const COUNT_THEN_DASH = quick(/^\d{1,4}(?:\s?\p{L}{1,5}\.?)?\s+[-–—]\s+(?=\S)/u);
 /** One without a number may be a heading, in a row without one. */
 function inCells(line: string): string {
   const counts = /(?:^|[|;\t\s])\d{1,4}\s*(?:[|;\t]|\s{3})/.test(line);
@@ -71,12 +73,15 @@ function inCells(line: string): string {
     .split(CELL_ENDS)
     .map((cell, at) => {
       // The last of cells in quotes ends in one.
-      const said = cell.trim().replace(/"$/, "");
+      const whole = cell.trim().replace(/"$/, "");
+      const said = whole.replace(COUNT_THEN_DASH, "");
       const remark = at === 0 ? null : remarkOf(said);
       if (remark === null) return cell;
       if (remark.count !== null)
         return cell.replace(said, inEnglish([remark]).replace(/^ \(|\)$/g, ""));
-      return remark.says === "none" && counts ? "missing" : cell;
+      return remark.says === "none" && (counts || said !== whole)
+        ? cell.replace(said, "missing")
+        : cell;
     })
     .join("");
 }

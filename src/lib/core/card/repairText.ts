@@ -78,8 +78,11 @@ const SPOILT_SIZE = quick(
 /** "1O", "2O29": a digit first, then digits and their look-alikes. */
 const NUMBER = quick(/(?<![\p{L}\d|])\d[\dOolI]*[OolI][\dOolI]*(?![\p{L}\d|])/gu);
 
-/** "1OX1O": both sides of a size in capitals, without its unit. */
-const SIDES = quick(/(?<![\p{L}\d])\d[\dO]?X\d[\dO]?(?![\p{L}\d])/gu);
+/** "1OX1O", "10xl0", "7,5x7,S": both sides of a size without its unit. */
+const SIDE = "(?:\\d(?:[\\dOo]|[.,][\\dS])?|[lI][\\dOo])";
+const SIDES = quick(
+  new RegExp(`(?<![\\p{L}\\d.,])${SIDE}\\s?[xX×]\\s?${SIDE}(?![\\p{L}\\d]|[.,]\\d)`, "gu"),
+);
 
 /** "wipes    lO": a count set apart at the end of a line, all look-alikes. */
 const COUNT_APART = /(\s{2,}|\.{3,}\s*)([OlI\d]{1,3})(?=\s{3,}\S|\s*$|(?<=\.\s*\S+)\s)/g;

@@ -102,12 +102,12 @@ const SAME: ReadonlyMap<string, string> = new Map(
     paediatric: "child",
     pediatric: "child",
     gz: "gauze",
+    pak: "pack",
     tq: "tourniquet",
     emerg: "emergency",
     tqs: "tourniquet",
     opas: "opa",
     npas: "npa",
-    tuff: "tough",
     cleaning: "cleaning",
   }),
 );
