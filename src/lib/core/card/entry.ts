@@ -208,15 +208,18 @@ const isRoll = (type: string | null): boolean => ON_A_ROLL.test(type ?? "");
 /** "Conforming 3 x 2": a width and how many, or packs; nobody can tell. */
 const mayBeWidth = ({ bareCount, sizeMm }: Sized, type: string | null): boolean =>
   bareCount !== null && sizeMm === null && isRoll(type);
-const isMadeRoll = (a: number, b: number, type: string | null): boolean =>
-  isRoll(type) && ROLLS_CM.has(a) && ROLLS_M.has(b);
 
 /** Shorter no roll is made: "crepe 10 x1", "conforming 7.5 x 2" are one and two of that width. */
 const SHORTEST_ROLL_M = 3;
-const isWidthOfSome = (a: number, b: number, type: string | null): boolean =>
-  isRoll(type) && ROLLS_CM.has(a) && Number.isInteger(b) && b < SHORTEST_ROLL_M;
 /** A width that is made in either unit. */
 const INCHES_TOO = 6;
+/** What two bare numbers say of what comes on a roll; null: no width that is made. */
+function rolledSize(a: number, b: number, metric: boolean): Sized | null {
+  if (!ROLLS_CM.has(a)) return null;
+  if (ROLLS_M.has(b)) return { sizeMm: [a * CM, b * METRE], bareCount: null };
+  if (!Number.isInteger(b) || b >= SHORTEST_ROLL_M) return null;
+  return { sizeMm: a === INCHES_TOO && !metric ? null : [a * CM], bareCount: b };
+}
 
 /** What one tablet may hold, in mg, printed without its unit: "aspirin 300 × 10". */
 const STRENGTHS = new Set([75, 81, 100, 200, 250, 300, 325, 400, 500, 600, 650, 1000]);
@@ -242,9 +245,8 @@ function bareSize(
   type: string | null,
   metric: boolean,
 ): Sized {
-  if (isMadeRoll(a, b, type)) return { sizeMm: [a * CM, b * METRE], bareCount: null };
-  if (isWidthOfSome(a, b, type))
-    return { sizeMm: a === INCHES_TOO && !metric ? null : [a * CM], bareCount: b };
+  const rolled = isRoll(type) ? rolledSize(a, b, metric) : null;
+  if (rolled) return rolled;
   const printed = printedUnit(a, b, type);
   if (printed !== null) return sizeIn([a, b], printed);
   const counted = isCounted(reading, row);
