@@ -685,3 +685,10 @@ describe("what is missing in another language, behind its count", () => {
       ).to.have.length(line === "pinzetta" ? 3 : 2),
     );
 });
+
+describe("what went, behind a size without its unit", () => {
+  reads("4 gauze pads 10x10 (2 used)", "gauze-pad 2 [100,100]");
+  // "2 in March" is no inch, and March no match.
+  reads("4 gauze pads 10x10 (used 2 in March)", "gauze-pad 2 [100,100]");
+  reads("eye pads 2 in car, 2 in van", "eye-pad 4 null");
+});
