@@ -67,17 +67,25 @@ describe("labels", () => {
 describe("a contents card that is true", () => {
   it("lists what lies there with its date, and the next one", () => {
     const { rows, next } = contentsRows(KIT, POCKETS, typeOf);
-    expect(rows.map((r) => [r.pieces, r.counted, r.name, r.place, r.expires])).to.deep.equal([
-      [4, true, "Sterile gauze pad", "Lid pocket", "2028-02"],
-      [8, true, "Paracetamol tablet", "", ""],
-      [6, true, "Ibuprofen tablet", "", ""],
-      [3, true, "loose pills", "", ""],
-      [1, false, "Redness eye drops", "", "2026-10-31"],
+    expect(rows.map((r) => [r.pieces, r.name, r.place, r.expires])).to.deep.equal([
+      ["4", "Sterile gauze pad", "Lid pocket", "2028-02"],
+      ["8", "Paracetamol tablet", "", ""],
+      ["6", "Ibuprofen tablet", "", ""],
+      ["3", "loose pills", "", ""],
+      ["1*", "Redness eye drops", "", "2026-10-31"],
     ]);
     expect(next).to.equal("2026-10-31");
     expect(JSON.stringify(contentsCard(KIT, POCKETS, typeOf, "2026-09-30"))).to.include(
       "next date 31 Oct 2026",
     );
+  });
+  it("counts gloves in pairs, and says so", () => {
+    const gloves = (counted: number) => ({ id: "g", itemType: "nitrile-gloves", counted });
+    const lines = [gloves(50), { ...gloves(1), id: "h" }];
+    expect(contentsRows({ ...KIT, lines }, [], typeOf).rows.map((r) => r.pieces)).to.deep.equal([
+      "50 pairs",
+      "1 pair",
+    ]);
   });
   it("says so where nothing is dated", () => {
     expect(contentsRows({ ...KIT, lines: [KIT.lines[1]!] }, [], typeOf).next).to.equal(null);

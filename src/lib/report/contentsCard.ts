@@ -3,16 +3,17 @@ import type { Compartment } from "../core/model/container.ts";
 import type { ItemType } from "../core/model/itemType.ts";
 import { lastGoodDay } from "../core/base/dates.ts";
 import type { Kit, Line } from "../core/model/kit.ts";
-import { day, number, size } from "../words/display.ts";
+import { day, size } from "../words/display.ts";
 import { LOCATION_LABEL } from "../words/labels.ts";
 import { LABEL_TEXT } from "../words/labelTexts.ts";
+import { pieceCount } from "../words/sentences.ts";
 
 type TypeOf = (id: string) => ItemType | undefined;
 
 /** One row of a card that is true: what really lies there. */
 export interface CardRow {
-  readonly pieces: number;
-  readonly counted: boolean;
+  /** "4", "2 pairs"; with a star where nobody counted. */
+  readonly pieces: string;
   readonly name: string;
   readonly size: string;
   readonly place: string;
@@ -31,10 +32,10 @@ export function contentsRows(
     (l.location ? LOCATION_LABEL[l.location] : "");
   const rows = kit.lines
     .filter((l) => (l.counted ?? l.claimed ?? 0) > 0)
+    .map((l) => ({ ...l, type: l.itemType ? typeOf(l.itemType) : undefined }))
     .map((l) => ({
-      pieces: l.counted ?? l.claimed ?? 0,
-      counted: l.counted !== undefined,
-      name: (l.itemType ? typeOf(l.itemType)?.label : undefined) ?? l.text ?? "",
+      pieces: `${pieceCount(l.counted ?? l.claimed ?? 0, l.type)}${l.counted === undefined ? "*" : ""}`,
+      name: l.type?.label ?? l.text ?? "",
       size: l.sizeMm ? size(l.sizeMm) : "",
       place: placeOf(l),
       expires: l.expires && l.expires !== "none" ? l.expires : "",
@@ -79,7 +80,7 @@ export function contentsCard(
           body: [
             head,
             ...rows.map((r): TableCell[] => [
-              { text: `${number(r.pieces)}${r.counted ? "" : "*"}`, alignment: "right" },
+              { text: r.pieces, alignment: "right" },
               r.name,
               r.size,
               r.place,
@@ -89,7 +90,7 @@ export function contentsCard(
         },
         layout: "lightHorizontalLines",
       },
-      ...(rows.some((r) => !r.counted)
+      ...(rows.some((r) => r.pieces.endsWith("*"))
         ? [
             {
               text: `* ${LABEL_TEXT.uncounted}`,

@@ -24,6 +24,7 @@ import {
   number,
   percentRange,
   PHASE_LABEL,
+  pieceCount,
   repackText,
   size,
 } from "../words/sentences.ts";
@@ -262,7 +263,7 @@ function itemBlocks(a: Audit, extras: ReportExtras): Block[] {
           : [
               [
                 itemName(l),
-                pieces(l.line),
+                pieces(l),
                 l.line.sizeMm ? size(l.line.sizeMm) : "",
                 goodTo(l),
                 conditionText(a, l.line),
@@ -283,11 +284,11 @@ function itemName({ line, type }: BenchLine): string {
   return `${name}${kind}${line.note ? `. ${line.note}` : ""}`;
 }
 
-function pieces(line: Line): string {
+function pieces({ line, type }: BenchLine): string {
   const there = piecesOf(line);
-  const claimed =
-    line.claimed !== undefined && line.claimed !== there ? ` of ${number(line.claimed)}` : "";
-  return `${number(there)}${claimed}`;
+  return line.claimed === undefined || line.claimed === there
+    ? pieceCount(there, type ?? undefined)
+    : `${number(there)} of ${pieceCount(line.claimed, type ?? undefined)}`;
 }
 
 function goodTo({ line, type }: BenchLine): string {

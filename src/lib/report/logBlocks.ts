@@ -9,7 +9,7 @@ import { spentOf } from "../core/log/spent.ts";
 import type { KitEvent } from "../core/model/event.ts";
 import type { AuditFile } from "../core/model/auditFile.ts";
 import { DEFICIT_WHY, eventText } from "../words/eventTexts.ts";
-import { day, many, money, needLabel, number } from "../words/sentences.ts";
+import { day, many, money, needLabel, pieceCount } from "../words/sentences.ts";
 import type { Block } from "./blocks.ts";
 import { readinessSvg } from "./readinessSvg.ts";
 
@@ -24,14 +24,11 @@ export function logBlocks(file: AuditFile, today: string, catalogue: Catalogue):
   const replayed = replay(file.kit.lines, file.events ?? []);
   const deficits = deficitsOf(replayed, today);
   const seal = sealOn(file.events ?? [], today);
+  const typeOf = (id: string | null) =>
+    id === null ? undefined : (catalogue.types.get(id) ?? file.itemTypes?.find((t) => t.id === id));
   const nameOf = (id: string): string => {
     const line = [...replayed.lines, ...file.kit.lines].find((l) => l.id === id);
-    return (
-      line?.text ??
-      catalogue.types.get(line?.itemType ?? id)?.label ??
-      file.itemTypes?.find((t) => t.id === (line?.itemType ?? id))?.label ??
-      id
-    );
+    return line?.text ?? typeOf(line?.itemType ?? id)?.label ?? id;
   };
   const days = daysBetween(events[0]!.on, today) + 1;
   const worst = readiness.longestNotReady;
@@ -64,7 +61,7 @@ export function logBlocks(file: AuditFile, today: string, catalogue: Catalogue):
             kind: "list" as const,
             items: deficits.map(
               (d) =>
-                `${number(d.pieces)} × ${nameOf(d.line)} (${DEFICIT_WHY[d.why]}, since ${day(d.since)})`,
+                `${pieceCount(d.pieces, typeOf(d.itemType))} × ${nameOf(d.line)} (${DEFICIT_WHY[d.why]}, since ${day(d.since)})`,
             ),
           },
         ]),

@@ -10,6 +10,8 @@
     /** Whether the field may be left empty. */
     optional?: boolean;
     unit?: string;
+    /** Stands within the field, behind the number. */
+    mark?: string;
     /** A measure that is typed in the unit of the user's choice and stored in g, ml or cm. */
     of?: "mass" | "volume" | "height";
     width?: string;
@@ -24,6 +26,7 @@
     whole = false,
     optional = false,
     unit = "",
+    mark = "",
     of,
     width = "w-20",
     id,
@@ -51,7 +54,7 @@
 </script>
 
 <span class="inline-flex flex-col">
-  <span class="inline-flex items-center gap-1">
+  <span class="relative inline-flex items-center gap-1">
     <input
       id={id ?? uid}
       class="field {width} font-semibold"
@@ -64,6 +67,10 @@
       oninput={(e) => input(e.currentTarget.value)}
       onblur={() => (text = problem === null ? null : text)}
     />
+    {#if mark}<span
+        class="pointer-events-none absolute right-1.5 text-xs text-soft"
+        aria-hidden="true">{mark}</span
+      >{/if}
     {#if typed.label}<span>{typed.label}</span>{/if}
   </span>
   {#if problem}<span id="{uid}-problem" class="bad text-sm font-semibold" role="alert"

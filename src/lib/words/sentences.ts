@@ -1,5 +1,6 @@
 import { CATALOGUE } from "../data/catalogue.ts";
 import type { FunctionUnit } from "../core/model/functionRecord.ts";
+import type { ItemType } from "../core/model/itemType.ts";
 import type { Audit } from "../core/audit/audit.ts";
 import type { Action } from "../core/plan/actions.ts";
 import type { Obstacle } from "../core/plan/infeasible.ts";
@@ -41,6 +42,13 @@ export function quantity(units: number, unit: FunctionUnit): string {
   const n = number(units, 2);
   return one === "" ? n : `${n} ${units === 1 ? one : many}`;
 }
+
+/** Whether a thing is counted in pairs, whatever its box says. */
+export const inPairs = (type: Pick<ItemType, "measure"> | undefined): boolean =>
+  type?.measure === "pair";
+/** "50 pairs", "12": how many of a thing lie there. */
+export const pieceCount = (n: number, type: Pick<ItemType, "measure"> | undefined): string =>
+  inPairs(type) ? quantity(n, "pair") : number(n);
 
 export const needLabel = (functionId: string): string =>
   CATALOGUE.functions.get(functionId)?.label ?? functionId;

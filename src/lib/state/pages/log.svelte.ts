@@ -19,6 +19,7 @@ import { parseEvents, writeEvents } from "../../core/formats/eventTable.ts";
 import { parseAudit } from "../../core/formats/auditFile.ts";
 import type { Category } from "../../core/model/functionRecord.ts";
 import type { Change, EventKind, KitEvent } from "../../core/model/event.ts";
+import type { ItemType } from "../../core/model/itemType.ts";
 import type { Line } from "../../core/model/kit.ts";
 import type { KitRecord } from "../../core/records/kitRecord.ts";
 import type { PhotoRecord } from "../../core/records/photoRecord.ts";
@@ -119,13 +120,16 @@ export class LogState {
     if (!line) return this.kit.typeOf(id)?.label ?? id;
     return lineName(line, line.itemType ? this.kit.typeOf(line.itemType)?.label : undefined);
   };
+  typeOf(line: Line): ItemType | undefined {
+    return line.itemType ? this.kit.typeOf(line.itemType) : undefined;
+  }
   /** Whether part of a piece may be used: rolls, bottles, tubes; what is counted is used whole. */
   isDivisible(line: Line): boolean {
-    const type = line.itemType ? this.kit.typeOf(line.itemType) : undefined;
+    const type = this.typeOf(line);
     return type?.measure === "metre" || type?.measure === "millilitre";
   }
   categoryOfLine(line: Line): Category | null {
-    return mainCategory(line.itemType ? this.kit.typeOf(line.itemType) : undefined, categoryOf);
+    return mainCategory(this.typeOf(line), categoryOf);
   }
 
   note(kind: EventKind, more: Partial<KitEvent>, on: string = workspace.today): void {

@@ -10,7 +10,7 @@
   import Later from "$lib/ui/Later.svelte";
   import NextStep from "$lib/ui/NextStep.svelte";
   import WeaveChip from "$lib/ui/WeaveChip.svelte";
-  import { number } from "$lib/words/sentences.ts";
+  import { number, pieceCount } from "$lib/words/sentences.ts";
   import { benchKeys } from "./benchKeys.ts";
   import ItemPicker from "./ItemPicker.svelte";
   import ItemContext from "./ItemContext.svelte";
@@ -135,8 +135,10 @@
                 <span class="min-w-0 flex-1 truncate font-semibold">{lineName(l, t?.label)}</span>
                 <span class="shrink-0 text-sm"
                   >{l.counted === undefined
-                    ? (l.claimed ?? "")
-                    : `${number(l.counted)} of ${l.claimed ?? number(l.counted)}`}</span
+                    ? l.claimed === undefined
+                      ? ""
+                      : pieceCount(l.claimed, t)
+                    : `${number(l.counted)} of ${pieceCount(l.claimed ?? l.counted, t)}`}</span
                 >
               </button>
             </li>

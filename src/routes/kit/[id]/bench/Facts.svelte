@@ -17,7 +17,7 @@
   import NumberField from "$lib/ui/NumberField.svelte";
   import SizeField from "$lib/ui/SizeField.svelte";
   import { LOCATION_LABEL } from "$lib/words/labels.ts";
-  import { day, metres, milligrams, number } from "$lib/words/sentences.ts";
+  import { day, inPairs, metres, milligrams, number, pieceCount } from "$lib/words/sentences.ts";
 
   interface Props {
     line: Line;
@@ -89,16 +89,20 @@
 
 <div class="mt-3 grid grid-cols-2 gap-2 md:grid-cols-4">
   <div class="sheet p-3">
-    <label for="bench-count" class="text-sm text-soft">Counted <span class="kbd">C</span></label>
+    <label for="bench-count" class="text-sm text-soft"
+      >Counted{inPairs(type) ? " in pairs" : ""} <span class="kbd">C</span></label
+    >
     <NumberField
       id="bench-count"
-      label="Counted"
+      label={inPairs(type) ? "Counted pairs" : "Counted"}
       value={line.counted}
       optional={line.claimed !== undefined}
       width="w-24"
       onvalue={(n) => kit.updateLine(line.id, `count ${name}`, { counted: n }, "counted")}
     />
-    <p class="text-sm text-soft">of {line.claimed ?? "–"} claimed</p>
+    <p class="text-sm text-soft">
+      of {line.claimed === undefined ? "–" : pieceCount(line.claimed, type)} claimed
+    </p>
   </div>
   <div class="sheet p-3">
     <label for="bench-size" class="text-sm text-soft">Size <span class="kbd">S</span></label>

@@ -15,7 +15,7 @@
   import NumberField from "$lib/ui/NumberField.svelte";
   import { savePdf } from "$lib/ui/pdf.ts";
   import { sheetLabel } from "$lib/words/labelTexts.ts";
-  import { day, many, number } from "$lib/words/sentences.ts";
+  import { day, many } from "$lib/words/sentences.ts";
   import { PACKING_LABEL, PACKING_STATE } from "$lib/words/verdicts.ts";
 
   import CarryCheck from "./CarryCheck.svelte";
@@ -195,8 +195,7 @@
         <tbody>
           {#each card.rows as r, i (i)}
             <tr class="border-b border-line last:border-0">
-              <td class="pr-2 text-right font-semibold">{number(r.pieces)}{r.counted ? "" : "*"}</td
-              >
+              <td class="pr-2 text-right font-semibold whitespace-nowrap">{r.pieces}</td>
               <td class="pr-2">{r.name}</td>
               <td class="pr-2 text-soft">{r.size}</td>
               <td class="pr-2 text-soft">{r.place}</td>

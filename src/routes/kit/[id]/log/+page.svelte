@@ -10,7 +10,7 @@
   import FilePicker from "$lib/ui/FilePicker.svelte";
   import { inDialog, shortcuts, typing } from "$lib/ui/keys.ts";
   import Tick from "$lib/ui/Tick.svelte";
-  import { day, many, money, number } from "$lib/words/sentences.ts";
+  import { day, many, money, number, pieceCount } from "$lib/words/sentences.ts";
   import { CATEGORY_LABEL } from "$lib/words/labels.ts";
   import { LogRun } from "$lib/workers/logRun.svelte.ts";
   import Go from "./Go.svelte";
@@ -209,10 +209,9 @@
         {#each log.rotation as r (r.line)}
           <li class="flex items-center justify-between gap-3 py-1">
             <span
-              >{number(r.pieces)} × {log.nameOf(r.line)}, good to {day(r.lastGood)}{#if r.saves}, {money(
-                  r.saves,
-                  kit.currency,
-                )} not thrown away{/if}</span
+              >{pieceCount(r.pieces, kit.typeOf(r.itemType))} × {log.nameOf(r.line)}, good to {day(
+                r.lastGood,
+              )}{#if r.saves}, {money(r.saves, kit.currency)} not thrown away{/if}</span
             >
             <button
               class="btn min-h-9 shrink-0 px-2 py-0.5 text-sm"

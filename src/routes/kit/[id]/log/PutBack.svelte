@@ -6,7 +6,7 @@
   import NumberField from "$lib/ui/NumberField.svelte";
   import { saveCsv } from "$lib/ui/tables.ts";
   import { DEFICIT_WHY } from "$lib/words/eventTexts.ts";
-  import { day, many, money, number } from "$lib/words/sentences.ts";
+  import { day, inPairs, many, money, pieceCount } from "$lib/words/sentences.ts";
 
   /** What is missing, to shop and to tick off. */
   const { log }: { log: LogState } = $props();
@@ -70,7 +70,7 @@
           >
           <span class="min-w-0 flex-1"
             ><strong class="font-semibold break-words"
-              >{number(d.pieces)} × {log.nameOf(d.line)}</strong
+              >{pieceCount(d.pieces, typeOf(d))} × {log.nameOf(d.line)}</strong
             ><br /><span class="text-sm text-soft"
               >{DEFICIT_WHY[d.why]}, since {day(d.since)}{#if p?.product}{" "}· {p.packs} × {titleOf(
                   p.product,
@@ -93,8 +93,8 @@
         {#if open === d.line}
           <form class="mt-2 flex flex-wrap items-end gap-2" onsubmit={(e) => done(e, d)}>
             <label class="flex flex-col text-sm"
-              >pieces<NumberField
-                label="Pieces put back"
+              >{inPairs(typeOf(d)) ? "pairs" : "pieces"}<NumberField
+                label="{inPairs(typeOf(d)) ? 'Pairs' : 'Pieces'} put back"
                 value={pieces}
                 onvalue={(n) => (pieces = n)}
               /></label

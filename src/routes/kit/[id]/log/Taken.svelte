@@ -8,7 +8,7 @@
   import type { Takable } from "$lib/core/log/takenOften.ts";
   import { CATEGORIES, type Category } from "$lib/core/model/functionRecord.ts";
   import { CATEGORY_LABEL } from "$lib/words/labels.ts";
-  import { many, number } from "$lib/words/sentences.ts";
+  import { many, number, pieceCount } from "$lib/words/sentences.ts";
 
   /** What was taken: one tap a piece, with gloves, in the hand. */
   interface Props {
@@ -88,7 +88,7 @@
                 >{log.nameOf(line.id)}</span
               >
               <span class="text-sm font-normal"
-                >{n > 0 ? `${number(n)} taken, ` : ""}{number(pieces - n)} left</span
+                >{n > 0 ? `${number(n)} taken, ` : ""}{pieceCount(pieces - n, log.typeOf(line))} left</span
               >
             </button>
             {#if n > 0}<button

@@ -53,6 +53,11 @@
   });
   const here = $derived(points[at]);
   const step = $derived(steps.find((s) => s.at === at));
+  const TICKS = 5;
+  /** The ticks part the range evenly: of a short one "12" would stand where 11.6 is. */
+  const decimals = $derived(
+    (points.at(-1)?.limit ?? 1) - (points[0]?.limit ?? 0) < 10 * TICKS ? 1 : 0,
+  );
   const options = $derived<ApexOptions>({
     chart: { type: "line" },
     series: [
@@ -65,8 +70,8 @@
       type: "numeric",
       min: points[0]?.limit ?? 0,
       max: points.at(-1)?.limit ?? 1,
-      tickAmount: 5,
-      labels: { formatter: (v: string) => number(Number(v), 0) },
+      tickAmount: TICKS,
+      labels: { formatter: (v: string) => number(Number(v), decimals) },
       title: { text: axis === "budget" ? `budget, ${currency}` : "carried, g" },
     },
     yaxis: { min: 0, max: 100, tickAmount: 4, labels: { formatter: (v: number) => `${v} %` } },

@@ -15,7 +15,7 @@
   import SizeField from "$lib/ui/SizeField.svelte";
   import TypePicker from "$lib/ui/TypePicker.svelte";
   import { learnedText } from "$lib/words/cardDoubts.ts";
-  import { size } from "$lib/words/sentences.ts";
+  import { inPairs, size } from "$lib/words/sentences.ts";
   import Doubtful from "./Doubtful.svelte";
 
   /** One line of the kit, in one row; below it only what is asked or was learned. */
@@ -29,6 +29,7 @@
   const kit = useKit();
   const type = $derived(line.itemType ? kit.typeOf(line.itemType) : undefined);
   const name = $derived(lineName(line, type?.label));
+  const isInPairs = $derived(inPairs(type));
   const doubt = $derived(unpack.doubts[line.id]);
   const mended = $derived(withDecimalPoint(line.sizeMm, type));
   const twin = $derived(unpack.twin(line));
@@ -72,14 +73,16 @@
     </div>
     <SizeField width="w-28" {line} onsize={(mm) => unpack.setSize(line, name, mm)} />
     <NumberField
-      label="Claimed"
+      label={isInPairs ? "Claimed pairs" : "Claimed"}
+      mark={isInPairs ? "pr" : ""}
       value={line.claimed}
       width="w-16"
       optional={line.counted !== undefined}
       onvalue={(n) => unpack.setClaimed(line, name, n)}
     />
     <NumberField
-      label="Counted"
+      label={isInPairs ? "Counted pairs" : "Counted"}
+      mark={isInPairs ? "pr" : ""}
       value={line.counted}
       width="w-16"
       optional={line.claimed !== undefined}
