@@ -4,6 +4,7 @@ import type { Line } from "../core/model/kit.ts";
 import type { Label } from "../core/labels/labels.ts";
 import { spotOf, type LabelSheet } from "../core/labels/sheets.ts";
 import { day, number } from "../words/display.ts";
+import { pieceCount } from "../words/sentences.ts";
 import { LABEL_TEXT } from "../words/labelTexts.ts";
 
 type TypeOf = (id: string) => ItemType | undefined;
@@ -13,8 +14,8 @@ const PT_PER_MM = 72 / 25.4;
 /** Kept free at each edge of a label, for printers that do not feed true. */
 const INSET_MM = 2;
 
-const nameOf = (line: Line, typeOf: TypeOf) =>
-  (line.itemType ? typeOf(line.itemType)?.label : undefined) ?? line.text ?? "";
+const typeFor = (line: Line, typeOf: TypeOf) => (line.itemType ? typeOf(line.itemType) : undefined);
+const nameOf = (line: Line, typeOf: TypeOf) => typeFor(line, typeOf)?.label ?? line.text ?? "";
 
 /** What stands on a label: a heading and lines below it. */
 export function labelText(label: Label, typeOf: TypeOf): { head: string; lines: string[] } {
@@ -23,7 +24,8 @@ export function labelText(label: Label, typeOf: TypeOf): { head: string; lines: 
       return {
         head: label.name,
         lines: label.holds.map(
-          (l) => `${number(l.counted ?? l.claimed ?? 0)} × ${nameOf(l, typeOf)}`,
+          (l) =>
+            `${pieceCount(l.counted ?? l.claimed ?? 0, typeFor(l, typeOf))} × ${nameOf(l, typeOf)}`,
         ),
       };
     case "medicine":

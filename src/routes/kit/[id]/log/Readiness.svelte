@@ -53,8 +53,14 @@
         },
       })),
   );
+  /** Where the plot lies, px from the left: the days below it lie under theirs. null: not drawn yet. */
+  let plot = $state<{ left: number; width: number } | null>(null);
+  const framed = (
+    _: unknown,
+    { globals }: { globals: { translateX: number; gridWidth: number } },
+  ) => (plot = { left: globals.translateX, width: globals.gridWidth });
   const options = $derived<ApexOptions>({
-    chart: { type: "line" },
+    chart: { type: "line", events: { mounted: framed, updated: framed } },
     series: [
       {
         name: "coverage",
@@ -78,7 +84,8 @@
     annotations: { points: marks },
     legend: { show: true, position: "top", horizontalAlign: "right" },
     tooltip: { x: { format: "d MMM yyyy" }, y: { formatter: (v) => `${v} %` } },
-    grid: { borderColor: "var(--line)" },
+    // The last month's name stands half beyond the plot.
+    grid: { borderColor: "var(--line)", padding: { right: 24 } },
   });
 </script>
 
@@ -101,7 +108,11 @@
     )} to {percent(steps.at(-1)?.coverage ?? 0)} per cent; the table below has each step."
   />
   <!-- Ready is solid, not ready is hatched: told apart without colour. -->
-  <div class="ml-10 flex h-3 overflow-hidden rounded-xs border border-ink" aria-hidden="true">
+  <div
+    class="flex h-3 overflow-hidden rounded-xs border border-ink {plot ? '' : 'invisible'}"
+    style="margin-left: {plot?.left ?? 0}px; width: {plot ? `${plot.width}px` : '100%'}"
+    aria-hidden="true"
+  >
     {#each spans as s (s.from)}
       <span
         class={s.grade === "Ready" ? "bg-pass" : "hatched"}
