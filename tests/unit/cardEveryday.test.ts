@@ -692,3 +692,51 @@ describe("what went, behind a size without its unit", () => {
   reads("4 gauze pads 10x10 (used 2 in March)", "gauze-pad 2 [100,100]");
   reads("eye pads 2 in car, 2 in van", "eye-pad 4 null");
 });
+
+describe("a remark behind the last of several things", () => {
+  reads("scissors 1, tweezers 1 (missing)", "small-scissors 1 null");
+  reads("eye pads x 4, scissors (missing)", "eye-pad 4 null");
+});
+
+describe("packs and what they hold, as people write them", () => {
+  reads("plasters 1 x 100 + loose 14", "adhesive-strip 114 null");
+  // How they are packed: the first number counts them.
+  reads("20 wipes in packs (5 per pack)", "antiseptic-wipe 20 null");
+  reads("gauze pads 10x10 packs of 10, 3 pkts", "gauze-pad 30 [100,100]");
+  reads("garze sterili 10x10 conf. da 10, 3 conf.", "gauze-pad 30 [100,100]");
+  reads("crepe 5 cm qty 2, 10 cm qty 3", "elastic-bandage 2 [50]", "elastic-bandage 3 [100]");
+  it("'1 (100)' beside a box", () =>
+    expect(
+      entriesOf(
+        [
+          "No  Description                Unit   Qty",
+          "1   Adhesive dressing strips   Box    1 (100)",
+          "2   Gauze bandage 5 cm x 3 m   Nos    6",
+          "3   Cotton wool 100 g          Roll   2",
+        ].join("\n"),
+      )[0],
+    ).to.equal("2 adhesive-strip 100 null"));
+});
+
+describe("bottles by their millilitres without the unit", () => {
+  reads("eyewash ....... 2 x 500", "eyewash 2 null");
+  reads("hand gel 2 x 100", "hand-sanitiser 2 null");
+  reads("paracetamol 2 x 16", "paracetamol 32 null");
+});
+
+describe("what is empty", () => {
+  reads("antiseptic spray 100 ml empty");
+  reads("eyewash 500 ml bottle empty");
+  reads("empty box", "container 1 null");
+});
+
+describe("words that count nothing", () => {
+  reads("Augenspülung 500 ml – läuft 03/27 ab", "eyewash 1 null");
+  for (const blanket of [
+    "Rettungsdecke gold/silber",
+    "manta térmica oro/plata",
+    "couverture de survie or/argent",
+    "telo termico oro/argento",
+  ])
+    reads(`${blanket} 2`, "foil-blanket 2 null");
+});

@@ -237,6 +237,65 @@ function withoutSortGone(line: string): string {
   return left === 0 && /\d/.test(list!.replace(whole, "")) ? list!.replace(whole, "") : line;
 }
 
+/** "plasters 1 x 100 + loose 14": fourteen besides. */
+const LOOSE_FIRST = /(?<=\d\s*(?:[+&]|\band|\bplus)\s*)(loose|spare|odd)\s+(\d{1,3})(?=\s*$)/i;
+const looseBehind = (line: string): string =>
+  /loose|spare|odd/i.test(line) ? line.replace(LOOSE_FIRST, "$2 $1") : line;
+
+/** "20 wipes in packs (5 per pack)": how they are packed; they are twenty. */
+const PACKED_IN = quick(
+  new RegExp(
+    `^(\\W*\\d{1,3}\\s+(?!${PACKS}\\b)[^\\d()]*?)\\s+in\\s+(?:\\p{L}+\\s+)?${PACKS}\\s*\\(\\d{1,3}\\s(?:\\p{L}+\\s)?(?:per|in|to)\\s(?:an?\\s|each\\s)?${PACKS}\\)`,
+    "iu",
+  ),
+);
+const withoutPacking = (line: string): string =>
+  line.includes("(") && line.includes(" in ") ? line.replace(PACKED_IN, "$1") : line;
+
+/** "5 cm qty 2, 10 cm qty 3": so many of each size. */
+const SIZE_THEN_QTY =
+  /(?<=\d\s?(?:mm|cm|in|["”″])?)[\s,]+qty\.?:?\s*(\d{1,3})(?=\s*(?:[,;+&]|and\b|$))/gi;
+const sizesWithCounts = (line: string): string =>
+  (line.match(SIZE_THEN_QTY)?.length ?? 0) > 1 ? line.replace(SIZE_THEN_QTY, " ($1)") : line;
+
+/** "packs of 10, 3 pkts": three packs of ten. */
+const PACKS_OF_THEN_PACKS = quick(
+  new RegExp(`\\b${PACKS}\\s+of\\s+(\\d{1,3}),\\s*(\\d{1,3})\\s+(${PACKS})\\.?(?=\\s*$)`, "iu"),
+);
+/** "conf. da 10, 3 conf.", "cajas de 20, 2 cajas". */
+const PACK_ABROAD =
+  "(?:conf(?:ezion[ei]|\\.)?|scatol[ae]|bust[ae]|cajas?|bolsas?|paquetes?|boîtes?|paquets?|caixas?|doosjes?|doz(?:en)?|pak(?:ken|jes?)?|packung(?:en)?|schachteln?|beutel)";
+const ABROAD_OF_THEN_PACKS = quick(
+  new RegExp(
+    `(?<!\\p{L})${PACK_ABROAD}\\.?\\s+(?:da|di|de|à|a|van|von|zu|com)\\s+(\\d{1,3}),\\s*(\\d{1,3})\\s+${PACK_ABROAD}\\.?(?=\\s*$)`,
+    "iu",
+  ),
+);
+const packsThenOf = (line: string): string => {
+  if (!/\s(?:of|da|di|de|à|a|van|von|zu|com)\s\d/i.test(line)) return line;
+  return line
+    .replace(PACKS_OF_THEN_PACKS, "$2 $3 of $1")
+    .replace(ABROAD_OF_THEN_PACKS, "$2 packs of $1");
+};
+
+/** "antiseptic spray 100 ml empty": nothing of it is left; an empty box is one. */
+const EMPTY_LAST =
+  /(?<=\p{L}.*(?:\d\s?(?:ml|cl|l|g)|\s(?:bottle|tube|spray|can|tub|dispenser|packet|jar)s?))\s+(?:(?:is|are)\s+)?(?=empty[\s.!]*$)/iu;
+const emptyApart = (line: string): string =>
+  /empty[\s.!]*$/i.test(line) ? line.replace(EMPTY_LAST, ", ") : line;
+
+/** "Rettungsdecke gold/silber", "manta térmica oro/plata": its two sides, and no two languages. */
+const GOLD_AND_SILVER =
+  /(?<=\p{L})\s+\(?(?:gold|oro|or|goud|doré?e?|dorad[oa])\s?[/-]\s?(?:silver|silber|argent[oé]?e?|plata|platead[oa]|zilver)\)?(?!\p{L})/iu;
+const withoutSides = (line: string): string =>
+  /[/-]\s?(?:s|arg|pla|zil)/i.test(line) ? line.replace(GOLD_AND_SILVER, "") : line;
+
+/** "läuft 03/27 ab": until then it is good. */
+const RUNS_OUT =
+  /\bläuft\s+(?:(?:am|im)\s+)?(\d{1,2}[./]\d{2,4}|\d{1,2}\.\d{1,2}\.\d{2,4})\s+ab\b/i;
+const runsOut = (line: string): string =>
+  line.includes("läuft") ? line.replace(RUNS_OUT, "exp $1") : line;
+
 /** In the order in which one makes what a later one reads. */
 const WAYS = [
   withoutNothing,
@@ -260,6 +319,13 @@ const WAYS = [
   withoutMore,
   withoutMissingSorts,
   sortsBehind,
+  looseBehind,
+  withoutPacking,
+  sizesWithCounts,
+  packsThenOf,
+  emptyApart,
+  withoutSides,
+  runsOut,
   widthsWithUnit,
   withoutSortGone,
 ];

@@ -8,7 +8,7 @@ import { isItem, isNamed } from "./isItem.ts";
 import type { CardRow } from "./cardRow.ts";
 import { kindByCount, kindByLetter, kindBySize, kindByVolume } from "./kindBySize.ts";
 import { openNameOf } from "./openName.ts";
-import { countOf } from "./pieces.ts";
+import { countOf, packedPieces } from "./pieces.ts";
 import { HOLDS_SEVERAL } from "./packWords.ts";
 import type { Reading } from "./quantity.ts";
 import type { Segment } from "./segments.ts";
@@ -221,12 +221,6 @@ function rolledSize(a: number, b: number, metric: boolean): Sized | null {
   return { sizeMm: a === INCHES_TOO && !metric ? null : [a * CM], bareCount: b };
 }
 
-/** What one tablet may hold, in mg, printed without its unit: "aspirin 300 × 10". */
-const STRENGTHS = new Set([75, 81, 100, 200, 250, 300, 325, 400, 500, 600, 650, 1000]);
-/** Packs of so many each; behind a strength, or what has decimals and so counts nothing, the second counts alone. */
-const productOf = ([a, b]: readonly [number, number]): number =>
-  STRENGTHS.has(a) || !Number.isInteger(a) ? b : a * b;
-
 /**
  * Two bare numbers before a pad are inches ("4 x 4"), as the trade writes them, or centimetres
  * where the card is a metric one; else packs.
@@ -235,7 +229,7 @@ function sizeOf(reading: Reading, row: CardRow, type: string | null, metric: boo
   const { bare } = reading;
   return reading.sizeMm === null && bare
     ? bareSize(bare, reading, row, type, metric)
-    : { sizeMm: reading.sizeMm, bareCount: bare && productOf(bare) };
+    : { sizeMm: reading.sizeMm, bareCount: bare && packedPieces(bare, type) };
 }
 
 function bareSize(
@@ -253,7 +247,7 @@ function bareSize(
   const isWide = counted && reading.pieces !== a * b && isWidePad(a, b);
   const isPad = isWide || (counted ? isUsualPad(a, b) || isMadeInCm(a, b) : isBarePad(a, b, type));
   if (!isPad || !isPadLike(type, reading.noun))
-    return { sizeMm: null, bareCount: productOf([a, b]) };
+    return { sizeMm: null, bareCount: packedPieces([a, b], type) };
   return sizeIn([a, b], metric || isWide || isMadeMetric(a, b, type) ? CM : INCH);
 }
 

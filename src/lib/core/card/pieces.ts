@@ -14,6 +14,18 @@ interface Count {
   readonly sure: boolean;
 }
 
+/** What one tablet may hold, in mg, printed without its unit: "aspirin 300 × 10". */
+const STRENGTHS = new Set([75, 81, 100, 200, 250, 300, 325, 400, 500, 600, 650, 1000]);
+/** What comes in bottles: so many of 100 ml and more, "eyewash 2 x 500", are none of that number each. */
+const BOTTLED =
+  /^(?:eyewash|saline-(?:spray|ampoule)|hand-sanitiser|antiseptic-bottle|alcohol-bottle|hydrogen-peroxide|iodine-solution|drinking-water|sunscreen|insect-repellent|cold-spray)$/;
+const BOTTLE_ML = 100;
+/** The pieces of two bare numbers: packs of so many each, but for what has a strength or is in bottles; what has decimals counts nothing. */
+export function packedPieces([a, b]: readonly [number, number], type: string | null): number {
+  if (BOTTLED.test(type ?? "") && b >= BOTTLE_ML) return a;
+  return STRENGTHS.has(a) || !Number.isInteger(a) ? b : a * b;
+}
+
 /** What text and quantity column say together. */
 interface Counts {
   readonly pieces: number | null;
@@ -39,7 +51,9 @@ function counted(
   bareCount: number | null,
 ): Count {
   const said =
-    row.quantity === null ? inText(reading, bareCount) : inColumn(reading, row.text, row.quantity);
+    row.quantity === null
+      ? inText(reading, bareCount)
+      : inColumn(reading, row.text, row.quantity, type);
   if (type !== null && /gloves$/.test(type))
     return reading.pairs !== null && row.quantity === null
       ? { value: multiplied(reading), sure: true }
@@ -61,11 +75,13 @@ const inText = ({ pieces, pairs, inPairs }: Reading, bareCount: number | null): 
   inPairs,
 });
 
-function inColumn(reading: Reading, text: string, written: string): Counts {
+function inColumn(reading: Reading, text: string, written: string, type: string | null): Counts {
   const quantity = gluedPack(written) === null ? asCounted(written) : written;
   const column = readQuantity(lex(quantity));
   return {
-    pieces: columnPieces(reading, column, text, quantity),
+    pieces: column.bare
+      ? packedPieces(column.bare, type)
+      : columnPieces(reading, column, text, quantity),
     pairs: reading.pairs ?? column.pairs,
     inPairs: reading.inPairs || column.inPairs,
   };
@@ -82,7 +98,6 @@ function columnPieces(reading: Reading, column: Reading, text: string, quantity:
   const amount = column.pieces ?? 1;
   // "4 | gloves (2 pairs)": the text says again in pairs what the column counts singly.
   if (reading.pairs !== null && amount === 2 * reading.pairs) return reading.pairs;
-  if (column.bare) return column.bare[0] * column.bare[1];
   // "10 | tablets (5 packs of 2)": the text says again in packs what the column counts singly.
   const packs = IN_PACKS.exec(text);
   if (packs && amount === Number(packs[1]) * Number(packs[2])) return amount;

@@ -94,6 +94,15 @@ export function countOf(text: string): number | null {
 const ONE = new RegExp(`^\\W*(?:(?:an?\\s+)?(?:${PACKS}|rolls?|pair)\\s+of|an?)\\s`, "i");
 /** Several things: which of them the remark is said of, nobody knows. */
 const SEVERAL = quick(/\p{L}\s*(?:[,;+&]|\sand\s)\s*(?:\d+\s*)?\p{L}{3}/u);
+const LAST_OF_LIST = quick(/^(.*[^\s,;+&])(?:\s*[,;+&]\s*|\s+and\s+)(\p{L}.*)$/iu);
+/** "scissors 1, tweezers 1": what is listed before the last thing, which a remark takes away; null: it is one thing. */
+function withoutLast(list: string, { names, isWhole, typeOf }: Knows): string | null {
+  const [, others, last] = LAST_OF_LIST.exec(list) ?? [];
+  if (others === undefined || countOf(others) === null) return null;
+  const bare = last!.replace(/[\s:x×-]*\d{1,3}\s*$/, "");
+  const isThing = names(others) && names(bare) && isWhole(bare);
+  return isThing && typeOf(bare) !== typeOf(others) ? others : null;
+}
 /** "2 boxes of 50 plasters, one half empty": how many there are is said in it. */
 const ONE_IS_HALF =
   /(?:\bof\s+\d|\d\s+(?:in\s+)?each\)).*\b(?:one|1)\s+(?:\w+\s+){0,4}half\s+(?:empty|full|used|gone)/i;
@@ -123,6 +132,8 @@ export function withoutRemark(
     const says = saidBy(parts, count);
     if (says === null) continue;
     if (says !== "gone") return withCountApart({ ...row, text: before });
+    const others = row.quantity === null ? withoutLast(before, of) : null;
+    if (others !== null) return { ...row, text: others };
     return names(before) && !SEVERAL.test(before)
       ? { ...row, text: before, quantity: "none" }
       : row;

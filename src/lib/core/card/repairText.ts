@@ -137,8 +137,10 @@ const SHORT_PARTS = new Set(["gel", "pad", "eye", "set", "bvm", "cpr", "aed"]);
 /** What may stand between two of them: "Adhesivetapeonreel". */
 const BETWEEN = /^(?:on|of|in|with|for|and|to)/i;
 
+/** No one has a body too many. */
+const SOMEBODY = /^(?:some|any|every|no)body$/i;
 function apart(word: string, isWord: (word: string) => boolean): string {
-  if (isWord(word)) return word;
+  if (isWord(word) || SOMEBODY.test(word)) return word;
   const isPart = (part: string) =>
     (part.length >= SHORTEST_PART || SHORT_PARTS.has(part.toLowerCase())) && isWord(part);
   /** The words that it is made of, the longest first; null: it is none. */

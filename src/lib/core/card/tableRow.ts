@@ -15,6 +15,13 @@ import { PACKS, valueOf } from "./phrase.ts";
 import { stripPrices } from "./stripPrices.ts";
 import { LETTER, quick } from "./quick.ts";
 
+/** "1 (100)" beside "Box": one, and what it holds. */
+const PACKS_AND_CONTENT = /^(\d{1,3})\s*\((\d{2,4})\)$/;
+function packsOfContent(said: string, unit: string): string | null {
+  const [, packs, content] = PACKS_AND_CONTENT.exec(said) ?? [];
+  return content !== undefined && IS_PACK.test(unit) ? `${packs!} ${unit} of ${content}` : null;
+}
+const IS_PACK = quick(new RegExp(`^${PACKS}\\.?$`, "iu"));
 const NUMBER_WITH_UNIT = quick(/^\d+(?:\s*\p{L}+)?$/u);
 /** "1 (10 x 10)": how many, and how large. */
 const COUNT_WITH_SIZE =
@@ -131,6 +138,15 @@ const onRoll = (name: string, said: string): string =>
     ? `${name} roll`
     : name;
 
+/** How many a row counts, in packs and what lies beside them. @param said as the column has it */
+function amountSaid(said: string, quantity: string, unit: string, row: Cells): string | null {
+  return (
+    packsOfContent(said, unit) ??
+    halfOf(quantity, unit, row.of("note")) ??
+    amountWithLoose(quantity, unit, row)
+  );
+}
+
 /** A row of a table as text to read and the quantity beside it. */
 export function tableRow(
   cells: readonly string[],
@@ -163,7 +179,7 @@ export function tableRow(
     ...isRow,
     ...doubtOf(said, unit),
     text: textOf(name, size, row.remark),
-    quantity: halfOf(quantity, unit, row.of("note")) ?? amountWithLoose(quantity, unit, row),
+    quantity: amountSaid(said, quantity, unit, row),
   };
 }
 

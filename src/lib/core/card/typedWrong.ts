@@ -20,6 +20,9 @@ const OWN_WORDS: ReadonlySet<string> = new Set([
   "coupe",
   "sever",
   "weighs",
+  "though",
+  "thought",
+  "somebody",
 ]);
 /** Of shorter words a letter less leaves another word: "splint", "clasps". */
 const SHORTEST_NAME = 7;
