@@ -740,3 +740,15 @@ describe("words that count nothing", () => {
   ])
     reads(`${blanket} 2`, "foil-blanket 2 null");
 });
+
+describe("part of a pack in figures", () => {
+  // "1/2" is no one and two boxes.
+  reads("plasters - 1/2 box of 40", "adhesive-strip 20 null");
+  reads("plasters, 1/4 box of 100", "adhesive-strip 25 null");
+  reads("wipes – 3/4 tub of 100", "antiseptic-wipe 75 null");
+  reads("wipes – ½ tub of 70", "antiseptic-wipe 35 null");
+});
+
+describe("what an AED is like", () => {
+  reads("AED (pads exp 3/28, battery ok)", "aed 1 null");
+});

@@ -177,11 +177,19 @@ function inParts(written: string, of: Of): string {
   return line;
 }
 
+/** "1/2 box of 40": no one and two boxes. */
+const PART_OF_PACK = quick(
+  new RegExp(
+    `(?<![\\d/.,])[1-3]/[2348](?![\\d/])\\s*(?:of\\s+an?\\s+)?(?:full\\s+)?${PACKS}(?!\\p{L})`,
+    "iu",
+  ),
+);
 /** Parts have a number each. */
 const TWO_NUMBERS = /\d.*[^\d.,x×]\s*x?\d/;
 /** A line whose thing is counted in parts with their sum instead; each clause between semicolons by itself. */
 export function countsInParts(line: string, of: Of): string {
   if (line.length > LONGEST_LINE || !MAY_SUM.test(line) || IN_COLUMNS.test(line)) return line;
+  if (PART_OF_PACK.test(line)) return line;
   const said = inFigures(line);
   if (!TWO_NUMBERS.test(said)) return line;
   const all = inParts(said, of);

@@ -280,7 +280,7 @@ const packsThenOf = (line: string): string => {
 
 /** "antiseptic spray 100 ml empty": nothing of it is left; an empty box is one. */
 const EMPTY_LAST =
-  /(?<=\p{L}.*(?:\d\s?(?:ml|cl|l|g)|\s(?:bottle|tube|spray|can|tub|dispenser|packet|jar)s?))\s+(?:(?:is|are)\s+)?(?=empty[\s.!]*$)/iu;
+  /(?<=\p{L}.*\d\s?(?:ml|cl|l|g)|[\p{L}\d] (?:bottle|tube|spray|can|tub|dispenser|jar)s?) (?:(?:is|are) )?(?=empty[\s.!]*$)/iu;
 const emptyApart = (line: string): string =>
   /empty[\s.!]*$/i.test(line) ? line.replace(EMPTY_LAST, ", ") : line;
 
@@ -289,6 +289,12 @@ const GOLD_AND_SILVER =
   /(?<=\p{L})\s+\(?(?:gold|oro|or|goud|doré?e?|dorad[oa])\s?[/-]\s?(?:silver|silber|argent[oé]?e?|plata|platead[oa]|zilver)\)?(?!\p{L})/iu;
 const withoutSides = (line: string): string =>
   /[/-]\s?(?:s|arg|pla|zil)/i.test(line) ? line.replace(GOLD_AND_SILVER, "") : line;
+
+/** "AED (pads exp 3/28, battery ok)": what it is like, and no battery to spare. */
+const AED_STATE =
+  /\b((?:aed|defib(?:rillator)?)s?)\s*\((?=[^()]*\b(?:ok|exp(?:ir\w+)?|good|in\s+date|checked|fitted|full|new|flat|low)\b)[^()]*\)/i;
+const withoutAedState = (line: string): string =>
+  line.includes("(") ? line.replace(AED_STATE, "$1") : line;
 
 /** "läuft 03/27 ab": until then it is good. */
 const RUNS_OUT =
@@ -325,6 +331,7 @@ const WAYS = [
   packsThenOf,
   emptyApart,
   withoutSides,
+  withoutAedState,
   runsOut,
   widthsWithUnit,
   withoutSortGone,

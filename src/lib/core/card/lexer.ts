@@ -92,7 +92,7 @@ const LENGTH_UNITS: readonly (readonly [RegExp, LengthUnit])[] = [
   // "10 in a box" is no inch.
   [
     quick(
-      /^ins?\.?(?![\p{L}])(?!\s+(?:\d+\s+(?:sizes?|types?|colou?rs?)\b|a|an|each|one|every|the|it|them|there|here|my|our|this|use|good|bad|poor|fair|working|date|order|stock|place|hand|freezer|fridge|drawer|kitchen|lid|pocket|pouch|total|all|per|tub|box|bag|pack|packet|pkt|tin|jar|strip|card|case|kit|rucksack|van|car|cab|bus|boat|truck|lorry|cupboard|cabinet|shelf|desk|office|hall|room|store|shed|garage|workshop|reserve|(?:jan|feb|apr|jun|jul|aug|sept?|oct|nov|dec)[a-z]*|march|may|spring|summer|autumn|winter|20\d\d)\b)/iu,
+      /^ins?\.?(?![\p{L}])(?!\s+(?:\d+\s+(?:sizes?|types?|colou?rs?)\b|a|an|each|one|every|the|it|them|there|here|my|our|this|use|good|bad|poor|fair|working|date|order|stock|place|hand|freezer|fridge|drawer|kitchen|lid|pocket|pouch|total|all|per|tub|boxe?s?|bags?|packs?|packets?|pkts?|tins?|jars?|strips?|cards?|pouch(?:es)?|case|kit|rucksack|van|car|cab|bus|boat|truck|lorry|cupboard|cabinet|shelf|desk|office|hall|room|store|shed|garage|workshop|reserve|(?:jan|feb|apr|jun|jul|aug|sept?|oct|nov|dec)[a-z]*|march|may|spring|summer|autumn|winter|20\d\d)\b)/iu,
     ),
     "in",
   ],

@@ -42,6 +42,12 @@ export const PARTS: Readonly<Record<string, number>> = {
   quarter: 1 / 4,
   half: 1 / 2,
 };
+/** Parts in words, and in figures. */
+export const SHARES: Readonly<Record<string, number>> = {
+  ...PARTS,
+  ...{ "1/4": 1 / 4, "1/3": 1 / 3, "1/2": 1 / 2, "2/3": 2 / 3, "3/4": 3 / 4 },
+  ...{ "¼": 1 / 4, "⅓": 1 / 3, "½": 1 / 2, "⅔": 2 / 3, "¾": 3 / 4 },
+};
 
 /** A part of so many by its words, halves rounded down. */
 export const partOf = (number: string, part: string): number =>

@@ -1,5 +1,5 @@
 import { NUMBER_WORDS } from "./numberWords.ts";
-import { half, PACK, PACKS, partOf, PARTS, valueOf, type Phrase } from "./phrase.ts";
+import { half, PACK, PACKS, partOf, PARTS, SHARES, valueOf, type Phrase } from "./phrase.ts";
 
 /** Ways of writing packs, and what one holds. */
 
@@ -461,12 +461,14 @@ export const PACK_PHRASES: readonly Phrase[] = [
   {
     name: "half a box of so many",
     example: ["gloves, 1/2 box (of 100)", "gloves, 50 pcs"],
-    holds: ["1/2", "½", "half", "quarter", "third"],
+    holds: ["/", "½", "¼", "¾", "⅓", "⅔", "half", "quarter", "third"],
     pattern: new RegExp(
-      `(?:\\b(?:about|roughly|approx\\.?|nearly|around|some|maybe|only)\\s+)?(\\b1\\/2|½|\\bhalf(?: an?)?|\\b(?:an? )?(?:quarter|third)(?: of)?(?: an?)?)\\s*${PACK}\\s*\\(?of\\s+(${N})\\)?`,
+      `(?:\\b(?:about|roughly|approx\\.?|nearly|around|some|maybe|only)\\s+)?((?<![\\d/.,])[1-3]\\/[234]|[½¼¾⅓⅔]|\\bhalf(?: an?)?|\\b(?:an? )?(?:quarter|third)(?: of)?(?: an?)?)\\s*${PACK}\\s*\\(?of\\s+(${N})\\)?`,
       "giu",
     ),
     read: (_, part, n) => {
+      const share = SHARES[part!];
+      if (share !== undefined) return `${Math.round(share * valueOf(n!))} pcs`;
       const less = /quarter|third/i.exec(part!)?.[0];
       return `${less === undefined ? half(n!) : partOf(String(valueOf(n!)), less)} pcs`;
     },

@@ -1,5 +1,5 @@
 import { NUMBER_WORDS } from "./numberWords.ts";
-import { PACK, PACKS, PARTS, valueOf, type Phrase } from "./phrase.ts";
+import { PACK, PACKS, SHARES, valueOf, type Phrase } from "./phrase.ts";
 
 /** What is left of a pack that was begun, what was used of it, and what was counted where the pack says something else. */
 
@@ -21,15 +21,6 @@ const ENDS = "\\s*\\)?\\s*[.!]?\\s*$";
 const SAYS = `(?<=\\p{L}.*)(?<!\\bit\\s+)(?:(?:the\\s+)?(?:${PACK}|label|lid)\\s+)?(?:says|said|reads|marked|labell?ed|supposed\\s+to\\s+(?:be|hold|have)|meant\\s+to\\s+(?:be|hold|have))\\s+(?:as\\s+)?(${N})(?:\\s+on\\s+(?:it|the\\s+\\p{L}+))?`;
 
 const ABOUT = "(?:(?:about|around|roughly|approx\\.?|maybe|nearly|just\\s+over)\\s+)?";
-/** Parts in words, and in figures. */
-const SHARES: Readonly<Record<string, number>> = {
-  ...PARTS,
-  "1/3": 1 / 3,
-  "1/4": 1 / 4,
-  "1/2": 1 / 2,
-  "2/3": 2 / 3,
-  "3/4": 3 / 4,
-};
 const PART =
   "(?:an?\\s+|one\\s+)?(?:third|quarter|half)|two\\s+thirds|three\\s+quarters|[123]/[234]";
 /** So much of so many; of gloves whole pairs. @param line what is said of */
