@@ -662,6 +662,12 @@ describe("of which sort some went", () => {
   reads(`${list} (1 med used 8/11)`, "bandaged-dressing 1 null", "bandaged-dressing 3 null");
   reads(`${list} (1 lge opened)`, "bandaged-dressing 2 null", "bandaged-dressing 3 null");
   reads(`${list} (2 med used)`, "bandaged-dressing 3 null");
+  reads("dressings: med 2, large 1 (1 large used)", "bandaged-dressing 2 null");
+  reads(
+    "dressings: med 2, large 1 (1 med used)",
+    "bandaged-dressing 1 null",
+    "bandaged-dressing 1 null",
+  );
   it("not more than there are", () =>
     expect(read(`${list} (4 med used)`)).not.to.deep.equal(["2 bandaged-dressing 2 null"]));
 });
@@ -751,4 +757,26 @@ describe("part of a pack in figures", () => {
 
 describe("what an AED is like", () => {
   reads("AED (pads exp 3/28, battery ok)", "aed 1 null");
+});
+
+describe("so many of either date", () => {
+  reads("eyewash 500ml: 1 (12/26), 1 (05/27)", "eyewash 2 null");
+  reads("gauze pads 10x10 8 (4 exp 26, 4 exp 28)", "gauze-pad 8 [100,100]");
+  it("not where they come to another number", () =>
+    expect(confidenceOf("gauze pads 10x10 8 (4 exp 26, 3 exp 28)")[0]).to.be.below(0.9));
+});
+
+describe("part of a pack in another language, among lines of it", () => {
+  // "Pansements" alone are plasters or dressings, which is asked.
+  it("half a box of a hundred", () =>
+    expect(
+      entriesOf(
+        [
+          "pansements (reste 1/2 boîte de 100)",
+          "compresses 5x5 : 2 paquets de 10",
+          "sparadrap 1 rouleau",
+          "couverture de survie 2",
+        ].join("\n"),
+      )[0],
+    ).to.equal("1 null 50 null"));
 });

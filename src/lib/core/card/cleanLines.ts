@@ -34,6 +34,7 @@ import { withoutRules } from "./ruledBlanks.ts";
 import { withoutPageBreaks } from "./pageBreaks.ts";
 import { heldOfAsked, ofSoMany } from "./askedAndHeld.ts";
 import { answersBeside } from "./thereOrNot.ts";
+import { countsByDate } from "./countsByDate.ts";
 import { countPlainly } from "./countsPlainly.ts";
 import { writtenAsHeadings } from "./writtenHeadings.ts";
 import { withoutWeights } from "./weighed.ts";
@@ -406,6 +407,7 @@ const STEPS: readonly Step[] = [
   withNameHeading,
   withoutOldBalances,
   each(remarksAbroad),
+  each(countsByDate),
   each(datesPlainly),
   withoutMoney,
   packsInCells,

@@ -1,5 +1,5 @@
 import { NUMBER_SAID, VALUE_OF } from "./numberWords.ts";
-import { PACKS, valueOf } from "./phrase.ts";
+import { PACKS, SHARES, valueOf } from "./phrase.ts";
 import { quick } from "./quick.ts";
 
 /** A count as it stands on a line, put plainly before the line is taken apart: what is done to a thing by itself is in the phrases. */
@@ -229,12 +229,20 @@ function withoutSortGone(line: string): string {
   const [, list, went, sort, isThere] = (line.includes("(") && SORT_WENT.exec(line)) || [];
   if (sort === undefined) return line;
   const letter = sort[0]!.toLowerCase();
-  const counted = new RegExp(`(?<![\\d.,])(\\d{1,3})(?=\\s+${SORT_OF_LETTER[letter]!}\\b)`, "i");
-  const had = Number(counted.exec(list!)?.[1] ?? 0);
+  const word = SORT_OF_LETTER[letter]!;
+  const counted = new RegExp(
+    `(?<![\\d.,])(?:(?<!\\p{L}\\s*[x×]?\\s?)\\d{1,3}(?=\\s+${word}\\b)|(?<=\\b${word}\\s*[x×]?\\s?)\\d{1,3})`,
+    "iu",
+  );
+  const had = Number(counted.exec(list!)?.[0] ?? 0);
   const left = isThere === undefined ? had - valueOf(went!) : had;
   if (left > 0) return list!.replace(counted, String(left));
-  const whole = new RegExp(`${counted.source}\\s+\\p{L}+\\s*(?:[,;+&]|and\\b)?\\s*`, "iu");
-  return left === 0 && /\d/.test(list!.replace(whole, "")) ? list!.replace(whole, "") : line;
+  const whole = new RegExp(
+    `(?:\\d{1,3}\\s+${word}\\b|\\b${word}\\s*[x×]?\\s?\\d{1,3})\\s*(?:[,;+&]|and\\b)?\\s*`,
+    "iu",
+  );
+  const others = list!.replace(whole, "").replace(/\s*[,;+&]\s*$/, "");
+  return left === 0 && /\d/.test(others) ? others : line;
 }
 
 /** "plasters 1 x 100 + loose 14": fourteen besides. */
@@ -271,6 +279,19 @@ const ABROAD_OF_THEN_PACKS = quick(
     "iu",
   ),
 );
+/** "reste 1/2 boîte de 100". */
+const PART_ABROAD = quick(
+  new RegExp(
+    `(?:(?<!\\p{L})(?:(?:il\\s+)?reste|quedan?|resta|noch|nog)\\s+)?([1-3]/[234]|[½¼¾])\\s*${PACK_ABROAD}\\s+(?:da|di|de|à|a|van|von|zu|com)\\s+(\\d{1,3})(?!\\d)`,
+    "iu",
+  ),
+);
+const partOfPackAbroad = (line: string): string =>
+  /[/½¼¾]/.test(line)
+    ? line.replace(PART_ABROAD, (_, part: string, held: string) =>
+        String(Math.round((SHARES[part] ?? 1) * Number(held))),
+      )
+    : line;
 const packsThenOf = (line: string): string => {
   if (!/\s(?:of|da|di|de|à|a|van|von|zu|com)\s\d/i.test(line)) return line;
   return line
@@ -329,6 +350,7 @@ const WAYS = [
   withoutPacking,
   sizesWithCounts,
   packsThenOf,
+  partOfPackAbroad,
   emptyApart,
   withoutSides,
   withoutAedState,

@@ -1,0 +1,25 @@
+/** How many of one thing are good to which date: "8 (4 exp 26, 4 exp 28)", "1 (12/26), 1 (05/27)". */
+
+/** Longer lines are prose. */
+const LONGEST_COUNTED = 160;
+/** "8 (4 exp 26, 4 exp 28)", "12: 6 exp 27, 6 exp 28": of them all there are as many as the two come to. */
+const SUM_BY_DATE =
+  /^(.*?(?<![\d.,/])(\d{1,3}))(?:\s?pcs)?\s*[(:]\s*(\d{1,3})\s+exp\.?\s*[\d/.'’]+\s*[,;&+]\s*(\d{1,3})\s+exp\.?\s*[\d/.'’]+\)?\s*$/i;
+const MONTH_DATE = "(?:0?[1-9]|1[0-2])[/.](?:20)?[23]\\d";
+/** "eyewash: 1 (12/26), 1 (05/27)": so many of either date. */
+const EACH_BY_DATE = new RegExp(
+  `^(.*[a-z).]:?\\s+)(\\d{1,2})\\s?x?\\s+\\(?(?:exp\\.?\\s*)?${MONTH_DATE}\\)?\\s*[,;&+]?\\s+(\\d{1,2})\\s?x?\\s+\\(?(?:exp\\.?\\s*)?${MONTH_DATE}\\)?\\s*$`,
+  "i",
+);
+/** A line that counts a thing by its dates, with their sum. */
+export function countsByDate(line: string): string {
+  if (line.length > LONGEST_COUNTED) return line;
+  if (!/\d.*\d[)\s]*$/.test(line)) return line;
+  const [, all, count, ...parts] = SUM_BY_DATE.exec(line) ?? [];
+  if (all !== undefined && Number(parts[0]) + Number(parts[1]) === Number(count)) return all;
+  return line.replace(
+    EACH_BY_DATE,
+    (_, name: string, first: string, second: string) =>
+      name + String(Number(first) + Number(second)),
+  );
+}
