@@ -780,3 +780,63 @@ describe("part of a pack in another language, among lines of it", () => {
       )[0],
     ).to.equal("1 null 50 null"));
 });
+
+describe("sorts with their own counts beside the count of all", () => {
+  it("they come to it, and it is said once", () =>
+    expect(
+      entriesOf(
+        [
+          "HOW MANY\tWHAT",
+          "thirty\tplasters (20 fabric, 10 clear)",
+          "two\telastic bandages, 1 x 3 in, 1 x 4 in",
+          "3\tdressings: 2 med, 1 large",
+          "4\ttriangular bandages",
+        ].join("\n"),
+      ),
+    ).to.deep.equal([
+      "2 adhesive-strip 20 null",
+      "2 adhesive-strip 10 null",
+      "3 elastic-bandage 1 [76]",
+      "3 elastic-bandage 1 [102]",
+      "4 bandaged-dressing 2 null",
+      "4 bandaged-dressing 1 null",
+      "5 triangular-bandage 4 null",
+    ]));
+});
+
+describe("what a till prints", () => {
+  it("behind the name stands what its pack holds", () =>
+    expect(
+      entriesOf(
+        [
+          "1 ANTISEP WIPES 100         4.99",
+          "2 IBUPROFEN 200MG 24        1.98",
+          "2 DRESSING NO 8             2.40",
+          "1 FOIL BLANKET              0.95",
+        ].join("\n"),
+      ),
+    ).to.deep.equal([
+      "1 antiseptic-wipe 100 null",
+      "2 ibuprofen 48 null",
+      "3 bandaged-dressing 2 null",
+      "4 foil-blanket 1 null",
+    ]));
+});
+
+describe("packs below their heading", () => {
+  it("are of what it names", () =>
+    expect(
+      entriesOf(
+        ["Plasters", " assorted box of 100, 6.95", "Wipes", " tub of 40", " box of 100"].join("\n"),
+      ),
+    ).to.deep.equal([
+      "2 adhesive-strip 100 null",
+      "4 antiseptic-wipe 40 null",
+      "5 antiseptic-wipe 100 null",
+    ]));
+});
+
+describe("struck out with its count in brackets", () => {
+  reads("~~Cardboard splints (4)~~ 2 left", "rigid-splint 2 null");
+  reads("~~cold packs (6)~~ 3", "cold-pack 3 null");
+});

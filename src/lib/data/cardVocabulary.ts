@@ -165,7 +165,7 @@ export const CARD_WORDS: Readonly<Record<string, readonly string[]>> = {
   "pelvic-binder": ["pelvic binder", "pelvic sling", "pelvic splint", "pelvic belt", "pelvis binder", "pelvis sling", "pelvic strap"],
   "cervical-collar": ["collar", "c-collar", "cervical collar", "neck collar", "extrication collar", "neck brace", "adjustable collar", "collar adjustable adult", "c collar", "stiff neck collar", "cervical brace", "neck splint", "rigid neck collar"],
   "strapping-tape": ["strapping", "ath tape", "elastic strapping", "elastic adhesive", "zinc oxide", "sports strapping", "trainer tape", "zinc oxide tape", "sports tape", "strapping tape", "athletic tape", "rigid strapping tape", "climbing tape", "zinc oxide plaster", "rigid tape", "rigid sports tape", "ankle tape", "zinc oxide sports tape", "physio tape", "coach tape"],
-  "insect-repellent": ["midge spray", "midge repellent spray", "mosquito spray", "mosquito patch", "repellent patch", "insect spray", "bug spray", "insect repellent", "mosquito repellent", "bug spray", "deet", "repellent", "insect repellent wipe", "repellent wipe", "bug repellent", "tick repellent", "mosquito spray", "midge repellent", "deet spray", "fly repellent", "repellent spray", "anti-mosquito"],
+  "insect-repellent": ["mosquito lotion", "mosquito cream", "insect lotion", "midge spray", "midge repellent spray", "mosquito spray", "mosquito patch", "repellent patch", "insect spray", "bug spray", "insect repellent", "mosquito repellent", "bug spray", "deet", "repellent", "insect repellent wipe", "repellent wipe", "bug repellent", "tick repellent", "mosquito spray", "midge repellent", "deet spray", "fly repellent", "repellent spray", "anti-mosquito"],
   "eye-bath": ["eye bath", "eye cup", "eye wash cup", "eyebath", "eyewash cup"],
   "rain-poncho": ["poncho", "rain poncho", "emergency poncho", "rain cape", "disposable poncho"],
   "water-purifier": ["water tab", "water tablet", "water purification tablet", "water purifying tablet", "purification tablet", "water treatment tablet", "chlorine tablet", "water purifier tablet", "water tabs", "aqua tabs", "water disinfection tablet", "purifying tablet"],
@@ -197,7 +197,7 @@ export const CARD_WORDS: Readonly<Record<string, readonly string[]>> = {
 // prettier-ignore
 export const NO_TYPE_WORDS: readonly string[] = [
   
-  "playing card", "deck of playing cards", "deck of cards",
+  "leather glove", "leather work glove", "gardening glove", "rigger glove", "oven glove", "playing card", "deck of playing cards", "deck of cards",
   "tourniquet", "lint", "boracic lint", "tea tree oil", "antihistamine cream", "ibuprofen gel", "magnet", "probe cover", "group shelter", "bothy bag", "tea towel", "vest", "wool blanket", "woollen blanket", "fleece blanket",
   "candle", "tea light", "chewing gum", "sweet", "energy bar", "snack bar", "cereal bar", "cup", "spoon", "straw", "coin", "emergency money",
   "blood pressure monitor", "blood pressure cuff", "sphygmomanometer", "stethoscope", "otoscope", "glucose meter", "glucometer", "choking device", "nebuliser", "oxygen cylinder", "oxygen mask",

@@ -139,7 +139,7 @@ const withoutStruckOut: LineStep = each((line) => {
 const STRUCK_COUNT = quick(
   /^(\s*(?:[-*•]\s*|\d+[.)]\s*|\[[ x]?\]\s*)*)~~\s*([^~]*\p{L}{3}[^~]*)~~\W*(?:now\s+|only\s+|just\s+)*(\d{1,3})(?:\s+(?:left|now|there|here|remaining))*\s*$/iu,
 );
-const COUNT_BESIDE = /^\d{1,3}\s*(?:[x×]\s*)?|[\s:x×-]*\d{1,3}\s*$/g;
+const COUNT_BESIDE = /^\d{1,3}\s*(?:[x×]\s*)?|[\s:x×(-]*\d{1,3}\)?\s*$/g;
 
 const CROSSED = quick(
   /^\s*(?:[-*•]\s*)?[✗✘❌☒]|[\p{L}\d)]\s*[✗✘❌☒]\s*(?:(?:taken out|gone|missing|used|removed|out|none|nil)\b.*)?$/u,
@@ -210,10 +210,14 @@ const LONGEST_CODED = 200;
 const TILL_PACK = quick(
   /^(\s*\d{1,3}\s+(?:[Xx×]\s+)?\p{Lu}[^\p{Ll}]*?\s)(\d{1,4})\s?(?:STK|ST|PZ|UDS?|PCS|TBL)\b(?=[^\p{L}]*$)/u,
 );
+/** "1 ANTISEP WIPES 100    4.99", "2 IBUPROFEN 200MG 24   1.98": before its price stands what such a pack holds. */
+const TILL_CONTENT = quick(
+  /^(\s*\d{1,3}\s+(?:[Xx×]\s+)?\p{Lu}[^\p{Ll}]*?(?:\b(?:WIPES|PLASTERS|TABS|TABLETS|CAPS|CAPSULES|SWABS|SACHETS)\b(?:\s\p{Lu}+)?|\d\s?MG)\s)(\d{1,3})(?=\s+[£$€]?\d{1,3}[.,]\d{2}\s*\p{Lu}?\s*$)/u,
+);
 const withTillPacks: LineStep = each((line) =>
-  line.length > LONGEST_CODED || !/[KTZDSL]\b/.test(line)
+  line.length > LONGEST_CODED || !/[KTZDSL]\b|\d[.,]\d\d\s*[A-Z]?\s*$/.test(line)
     ? line
-    : line.replace(TILL_PACK, "$1PK/$2"),
+    : line.replace(TILL_PACK, "$1PK/$2").replace(TILL_CONTENT, "$1PK/$2"),
 );
 /** Columns set by blanks keep their places. */
 const withPackCodes: LineStep = each((line) =>

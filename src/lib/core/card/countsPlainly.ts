@@ -317,6 +317,12 @@ const AED_STATE =
 const withoutAedState = (line: string): string =>
   line.includes("(") ? line.replace(AED_STATE, "$1") : line;
 
+/** "gaas 1/16": how often it is folded, and no size. */
+const FOLDED =
+  /(?<=\b(?:gaas|gaasjes|gazen|gauzes?|kompres(?:sen)?)\b[^\d]{0,20})\s1\/(?:2|4|8|16)(?!\s?(?:["”″]|in\b|m)|\d)/gi;
+const withoutFolds = (line: string): string =>
+  line.includes("1/") ? line.replace(FOLDED, "") : line;
+
 /** "läuft 03/27 ab": until then it is good. */
 const RUNS_OUT =
   /\bläuft\s+(?:(?:am|im)\s+)?(\d{1,2}[./]\d{2,4}|\d{1,2}\.\d{1,2}\.\d{2,4})\s+ab\b/i;
@@ -354,6 +360,7 @@ const WAYS = [
   emptyApart,
   withoutSides,
   withoutAedState,
+  withoutFolds,
   runsOut,
   widthsWithUnit,
   withoutSortGone,

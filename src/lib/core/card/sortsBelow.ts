@@ -38,7 +38,11 @@ const COUNT_FIRST = whole(
 const COUNT_THEN_WIDTH = whole(
   `(?<amount>${COUNT}${UNITS})(?:\\s*[x×,]\\s*|\\s+(?:(?:of|at)\\s+)?)(?<sort>${WIDTH})`,
 );
-const FORMS = [SORT_FIRST, COUNT_FIRST];
+/** "assorted box of 100", "tub of 40": packs of what the heading names, with their price or without. */
+const PACKS_OF = whole(
+  `(?<sort>(?:assorted|asst\\.?|assd|mixed|plain|fabric|blue|waterproof|washproof|clear)?)\\s*(?<amount>(?:(?:${COUNT}|an?)\\s+)?(?:${PACKS})\\s+of\\s+\\d{1,3})(?:,\\s*\\d{1,3}[.,]\\d{2})?`,
+);
+const FORMS = [SORT_FIRST, COUNT_FIRST, PACKS_OF];
 /** "2 x 20x20", "2 x 20 x 20 cm": two of so large. */
 const OF_TWO_SIDES = quick(
   new RegExp(
@@ -53,7 +57,9 @@ const IS_LENGTH = whole(WIDTH);
 const PACK_ALONE = quick(new RegExp(`^(?:${PACKS})(?!\\p{L})`, "iu"));
 const IN_BRACKETS = /^\(([^()]+)\)$/;
 const MARK = /^(?:[-*•–◦▪]\s+|\[[ xX✓✔]?\]\s*|[✓✔☑☐]\s*)*/;
-const MARK_LAST = /\s+(?:\[[xX✓✔]\]|[✓✔☑])$/;
+/** Ticked, or with how many there should be: "4 ✓", "4 ✗ (need 6)". */
+const MARK_LAST =
+  /\s+(?:\[[xX✓✔]\]|[✓✔☑])$|\s+(?:[✗✘]\s*)?\((?:need|want|order|should\s+be|min|max|short)\b[^()]*\)$/i;
 const CELLS = /\s{2,}|\t|\s*\|\s*|\s*\.{2,}\s*/;
 
 /** A size or a sort, and how many. */
