@@ -840,3 +840,53 @@ describe("struck out with its count in brackets", () => {
   reads("~~Cardboard splints (4)~~ 2 left", "rigid-splint 2 null");
   reads("~~cold packs (6)~~ 3", "cold-pack 3 null");
 });
+
+describe("the day on which some went", () => {
+  it("says no number of them, in a column of remarks", () =>
+    expect(
+      entriesOf(
+        [
+          "Item;Qty;Note",
+          "Elastic bandage 3 in;4;1 used on 3 Oct",
+          "Triangular bandage;6;one used Sep 20, washed",
+          "Tape 1 in;2;",
+          "Eye pad;5;2 gone 8/11",
+        ].join("\n"),
+      ),
+    ).to.deep.equal([
+      "2 elastic-bandage 3 [76]",
+      "3 triangular-bandage 6 null",
+      "4 medical-tape 2 [25]",
+      "5 eye-pad 3 null",
+    ]));
+});
+
+describe("sorts in the remark beside a count that they come to", () => {
+  it("an entry each, and no sum of both", () =>
+    expect(
+      entriesOf(
+        [
+          "what                        stock      remark",
+          "Burn dressings              four       two 10x10, two 20x20",
+          "Tourniquets, windlass       two        checked",
+          "Nitrile gloves              ten pairs  5 L, 5 XL",
+          "Plasters                    thirty     20 textile 10 waterproof",
+          "Rescue blankets             two        2 in van",
+        ].join("\n"),
+      ),
+    ).to.deep.equal([
+      "2 burn-gel-dressing 2 [100,100]",
+      "2 burn-gel-dressing 2 [200,200]",
+      "3 windlass-tourniquet 2 null",
+      "4 nitrile-gloves 5 null",
+      "4 nitrile-gloves 5 null",
+      "5 adhesive-strip 20 null",
+      "5 adhesive-strip 10 null",
+      "6 foil-blanket 2 null",
+    ]));
+});
+
+describe("what a thing weighs is no count", () => {
+  reads("Nitrile gloves M, 3 pairs ......... 45 g", "nitrile-gloves 3 null");
+  reads("Plasters, 20 ......... 45 g", "adhesive-strip 20 null");
+});

@@ -34,7 +34,7 @@ import { withoutRules } from "./ruledBlanks.ts";
 import { withoutPageBreaks } from "./pageBreaks.ts";
 import { heldOfAsked, ofSoMany } from "./askedAndHeld.ts";
 import { answersBeside } from "./thereOrNot.ts";
-import { countsByDate } from "./countsByDate.ts";
+import { countsByDate, withoutDayGone } from "./countsByDate.ts";
 import { countPlainly } from "./countsPlainly.ts";
 import { writtenAsHeadings } from "./writtenHeadings.ts";
 import { withoutWeights } from "./weighed.ts";
@@ -411,6 +411,7 @@ const STEPS: readonly Step[] = [
   withNameHeading,
   withoutOldBalances,
   each(remarksAbroad),
+  each(withoutDayGone),
   each(countsByDate),
   each(datesPlainly),
   withoutMoney,

@@ -1,3 +1,5 @@
+import { quick } from "./quick.ts";
+
 /** How many of one thing are good to which date: "8 (4 exp 26, 4 exp 28)", "1 (12/26), 1 (05/27)". */
 
 /** Longer lines are prose. */
@@ -23,3 +25,17 @@ export function countsByDate(line: string): string {
       name + String(Number(first) + Number(second)),
   );
 }
+
+const MONTH = "(?:jan|feb|mar|apr|may|jun|jul|aug|sept?|oct|nov|dec)[a-z]*\\.?";
+/** "1 used on 3 Oct", "2 gone 8/11": the day says no number of them. */
+const WENT_ON = quick(
+  new RegExp(
+    `(?<=\\b(?:used|gone|lost|binned|taken|missing))\\s+(?:on\\s+)?(?:(?:mon|tue|wed|thu|fri|sat|sun)[a-z]*\\s+)?(?:\\d{1,2}(?:st|nd|rd|th)?\\s+${MONTH}(?:\\s+(?:20)?[2-4]\\d)?|${MONTH}\\s+\\d{1,2}(?:st|nd|rd|th)?|\\d{1,2}[/.]\\d{1,2}(?:[/.](?:20)?[2-4]\\d)?\\.?)(?=[\\s).,;|]*$|[);,|\\t])`,
+    "iu",
+  ),
+);
+/** A line that says how many went, without the day on which they did. */
+export const withoutDayGone = (line: string): string =>
+  line.length <= LONGEST_COUNTED && /used|gone|lost|binned|taken|missing/i.test(line)
+    ? line.replace(WENT_ON, "")
+    : line;

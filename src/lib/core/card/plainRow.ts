@@ -10,6 +10,8 @@ import { PLACE_WORDS } from "./placeWords.ts";
 import { stripPrices } from "./stripPrices.ts";
 import { quick } from "./quick.ts";
 
+/** "Gloves, 3 pairs ......... 45 g": what the thing weighs. */
+const IS_MASS = /^\d{1,4}\s?(?:g|gr|kg|oz)\.?$/i;
 const LEADER_TO_PLACE = quick(/^(.*\p{L}.*?)\s*\.{4,}\s*([^\d]*)$/u);
 const LEADER_TO_COUNT = quick(
   /^(?!.*\.{3,}\s*\d{1,4}\s+\p{L}{3}.*\.{3})(.*\p{L}.*?)\s*\.{4,}\s*(\d{1,4}(?:\s*[xX×]\s*\d{1,4})?(?:\s*\p{L}+\.?)?)\s*(?:\[[^\]]*\]\W*)?$/u,
@@ -39,6 +41,7 @@ function countedIn(text: string): Counted {
   // A dot leader points at the count; numbers before it are sizes and models.
   if (text.includes("....")) {
     const led = LEADER_TO_COUNT.exec(text);
+    if (led && IS_MASS.test(led[2]!)) return { named: led[1]!, quantity: null, isListed: false };
     if (led) return { named: led[1]!, quantity: inOurWords(led[2]!), isListed: false };
     // "Scissors (1) ....... pen tray", "In the lid: torch": where things lie is not read.
     const placed = LEADER_TO_PLACE.exec(text);

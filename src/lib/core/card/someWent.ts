@@ -116,7 +116,8 @@ function someOfPacks(head: string, away: number, inPacks: boolean): Left | null 
 const MISSING = /missing/i;
 
 const TICKED_BOXES = /(?:\s*\[[ xX✓✔]?\])+\s*$/;
-const BACK = "(?:replaced|restocked|topped\\s+up|refilled|put\\s+back|returned|made\\s+up)";
+const BACK =
+  "(?:replaced|restocked|topped\\s+up|refilled|put\\s+back|returned|made\\s+up|washed|laundered|cleaned)";
 /** Most lines say nothing of it. */
 const MAY_BE_BACK = new RegExp(`\\b${BACK}\\b`, "i");
 /** "one went on Rua's knee, replaced": another took its place, and the count is right. */
@@ -124,6 +125,8 @@ const REPLACED = new RegExp(
   `\\s*[,;–-]\\s*(?:(?:and|both|all|but|since|already|was|were|now|it|they)\\s+)*${BACK}\\s*[.!)]*$`,
   "i",
 );
+/** Whether a remark says that what went came back, or another took its place. */
+export const isBack = (remark: string): boolean => REPLACED.test(remark);
 /** "2 used, not replaced": says no more than that they went. */
 const NOT_REPLACED = new RegExp(
   `\\s*[,;–-]\\s*(?:(?:and|but|was|were|still)\\s+)*(?:not|never)\\s+(?:yet\\s+)?(?:been\\s+)?${BACK}(?:\\s+yet)?(?=\\s*[.!)]*$)`,

@@ -57,9 +57,9 @@ const IS_LENGTH = whole(WIDTH);
 const PACK_ALONE = quick(new RegExp(`^(?:${PACKS})(?!\\p{L})`, "iu"));
 const IN_BRACKETS = /^\(([^()]+)\)$/;
 const MARK = /^(?:[-*•–◦▪]\s+|\[[ xX✓✔]?\]\s*|[✓✔☑☐]\s*)*/;
-/** Ticked, or with how many there should be: "4 ✓", "4 ✗ (need 6)". */
+/** Ticked, or with how many there should be, or with a remark: "4 ✓", "4 ✗ (need 6)", "10 ✗ (finish first)". */
 const MARK_LAST =
-  /\s+(?:\[[xX✓✔]\]|[✓✔☑])$|\s+(?:[✗✘]\s*)?\((?:need|want|order|should\s+be|min|max|short)\b[^()]*\)$/i;
+  /\s+(?:\[[xX✓✔]\]|[✓✔☑])$|\s+(?:[✗✘]\s*)?\((?:need|want|order|should\s+be|min|max|short)\b[^()]*\)$|\s+[✓✔☑✗✘]\s*\([^()\d]*\)$/i;
 const CELLS = /\s{2,}|\t|\s*\|\s*|\s*\.{2,}\s*/;
 
 /** A size or a sort, and how many. */

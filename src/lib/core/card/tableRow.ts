@@ -8,9 +8,9 @@ import { partOfPack } from "./partOfPack.ts";
 import { thereByRemark } from "./partUsed.ts";
 import { remarksSay } from "./remarkBehind.ts";
 import { countMended } from "./repairText.ts";
-import { thereOfRow } from "./someWent.ts";
+import { isBack, thereOfRow } from "./someWent.ts";
 import { bothCounted } from "./bothCounted.ts";
-import { IS_NUMBER_SAID } from "./numberWords.ts";
+import { IS_NUMBER_SAID, NUMBER_WORDS } from "./numberWords.ts";
 import { PACKS, valueOf } from "./phrase.ts";
 import { stripPrices } from "./stripPrices.ts";
 import { LETTER, quick } from "./quick.ts";
@@ -125,6 +125,26 @@ const SORTS_COUNTED = quick(
     "iu",
   ),
 );
+/** "four" beside "two 10x10, two 20x20", "ten pairs" beside "5 L, 5 XL": what a row counts, sort by sort; null: they do not come to it. */
+function sortsInNote(name: string, said: string, note: string): string | null {
+  const [, all, pairs = ""] = COUNT_OR_PAIRS.exec(said) ?? [];
+  const parts = all === undefined ? [] : note.split(BETWEEN_SORTS).map((p) => COUNTED_SORT.exec(p));
+  if (parts.length < 2 || parts.includes(null)) return null;
+  const sum = parts.reduce((s, part) => s + valueOf(part![1]!), 0);
+  if (sum !== valueOf(all!)) return null;
+  return `${name}: ${parts.map((part) => `${valueOf(part![1]!)}${pairs} ${part![2]!}`).join(", ")}`;
+}
+const COUNT_OR_PAIRS = quick(new RegExp(`^(${NUMBER_WORDS})(\\s+(?:pairs?|prs?))?$`, "iu"));
+const BETWEEN_SORTS = new RegExp(
+  `\\s*[,;+&]\\s*|\\s+and\\s+|(?<=[a-z])\\s+(?=(?:${NUMBER_WORDS})\\s+[a-z]{3})`,
+  "i",
+);
+const COUNTED_SORT = quick(
+  new RegExp(
+    `^(${NUMBER_WORDS})\\s*(?:[x×]\\s)?\\s*(?!(?:used|gone|missing|lost|expired|left|spare|new|old|open(?:ed)?|torn|short|more|of|in|on|at)(?!\\p{L}))([\\p{L}\\d].{0,24})$`,
+    "iu",
+  ),
+);
 /** "1 box" beside "of 100", "10" beside "- pairs": remarks that go on with what is counted. */
 function withNote(said: string, note: string): string {
   const [, held] = /^\W*(?:of|à|@)\s+(\d{1,4})\W*$/i.exec(note) ?? [];
@@ -165,7 +185,9 @@ export function tableRow(
   const size = said === "" && row.size === quantity ? "" : row.size || sizeBeside;
   const isRow = { source, inTable: true, bullet: true, indent: 0 } as const;
   // Left to be read as it would be outside a table.
-  const both = SORTS_COUNTED.test(said) ? `${name}: ${said}` : bothCounted(name, said);
+  const both = SORTS_COUNTED.test(said)
+    ? `${name}: ${said}`
+    : (sortsInNote(name, said, row.of("note")) ?? bothCounted(name, said));
   if (both !== null) return { ...isRow, text: both, quantity: null };
   const left = leftOf(row, quantity, unit);
   if (left)
@@ -194,6 +216,7 @@ interface Left {
 }
 function leftOf(row: Cells, quantity: string, unit: string): Left | null {
   const note = row.of("note");
+  if (isBack(note)) return null;
   const written = note === "" ? null : amountOf(quantity, unit, row.of("packs") !== "");
   // "2 x box of 20" beside "opened, 8 gone".
   const left = written === null ? null : thereByRemark(written, note, row.numbersBeside);

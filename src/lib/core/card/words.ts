@@ -102,6 +102,7 @@ const SAME: ReadonlyMap<string, string> = new Map(
     paediatric: "child",
     pediatric: "child",
     gz: "gauze",
+    "f'tip": "fingertip",
     pak: "pack",
     tq: "tourniquet",
     emerg: "emergency",
