@@ -890,3 +890,10 @@ describe("what a thing weighs is no count", () => {
   reads("Nitrile gloves M, 3 pairs ......... 45 g", "nitrile-gloves 3 null");
   reads("Plasters, 20 ......... 45 g", "adhesive-strip 20 null");
 });
+
+describe("what shops print", () => {
+  // The two that are set closer are the sides.
+  reads("non-adherent pads 2x3 x 3", "non-adherent-pad 3 [51,76]");
+  reads("gloves (1 pair) x 5", "disposable-gloves 5 null");
+  reads("Scissors*1 Tweezers*1", "small-scissors 1 null", "tweezers-fine 1 null");
+});

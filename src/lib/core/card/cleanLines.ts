@@ -354,6 +354,9 @@ const unquoted: CardStep = (lines) =>
 const TIMES_LAST = quick(/(?<=[\p{L}\d)])\s?\*\s?(\d{1,4})(?=\s*(?:$|\(|[-–]\s|\/\/))/u);
 /** "plastersx8", "gauze 10 cmx4": a plural or a size ends so. */
 const GLUED_BEHIND = quick(/(?<=\p{L}{3}s|\d\s?(?:cm|mm))[x×](\d{1,3})(?=\s*(?:$|[,;(]))/giu);
+/** One of several on its line. */
+const STAR_COUNT =
+  /(?<=\p{L})\s?\*\s?(?=\d{1,3}\s\p{L}[^*]*\*\s?\d)|(?<=\*\s?\d{1,3}\s[^*]*\p{L}|x\d{1,3}\s[^*]*\p{L})\s?\*\s?(?=\d{1,3}(?:\s|$))/gu;
 const GLUED_TIMES = quick(/^(\W*)(\d{1,3})x(?=\p{L}{3})/u);
 /** `2INX4.1YD` → `2IN x 4.1YD`, `40 X40 X56 IN`, `8 Xx`: a sign glued to its numbers, or seen twice. */
 const withoutGlue: LineStep = each((line) =>
@@ -369,6 +372,8 @@ const withoutGlue: LineStep = each((line) =>
     // "25xbandages": no word begins so.
     .replace(GLUED_TIMES, "$1$2 x ")
     .replace(GLUED_BEHIND, " x $1")
+    // "Scissors*1 Tweezers*1", as shops list them.
+    .replace(STAR_COUNT, " x")
     // "SHEARS*2", last on a label.
     .replace(TIMES_LAST, ", $1 pcs")
     // "10*10": a computer's sign for times.

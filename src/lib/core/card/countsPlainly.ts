@@ -5,6 +5,7 @@ import {
   packsOfEach,
   packsOfPieces,
   packsThenOf,
+  pairsEach,
   partOfPackAbroad,
   withoutPacking,
 } from "./packsPlainly.ts";
@@ -186,6 +187,7 @@ const WAYS = [
   withoutMissingSorts,
   sortsBehind,
   looseBehind,
+  pairsEach,
   withoutPacking,
   sizesWithCounts,
   packsThenOf,

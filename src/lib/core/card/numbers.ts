@@ -126,6 +126,8 @@ function leadsBareSize({ item, i, n }: Place): boolean {
   const { tokens } = item;
   const gap = (at: number) => tokens[at]!.start - tokens[at - 1]!.end;
   const isCloser = gap(i + 1) > gap(i + 3);
+  // "2x3 x 3": the first two are the sides.
+  if (gap(i + 1) < gap(i + 3)) return false;
   return n !== second && (isCloser || second === third || i === firstMeaningful(tokens));
 }
 

@@ -28,6 +28,12 @@ const LOOSE_FIRST = /(?<=\d\s*(?:[+&]|\band|\bplus)\s*)(loose|spare|odd)\s+(\d{1
 export const looseBehind = (line: string): string =>
   /loose|spare|odd/i.test(line) ? line.replace(LOOSE_FIRST, "$2 $1") : line;
 
+/** "gloves (1 pair) x 5": a pair each. */
+const PAIR_EACH =
+  /(?<=^(?!\W*\d)[^()]*)\((?:1|one|a)?\s?(?:pair|pr)\.?\) ?[x×]? ?(\d{1,3})(?=\s*$)/i;
+export const pairsEach = (line: string): string =>
+  /\(.*p(?:ai)?r\b/i.test(line) ? line.replace(PAIR_EACH, "x $1 pairs") : line;
+
 /** "20 wipes in packs (5 per pack)": how they are packed; they are twenty. */
 const PACKED_IN = quick(
   new RegExp(
