@@ -897,3 +897,24 @@ describe("what shops print", () => {
   reads("gloves (1 pair) x 5", "disposable-gloves 5 null");
   reads("Scissors*1 Tweezers*1", "small-scissors 1 null", "tweezers-fine 1 null");
 });
+
+describe("states, places and dates in the remark beside a count", () => {
+  it("are no sorts, though they come to it", () =>
+    expect(
+      entriesOf(
+        [
+          "item\tqty\tremark",
+          "Eyewash 500 ml\t2\t1 exp 03/27, 1 exp 05/28",
+          "Torch\t2\t1 works, 1 flat",
+          "Foil blankets\t2\t1 upstairs, 1 down",
+          "Gloves\t6 pairs\t4 M, 2 L",
+        ].join("\n"),
+      ),
+    ).to.deep.equal([
+      "2 eyewash 2 null",
+      "3 torch 2 null",
+      "4 foil-blanket 2 null",
+      "5 disposable-gloves 4 null",
+      "5 disposable-gloves 2 null",
+    ]));
+});

@@ -139,11 +139,18 @@ const EMPTY_LAST =
 const emptyApart = (line: string): string =>
   /empty[\s.!]*$/i.test(line) ? line.replace(EMPTY_LAST, ", ") : line;
 
+/** A line without what a pattern finds; columns behind it keep their places. */
+const without = (line: string, pattern: RegExp): string =>
+  line.replace(pattern, (found: string, ...groups) => {
+    const at = groups.find((g) => typeof g === "number") as number;
+    return /^\s{2}\S|^\s{3}/.test(line.slice(at + found.length)) ? " ".repeat(found.length) : "";
+  });
+
 /** "Rettungsdecke gold/silber", "manta térmica oro/plata": its two sides, and no two languages. */
 const GOLD_AND_SILVER =
   /(?<=\p{L})\s+\(?(?:gold|oro|or|goud|doré?e?|dorad[oa])\s?[/-]\s?(?:silver|silber|argent[oé]?e?|plata|platead[oa]|zilver)\)?(?!\p{L})/iu;
 const withoutSides = (line: string): string =>
-  /[/-]\s?(?:s|arg|pla|zil)/i.test(line) ? line.replace(GOLD_AND_SILVER, "") : line;
+  /[/-]\s?(?:s|arg|pla|zil)/i.test(line) ? without(line, GOLD_AND_SILVER) : line;
 
 /** "AED (pads exp 3/28, battery ok)": what it is like, and no battery to spare. */
 const AED_STATE =
@@ -154,8 +161,7 @@ const withoutAedState = (line: string): string =>
 /** "gaas 1/16": how often it is folded, and no size. */
 const FOLDED =
   /(?<=\b(?:gaas|gaasjes|gazen|gauzes?|kompres(?:sen)?)\b[^\d]{0,20})\s1\/(?:2|4|8|16)(?!\s?(?:["”″]|in\b|m)|\d)/gi;
-const withoutFolds = (line: string): string =>
-  line.includes("1/") ? line.replace(FOLDED, "") : line;
+const withoutFolds = (line: string): string => (line.includes("1/") ? without(line, FOLDED) : line);
 
 /** "läuft 03/27 ab": until then it is good. */
 const RUNS_OUT =

@@ -11,7 +11,7 @@ import { countMended } from "./repairText.ts";
 import { isBack, thereOfRow } from "./someWent.ts";
 import { bothCounted } from "./bothCounted.ts";
 import { IS_NUMBER_SAID, NUMBER_WORDS } from "./numberWords.ts";
-import { PACKS, valueOf } from "./phrase.ts";
+import { COLOUR, PACKS, valueOf } from "./phrase.ts";
 import { stripPrices } from "./stripPrices.ts";
 import { LETTER, quick } from "./quick.ts";
 
@@ -139,12 +139,9 @@ const BETWEEN_SORTS = new RegExp(
   `\\s*[,;+&]\\s*|\\s+and\\s+|(?<=[a-z])\\s+(?=(?:${NUMBER_WORDS})\\s+[a-z]{3})`,
   "i",
 );
-const COUNTED_SORT = quick(
-  new RegExp(
-    `^(${NUMBER_WORDS})\\s*(?:[x×]\\s)?\\s*(?!(?:used|gone|missing|lost|expired|left|spare|new|old|open(?:ed)?|torn|short|more|of|in|on|at)(?!\\p{L}))([\\p{L}\\d].{0,24})$`,
-    "iu",
-  ),
-);
+/** A size, a letter, a colour, what it is made of: no state, place or date, which tells of things that are one entry. */
+const IS_SORT = `\\d+(?:[.,]\\d+)?\\s?(?:[x×]\\s?\\d+(?:[.,]\\d+)?(?:\\s?(?:cm|mm|in|["”″]))?|cm|mm|in|["”″])|x{0,3}[sml]|small|medium|large|adult|child|junior|${COLOUR}|textile|fabric|cloth|plastic|waterproof|washproof|detectable|clear|calico|cotton|paper|non-?\\s?woven`;
+const COUNTED_SORT = quick(new RegExp(`^(${NUMBER_WORDS})\\s*(?:[x×]\\s)?\\s*(${IS_SORT})$`, "iu"));
 /** "1 box" beside "of 100", "10" beside "- pairs": remarks that go on with what is counted. */
 function withNote(said: string, note: string): string {
   const [, held] = /^\W*(?:of|à|@)\s+(\d{1,4})\W*$/i.exec(note) ?? [];
