@@ -14,6 +14,7 @@ type TypeOf = (id: string) => ItemType | undefined;
 export interface CardRow {
   /** "4", "2 pairs"; with a star where nobody counted. */
   readonly pieces: string;
+  readonly counted: boolean;
   readonly name: string;
   readonly size: string;
   readonly place: string;
@@ -34,6 +35,7 @@ export function contentsRows(
     .filter((l) => (l.counted ?? l.claimed ?? 0) > 0)
     .map((l) => ({ ...l, type: l.itemType ? typeOf(l.itemType) : undefined }))
     .map((l) => ({
+      counted: l.counted !== undefined,
       pieces: `${pieceCount(l.counted ?? l.claimed ?? 0, l.type)}${l.counted === undefined ? "*" : ""}`,
       name: l.type?.label ?? l.text ?? "",
       size: l.sizeMm ? size(l.sizeMm) : "",
@@ -90,7 +92,7 @@ export function contentsCard(
         },
         layout: "lightHorizontalLines",
       },
-      ...(rows.some((r) => r.pieces.endsWith("*"))
+      ...(rows.some((r) => !r.counted)
         ? [
             {
               text: `* ${LABEL_TEXT.uncounted}`,

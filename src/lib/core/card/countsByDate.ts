@@ -15,8 +15,7 @@ const EACH_BY_DATE = new RegExp(
 );
 /** A line that counts a thing by its dates, with their sum. */
 export function countsByDate(line: string): string {
-  if (line.length > LONGEST_COUNTED) return line;
-  if (!/\d.*\d[)\s]*$/.test(line)) return line;
+  if (line.length > LONGEST_COUNTED || !/\d.*\d[)\s]*$/.test(line)) return line;
   const [, all, count, ...parts] = SUM_BY_DATE.exec(line) ?? [];
   if (all !== undefined && Number(parts[0]) + Number(parts[1]) === Number(count)) return all;
   return line.replace(

@@ -527,18 +527,13 @@ function eachPlainly(row: CardRow, of: Knowledge): CardRow[] {
       ).flatMap((row) => withOwnCounts(eachVariant(row.text, of), row)),
     );
 }
-/**
- * Rows of the sorts that one row names, each with the row's count: but where each says its own and they come to that ("30" beside
- * "plasters (20 fabric, 10 clear)"), or where another thing with its count stands behind the first ("2" beside "crepe + 1 tape").
- */
+/** Rows of the sorts that one row names, each with the row's count: but where each says its own and they come to that ("30" beside "plasters (20 fabric, 10 clear)"). */
 function withOwnCounts(texts: readonly string[], row: CardRow): CardRow[] {
   const alike = texts.map((text) => ({ ...row, text }));
   if (row.quantity === null || texts.length < 2 || !COUNT_ALONE.test(row.quantity)) return alike;
-  const [first, ...others] = texts.map(countOf);
-  if (others.includes(null)) return alike;
-  const sum = others.reduce((all: number, n) => all + n!, first ?? 0);
-  if (first !== null && sum !== Number(row.quantity)) return alike;
-  return alike.map((said, i) => (i > 0 || first !== null ? { ...said, quantity: null } : said));
+  const counts = texts.map(countOf);
+  const sum = counts.includes(null) ? null : counts.reduce((all: number, n) => all + n!, 0);
+  return sum === Number(row.quantity) ? alike.map((said) => ({ ...said, quantity: null })) : alike;
 }
 
 /** A row without its place on the card, as text, and the rows it says, as text: what one said before is not gone through again. */
